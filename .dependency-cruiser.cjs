@@ -1,0 +1,47 @@
+// The arrows of the architecture run one way: web, server, cli -> draw -> contract -> core.
+const LAYERS = ['core', 'contract', 'draw'];
+const tests = '\\.test\\.tsx?$';
+
+const oneWay = LAYERS.map((layer, i) => ({
+  name: `${layer}-imports-only-below`,
+  comment: `${layer} may import only ${LAYERS.slice(0, i).join(', ') || 'nothing of ours'}`,
+  severity: 'error',
+  from: { path: `^${layer}/src` },
+  to: { path: `^(?!(${[...LAYERS.slice(0, i), layer].join('|')})/)(core|contract|draw|server|web|cli|e2e|bench|bin)/` },
+}));
+
+const apart = ['server', 'web', 'cli'].map((leaf) => ({
+  name: `${leaf}-apart`,
+  comment: `${leaf} imports no other program`,
+  severity: 'error',
+  from: { path: `^${leaf}/src` },
+  to: { path: `^(?!(${[...LAYERS, leaf].join('|')})/)(core|contract|draw|server|web|cli|e2e|bench|bin)/` },
+}));
+
+module.exports = {
+  forbidden: [
+    ...oneWay,
+    ...apart,
+    {
+      name: 'core-is-pure',
+      comment: 'core imports no platform module',
+      severity: 'error',
+      from: { path: '^(core|contract|draw)/src', pathNot: tests },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    { name: 'resolvable', severity: 'error', from: { pathNot: '\\.css$' }, to: { couldNotResolve: true, pathNot: '^virtual:' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|node_modules)/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'], extensions: ['.ts', '.tsx', '.js', '.mjs', '.cjs', '.json'] },
+  },
+};

@@ -1,0 +1,20 @@
+const transform = {
+  '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } }],
+};
+const project = (displayName, roots, more = {}) => ({
+  displayName,
+  roots,
+  transform,
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  testEnvironment: 'node',
+  testMatch: ['**/*.test.ts'],
+  ...more,
+});
+
+export default {
+  projects: [
+    project('units', ['core/src', 'contract/src', 'draw/src', 'cli/src', 'web/src'].map((d) => `<rootDir>/${d}`)),
+    project('server', ['<rootDir>/server/src']),
+    project('browser', ['<rootDir>/e2e']),
+  ],
+};
