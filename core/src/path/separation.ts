@@ -1,0 +1,68 @@
+import { pathLengthM, type Leg, type Path } from './path.ts';
+
+/** East, north, up from the fixed end, in metres. */
+export type Point = readonly [eastM: number, northM: number, upM: number];
+
+interface Segment { readonly from: Point; readonly to: Point; readonly startM: number; readonly endM: number }
+
+/** @throws RangeError when a leg rises more than it is long. */
+function advance([east, north, up]: Point, leg: Leg): Point {
+  if (!(leg.lengthM > 0)) throw new RangeError(`invalid lengthM: ${leg.lengthM}`);
+  if (!(Math.abs(leg.riseM) <= leg.lengthM)) throw new RangeError(`invalid riseM: ${leg.riseM} over ${leg.lengthM} m`);
+  const horizontal = Math.sqrt(leg.lengthM ** 2 - leg.riseM ** 2);
+  const bearing = (leg.bearingDeg * Math.PI) / 180;
+  return [east + horizontal * Math.sin(bearing), north + horizontal * Math.cos(bearing), up + leg.riseM];
+}
+
+function segmentsOf(path: Pick<Path, 'legs'>): Segment[] {
+  let from: Point = [0, 0, 0];
+  let startM = 0;
+  return path.legs.map((leg) => {
+    const segment = { from, to: advance(from, leg), startM, endM: startM + leg.lengthM };
+    from = segment.to;
+    startM = segment.endM;
+    return segment;
+  });
+}
+
+const norm = (p: Point): number => Math.hypot(...p);
+const between = (a: Point, b: Point, f: number): Point => [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1]), a[2] + f * (b[2] - a[2])];
+
+/**
+ * Where the route is after `travelledM`, ends included to a micrometre.
+ * @throws RangeError off the path.
+ */
+export function pathPoint(path: Pick<Path, 'legs'>, travelledM: number): Point {
+  const totalM = pathLengthM(path);
+  if (!(travelledM >= -1e-6 && travelledM <= totalM + 1e-6)) throw new RangeError(`invalid travelledM: ${travelledM} on a path of ${totalM} m`);
+  const segments = segmentsOf(path);
+  const segment = segments.find((s) => travelledM <= s.endM) ?? segments[segments.length - 1];
+  if (!segment) return [0, 0, 0];
+  return between(segment.from, segment.to, Math.min(1, Math.max(0, (travelledM - segment.startM) / (segment.endM - segment.startM))));
+}
+
+/** Straight line in three dimensions between the fixed end and the point `travelledM` along the path. */
+export const separationAtM = (path: Pick<Path, 'legs'>, travelledM: number): number => norm(pathPoint(path, travelledM));
+
+/**
+ * Least and greatest separation met between two travelled distances. On a bent path these need not lie at the ends;
+ * `monotonic` says whether separation rises all the way.
+ */
+export function separationRangeM(path: Pick<Path, 'legs'>, fromM: number, toM: number): { leastM: number; greatestM: number; monotonic: boolean } {
+  const totalM = pathLengthM(path);
+  const [start, end] = [Math.max(0, Math.min(fromM, toM)), Math.min(totalM, Math.max(fromM, toM))];
+  const turns = segmentsOf(path).flatMap((s) => [s.startM, nearestM(s)]).filter((s) => s > start && s < end);
+  const values = [start, ...turns.sort((a, b) => a - b), end].map((s) => separationAtM(path, s));
+  return {
+    leastM: Math.min(...values),
+    greatestM: Math.max(...values),
+    monotonic: values.every((v, i) => i === 0 || v >= (values[i - 1] as number) - 1e-9),
+  };
+}
+
+/** Travelled distance at which a segment passes nearest to the fixed end. */
+function nearestM({ from, to, startM, endM }: Segment): number {
+  const along: Point = [to[0] - from[0], to[1] - from[1], to[2] - from[2]];
+  const f = -(from[0] * along[0] + from[1] * along[1] + from[2] * along[2]) / norm(along) ** 2;
+  return startM + Math.min(1, Math.max(0, f)) * (endM - startM);
+}

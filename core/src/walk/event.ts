@@ -1,0 +1,68 @@
+import type { Direction } from '../grade/kind.ts';
+import type { Grade } from '../grade/grade.ts';
+import type { DistanceMethod } from '../position/method.ts';
+
+/** When an event was logged. */
+export interface EventTime {
+  /** Seconds on the walk's own clock, which runs `rate` times as fast as the wall's when the gear is simulated. */
+  readonly walkS: number;
+  readonly rate: number;
+  /** Time stamp of the input and the origin it counts from, ms: a clock that steps or a device that slept shows. */
+  readonly inputMs: number;
+  readonly originMs: number;
+  readonly wallMs: number;
+}
+
+export interface EventKey {
+  readonly deviceId: string;
+  readonly seq: number;
+}
+
+export const END_REASONS = ['path ended', 'time', 'danger', 'weather', 'link failed'] as const;
+export type EndReason = (typeof END_REASONS)[number];
+
+export const RECONNECT_WAYS = ['by itself', 'after power-cycle', 'after re-pairing'] as const;
+export type ReconnectWay = (typeof RECONNECT_WAYS)[number];
+
+/** A reading of the distance travelled from the fixed end. `pressed`: timed by a person, so with reaction scatter. */
+export interface Reading {
+  readonly travelledM: number;
+  readonly method: DistanceMethod;
+  readonly pressed: boolean;
+}
+
+/** What can be logged, by kind. */
+export interface EventBodies {
+  begin: { readonly baselineGrade: Grade; readonly direction: Direction; readonly reading: Reading; readonly playoutDelayS: number; readonly simulatedSeed?: string };
+  dropoutBegin: Record<string, never>;
+  dropoutEnd: Record<string, never>;
+  grade: { readonly grade: Grade };
+  mark: { readonly reading: Reading; readonly name?: string };
+  turn: { readonly reading?: Reading };
+  reconnected: { readonly how: ReconnectWay };
+  note: { readonly text: string };
+  gap: { readonly fromWallMs: number };
+  end: { readonly reason: EndReason; readonly reading?: Reading };
+  correction: Correction;
+}
+
+/** A correction amends another event; nothing is overwritten. */
+export interface Correction {
+  readonly amends: EventKey;
+  readonly action: 'withdraw' | 'move' | 'regrade';
+  readonly reason: string;
+  /** The moment it is moved to (action "move"). */
+  readonly walkS?: number;
+  /** The grade it becomes (action "regrade"). */
+  readonly grade?: Grade;
+}
+
+export type EventKind = keyof EventBodies;
+
+export type WalkEvent = {
+  [K in EventKind]: EventKey & { readonly walkId: string; readonly version: 1; readonly kind: K; readonly time: EventTime; readonly body: EventBodies[K] };
+}[EventKind];
+
+export type EventOf<K extends EventKind> = Extract<WalkEvent, { kind: K }>;
+
+export const keyText = ({ deviceId, seq }: EventKey): string => `${deviceId}:${seq}`;
