@@ -1,5 +1,5 @@
 // Bound once: inside a sandbox (tests, workers) each look-up of a global is slow, and these run by the million.
-const { abs, exp, log, log1p, sqrt } = Math;
+const { abs, exp, log, log1p, max, sqrt } = Math;
 const LOG_SQRT_2PI = 0.9189385332046727;
 
 export const logNormalPdf = (z: number): number => -0.5 * z * z - LOG_SQRT_2PI;
