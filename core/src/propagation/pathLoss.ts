@@ -29,3 +29,15 @@ export function twoRayLossDb(frequencyMHz: number, distanceM: number, heightsM: 
   const field = Math.hypot(1 / direct - Math.cos(phase) / reflected, Math.sin(phase) / reflected);
   return -20 * Math.log10((lambda / (4 * Math.PI)) * field);
 }
+
+/** Distance beyond which the two rays cancel for good, 4·h1·h2/λ. Worked value: 2400 MHz, 1.5 m and 1.5 m: 72.05 m. */
+export const breakPointM = (frequencyMHz: number, [h1, h2]: readonly [number, number]): number => (4 * h1 * h2) / wavelengthM(frequencyMHz);
+
+/**
+ * Free space up to the break point, the fourth power of distance beyond it: the two-ray model without its nulls, which
+ * rough ground does not have (common practice).
+ */
+export function twoSlopeLossDb(frequencyMHz: number, distanceM: number, heightsM: readonly [number, number]): number {
+  const breakM = breakPointM(frequencyMHz, heightsM);
+  return freeSpaceLossDb(frequencyMHz, Math.min(distanceM, breakM)) + (distanceM > breakM ? 40 * Math.log10(distanceM / breakM) : 0);
+}

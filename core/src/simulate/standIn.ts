@@ -1,7 +1,7 @@
 import type { Grade } from '../grade/grade.ts';
 import { pathLengthM, type Path } from '../path/path.ts';
 import { separationAtM } from '../path/separation.ts';
-import { twoRayLossDb } from '../propagation/pathLoss.ts';
+import { twoSlopeLossDb } from '../propagation/pathLoss.ts';
 import { seeded, type Random } from '../random/seeded.ts';
 import { shadowingField } from './shadowing.ts';
 
@@ -87,7 +87,7 @@ export function startWalk(standIn: StandIn, path: Path, walkSeed: string): Stand
   return { step, turn: () => { returning = true; } };
 }
 
-/** Two-ray loss, obstructions passed and shadowing; the product's own share of the shadowing is uncorrelated. */
+/** Two-slope loss, obstructions passed and shadowing; the product's own share of the shadowing is uncorrelated. */
 function mediumLoss(standIn: StandIn, path: Path, lengthM: number): (travelledM: number) => number {
   const { shadowingSdDb, decorrelationM, productCorrelation } = STAND_IN_SITE;
   const common = shadowingField(`${path.id}/${Math.round(standIn.frequencyMHz / 100)}`, lengthM, shadowingSdDb, decorrelationM);
@@ -96,7 +96,7 @@ function mediumLoss(standIn: StandIn, path: Path, lengthM: number): (travelledM:
   return (travelledM) => {
     const distanceM = Math.max(NEAREST_M, separationAtM(path, travelledM));
     const passed = path.obstructions.reduce((sum, o) => (travelledM > o.atM ? sum + o.lossDb : sum), 0);
-    return twoRayLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) + passed + shareCommon * common(travelledM) + shareOwn * own(travelledM);
+    return twoSlopeLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) + passed + shareCommon * common(travelledM) + shareOwn * own(travelledM);
   };
 }
 

@@ -1,0 +1,81 @@
+// npm start: installs what is missing, starts database and server, and says where to look.
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { ensurePackages } from './lib/packages.mjs';
+import { startCluster, Unable } from './lib/postgres.mjs';
+import { complain, DATA, ROOT, say } from './lib/project.mjs';
+import { enableTypeScript } from './lib/typescript.mjs';
+import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
+
+/** What a browser keeps for Urvek belongs to one port: it is fixed, and remembered when another was chosen. */
+const DEFAULT_PORT = 4826;
+const PORT_FILE = join(DATA, 'port');
+const RUNNING_FILE = join(DATA, 'running.json');
+
+function readOptions() {
+  const { values } = parseArgs({ options: { port: { type: 'string' }, demo: { type: 'boolean', default: true } }, allowNegative: true });
+  const remembered = existsSync(PORT_FILE) ? Number(readFileSync(PORT_FILE, 'utf8')) : DEFAULT_PORT;
+  const port = values.port === undefined ? remembered : Number(values.port);
+  if (!(Number.isInteger(port) && port >= 1 && port <= 65535)) throw new Unable(`invalid --port: ${values.port}; a number from 1 to 65535`);
+  return { port, demo: values.demo };
+}
+
+/** The address of a running Urvek of this folder, if there is one. */
+async function runningUrl() {
+  if (!existsSync(RUNNING_FILE)) return undefined;
+  const { url } = JSON.parse(readFileSync(RUNNING_FILE, 'utf8'));
+  try {
+    const answer = await fetch(new URL('api/health', url), { signal: AbortSignal.timeout(2000) });
+    return (await answer.json()).name === 'urvek' ? url : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+async function openDatabase() {
+  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, stop: async () => {} };
+  const cluster = await startCluster(join(DATA, 'database'));
+  return { url: cluster.url('postgres'), stop: cluster.stop };
+}
+
+async function main() {
+  const { port, demo } = readOptions();
+  mkdirSync(DATA, { recursive: true });
+  const already = await runningUrl();
+  if (already) {
+    say(`Urvek is already running: ${already}`);
+    return;
+  }
+  ensurePackages();
+  const database = await openDatabase();
+  let serving;
+  let stopping = false;
+  const stop = async (code) => {
+    if (stopping) return;
+    stopping = true;
+    await serving?.close();
+    rmSync(RUNNING_FILE, { force: true });
+    await database.stop();
+    process.exit(code);
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
+  try {
+    ensureWeb();
+    await enableTypeScript();
+    const { serve } = await import(join(ROOT, 'server/src/serve.ts'));
+    serving = await serve({ databaseUrl: database.url, port, webRoot: WEB_ROOT, demo, report: (error) => complain(String(error?.stack ?? error)) });
+  } catch (error) {
+    complain(error.code === 'EADDRINUSE' ? `Port ${port} is taken by another program. Stop that, or choose another port: npm start -- --port ${port + 1}` : String(error?.stack ?? error));
+    return stop(1);
+  }
+  writeFileSync(PORT_FILE, String(serving.port));
+  writeFileSync(RUNNING_FILE, JSON.stringify({ pid: process.pid, url: serving.url }));
+  say(`Urvek is running. Open ${serving.url}`);
+  say('Ctrl-C stops it.');
+}
+
+main().catch((error) => {
+  complain(error instanceof Unable ? error.message : String(error?.stack ?? error));
+  process.exit(1);
+});

@@ -1,0 +1,75 @@
+import { DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, RECONNECT_WAYS, type EventBodies, type EventKind, type WalkEvent } from '@urvek/core';
+import * as yup from 'yup';
+
+/** Events a batch may hold; a larger one is answered with 413, and the device halves it. */
+export const BATCH_LIMIT = 500;
+
+const strict = <T extends yup.AnyObject>(fields: yup.ObjectShape) => yup.object(fields).noUnknown().strict() as unknown as yup.ObjectSchema<T>;
+const number = () => yup.number().required().test('finite', '${path} is not a finite number', (v) => Number.isFinite(v));
+
+const grade = () => yup.number().oneOf(GRADES).required();
+const reading = () =>
+  strict<EventBodies['mark']['reading']>({ travelledM: number().min(0).max(1e6), method: yup.string().oneOf(DISTANCE_METHODS).required(), pressed: yup.boolean().required() });
+const key = () => ({ deviceId: yup.string().uuid().required(), seq: yup.number().integer().min(1).required() });
+
+/** The type of each body is core's: a schema that says otherwise does not compile. */
+const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
+  begin: strict({ baselineGrade: grade(), direction: yup.string().oneOf(DIRECTIONS).required(), reading: reading().required(), playoutDelayS: number().min(0).max(30), simulatedSeed: yup.string().max(120) }),
+  dropoutBegin: strict({}),
+  dropoutEnd: strict({}),
+  grade: strict({ grade: grade() }),
+  mark: strict({ reading: reading().required(), name: yup.string().max(120) }),
+  turn: strict({ reading: reading().default(undefined).optional() }),
+  reconnected: strict({ how: yup.string().oneOf(RECONNECT_WAYS).required() }),
+  note: strict({ text: yup.string().required().max(2000) }),
+  gap: strict({ fromWallMs: number() }),
+  end: strict({ reason: yup.string().oneOf(END_REASONS).required(), reading: reading().default(undefined).optional() }),
+  correction: strict({
+    amends: strict<EventBodies['correction']['amends']>(key()).required(),
+    action: yup.string().oneOf(['withdraw', 'move', 'regrade'] as const).required(),
+    reason: yup.string().trim().required('a correction needs its reason').max(500),
+    walkS: yup.number().when('action', { is: 'move', then: () => number().min(0) }),
+    grade: yup.number().oneOf(GRADES).when('action', { is: 'regrade', then: (s) => s.required() }),
+  }),
+};
+
+const envelope = strict({
+  ...key(),
+  walkId: yup.string().uuid().required(),
+  version: yup.number().oneOf([1], 'version ${value} of an event is not known here').required(),
+  kind: yup.string().oneOf(Object.keys(BODIES) as EventKind[]).required(),
+  time: strict({ walkS: number().min(0), rate: number().moreThan(0).max(1000), inputMs: number(), originMs: number(), wallMs: number() }).required(),
+  body: yup.mixed().required(),
+});
+
+/** @throws yup.ValidationError naming the field. */
+export function validateEvent(value: unknown): WalkEvent {
+  const event = envelope.validateSync(value) as unknown as WalkEvent;
+  BODIES[event.kind].validateSync(event.body);
+  return event;
+}
+
+/** An event of a batch that was refused, by its place. */
+export class BadEvent extends Error {
+  constructor(readonly position: number, message: string) {
+    super(`event ${position}: ${message}`);
+    this.name = 'BadEvent';
+  }
+}
+
+/** All of a batch, or nothing. @throws BadEvent for the first that is not an event of this walk. */
+export function validateBatch(walkId: string, values: readonly unknown[]): WalkEvent[] {
+  const seen = new Set<string>();
+  return values.map((value, position) => {
+    try {
+      const event = validateEvent(value);
+      if (event.walkId !== walkId) throw new Error(`belongs to walk ${event.walkId}`);
+      const unique = `${event.deviceId}:${event.seq}`;
+      if (seen.has(unique)) throw new Error(`stands twice in the batch (device ${event.deviceId}, number ${event.seq})`);
+      seen.add(unique);
+      return event;
+    } catch (error) {
+      throw new BadEvent(position, (error as Error).message);
+    }
+  });
+}

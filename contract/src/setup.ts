@@ -1,0 +1,140 @@
+import { CRITERIA, EXPOSURES, KINDS, parseLength, pathLengthM, type Path } from '@urvek/core';
+import * as yup from 'yup';
+
+const id = () => yup.string().required().matches(/^[A-Za-z0-9-]{1,64}$/);
+const name = (what: string) => yup.string().trim().required(`${what} needs a name`).max(120);
+const finite = (what: string) => yup.number().required(`${what} is missing`).typeError(`${what} is not a number`).test('finite', `${what} is not a number`, (v) => Number.isFinite(v));
+/** Length as people write it, unit and all; kept as entered, and converted when used. */
+const enteredLength = (what: string) =>
+  yup.string().required(`${what} is missing`).max(40).test('length', `${what}: write a distance with its unit, as in "100 m" or "328 ft"`, (v) => isLength(v));
+
+function isLength(text: string | undefined): boolean {
+  try {
+    return parseLength(text ?? '').valueM > 0;
+  } catch {
+    return false;
+  }
+}
+
+export const claimSchema = yup.object({
+  id: id(),
+  entered: enteredLength('Claim'),
+  upTo: yup.boolean().required(),
+  condition: yup.string().oneOf(['open', 'obstructed', 'unstated'] as const).required(),
+  source: yup.string().max(200).defined(),
+}).noUnknown();
+
+export const unitSchema = yup.object({ id: id(), label: name('Unit') }).noUnknown();
+
+export const rigSchema = yup.object({
+  id: id(),
+  name: name('Rig'),
+  unitId: id(),
+  heightFixedM: finite('Height of the fixed end').moreThan(0, 'Height of the fixed end must be above 0 m').max(200),
+  heightMobileM: finite('Height of the mobile end').moreThan(0, 'Height of the mobile end must be above 0 m').max(200),
+  channel: yup.string().max(60).defined(),
+  playoutDelayS: finite('Playout delay').min(0).max(30),
+}).noUnknown();
+
+/** What a simulated stand-in of the product does; invented, and used for nothing else. */
+export const standInSchema = yup.object({
+  requiredDbm: finite('Level needed').min(-140).max(0),
+  bodyLossOutDb: finite('Body loss out').min(0).max(60),
+  bodyLossBackDb: finite('Body loss back').min(0).max(60),
+}).noUnknown();
+
+export const productSchema = yup.object({
+  id: id(),
+  name: name('Product'),
+  kindId: yup.string().oneOf(KINDS.map((k) => k.id)).required(),
+  bandMHz: finite('Band').min(1, 'Band is in MHz').max(300_000),
+  powerMw: finite('Power').moreThan(0, 'Power must be above 0 mW').max(1e6),
+  claims: yup.array(claimSchema).required().max(20),
+  units: yup.array(unitSchema).required().min(1, 'A product needs at least one unit').max(20),
+  rigs: yup.array(rigSchema).required().min(1, 'A product needs at least one rig').max(20),
+  standIn: standInSchema.required(),
+}).noUnknown();
+
+export const legSchema = yup.object({
+  lengthM: finite('Leg length').moreThan(0, 'A leg must be longer than 0 m').max(50_000),
+  bearingDeg: finite('Bearing').min(0).max(360),
+  riseM: finite('Rise').min(-5000).max(5000),
+  exposure: yup.string().oneOf(EXPOSURES).required(),
+}).noUnknown().test('rise', 'A leg cannot rise more than it is long', (leg) => Math.abs(leg.riseM) <= leg.lengthM);
+
+export const pathSchema = yup.object({
+  id: id(),
+  name: name('Path'),
+  condition: yup.string().oneOf(['open', 'obstructed'] as const).required(),
+  legs: yup.array(legSchema).required().min(1, 'A path needs at least one leg').max(200),
+  obstructions: yup.array(yup.object({ label: name('Obstruction'), atM: finite('Place of the obstruction').min(0), lossDb: finite('Loss').min(0).max(200) }).noUnknown()).required().max(200),
+  checkpoints: yup.array(yup.object({ name: name('Checkpoint'), atM: finite('Place of the checkpoint').min(0) }).noUnknown()).required().max(500),
+}).noUnknown().test('on-path', (path, context) => offPath(path as Path, (message) => context.createError({ message })));
+
+function offPath(path: Path, refuse: (message: string) => yup.ValidationError): true | yup.ValidationError {
+  const lengthM = pathLengthM(path);
+  const off = [...path.checkpoints.map((c) => ({ what: c.name, atM: c.atM })), ...path.obstructions.map((o) => ({ what: o.label, atM: o.atM }))].find((x) => x.atM > lengthM);
+  return off ? refuse(`${off.what} stands at ${off.atM} m, beyond the path's ${lengthM} m`) : true;
+}
+
+export const planSchema = yup.object({
+  walksEach: finite('Walks of each product').integer().min(0).max(100),
+  criterion: yup.string().oneOf(CRITERIA).required(),
+}).noUnknown();
+
+const unique = (what: string) => [
+  'unique', `two ${what} share a name`,
+  (list: { name?: string }[] | undefined) => new Set(list?.map((x) => x.name)).size === (list?.length ?? 0),
+] as const;
+
+/** Kit, paths and plan of a comparison: one document, replaced whole. */
+export const setupSchema = yup.object({
+  products: yup.array(productSchema).required().max(40).test(...unique('products')),
+  paths: yup.array(pathSchema).required().max(40).test(...unique('paths')),
+  plan: planSchema.required(),
+}).noUnknown();
+
+export type ProductClaim = yup.InferType<typeof claimSchema>;
+export type Unit = yup.InferType<typeof unitSchema>;
+export type Rig = yup.InferType<typeof rigSchema>;
+export type Product = yup.InferType<typeof productSchema>;
+export type Setup = yup.InferType<typeof setupSchema>;
+
+export const EMPTY_SETUP: Setup = { products: [], paths: [], plan: { walksEach: 4, criterion: 'first dropout' } };
+
+const comparisonHead = {
+  title: name('Comparison'),
+  question: yup.string().max(500).defined(),
+};
+
+export const newComparisonSchema = yup.object({ id: yup.string().uuid().required(), ...comparisonHead }).noUnknown();
+
+/** A replacement of the whole set-up; `revision` is the one it was made from. */
+export const comparisonUpdateSchema = yup.object({ ...comparisonHead, setup: setupSchema.required(), revision: yup.number().integer().required() }).noUnknown();
+
+export type NewComparison = yup.InferType<typeof newComparisonSchema>;
+export type ComparisonUpdate = yup.InferType<typeof comparisonUpdateSchema>;
+
+export interface ComparisonSummary {
+  readonly id: string;
+  readonly title: string;
+  readonly question: string;
+  /** Its walks come from simulated gear. */
+  readonly demo: boolean;
+  readonly revision: number;
+  readonly updatedAt: string;
+  readonly products: readonly string[];
+  readonly paths: readonly string[];
+  readonly walksPlanned: number;
+  readonly walksMade: number;
+}
+
+export interface Comparison {
+  readonly id: string;
+  readonly title: string;
+  readonly question: string;
+  readonly demo: boolean;
+  readonly revision: number;
+  readonly updatedAt: string;
+  readonly setup: Setup;
+}

@@ -1,0 +1,34 @@
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { join } from 'node:path';
+import type { Store } from '../storage/store.ts';
+import { onlyFromHere } from './guard.ts';
+import { problemHandler } from './problems.ts';
+import { apiRouter } from './router.ts';
+
+export interface AppOptions {
+  readonly store: Store;
+  /** Host:port pairs under which this server may be addressed. */
+  readonly authorities: () => ReadonlySet<string>;
+  /** Folder of the built web application; absent in API tests. */
+  readonly webRoot?: string;
+  readonly report: (error: unknown) => void;
+}
+
+export function createApp({ store, authorities, webRoot, report }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(onlyFromHere(authorities));
+  app.use(helmet({
+    // Plain HTTP on loopback: no upgrade to HTTPS.
+    strictTransportSecurity: false,
+    contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], objectSrc: ["'none'"], baseUri: ["'self'"], formAction: ["'self'"], frameAncestors: ["'none'"] } },
+  }));
+  app.use('/api', apiRouter(store));
+  if (webRoot !== undefined) {
+    app.use(express.static(webRoot, { index: false, setHeaders: (response, path) => void response.set('Cache-Control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache') }));
+    app.get('/{*path}', (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html')));
+  }
+  app.use(problemHandler(report));
+  return app;
+}

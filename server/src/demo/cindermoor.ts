@@ -1,0 +1,79 @@
+import { createHash } from 'node:crypto';
+import type { Product, Setup, StoredWalk } from '@urvek/contract';
+import { plannedWalks } from '@urvek/contract';
+import { kindOf, operate, seeded, startWalk, type LoggedAction, type StandIn, type WalkEvent } from '@urvek/core';
+
+/** Everything here is invented: place, products, figures, walks. */
+export const DEMO_ID = '0c1d0000-0000-4000-8000-000000000001';
+export const DEMO_TITLE = 'Clip microphones on the Incline';
+export const DEMO_QUESTION = 'Which clip microphone carries a guide’s voice farther up the Incline, and do they reach what their makers say?';
+
+const microphone = (id: string, name: string, requiredDbm: number, claim: { entered: string; upTo: boolean }): Product => ({
+  id, name,
+  kindId: 'microphone', bandMHz: 2400, powerMw: 10,
+  claims: [{ id: `${id}-claim`, ...claim, condition: 'open', source: 'box (made up)' }],
+  units: [{ id: `${id}-unit`, label: 'A' }],
+  rigs: [{ id: `${id}-rig`, name: 'Chest clip', unitId: `${id}-unit`, heightFixedM: 1.6, heightMobileM: 1.5, channel: 'automatic', playoutDelayS: 0.02 }],
+  standIn: { requiredDbm, bodyLossOutDb: 8, bodyLossBackDb: 2 },
+});
+
+export const DEMO_SETUP: Setup = {
+  products: [
+    microphone('ossimere', 'Ossimere Clip', -85, { entered: '100 m', upTo: true }),
+    microphone('threnlow', 'Threnlow T2', -91, { entered: '500 ft', upTo: true }),
+  ],
+  paths: [{
+    id: 'incline',
+    name: 'Incline',
+    condition: 'open',
+    legs: [{ lengthM: 240, bearingDeg: 72, riseM: 9, exposure: 'open' }, { lengthM: 180, bearingDeg: 72, riseM: 8, exposure: 'open' }],
+    obstructions: [{ label: 'Footbridge', atM: 260, lossDb: 3 }],
+    checkpoints: Array.from({ length: 20 }, (_, i) => ({ name: `post ${i + 1}`, atM: 20 * (i + 1) })),
+  }],
+  plan: { walksEach: 6, criterion: 'first dropout' },
+};
+
+/** The stand-in that plays a product's rig. */
+export function standInOf(product: Product): StandIn {
+  const rig = product.rigs[0];
+  return {
+    productSeed: product.id,
+    frequencyMHz: product.bandMHz,
+    eirpDbm: 10 * Math.log10(product.powerMw),
+    receiveGainDbi: 0,
+    requiredDbm: product.standIn.requiredDbm,
+    heightsM: [rig?.heightFixedM ?? 1.5, rig?.heightMobileM ?? 1.5],
+    bodyLossDb: [product.standIn.bodyLossOutDb, product.standIn.bodyLossBackDb],
+  };
+}
+
+/** A version-4-shaped UUID from a name, so that the demo has the same ids everywhere. */
+function uuidFrom(name: string): string {
+  const hex = createHash('sha256').update(name).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+/** Walks of a made-up afternoon, played by stand-ins with fixed seeds. */
+export function demoWalks(setup: Setup = DEMO_SETUP): StoredWalk[] {
+  let startedMs = Date.UTC(2026, 4, 12, 12, 5);
+  return plannedWalks(setup).map(({ item: { product, rig, path } }, index) => {
+    const seed = `cindermoor/${path.id}/${product.id}/${index}`;
+    const id = uuidFrom(seed);
+    const { log } = operate(startWalk(standInOf(product), path, seed), seeded(seed, 'operator'));
+    const direction = kindOf(product.kindId).direction;
+    const begin: LoggedAction = { atS: 0, kind: 'begin', body: { baselineGrade: 5, direction, reading: { travelledM: 0, method: 'marked line', pressed: false }, playoutDelayS: rig.playoutDelayS, simulatedSeed: seed } };
+    const originMs = startedMs;
+    const events = [begin, ...log].sort((a, b) => a.atS - b.atS).map((action, i) => ({
+      walkId: id,
+      deviceId: uuidFrom('cindermoor/device'),
+      seq: index * 10_000 + i + 1,
+      version: 1,
+      kind: action.kind,
+      time: { walkS: action.atS, rate: 1, inputMs: action.atS * 1000, originMs, wallMs: Math.round(originMs + action.atS * 1000) },
+      body: action.body,
+    }) as WalkEvent);
+    const header = { id, comparisonId: DEMO_ID, productId: product.id, rigId: rig.id, pathId: path.id, startedMs };
+    startedMs += 1000 * ((events.at(-1)?.time.walkS ?? 0) + 240);
+    return { header, log: events };
+  });
+}

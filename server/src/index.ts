@@ -1,0 +1,7 @@
+export * from './serve.ts';
+export * from './storage/database.ts';
+export * from './storage/store.ts';
+export * from './api/app.ts';
+export * from './clock.ts';
+export * from './demo/cindermoor.ts';
+export * from './demo/load.ts';
