@@ -1,4 +1,5 @@
 // npm start: installs what is missing, starts database and server, and says where to look.
+import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -21,16 +22,23 @@ function readOptions() {
   return { port, demo: values.demo };
 }
 
-/** The address of a running Urvek of this folder, if there is one. */
-async function runningUrl() {
-  if (!existsSync(RUNNING_FILE)) return undefined;
-  const { url } = JSON.parse(readFileSync(RUNNING_FILE, 'utf8'));
+/** Claims this folder for one Urvek: two would stop each other's database. @returns what runs here already, if anything. */
+async function claim() {
   try {
-    const answer = await fetch(new URL('api/health', url), { signal: AbortSignal.timeout(2000) });
-    return (await answer.json()).name === 'urvek' ? url : undefined;
-  } catch {
+    writeFileSync(RUNNING_FILE, JSON.stringify({ pid: process.pid }), { flag: 'wx' });
     return undefined;
+  } catch {
+    const { pid, url } = JSON.parse(readFileSync(RUNNING_FILE, 'utf8'));
+    if (isStart(pid)) return url ? `Urvek is already running: ${url}` : 'Urvek is already starting here.';
+    rmSync(RUNNING_FILE, { force: true });
+    return claim();
   }
+}
+
+/** Whether a process is a start command (numbers of dead processes are given out again). */
+function isStart(pid) {
+  const command = spawnSync('ps', ['-o', 'args=', '-p', String(pid)], { encoding: 'utf8' }).stdout;
+  return command.includes('start.mjs');
 }
 
 async function openDatabase() {
@@ -42,11 +50,20 @@ async function openDatabase() {
 async function main() {
   const { port, demo } = readOptions();
   mkdirSync(DATA, { recursive: true });
-  const already = await runningUrl();
+  const already = await claim();
   if (already) {
-    say(`Urvek is already running: ${already}`);
+    say(already);
     return;
   }
+  try {
+    await run(port, demo);
+  } catch (error) {
+    rmSync(RUNNING_FILE, { force: true });
+    throw error;
+  }
+}
+
+async function run(port, demo) {
   ensurePackages();
   const database = await openDatabase();
   let serving;

@@ -1,6 +1,6 @@
 import {
   findWalk, judgeClaim, parseLength, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
-  type Claim, type Criterion, type RangeSummary, type Slot, type Verdict, type WalkFinding, type WalkIntervalRow, type WalkRecord,
+  type Claim, type Criterion, type RangeSummary, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkIntervalRow, type WalkRecord,
 } from '@urvek/core';
 import type { Product, ProductClaim, Rig, Setup } from './setup.ts';
 import type { StoredWalk, WalkHeader } from './walk.ts';
@@ -30,6 +30,17 @@ export function findWalks(setup: Setup, walks: readonly StoredWalk[]): Finding[]
 
 export const claimOf = (claim: ProductClaim): Claim => ({ entered: claim.entered, distanceM: parseLength(claim.entered).valueM, upTo: claim.upTo, condition: claim.condition });
 
+/** A path must outrun what it tests by this much, or the result will be a bound. */
+export const OUTRUN = 1.5;
+
+export const claimText = (claim: ProductClaim): string => `${claim.upTo ? 'up to ' : ''}${claim.entered}, ${claim.condition === 'unstated' ? 'condition unstated' : claim.condition}`;
+
+const speaksTo = (path: SetupPath, claim: ProductClaim): boolean => claim.condition === 'unstated' || claim.condition === path.condition;
+
+/** The claims that a path can speak to, where they stand on its tape. */
+export const claimFlags = ({ products }: Setup, path: SetupPath): { atM: number; label: string }[] =>
+  products.flatMap((p) => p.claims.filter((c) => speaksTo(path, c)).map((c) => ({ atM: claimOf(c).distanceM, label: `${p.name}: ${claimText(c)}` })));
+
 /** Estimates of one path by one criterion. */
 export interface PathRanges {
   readonly path: SetupPath;
@@ -56,7 +67,7 @@ export interface ClaimVerdict {
 /** Each claim on each path of its own condition; "not tested" where there is none. */
 export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimVerdict[] {
   return setup.products.flatMap((product) => product.claims.flatMap((claim) => {
-    const fitting = ranges.filter(({ path }) => claim.condition === 'unstated' || path.condition === claim.condition);
+    const fitting = ranges.filter(({ path }) => speaksTo(path, claim));
     const judge = (range: PathRanges | undefined): ClaimVerdict => ({
       product, claim, path: range?.path,
       verdict: judgeClaim(claimOf(claim), {
@@ -111,3 +122,13 @@ export function intervalRows(findings: readonly Finding[], criterion: Criterion)
   });
 }
 
+/** The stand-in that plays a product on a rig. */
+export const standInOf = (product: Product, rig: Rig): StandIn => ({
+  productSeed: product.id,
+  frequencyMHz: product.bandMHz,
+  eirpDbm: 10 * Math.log10(product.powerMw),
+  receiveGainDbi: 0,
+  requiredDbm: product.standIn.requiredDbm,
+  heightsM: [rig.heightFixedM, rig.heightMobileM],
+  bodyLossDb: [product.standIn.bodyLossOutDb, product.standIn.bodyLossBackDb],
+});

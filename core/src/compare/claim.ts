@@ -32,7 +32,7 @@ export interface Verdict {
   readonly caveats: readonly string[];
 }
 
-/** Walks that must all hold before their common distance bounds the median from below: 0.5ⁿ ≤ 5 %, n ≥ 5 (METHODS §4). */
+/** Walks that must all hold before their common distance bounds the median from below: 0.5ⁿ ≤ 5 %, n ≥ 5. */
 const WALKS_FOR_MEDIAN = Math.ceil(Math.log(0.05) / Math.log(0.5));
 /** The same for the 90th percentile from above: 0.9ⁿ ≤ 5 %. */
 const WALKS_FOR_P90 = Math.ceil(Math.log(0.05) / Math.log(0.9));

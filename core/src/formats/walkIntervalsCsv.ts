@@ -1,5 +1,5 @@
-import { parse, type CsvError } from 'csv-parse/sync';
-import { stringify } from 'csv-stringify/sync';
+import { parse, type CsvError } from 'csv-parse/browser/esm/sync';
+import { stringify } from 'csv-stringify/browser/esm/sync';
 import { censoringOf, type WalkInterval } from '../range/walkInterval.ts';
 
 /** A row of the walk-interval format, with the columns that may stand beside it. */

@@ -70,7 +70,7 @@ const FLAT = 'one bracket fits its walks: only the bracket is known';
 const Z95 = normalQuantile(0.975);
 const Z90 = normalQuantile(0.9);
 
-/** The lognormal model of METHODS §§4 and 5 on walks that share one criterion, direction and grade scale. */
+/** The lognormal accelerated-failure-time model, ln D = μ + product + path + σZ, on walks that share one criterion, direction and grade scale. */
 export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
   const fit = fitRanges(walks);
   const { productLevels, pathLevels } = fit.model;

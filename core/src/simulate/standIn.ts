@@ -19,7 +19,18 @@ export interface StandIn {
 }
 
 /** What holds for the place and the day, not for the product. */
-export const STAND_IN_SITE = { shadowingSdDb: 3, decorrelationM: 12, productCorrelation: 0.8, walkSdDb: 2.5, ricianKDb: 9, wheelScaleSd: 0.002 } as const;
+export interface StandInSite {
+  readonly shadowingSdDb: number;
+  readonly decorrelationM: number;
+  /** Of the shadowing of two products in one place. */
+  readonly productCorrelation: number;
+  /** Between walks: body, orientation, drift. */
+  readonly walkSdDb: number;
+  readonly ricianKDb: number;
+  readonly wheelScaleSd: number;
+}
+
+export const STAND_IN_SITE: StandInSite = { shadowingSdDb: 3, decorrelationM: 12, productCorrelation: 0.8, walkSdDb: 2.5, ricianKDb: 9, wheelScaleSd: 0.002 };
 
 /** Link margin above which each grade is reached, dB: a digital link falls off a cliff. */
 const MARGIN_DB: readonly (readonly [Grade, number])[] = [[5, 8], [4, 5], [3, 3], [2, 0]];
@@ -57,12 +68,12 @@ export interface StandInWalk {
  * and the wheel's scale are drawn per walk (from `walkSeed`). Deterministic: the same seeds and the same turns give
  * the same walk, so that a page that was reloaded can play up to where it was.
  */
-export function startWalk(standIn: StandIn, path: Path, walkSeed: string): StandInWalk {
+export function startWalk(standIn: StandIn, path: Path, walkSeed: string, site: StandInSite = STAND_IN_SITE): StandInWalk {
   const random = seeded('walk', walkSeed);
   const lengthM = pathLengthM(path);
-  const lossDb = mediumLoss(standIn, path, lengthM);
-  const walkDb = STAND_IN_SITE.walkSdDb * random.normal();
-  const wheelScale = 1 + STAND_IN_SITE.wheelScaleSd * random.normal();
+  const lossDb = mediumLoss(standIn, path, lengthM, site);
+  const walkDb = site.walkSdDb * random.normal();
+  const wheelScale = 1 + site.wheelScaleSd * random.normal();
   const hearing = graded();
   let [tick, travelledM, wheelM, pace, returning] = [0, 0, 0, 0, false];
 
@@ -76,7 +87,7 @@ export function startWalk(standIn: StandIn, path: Path, walkSeed: string): Stand
     }
     const tS = tick++ * TICK_S;
     const marginDb =
-      standIn.eirpDbm + standIn.receiveGainDbi - standIn.requiredDbm - lossDb(travelledM) - standIn.bodyLossDb[returning ? 1 : 0] + walkDb + fadingDb(random);
+      standIn.eirpDbm + standIn.receiveGainDbi - standIn.requiredDbm - lossDb(travelledM) - standIn.bodyLossDb[returning ? 1 : 0] + walkDb + fadingDb(random, site.ricianKDb);
     return {
       tS, travelledM, marginDb, wheelM, returning,
       separationM: separationAtM(path, travelledM),
@@ -88,8 +99,8 @@ export function startWalk(standIn: StandIn, path: Path, walkSeed: string): Stand
 }
 
 /** Two-slope loss, obstructions passed and shadowing; the product's own share of the shadowing is uncorrelated. */
-function mediumLoss(standIn: StandIn, path: Path, lengthM: number): (travelledM: number) => number {
-  const { shadowingSdDb, decorrelationM, productCorrelation } = STAND_IN_SITE;
+function mediumLoss(standIn: StandIn, path: Path, lengthM: number, site: StandInSite): (travelledM: number) => number {
+  const { shadowingSdDb, decorrelationM, productCorrelation } = site;
   const common = shadowingField(`${path.id}/${Math.round(standIn.frequencyMHz / 100)}`, lengthM, shadowingSdDb, decorrelationM);
   const own = shadowingField(`${path.id}/${standIn.productSeed}`, lengthM, shadowingSdDb, decorrelationM);
   const [shareCommon, shareOwn] = [Math.sqrt(productCorrelation), Math.sqrt(1 - productCorrelation)];
@@ -101,8 +112,8 @@ function mediumLoss(standIn: StandIn, path: Path, lengthM: number): (travelledM:
 }
 
 /** Rician fading of the better of two branches, dB about the local mean. */
-function fadingDb(random: Random): number {
-  const k = 10 ** (STAND_IN_SITE.ricianKDb / 10);
+function fadingDb(random: Random, ricianKDb: number): number {
+  const k = 10 ** (ricianKDb / 10);
   const branch = (): number => {
     const scatter = Math.sqrt(1 / (2 * (k + 1)));
     return (Math.sqrt(k / (k + 1)) + scatter * random.normal()) ** 2 + (scatter * random.normal()) ** 2;

@@ -1,6 +1,6 @@
 import type { Path } from '../path/path.ts';
 import { endsLastStretch, LEAST_GOOD_GRADE, type OutwardCriterion } from '../walk/criterion.ts';
-import { startWalk, type StandIn, type Tick } from './standIn.ts';
+import { STAND_IN_SITE, startWalk, type StandIn, type StandInSite, type Tick } from './standIn.ts';
 
 /** True separation of an outward event in a simulated walk; undefined when the path ended first. */
 export function trueEventM(ticks: readonly Tick[], criterion: OutwardCriterion): number | undefined {
@@ -17,8 +17,8 @@ export function trueEventM(ticks: readonly Tick[], criterion: OutwardCriterion):
  * Median and p10 of the first dropout over many walks of one stand-in on one path: what an estimate should find.
  * Undefined where more than that share of walks never failed.
  */
-export function trueFirstDropout(standIn: StandIn, path: Path, walks: number, seed: string): { medianM: number | undefined; p10M: number | undefined } {
-  const events = Array.from({ length: walks }, (_, i) => firstDropoutM(standIn, path, `${seed}/${i}`)).sort((a, b) => a - b);
+export function trueFirstDropout(standIn: StandIn, path: Path, walks: number, seed: string, site: StandInSite = STAND_IN_SITE): { medianM: number | undefined; p10M: number | undefined } {
+  const events = Array.from({ length: walks }, (_, i) => firstDropoutM(standIn, path, `${seed}/${i}`, site)).sort((a, b) => a - b);
   const quantile = (p: number): number | undefined => {
     const value = events[Math.floor(p * events.length)] as number;
     return value < Infinity ? value : undefined;
@@ -26,8 +26,8 @@ export function trueFirstDropout(standIn: StandIn, path: Path, walks: number, se
   return { medianM: quantile(0.5), p10M: quantile(0.1) };
 }
 
-function firstDropoutM(standIn: StandIn, path: Path, seed: string): number {
-  const walk = startWalk(standIn, path, seed);
+function firstDropoutM(standIn: StandIn, path: Path, seed: string, site: StandInSite): number {
+  const walk = startWalk(standIn, path, seed, site);
   for (;;) {
     const tick = walk.step();
     if (tick.grade === 1) return tick.separationM;

@@ -18,7 +18,7 @@ export interface Outcome {
   readonly bent: boolean;
 }
 
-/** Coverage of the widening for position: two standard uncertainties to each side (METHODS §4). */
+/** Coverage of the widening for position: two standard uncertainties to each side. */
 const COVERAGE = 2;
 
 export function outcomesOf(trace: Trace, path: Pick<Path, 'legs'>, delay?: OperatorDelay): Outcome[] {

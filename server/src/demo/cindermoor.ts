@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Product, Setup, StoredWalk } from '@urvek/contract';
-import { plannedWalks } from '@urvek/contract';
-import { kindOf, operate, seeded, startWalk, type LoggedAction, type StandIn, type WalkEvent } from '@urvek/core';
+import { plannedWalks, standInOf } from '@urvek/contract';
+import { kindOf, operate, seeded, startWalk, type LoggedAction, type WalkEvent } from '@urvek/core';
 
 /** Everything here is invented: place, products, figures, walks. */
 export const DEMO_ID = '0c1d0000-0000-4000-8000-000000000001';
@@ -33,20 +33,6 @@ export const DEMO_SETUP: Setup = {
   plan: { walksEach: 6, criterion: 'first dropout' },
 };
 
-/** The stand-in that plays a product's rig. */
-export function standInOf(product: Product): StandIn {
-  const rig = product.rigs[0];
-  return {
-    productSeed: product.id,
-    frequencyMHz: product.bandMHz,
-    eirpDbm: 10 * Math.log10(product.powerMw),
-    receiveGainDbi: 0,
-    requiredDbm: product.standIn.requiredDbm,
-    heightsM: [rig?.heightFixedM ?? 1.5, rig?.heightMobileM ?? 1.5],
-    bodyLossDb: [product.standIn.bodyLossOutDb, product.standIn.bodyLossBackDb],
-  };
-}
-
 /** A version-4-shaped UUID from a name, so that the demo has the same ids everywhere. */
 function uuidFrom(name: string): string {
   const hex = createHash('sha256').update(name).digest('hex');
@@ -59,7 +45,7 @@ export function demoWalks(setup: Setup = DEMO_SETUP): StoredWalk[] {
   return plannedWalks(setup).map(({ item: { product, rig, path } }, index) => {
     const seed = `cindermoor/${path.id}/${product.id}/${index}`;
     const id = uuidFrom(seed);
-    const { log } = operate(startWalk(standInOf(product), path, seed), seeded(seed, 'operator'));
+    const { log } = operate(startWalk(standInOf(product, rig), path, seed), seeded(seed, 'operator'));
     const direction = kindOf(product.kindId).direction;
     const begin: LoggedAction = { atS: 0, kind: 'begin', body: { baselineGrade: 5, direction, reading: { travelledM: 0, method: 'marked line', pressed: false }, playoutDelayS: rig.playoutDelayS, simulatedSeed: seed } };
     const originMs = startedMs;

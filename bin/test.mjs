@@ -1,0 +1,61 @@
+// npm test: type check, lint, Jest, then the browser tests. Ends with one line "N passed, N failed".
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, chmodSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { startCluster, Unable } from './lib/postgres.mjs';
+import { complain, ROOT, say } from './lib/project.mjs';
+import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
+
+const tally = { passed: 0, failed: 0 };
+
+/** Runs a tool of the project's; its exit code counts as one test. */
+function check(title, script) {
+  say(`\n── ${title}`);
+  const { status } = spawnSync('npm', ['run', '--silent', script], { cwd: ROOT, stdio: 'inherit' });
+  tally[status === 0 ? 'passed' : 'failed']++;
+}
+
+/** Runs some of Jest's projects and adds up their tests. A suite that does not even load counts as a failed test. */
+function jest(title, projects, folder, env, more = []) {
+  say(`\n── ${title}`);
+  const results = join(folder, `${projects.join('-')}.json`);
+  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--json', `--outputFile=${results}`, ...more];
+  spawnSync(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' } });
+  try {
+    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(results, 'utf8'));
+    tally.passed += numPassedTests;
+    tally.failed += numFailedTests + numRuntimeErrorTestSuites;
+  } catch {
+    tally.failed++;
+  }
+}
+
+async function main() {
+  ensurePackages();
+  ensureChromium();
+  const folder = mkdtempSync(join(tmpdir(), 'urvek-test-'));
+  chmodSync(folder, 0o711);
+  const cluster = await startCluster(join(folder, 'database'), { fast: true });
+  try {
+    check('types', 'typecheck');
+    check('lint and arrows', 'lint');
+    ensureWeb();
+    const env = { URVEK_TEST_DATABASE: cluster.url('postgres'), URVEK_TEST_WEB: WEB_ROOT };
+    jest('units and server', ['units', 'server'], folder, env);
+    jest('browser', ['browser'], folder, env, ['--maxWorkers=2']);
+  } finally {
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+  say(`\n${tally.passed} passed, ${tally.failed} failed`);
+  process.exitCode = tally.failed === 0 ? 0 : 1;
+}
+
+main().catch((error) => {
+  complain(error instanceof Unable ? error.message : String(error?.stack ?? error));
+  say('0 passed, 1 failed');
+  process.exitCode = 1;
+});

@@ -1,0 +1,1 @@
+export { main, type Output } from './main.ts';

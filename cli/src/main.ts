@@ -1,0 +1,38 @@
+import { Command, CommanderError } from 'commander';
+
+/** Where a command writes; passed in, so that tests can read it. */
+export interface Output {
+  readonly out: (text: string) => void;
+  readonly err: (text: string) => void;
+}
+
+/** The input is not what the command takes: exit 2, nothing on standard output. */
+export class BadInput extends Error {}
+
+/** Runs one command; resolves with the exit code: 0 done, 1 failed, 2 wrong use or input. */
+export async function main(args: readonly string[], output: Output): Promise<number> {
+  const program = new Command('urvek')
+    .description('Ranges of wireless products from walks, without a browser or a database')
+    .exitOverride()
+    .configureOutput({ writeOut: output.out, writeErr: output.err });
+  program
+    .command('ranges <file>')
+    .description('estimate range from a CSV of walk intervals: product,path,walk,held_m,failed_m')
+    .option('--json', 'one JSON object instead of a table')
+    .option('--criterion <name>', 'use the rows of this criterion')
+    .option('--direction <name>', 'use the rows of this direction')
+    .option('--unit <name>', 'use the rows of this unit')
+    .action(async (file: string, options: { json?: true; criterion?: string; direction?: string; unit?: string }) => {
+      const { ranges } = await import('./ranges.ts');
+      output.out(await ranges(file, options));
+    });
+  try {
+    await program.parseAsync([...args], { from: 'user' });
+    return 0;
+  } catch (error) {
+    if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2;
+    if (!(error instanceof BadInput)) throw error;
+    output.err(`urvek: ${error.message}\n`);
+    return 2;
+  }
+}

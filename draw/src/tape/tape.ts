@@ -1,0 +1,157 @@
+import { formatLength, METRES_PER, type Exposure, type LengthUnit, type LinkState } from '@urvek/core';
+import { line, path, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
+import { tapeScale, ticks, type TapeScale } from './scale.ts';
+
+/** The ground under the tape. */
+export interface TapeGround {
+  readonly lengthM: number;
+  readonly legs: readonly { readonly fromM: number; readonly toM: number; readonly exposure: Exposure }[];
+  readonly obstructions: readonly { readonly atM: number; readonly label: string }[];
+  readonly checkpoints: readonly { readonly atM: number; readonly name: string }[];
+}
+
+export interface StateBand { readonly fromM: number; readonly toM: number; readonly state: LinkState }
+
+/** One row under the tape: a walk, a product's estimate, a direction. */
+export interface Lane {
+  readonly id: string;
+  readonly label: string;
+  readonly note?: string;
+  readonly title?: string;
+  readonly states?: readonly StateBand[];
+  readonly marks?: readonly { readonly atM: number; readonly uncertaintyM: number }[];
+  readonly brackets?: readonly { readonly heldM: number; readonly failedM: number | undefined }[];
+  readonly estimate?: { readonly lowM: number | undefined; readonly valueM: number | undefined; readonly highM: number | undefined };
+  readonly height?: number;
+}
+
+export interface TapeOptions {
+  readonly title: string;
+  readonly ground: TapeGround;
+  readonly unit: LengthUnit;
+  /** What the figures on the tape measure. */
+  readonly measure: 'travelled' | 'separation';
+  readonly lanes?: readonly Lane[];
+  readonly claims?: readonly { readonly atM: number; readonly label: string }[];
+  readonly hereM?: number;
+  readonly width?: number;
+  /** Room for lane labels at the left. */
+  readonly labelWidth?: number;
+}
+
+const TAPE_HEIGHT = 26;
+const LANE_HEIGHT = 26;
+const CLAIM_LINE = 15;
+
+/** The scale of the tape that `tapeScene` draws: for pointing at it. */
+export const scaleOf = ({ ground, width = 1160, labelWidth = 150 }: TapeOptions): TapeScale => tapeScale(ground.lengthM, labelWidth, width - 26);
+
+/** The surveyor's tape: figures, ground, and one lane a row below it, all to one scale. */
+export function tapeScene(options: TapeOptions): Scene {
+  const { ground, lanes = [], claims = [], hereM, width = 1160 } = options;
+  const scale = scaleOf(options);
+  const tapeTop = 10 + claims.length * CLAIM_LINE + (ground.obstructions.length > 0 ? 16 : 0);
+  const groundTop = tapeTop + TAPE_HEIGHT + 4;
+  const lanesTop = groundTop + 24;
+  const tops = lanes.reduce<number[]>((at, lane) => [...at, (at.at(-1) as number) + (lane.height ?? LANE_HEIGHT)], [lanesTop]);
+  const bottom = tops.at(-1) as number;
+  const groups: Group[] = [
+    { id: 'ground', title: undefined, shapes: groundShapes(options, scale, groundTop, tapeTop) },
+    { id: 'tape', title: undefined, shapes: tapeShapes(options, scale, tapeTop, bottom) },
+    ...lanes.map((lane, i) => ({ id: lane.id, title: lane.title, shapes: laneShapes(lane, scale, tops[i] as number) })),
+    ...claims.map((claim, i) => ({ id: `claim-${i}`, title: claim.label, shapes: claimShapes(claim, scale, 10 + i * CLAIM_LINE, bottom) })),
+  ];
+  if (hereM !== undefined) groups.push({ id: 'here', title: `here: ${formatLength(hereM)}`, shapes: hereShapes(scale.x(hereM), tapeTop, bottom) });
+  return { width, height: bottom + 8, title: options.title, groups };
+}
+
+function tapeShapes({ ground, unit, measure, labelWidth = 150 }: TapeOptions, scale: TapeScale, top: number, bottom: number): Shape[] {
+  const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 90));
+  const base = top + TAPE_HEIGHT;
+  const figure = (m: number): string => String(Math.round((m / METRES_PER[unit]) * 100) / 100);
+  return [
+    rect(scale.left, top, scale.right - scale.left, TAPE_HEIGHT, 'tape'),
+    ...minorM.map((m) => line(scale.x(m), base, scale.x(m), base - 6, 'minor')),
+    ...majorM.flatMap((m) => [
+      line(scale.x(m), base, scale.x(m), base - 12, 'tick'),
+      line(scale.x(m), base + 24, scale.x(m), bottom, 'grid'),
+      // Beside its tick: claims are round numbers, and their line would strike it out.
+      text(scale.x(m) + 4, top + 12, figure(m), 'figure'),
+    ]),
+    // The end of the tape: a ring at the zero, where the fixed end stands.
+    rect(scale.left - 7, top - 3, 7, TAPE_HEIGHT + 6, 'fixed'),
+    text(labelWidth - 14, top + 11, 'fixed end', 'small', 'end'),
+    text(labelWidth - 14, top + 24, `${measure}, ${unit}`, 'small', 'end'),
+    text(scale.right + 4, base - 8, unit, 'small'),
+  ];
+}
+
+function groundShapes({ ground }: TapeOptions, scale: TapeScale, top: number, tapeTop: number): Shape[] {
+  return [
+    ...ground.legs.map((leg) => rect(scale.x(leg.fromM), top, scale.x(leg.toM) - scale.x(leg.fromM), 9, `leg-${leg.exposure}`)),
+    ...ground.obstructions.flatMap((o) => [
+      path(`M${scale.x(o.atM)} ${tapeTop - 2}l-5 -8h10z`, 'obstruction'),
+      rect(scale.x(o.atM) - 1.5, top - 2, 3, 15, 'obstruction'),
+      text(scale.x(o.atM) + 8, tapeTop - 4, o.label, 'small'),
+    ]),
+    ...ground.checkpoints.map((c) => path(`M${scale.x(c.atM)} ${top + 8}l4 6h-8z`, 'checkpoint')),
+  ];
+}
+
+function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
+  const height = lane.height ?? LANE_HEIGHT;
+  const middle = top + height / 2;
+  return [
+    line(scale.left, top + height, scale.right, top + height, 'lane'),
+    text(4, lane.note === undefined ? middle + 4 : middle - 1, lane.label, lane.estimate ? 'strong' : 'label'),
+    ...(lane.note === undefined ? [] : [text(4, middle + 11, lane.note, 'small')]),
+    ...(lane.states ?? []).flatMap((band) => bandShapes(band, scale, top + 5, height - 10)),
+    ...(lane.marks ?? []).flatMap((mark) => markShapes(mark, scale, top + height - 5)),
+    ...(lane.estimate ? estimateShapes(lane.estimate, scale, middle) : []),
+    ...(lane.brackets ?? []).flatMap((b) => bracketShapes(b, scale, middle)),
+  ];
+}
+
+/** Clear: solid, full height. Degraded: hatched, half height. Lost: an open gap with a tick at each end. */
+function bandShapes({ fromM, toM, state }: StateBand, scale: TapeScale, top: number, height: number): Shape[] {
+  const [x1, x2] = [scale.x(Math.min(fromM, toM)), scale.x(Math.max(fromM, toM))];
+  if (state === 'clear') return [rect(x1, top, x2 - x1, height, 'clear')];
+  if (state === 'degraded') return [rect(x1, top + height / 2, x2 - x1, height / 2, 'degraded')];
+  const end = (x: number, inward: number): Shape => path(`M${x + inward * 3} ${top}H${x}V${top + height}H${x + inward * 3}`, 'lost');
+  return x2 - x1 < 3 ? [line((x1 + x2) / 2, top, (x1 + x2) / 2, top + height, 'lost')] : [end(x1, 1), end(x2, -1)];
+}
+
+function markShapes({ atM, uncertaintyM }: { atM: number; uncertaintyM: number }, scale: TapeScale, y: number): Shape[] {
+  const spread = scale.x(2 * uncertaintyM) - scale.x(0);
+  const x = scale.x(atM);
+  return [line(x, y, x, y + 5, 'mark'), ...(spread > 2 ? [line(x - spread, y + 5, x + spread, y + 5, 'mark')] : [])];
+}
+
+/** Hold and fail joined; a bound is an open arrow, never a dot. */
+function bracketShapes({ heldM, failedM }: { heldM: number; failedM: number | undefined }, scale: TapeScale, y: number): Shape[] {
+  const held = scale.x(heldM);
+  if (failedM === undefined) return [line(held, y - 7, held, y + 7, 'bracket'), line(held, y, held + 22, y, 'bound'), path(`M${held + 22} ${y - 6}l11 6l-11 6z`, 'arrow')];
+  const failed = scale.x(failedM);
+  if (heldM === 0) return [line(failed, y - 7, failed, y + 7, 'bracket'), line(failed, y, failed - 22, y, 'bound'), path(`M${failed - 22} ${y - 6}l-11 6l11 6z`, 'arrow')];
+  const serif = failed - held > 14 ? 4 : 0;
+  return [path(`M${held + serif} ${y - 7}H${held}V${y + 7}H${held + serif}`, 'bracket'), line(held, y, failed, y, 'bracket'), path(`M${failed - serif} ${y - 7}H${failed}V${y + 7}H${failed - serif}`, 'bracket')];
+}
+
+function estimateShapes({ lowM, valueM, highM }: NonNullable<Lane['estimate']>, scale: TapeScale, y: number): Shape[] {
+  const low = lowM === undefined ? scale.left : scale.x(lowM);
+  const high = highM === undefined ? scale.right : scale.x(highM);
+  return [
+    ...(lowM === undefined && highM === undefined ? [] : [rect(low, y - 8, high - low, 16, 'interval')]),
+    ...(highM === undefined && lowM !== undefined ? [path(`M${high - 2} ${y - 8}l12 8l-12 8z`, 'arrow')] : []),
+    ...(valueM === undefined ? [] : [path(`M${scale.x(valueM)} ${y - 10}l7 10l-7 10l-7 -10z`, 'median')]),
+  ];
+}
+
+function claimShapes({ atM, label: said }: { atM: number; label: string }, scale: TapeScale, y: number, bottom: number): Shape[] {
+  const x = scale.x(atM);
+  const label = atM > scale.lengthM ? `${said} (beyond this tape)` : said;
+  const flipped = x > (scale.left + scale.right) / 2 + 250;
+  return [line(x, y + 2, x, bottom, 'claim'), text(flipped ? x - 5 : x + 5, y + 10, label, 'claim-text', flipped ? 'end' : 'start')];
+}
+
+const hereShapes = (x: number, top: number, bottom: number): Shape[] => [line(x, top - 4, x, bottom, 'cursor'), path(`M${x} ${top}l-7 -11h14z`, 'here')];

@@ -1,0 +1,61 @@
+// npm run screenshots: one current picture of each stage from the demo data, at 1280×800 (the walk also at 390×844).
+// An Urvek with the demo must be running; its address is the first argument, or the default one.
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { openBrowser, Page, type Browser } from './support/browser.ts';
+
+const origin = process.argv[2] ?? 'http://127.0.0.1:4826/';
+const folder = process.argv[3] ?? 'docs/screenshots';
+const DEMO = '/c/0c1d0000-0000-4000-8000-000000000001';
+
+async function shoot(page: Page, name: string): Promise<void> {
+  await page.driver.sleep(700);
+  writeFileSync(join(folder, `${name}.png`), await page.driver.takeScreenshot(), 'base64');
+}
+
+async function walking(browser: Browser, name: string, finish: boolean): Promise<void> {
+  const page = new Page(browser.driver, origin);
+  await page.open(`${DEMO}/walk`);
+  await page.press('Begin the walk');
+  await page.see('Dropout begins');
+  await (await page.find("//select[option[normalize-space(.)='20×']]/option[normalize-space(.)='20×']")).click();
+  await page.until('some way out', async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 75);
+  await page.key('4');
+  await page.key('m');
+  await page.until('farther out', async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 118);
+  await page.key('d');
+  await page.until('silence', async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 132);
+  await (await page.find("//select[option[normalize-space(.)='20×']]/option[normalize-space(.)='1×']")).click();
+  await shoot(page, name);
+  if (finish) {
+    await page.key('e');
+    await page.press('time');
+  }
+}
+
+async function main(): Promise<void> {
+  mkdirSync(folder, { recursive: true });
+  const desk = await openBrowser();
+  const page = new Page(desk.driver, origin);
+  try {
+    await page.open('/');
+    await page.see('Clip microphones');
+    await shoot(page, 'bench');
+    for (const [stage, sign] of [['kit', 'Add a product'], ['paths', 'Lay them out'], ['plan', 'Balance'], ['trace', 'Outcomes'], ['ranges', 'Median, 95'], ['verdict', 'Judged on'], ['report', 'What was tested']] as const) {
+      await page.open(`${DEMO}/${stage}`);
+      await page.see(sign);
+      await shoot(page, stage);
+    }
+    await walking(desk, 'walk', false);
+  } finally {
+    await desk.close();
+  }
+  const phone = await openBrowser({ width: 390, height: 844 });
+  try {
+    await walking(phone, 'walk-phone', false);
+  } finally {
+    await phone.close();
+  }
+}
+
+await main();

@@ -1,0 +1,90 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
+
+const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--force-device-scale-factor=1', '--hide-scrollbars'];
+
+export interface Browser {
+  readonly driver: WebDriver;
+  readonly profile: string;
+  close(): Promise<void>;
+}
+
+/** Debian's Chromium, headless; on a profile of its own, or on one that an earlier browser left. */
+export async function openBrowser({ width = 1280, height = 800, profile = mkdtempSync(join(tmpdir(), 'urvek-browser-')) } = {}): Promise<Browser> {
+  const options = new Options();
+  options.setBinaryPath('/usr/bin/chromium');
+  options.addArguments(...FLAGS, `--user-data-dir=${profile}`, `--window-size=${width},${height}`);
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder('/usr/bin/chromedriver')).build();
+  await driver.manage().setTimeouts({ implicit: 0, pageLoad: 30_000 });
+  // The window's size counts its frame; what a page gets is set here.
+  await (driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  return {
+    driver, profile,
+    close: async () => {
+      await driver.quit();
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
+    },
+  };
+}
+
+const WAIT_MS = 15_000;
+
+/** The words a person would look for, found as a person would: visible text, labels, roles. */
+export class Page {
+  constructor(readonly driver: WebDriver, readonly origin: string) {}
+
+  async open(path: string): Promise<void> {
+    await this.driver.get(new URL(path, this.origin).href);
+  }
+
+  async find(xpath: string): Promise<WebElement> {
+    const element = await this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT_MS, `nothing at ${xpath}`);
+    return this.driver.wait(until.elementIsVisible(element), WAIT_MS, `not visible: ${xpath}`);
+  }
+
+  async see(text: string): Promise<WebElement> {
+    return this.find(`//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`);
+  }
+
+  /** Presses a button or follows a link by its words. */
+  async press(name: string): Promise<void> {
+    const by = `[contains(normalize-space(.), ${quoted(name)}) or @aria-label=${quoted(name)}]`;
+    const element = await this.find(`(//button${by} | //a${by} | //summary${by})[not(@disabled)]`);
+    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+    await element.click();
+  }
+
+  /** The field with this label, the nth of its name on the page. */
+  async field(label: string, nth = 1): Promise<WebElement> {
+    return this.find(`(//*[@id = (//label[starts-with(normalize-space(.), ${quoted(label)})]/@for)])[${nth}]`);
+  }
+
+  async fill(label: string, value: string, nth = 1): Promise<void> {
+    const element = await this.field(label, nth);
+    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"}); arguments[0].select?.()', element);
+    await element.sendKeys(value);
+  }
+
+  async choose(label: string, option: string, nth = 1): Promise<void> {
+    const element = await this.field(label, nth);
+    await (await element.findElement(By.xpath(`./option[contains(normalize-space(.), ${quoted(option)})]`))).click();
+  }
+
+  /** Types at the page itself: the keys of the walk. */
+  async key(keys: string): Promise<void> {
+    await (await this.driver.findElement(By.css('body'))).sendKeys(keys);
+  }
+
+  async text(xpath: string): Promise<string> {
+    return (await this.find(xpath)).getText();
+  }
+
+  async until(what: string, condition: () => Promise<boolean>, timeoutMs = WAIT_MS): Promise<void> {
+    await this.driver.wait(condition, timeoutMs, `did not come: ${what}`);
+  }
+}
+
+const quoted = (text: string): string => (text.includes("'") ? `"${text}"` : `'${text}'`);

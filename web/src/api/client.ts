@@ -1,0 +1,40 @@
+import type { BatchAccepted, Comparison, ComparisonSummary, ComparisonUpdate, NewComparison, Problem, StoredWalk, WalkHeader } from '@urvek/contract';
+import type { Criterion, WalkEvent } from '@urvek/core';
+
+/** An answer of the base that says no. */
+export class Refused extends Error {
+  constructor(readonly status: number, readonly problem: Problem) {
+    super(`${problem.what} ${problem.kept} ${problem.todo}`);
+  }
+}
+
+/** No answer at all: the base is out of reach. */
+export class OutOfReach extends Error {
+  constructor() {
+    super('The base does not answer. What you log stays on this device and is sent later. Check that Urvek is running.');
+  }
+}
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const response = await fetch(`/api${path}`, { method, headers: body === undefined ? {} : { 'Content-Type': 'application/json' }, body: body === undefined ? undefined : JSON.stringify(body) }).catch(() => {
+    throw new OutOfReach();
+  });
+  if (response.status === 204) return undefined as T;
+  const answer: unknown = await response.json().catch(() => {
+    throw new OutOfReach();
+  });
+  if (!response.ok) throw new Refused(response.status, answer as Problem);
+  return answer as T;
+}
+
+/** The base, one function a request. */
+export const base = {
+  comparisons: () => call<ComparisonSummary[]>('GET', '/comparisons'),
+  create: (wanted: NewComparison) => call<Comparison>('POST', '/comparisons', wanted),
+  comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
+  update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
+  walks: (id: string) => call<StoredWalk[]>('GET', `/comparisons/${id}/walks`),
+  register: (header: WalkHeader) => call<undefined>('PUT', `/walks/${header.id}`, header),
+  append: (walkId: string, events: readonly WalkEvent[]) => call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),
+  intervalsCsv: (id: string, criterion: Criterion) => `/api/comparisons/${id}/walk-intervals.csv?criterion=${encodeURIComponent(criterion)}`,
+};

@@ -1,0 +1,92 @@
+import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type StoredWalk } from '@urvek/contract';
+import type { Criterion } from '@urvek/core';
+import { keyText } from '@urvek/core';
+import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
+import * as Comlink from 'comlink';
+import { liveQuery } from 'dexie';
+import { useEffect, useMemo, useState } from 'react';
+import { fieldLog } from '../field/fieldLog.ts';
+import type { Findings, FindingsWorker } from '../workers/findings.worker.ts';
+import { base } from './client.ts';
+
+export const useComparisons = () => useQuery({ queryKey: ['comparisons'], queryFn: base.comparisons });
+
+export const useComparison = (id: string): UseQueryResult<Comparison> => useQuery({ queryKey: ['comparison', id], queryFn: () => base.comparison(id) });
+
+/** Replaces the set-up; resolves with what it replaced, for undo. */
+export function useSaveComparison(id: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (update: ComparisonUpdate) => base.update(id, update),
+    onSuccess: (comparison) => {
+      client.setQueryData(['comparison', id], comparison);
+      void client.invalidateQueries({ queryKey: ['comparisons'] });
+    },
+  });
+}
+
+/** The value of a query over the field log, kept up to date. */
+export function useFieldLog<T>(query: () => Promise<T>, key: string): T | undefined {
+  const [value, setValue] = useState<T>();
+  useEffect(() => {
+    const subscription = liveQuery(query).subscribe({ next: setValue });
+    return () => subscription.unsubscribe();
+    // The query is named by its key.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  return value;
+}
+
+const localWalks = (comparisonId: string) => async (): Promise<StoredWalk[]> => {
+  const walks = await fieldLog.walks.where({ comparisonId }).toArray();
+  return Promise.all(walks.map(async (w) => ({ header: w.header, log: await fieldLog.logOf(w.id) })));
+};
+
+/** Walks at the base and on this device, one log each. */
+export function useWalks(comparisonId: string): { walks: StoredWalk[] | undefined; error: Error | null } {
+  const { data: atBase, error } = useQuery({ queryKey: ['walks', comparisonId], queryFn: () => base.walks(comparisonId) });
+  const here = useFieldLog(localWalks(comparisonId), comparisonId);
+  const walks = useMemo(() => (here && (atBase || error) ? joined(atBase ?? [], here) : undefined), [atBase, here, error]);
+  return { walks, error };
+}
+
+function joined(atBase: readonly StoredWalk[], here: readonly StoredWalk[]): StoredWalk[] {
+  const walks = new Map<string, StoredWalk>();
+  for (const { header, log } of [...atBase, ...here]) {
+    const events = new Map([...(walks.get(header.id)?.log ?? []), ...log].map((e) => [keyText(e), e]));
+    walks.set(header.id, { header, log: [...events.values()] });
+  }
+  return [...walks.values()];
+}
+
+/** All that a stage needs: the comparison, its walks, and what was worked out from each log. */
+export interface Workspace {
+  readonly comparison: Comparison | undefined;
+  readonly walks: StoredWalk[] | undefined;
+  readonly findings: Finding[] | undefined;
+  readonly error: Error | null;
+}
+
+export function useWorkspace(id: string): Workspace {
+  const { data: comparison, error } = useComparison(id);
+  const { walks } = useWalks(id);
+  const setup = comparison?.setup ?? EMPTY_SETUP;
+  const findings = useMemo(() => walks && findWalks(setup, walks), [setup, walks]);
+  return { comparison, walks, findings, error };
+}
+
+let worker: Comlink.Remote<FindingsWorker> | undefined;
+const findingsWorker = (): Comlink.Remote<FindingsWorker> =>
+  (worker ??= Comlink.wrap<FindingsWorker>(new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' })));
+
+/** Estimates and verdicts, computed off the page's thread; keyed by what they were made from. */
+export function useFindings({ comparison, walks }: Workspace, criterion: Criterion | undefined): UseQueryResult<Findings> {
+  const wanted = criterion ?? comparison?.setup.plan.criterion;
+  const size = walks?.map((w) => `${w.header.id}:${w.log.length}`).join();
+  return useQuery({
+    queryKey: ['findings', comparison?.id, comparison?.revision, size, wanted],
+    enabled: comparison !== undefined && walks !== undefined,
+    queryFn: () => findingsWorker().find((comparison as Comparison).setup, walks as StoredWalk[], wanted as Criterion),
+    staleTime: Infinity,
+  });
+}

@@ -1,0 +1,75 @@
+import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
+import type { ReactNode } from 'react';
+import { Link, NavLink, useParams } from 'react-router';
+import { useWorkspace } from '../api/queries.ts';
+import { STAGE_NAME, stageStates } from '../state/stages.ts';
+import { useUnit } from '../state/unit.ts';
+import { Loading, Trouble } from './States.tsx';
+
+export function TopBar({ children }: { children?: ReactNode }) {
+  const [unit, setUnit] = useUnit();
+  return (
+    <header className="no-print flex items-center gap-4 bg-ink px-4 py-1.5 text-sheet">
+      <Link to="/" className="font-head text-lg font-bold tracking-wide">Urvek</Link>
+      <div className="min-w-0 flex-1 truncate">{children}</div>
+      <label className="flex items-center gap-1.5 text-sm">Unit
+        <select value={unit} onChange={(e) => setUnit(e.target.value as LengthUnit)} className="border border-sheet bg-ink px-1 py-0.5 text-sheet">
+          {LENGTH_UNITS.map((u) => <option key={u} value={u}>{u}</option>)}
+        </select>
+      </label>
+    </header>
+  );
+}
+
+/** The eight stages, in the order of the work: what is there, what is missing. */
+export function StageStrip({ id }: { id: string }) {
+  const { comparison, findings } = useWorkspace(id);
+  if (!comparison || !findings) return null;
+  return (
+    <nav aria-label="Stages" className="no-print overflow-x-auto border-b-2 border-ink bg-sheet">
+      <ol className="flex min-w-max">
+        {stageStates(comparison.setup, findings).map(({ stage, done, text }, i) => (
+          <li key={stage} className="flex-1">
+            <NavLink to={`/c/${id}/${stage}`} className={({ isActive }) => `block h-full border-l border-rule px-3 pt-1 pb-1.5 hover:bg-white ${isActive ? 'bg-white shadow-[inset_0_-5px_0_var(--color-accent)]' : ''}`}>
+              <span className="flex items-baseline gap-1.5 font-head font-bold">
+                <span className="figure text-xs font-normal text-faint">{i + 1}</span>{STAGE_NAME[stage]}
+                <span aria-hidden className={`ml-auto inline-block size-2.5 border-[1.5px] ${done ? 'border-clear bg-clear' : 'border-faint'}`} />
+              </span>
+              <span className="block text-[0.8rem] whitespace-nowrap text-faint">{text}<span className="sr-only">{done ? ', done' : ', not done'}</span></span>
+            </NavLink>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}
+
+export const useComparisonId = (): string => useParams<{ id: string }>().id ?? '';
+
+/** A stage of a comparison: its head, and the view once the workspace is there. */
+export function Stage({ title, lead, actions, children }: { title: string; lead?: ReactNode; actions?: ReactNode; children: ReactNode }) {
+  return (
+    <main className="mx-auto w-full max-w-[1240px] px-4 py-4">
+      <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div className="min-w-0 flex-1">
+          <h1>{title}</h1>
+          {lead && <p className="max-w-[80ch] text-faint">{lead}</p>}
+        </div>
+        {actions && <div className="no-print flex gap-2">{actions}</div>}
+      </div>
+      {children}
+    </main>
+  );
+}
+
+/** Waits for the workspace, and shows what went wrong when it does not come. */
+export function WithWorkspace({ children }: { children: (workspace: Ready) => ReactNode }) {
+  const id = useComparisonId();
+  const { comparison, walks, findings, error } = useWorkspace(id);
+  if (error && !comparison) return <Trouble error={error} />;
+  if (!comparison || !walks || !findings) return <Loading what="the comparison" />;
+  return children({ id, comparison, walks, findings, error: null });
+}
+
+type Workspace = ReturnType<typeof useWorkspace>;
+export type Ready = { [K in 'comparison' | 'walks' | 'findings']: NonNullable<Workspace[K]> } & { id: string; error: null };

@@ -1,0 +1,39 @@
+import { SCENE_CSS, SCENE_PATTERNS, type Scene, type Shape } from '@urvek/draw';
+
+function ShapeElement({ shape }: { shape: Shape }) {
+  const className = `s-${shape.role}`;
+  switch (shape.kind) {
+    case 'rect':
+      return <rect x={shape.x} y={shape.y} width={shape.width} height={shape.height} className={className} />;
+    case 'line':
+      return <line x1={shape.x1} y1={shape.y1} x2={shape.x2} y2={shape.y2} className={className} />;
+    case 'path':
+      return <path d={shape.d} className={className} />;
+    case 'text':
+      return <text x={shape.x} y={shape.y} textAnchor={shape.anchor} className={className} style={{ whiteSpace: 'pre' }}>{shape.text}</text>;
+  }
+}
+
+/** A scene of draw/, live: the same shapes as on paper. */
+export function Picture({ scene, onPoint }: { scene: Scene; onPoint?: (groupId: string) => void }) {
+  return (
+    <svg viewBox={`0 0 ${scene.width} ${scene.height}`} width="100%" role="img" aria-label={scene.title} data-scene>
+      <defs>
+        {SCENE_PATTERNS.map((p) => (
+          <pattern key={p.id} id={p.id} width={p.size} height={p.size} patternUnits="userSpaceOnUse">
+            <path d={p.d} stroke={p.stroke} strokeWidth={p.width} fill="none" />
+          </pattern>
+        ))}
+      </defs>
+      {scene.groups.map((group) => (
+        <g key={group.id} data-group={group.id} onClick={onPoint && group.title !== undefined ? () => onPoint(group.id) : undefined} className={onPoint && group.title !== undefined ? 'cursor-pointer' : undefined}>
+          {group.title !== undefined && <title>{group.title}</title>}
+          {group.shapes.map((shape, i) => <ShapeElement key={i} shape={shape} />)}
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** The scenes' style, once a page. */
+export const PictureStyle = () => <style>{SCENE_CSS}</style>;

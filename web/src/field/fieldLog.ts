@@ -1,0 +1,76 @@
+import type { WalkHeader } from '@urvek/contract';
+import type { EventBodies, EventKind, EventTime, WalkEvent } from '@urvek/core';
+import { Dexie, type EntityTable, type Table } from 'dexie';
+
+/** How far an event has come: on this device only, at the base, or refused by it and set aside. */
+export const HERE = 0;
+export const AT_BASE = 1;
+export const SET_ASIDE = 2;
+
+export interface KeptEvent {
+  readonly walkId: string;
+  readonly deviceId: string;
+  readonly seq: number;
+  readonly event: WalkEvent;
+  readonly place: typeof HERE | typeof AT_BASE | typeof SET_ASIDE;
+  readonly refusal?: string;
+}
+
+export interface KeptWalk {
+  readonly id: string;
+  readonly comparisonId: string;
+  readonly header: WalkHeader;
+  readonly registered: 0 | 1;
+  /** A walk that this device is making: 1 until its end is logged. */
+  readonly underWay: 0 | 1;
+  readonly nextSeq: number;
+}
+
+/** What this device has logged. Committed to disk before it is called kept; nothing is deleted. */
+class FieldLog extends Dexie {
+  declare walks: EntityTable<KeptWalk, 'id'>;
+  declare events: Table<KeptEvent, [string, string, number]>;
+  declare facts: EntityTable<{ name: string; value: string }, 'name'>;
+
+  constructor() {
+    super('urvek-field', { chromeTransactionDurability: 'strict' });
+    this.version(1).stores({ walks: 'id, comparisonId, underWay', events: '[walkId+deviceId+seq], walkId, [walkId+place], place', facts: 'name' });
+  }
+
+  /** Random per storage: two browsers are two devices. */
+  private async deviceId(): Promise<string> {
+    const known = await this.facts.get('device');
+    if (known) return known.value;
+    const value = crypto.randomUUID();
+    await this.facts.add({ name: 'device', value });
+    return value;
+  }
+
+  /** Begins a walk on this device, or adopts one that is at the base already, to correct it. */
+  async adopt(header: WalkHeader, underWay: 0 | 1): Promise<void> {
+    await this.transaction('rw', this.walks, async () => {
+      if (await this.walks.get(header.id)) return;
+      await this.walks.add({ id: header.id, comparisonId: header.comparisonId, header, registered: 0, underWay, nextSeq: 1 });
+    });
+  }
+
+  /** Stores one event; its number is given in the transaction that stores it. Resolves when it is on disk. */
+  async append<K extends EventKind>(walkId: string, kind: K, body: EventBodies[K], time: EventTime): Promise<WalkEvent> {
+    return this.transaction('rw', this.walks, this.events, this.facts, async () => {
+      const walk = await this.walks.get(walkId);
+      if (!walk) throw new Error(`invalid walkId: ${walkId}`);
+      const deviceId = await this.deviceId();
+      const event = { walkId, deviceId, seq: walk.nextSeq, version: 1, kind, time, body } as unknown as WalkEvent;
+      await this.events.add({ walkId, deviceId, seq: walk.nextSeq, event, place: HERE });
+      await this.walks.update(walkId, { nextSeq: walk.nextSeq + 1, ...(kind === 'end' ? { underWay: 0 as const } : {}) });
+      return event;
+    });
+  }
+
+  async logOf(walkId: string): Promise<WalkEvent[]> {
+    const kept = await this.events.where('walkId').equals(walkId).sortBy('seq');
+    return kept.map((k) => k.event);
+  }
+}
+
+export const fieldLog = new FieldLog();

@@ -1,0 +1,69 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { Refused } from './api/client.ts';
+import { useComparison } from './api/queries.ts';
+import { StageStrip, TopBar, useComparisonId } from './components/Frame.tsx';
+import { NoticeArea } from './components/Notice.tsx';
+import { PictureStyle } from './components/Picture.tsx';
+import { sync } from './field/sync.ts';
+import './styles.css';
+import { Bench } from './views/bench/Bench.tsx';
+import { Kit } from './views/kit/Kit.tsx';
+import { Paths } from './views/paths/Paths.tsx';
+import { Plan } from './views/plan/Plan.tsx';
+import { Ranges } from './views/ranges/Ranges.tsx';
+import { Report } from './views/report/Report.tsx';
+import { Trace } from './views/trace/Trace.tsx';
+import { Verdict } from './views/verdict/Verdict.tsx';
+import { Walk } from './views/walk/Walk.tsx';
+
+const client = new QueryClient({
+  defaultOptions: { queries: { staleTime: 5000, retry: (failures, error) => failures < 2 && !(error instanceof Refused), networkMode: 'always' }, mutations: { networkMode: 'always' } },
+});
+
+function ComparisonFrame() {
+  const id = useComparisonId();
+  const { data } = useComparison(id);
+  return (
+    <>
+      <TopBar>{data && <>{data.title}{data.demo && <span className="ml-3 border border-sheet px-1.5 text-sm">made up: simulated walks</span>}</>}</TopBar>
+      <StageStrip id={id} />
+      <Outlet />
+    </>
+  );
+}
+
+const router = createBrowserRouter([
+  { path: '/', element: <><TopBar /><Bench /></> },
+  {
+    path: '/c/:id',
+    element: <ComparisonFrame />,
+    children: [
+      { index: true, element: <Navigate to="kit" replace /> },
+      { path: 'kit', element: <Kit /> },
+      { path: 'paths', element: <Paths /> },
+      { path: 'plan', element: <Plan /> },
+      { path: 'walk', element: <Walk /> },
+      { path: 'trace/:walkId?', element: <Trace /> },
+      { path: 'ranges', element: <Ranges /> },
+      { path: 'verdict', element: <Verdict /> },
+      { path: 'report', element: <Report /> },
+    ],
+  },
+  { path: '*', element: <Navigate to="/" replace /> },
+]);
+
+void sync();
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <PictureStyle />
+      <NoticeArea>
+        <RouterProvider router={router} />
+      </NoticeArea>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,77 @@
+import { newComparisonSchema, type ComparisonSummary, type NewComparison } from '@urvek/contract';
+import { yupResolver } from '@hookform/resolvers/yup';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { ArrowRight, Plus } from 'lucide-react';
+import { useForm } from 'react-hook-form';
+import { Link, useNavigate } from 'react-router';
+import { base } from '../../api/client.ts';
+import { useComparisons } from '../../api/queries.ts';
+import { Field } from '../../components/Field.tsx';
+import { Stage } from '../../components/Frame.tsx';
+import { Empty, Loading, Trouble } from '../../components/States.tsx';
+
+/** Home: the comparisons, and what each wants next. */
+export function Bench() {
+  const { data, error } = useComparisons();
+  return (
+    <Stage title="Bench" lead="One comparison answers one question: which product reaches how far, on which path, by which criterion.">
+      <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
+        <section aria-label="Comparisons" className="grid content-start gap-3">
+          {error && <Trouble error={error} />}
+          {!data && !error && <Loading what="the comparisons" />}
+          {data?.length === 0 && <Empty title="No comparison yet">Put the question on the right, then enter the kit.</Empty>}
+          {data?.map((comparison) => <Entry key={comparison.id} comparison={comparison} />)}
+        </section>
+        <NewComparisonForm />
+      </div>
+    </Stage>
+  );
+}
+
+function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
+  const { to, text } = nextStep(c);
+  return (
+    <article className="sheet p-4">
+      <div className="flex items-baseline gap-3">
+        <h2><Link to={`/c/${c.id}/kit`} className="underline decoration-rule underline-offset-4 hover:decoration-ink">{c.title}</Link></h2>
+        {c.demo && <span className="border border-ink px-1.5 text-xs">made up: simulated walks</span>}
+      </div>
+      <p className="mt-1 max-w-[75ch]">{c.question}</p>
+      <dl className="mt-3 flex flex-wrap gap-x-8 gap-y-1">
+        <div><dt className="text-[0.8rem] text-faint">Products</dt><dd>{c.products.join(', ') || 'none yet'}</dd></div>
+        <div><dt className="text-[0.8rem] text-faint">Paths</dt><dd>{c.paths.join(', ') || 'none yet'}</dd></div>
+        <div><dt className="text-[0.8rem] text-faint">Walks</dt><dd className="figure">{c.walksMade} of {c.walksPlanned}</dd></div>
+      </dl>
+      <p className="mt-3"><Link to={`/c/${c.id}/${to}`} className="btn">{text}<ArrowRight aria-hidden size={16} /></Link></p>
+    </article>
+  );
+}
+
+function nextStep(c: ComparisonSummary): { to: string; text: string } {
+  if (c.products.length < 2) return { to: 'kit', text: 'Next: enter the products' };
+  if (c.paths.length === 0) return { to: 'paths', text: 'Next: lay out a path' };
+  if (c.walksMade < c.walksPlanned) return { to: 'walk', text: `Next: walk ${c.walksMade + 1} of ${c.walksPlanned}` };
+  return { to: 'report', text: 'Next: read the report' };
+}
+
+function NewComparisonForm() {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const form = useForm<NewComparison>({ resolver: yupResolver(newComparisonSchema), defaultValues: { id: crypto.randomUUID(), title: '', question: '' } });
+  const create = useMutation({
+    mutationFn: base.create,
+    onSuccess: (comparison) => {
+      void client.invalidateQueries({ queryKey: ['comparisons'] });
+      void navigate(`/c/${comparison.id}/kit`);
+    },
+  });
+  return (
+    <form className="sheet grid content-start gap-3 p-4" onSubmit={form.handleSubmit((wanted) => create.mutate(wanted))}>
+      <h2>New comparison</h2>
+      <Field label="Title" placeholder="Two routers in the mill" {...form.register('title')} error={form.formState.errors.title?.message} />
+      <Field label="Question" placeholder="Which one still gives 40 Mbit/s upstairs?" {...form.register('question')} error={form.formState.errors.question?.message} />
+      {create.error && <Trouble error={create.error} />}
+      <div><button className="btn btn-main" disabled={create.isPending}><Plus aria-hidden size={16} />Make it</button></div>
+    </form>
+  );
+}

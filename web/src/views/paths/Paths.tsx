@@ -1,0 +1,130 @@
+import { pathSchema, type Setup, type SetupPath } from '@urvek/contract';
+import { EXPOSURES, pathLengthM, separationAtM } from '@urvek/core';
+import { travelledGround } from '@urvek/draw';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { useFieldArray, type UseFormReturn } from 'react-hook-form';
+import { Choice, Field } from '../../components/Field.tsx';
+import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Length } from '../../components/Length.tsx';
+import { SaveBar } from '../../components/SaveBar.tsx';
+import { Empty } from '../../components/States.tsx';
+import { Tape } from '../../components/Tape.tsx';
+import { useSetupForm } from '../../components/useSetupForm.ts';
+
+type SetupForm = UseFormReturn<Setup>;
+
+const newPath = (): SetupPath => ({ id: crypto.randomUUID().slice(0, 8), name: '', condition: 'open', legs: [{ lengthM: 150, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] });
+
+export const Paths = () => <WithWorkspace>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>;
+
+function PathsEditor({ comparison }: Ready) {
+  const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
+  const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
+  return (
+    <Stage title="Paths" lead="Routes away from the fixed end, which is their zero. Look up before you look down: know where kerbs, water and stairs are before the first walk." actions={<button className="btn" onClick={() => paths.append(newPath())}><Plus aria-hidden size={16} />Add a path</button>}>
+      {paths.fields.length === 0 && <Empty title="No path yet">Add a path of at least one and a half times the longest claim, or the result will be a bound.</Empty>}
+      <div className="grid gap-4">
+        {paths.fields.map((field, i) => <PathCard key={field.key} form={form} index={i} onRemove={() => paths.remove(i)} />)}
+      </div>
+      <SaveBar what="paths" dirty={form.formState.isDirty} saving={saving} error={error} onSave={save} onDiscard={() => form.reset()} />
+    </Stage>
+  );
+}
+
+function PathCard({ form, index, onRemove }: { form: SetupForm; index: number; onRemove: () => void }) {
+  const at = `paths.${index}` as const;
+  const path = form.watch(at);
+  const errors = form.formState.errors.paths?.[index];
+  const drawable = pathSchema.isValidSync({ ...path, name: path.name || 'new' });
+  return (
+    <section className="sheet p-4" aria-label={path.name || 'New path'}>
+      <div className="flex flex-wrap items-end gap-3">
+        <Field className="w-64" label="Name" {...form.register(`${at}.name`)} error={errors?.name?.message} />
+        <Choice className="w-40" label="Condition" {...form.register(`${at}.condition`)}><option value="open">open</option><option value="obstructed">obstructed</option></Choice>
+        {drawable && <p className="pb-1.5">Travelled <Length m={pathLengthM(path)} both />, separation at the end <Length m={separationAtM(path, pathLengthM(path))} both /></p>}
+        <button type="button" className="btn btn-quiet ml-auto" aria-label={`Remove ${path.name || 'this path'}`} onClick={onRemove}><Trash2 aria-hidden size={16} />Remove</button>
+      </div>
+      <div className="mt-3">
+        {drawable ? <Tape title={`The path ${path.name} on the tape`} ground={travelledGround(path)} measure="travelled" /> : <p role="alert" className="text-lost">Not drawn: {(errors as { message?: string } | undefined)?.message ?? 'mend the figures that are out of place.'}</p>}
+      </div>
+      <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
+        <Legs form={form} index={index} />
+        <Obstructions form={form} index={index} />
+        <Checkpoints form={form} index={index} />
+      </div>
+    </section>
+  );
+}
+
+function Rows({ title, add, children }: { title: string; add: ReactNode; children: ReactNode }) {
+  return <fieldset><div className="flex items-center border-b border-ink"><legend className="float-left flex-1 font-bold">{title}</legend>{add}</div><div className="mt-1 grid gap-1">{children}</div></fieldset>;
+}
+
+const RemoveRow = ({ what, onClick }: { what: string; onClick: () => void }) => <button type="button" className="btn btn-quiet" aria-label={`Remove ${what}`} onClick={onClick}><Trash2 aria-hidden size={16} /></button>;
+
+function Legs({ form, index }: { form: SetupForm; index: number }) {
+  const at = `paths.${index}.legs` as const;
+  const legs = useFieldArray({ control: form.control, name: at, keyName: 'key' });
+  const errors = form.formState.errors.paths?.[index]?.legs;
+  return (
+    <Rows title="Legs" add={<button type="button" className="btn btn-quiet" onClick={() => legs.append({ lengthM: 50, bearingDeg: 0, riseM: 0, exposure: 'open' })}>Add a leg</button>}>
+      {legs.fields.map((field, i) => (
+        <div key={field.key} className="grid grid-cols-[1fr_1fr_1fr_1.2fr_auto] items-end gap-2">
+          <Field label="Length" suffix="m" type="number" step="any" {...form.register(`${at}.${i}.lengthM`, { valueAsNumber: true })} error={errors?.[i]?.lengthM?.message} />
+          <Field label="Bearing" suffix="°" type="number" step="any" {...form.register(`${at}.${i}.bearingDeg`, { valueAsNumber: true })} error={errors?.[i]?.bearingDeg?.message} />
+          <Field label="Rise" suffix="m" type="number" step="any" {...form.register(`${at}.${i}.riseM`, { valueAsNumber: true })} error={errors?.[i]?.riseM?.message ?? errors?.[i]?.message} />
+          <Choice label="Exposure" {...form.register(`${at}.${i}.exposure`)}>{EXPOSURES.map((e) => <option key={e} value={e}>{e}</option>)}</Choice>
+          <RemoveRow what={`leg ${i + 1}`} onClick={() => legs.remove(i)} />
+        </div>
+      ))}
+    </Rows>
+  );
+}
+
+function Obstructions({ form, index }: { form: SetupForm; index: number }) {
+  const at = `paths.${index}.obstructions` as const;
+  const obstructions = useFieldArray({ control: form.control, name: at, keyName: 'key' });
+  const errors = form.formState.errors.paths?.[index]?.obstructions;
+  return (
+    <Rows title="Obstructions" add={<button type="button" className="btn btn-quiet" onClick={() => obstructions.append({ label: '', atM: 10, lossDb: 3 })}>Add an obstruction</button>}>
+      {obstructions.fields.length === 0 && <p className="text-faint">Nothing stands in the way.</p>}
+      {obstructions.fields.map((field, i) => (
+        <div key={field.key} className="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2">
+          <Field label="What" {...form.register(`${at}.${i}.label`)} error={errors?.[i]?.label?.message} />
+          <Field label="At" suffix="m" type="number" step="any" {...form.register(`${at}.${i}.atM`, { valueAsNumber: true })} error={errors?.[i]?.atM?.message} />
+          <Field label="Loss (by eye)" suffix="dB" type="number" step="any" {...form.register(`${at}.${i}.lossDb`, { valueAsNumber: true })} error={errors?.[i]?.lossDb?.message} />
+          <RemoveRow what={`obstruction ${i + 1}`} onClick={() => obstructions.remove(i)} />
+        </div>
+      ))}
+    </Rows>
+  );
+}
+
+function Checkpoints({ form, index }: { form: SetupForm; index: number }) {
+  const at = `paths.${index}.checkpoints` as const;
+  const checkpoints = useFieldArray({ control: form.control, name: at, keyName: 'key' });
+  const errors = form.formState.errors.paths?.[index]?.checkpoints;
+  const [everyM, setEveryM] = useState(20);
+  const layOut = (): void => {
+    const count = Math.min(500, Math.floor(pathLengthM(form.getValues(`paths.${index}`)) / everyM));
+    checkpoints.replace(Array.from({ length: count }, (_, i) => ({ name: `post ${i + 1}`, atM: everyM * (i + 1) })));
+  };
+  return (
+    <Rows title="Checkpoints" add={<button type="button" className="btn btn-quiet" onClick={() => checkpoints.append({ name: `post ${checkpoints.fields.length + 1}`, atM: 10 })}>Add one</button>}>
+      <div className="flex items-end gap-2">
+        <Field label="One every" suffix="m" type="number" min={1} value={everyM} onChange={(e) => setEveryM(Number(e.target.value))} className="w-28" />
+        <button type="button" className="btn" disabled={!(everyM > 0)} onClick={layOut}>Lay them out</button>
+      </div>
+      <div className="grid max-h-56 gap-1 overflow-y-auto p-1" tabIndex={0} role="group" aria-label="Checkpoints of this path">
+        {checkpoints.fields.map((field, i) => (
+          <div key={field.key} className="grid grid-cols-[1.4fr_1fr_auto] items-end gap-2">
+            <Field hideLabel label={`Name of checkpoint ${i + 1}`} {...form.register(`${at}.${i}.name`)} error={errors?.[i]?.name?.message} />
+            <Field hideLabel label={`Place of checkpoint ${i + 1}`} suffix="m" type="number" step="any" {...form.register(`${at}.${i}.atM`, { valueAsNumber: true })} error={errors?.[i]?.atM?.message} />
+            <RemoveRow what={`checkpoint ${i + 1}`} onClick={() => checkpoints.remove(i)} />
+          </div>
+        ))}
+      </div>
+    </Rows>
+  );
+}

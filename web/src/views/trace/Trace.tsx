@@ -1,0 +1,165 @@
+import type { Finding } from '@urvek/contract';
+import { CRITERION_MEANING, GRADES, isAutomatic, keyText, type Correction, type Grade, type WalkEvent } from '@urvek/core';
+import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { Choice, Field } from '../../components/Field.tsx';
+import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Length } from '../../components/Length.tsx';
+import { Empty, Trouble } from '../../components/States.tsx';
+import { Tape } from '../../components/Tape.tsx';
+import { useNotice } from '../../components/Notice.tsx';
+import { fieldLog } from '../../field/fieldLog.ts';
+import { sync } from '../../field/sync.ts';
+import { eventTime } from '../../field/time.ts';
+import { eventText } from '../../state/eventText.ts';
+import { useUnit } from '../../state/unit.ts';
+
+export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...workspace} />}</WithWorkspace>;
+
+function TraceStage({ id, walks, findings }: Ready) {
+  const { walkId } = useParams();
+  const finding = findings.find((f) => f.walkId === walkId) ?? findings.at(-1);
+  if (!finding) return <Stage title="Trace"><Empty title="No walk yet">A trace is worked out from the log of a walk: <Link className="underline" to={`/c/${id}/walk`}>make one</Link>.</Empty></Stage>;
+  const log = walks.find((w) => w.header.id === finding.walkId)?.log ?? [];
+  return (
+    <Stage title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`} lead={<>{format(finding.header.startedMs, 'd MMMM yyyy, HH:mm')}; {finding.trace.endReason ? `ended: ${finding.trace.endReason}` : 'still under way'}; {finding.trace.direction}{finding.trace.begin.body.simulatedSeed !== undefined && '; simulated gear'}</>}>
+      <div className="grid gap-4 lg:grid-cols-[210px_1fr]">
+        <WalkList id={id} findings={findings} current={finding.walkId} />
+        <div className="grid min-w-0 gap-4">
+          <section className="sheet px-3 py-2" aria-label="The walk on the tape">
+            <Tape title={`Walk ${finding.label} of ${finding.product} on the tape`} ground={travelledGround(finding.path)} measure="travelled" lanes={walkLanes(finding.trace, 'out', 'walk')} />
+            <Legend />
+          </section>
+          <div className="grid gap-4 xl:grid-cols-[1.1fr_1fr]">
+            <Outcomes finding={finding} />
+            <Log finding={finding} log={log} />
+          </div>
+        </div>
+      </div>
+    </Stage>
+  );
+}
+
+function WalkList({ id, findings, current }: { id: string; findings: Finding[]; current: string }) {
+  return (
+    <nav aria-label="Walks" className="sheet h-fit">
+      <ol>
+        {findings.map((f) => (
+          <li key={f.walkId}><Link to={`/c/${id}/trace/${f.walkId}`} aria-current={f.walkId === current ? 'page' : undefined} className={`block border-b border-rule px-3 py-1.5 hover:bg-white ${f.walkId === current ? 'bg-white font-bold shadow-[inset_5px_0_0_var(--color-accent)]' : ''}`}>
+            {f.product} <span className="figure">{f.label}</span><span className="block text-[0.8rem] font-normal text-faint">{f.path.name}, {f.trace.endReason ?? 'under way'}</span>
+          </Link></li>
+        ))}
+      </ol>
+    </nav>
+  );
+}
+
+const Legend = () => (
+  <ul className="flex flex-wrap gap-x-5 border-t border-rule py-1 text-[0.85rem] text-faint" aria-label="Legend">
+    <li><span aria-hidden className="mr-1.5 inline-block h-3 w-5 align-middle" style={{ background: COLOUR.clear }} />clear: solid, full height</li>
+    <li><span aria-hidden className="mr-1.5 inline-block h-1.5 w-5 border border-degraded align-baseline" style={{ background: `repeating-linear-gradient(45deg,${COLOUR.degraded} 0 2px,transparent 2px 5px)` }} />degraded: hatched, half height</li>
+    <li><span aria-hidden className="mr-1.5 inline-block h-3 w-5 border-x-2 border-lost align-middle" />lost: an open gap</li>
+    <li>| mark, with two standard uncertainties</li>
+  </ul>
+);
+
+function Outcomes({ finding: { outcomes, summary } }: { finding: Finding }) {
+  const [unit] = useUnit();
+  return (
+    <section className="sheet p-3" aria-label="Outcomes">
+      <h2>Outcomes, in separation</h2>
+      <table className="table mt-1">
+        <thead><tr><th>Criterion</th><th>Interval</th></tr></thead>
+        <tbody>
+          {outcomes.map((o) => (
+            <tr key={o.criterion}><td title={CRITERION_MEANING[o.criterion]}>{o.criterion}</td>
+              <td>{o.interval ? <span className="figure">{intervalText(o.interval, unit)}</span> : <span className="text-faint">{o.absent}</span>}{o.bent && <span className="text-faint"> (bent path: least and greatest)</span>}</td></tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2">
+        Dropouts: <span className="figure">{summary.dropouts.length}</span>, <span className="figure">{summary.lostS.toFixed(0)} s</span> in all, the longest <span className="figure">{summary.longestDropoutS.toFixed(0)} s</span>.
+        {summary.usableShare !== undefined && <> Usable on <span className="figure">{(100 * summary.usableShare).toFixed(0)} %</span> of the way out{summary.longestUsableM !== undefined && <>, the longest stretch <Length m={summary.longestUsableM} /></>}.</>}
+      </p>
+    </section>
+  );
+}
+
+function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
+  const [amended, setAmended] = useState<WalkEvent>();
+  const [all, setAll] = useState(false);
+  const corrections = new Map(log.flatMap((e) => (e.kind === 'correction' ? [[keyText(e.body.amends), e.body] as const] : [])));
+  const shown = [...log].sort((a, b) => a.time.walkS - b.time.walkS).filter((e) => e.kind !== 'correction' && (all || !isAutomatic(e)));
+  return (
+    <section className="sheet p-3" aria-label="Log">
+      <div className="flex items-center"><h2 className="flex-1">Log</h2><label className="flex items-center gap-1.5 text-[0.85rem]"><input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />wheel readings too</label></div>
+      <div className="mt-1 max-h-[26rem] overflow-y-auto" tabIndex={0} role="group" aria-label="Events of the log">
+        <table className="table">
+          <thead><tr><th>At</th><th>What</th><th><span className="sr-only">Correct</span></th></tr></thead>
+          <tbody>
+            {shown.map((event) => {
+              const correction = corrections.get(keyText(event));
+              return (
+                <tr key={keyText(event)}><td className="figure whitespace-nowrap">{event.time.walkS.toFixed(1)} s</td>
+                  <td><span className={correction?.action === 'withdraw' ? 'line-through' : ''}>{eventText(event)}</span>{correction && <span className="block text-[0.85rem] text-faint">{correctionText(correction)}</span>}</td>
+                  <td>{event.kind !== 'begin' && event.kind !== 'gap' && <button className="btn-quiet" aria-label={`Correct: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`} onClick={() => setAmended(event)}>Correct</button>}</td></tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      {amended && <CorrectionDialog finding={finding} event={amended} onClose={() => setAmended(undefined)} />}
+    </section>
+  );
+}
+
+const correctionText = (c: Correction): string =>
+  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : `made grade ${c.grade}`}: ${c.reason}`;
+
+/** A correction is an event of its own, with its reason; what it amends stays in the log. */
+function CorrectionDialog({ finding, event, onClose }: { finding: Finding; event: WalkEvent; onClose: () => void }) {
+  const [action, setAction] = useState<Correction['action']>('withdraw');
+  const [walkS, setWalkS] = useState(event.time.walkS.toFixed(1));
+  const [grade, setGrade] = useState<Grade>(event.kind === 'grade' ? event.body.grade : 5);
+  const [reason, setReason] = useState('');
+  const [error, setError] = useState<Error>();
+  const notice = useNotice();
+  const write = (correction: Correction): Promise<WalkEvent> => fieldLog.append(finding.walkId, 'correction', correction, eventTime(event.time.walkS, event.time.rate));
+  const correct = async (): Promise<void> => {
+    const amends = { deviceId: event.deviceId, seq: event.seq };
+    try {
+      await fieldLog.adopt(finding.header, 0);
+      const made = await write({ amends, action, reason: reason.trim(), ...(action === 'move' ? { walkS: Number(walkS) } : {}), ...(action === 'regrade' ? { grade } : {}) });
+      void sync();
+      onClose();
+      notice({ text: 'Correction logged', undo: () => void write({ amends: { deviceId: made.deviceId, seq: made.seq }, action: 'withdraw', reason: 'undone' }).then(sync) });
+    } catch (cause) {
+      setError(new Error('The correction was not kept: this device refuses to store it. The log is as it was.', { cause }));
+    }
+  };
+  const ready = reason.trim() !== '' && (action !== 'move' || Number(walkS) >= 0);
+  return (
+    <Dialog open onClose={onClose} className="relative z-30">
+      <div className="fixed inset-0 bg-ink/40" aria-hidden />
+      <div className="fixed inset-0 grid place-items-center p-4">
+        <DialogPanel className="sheet grid w-full max-w-md gap-3 border-2 border-ink p-5">
+          <DialogTitle className="text-[1.05rem] font-bold">Correct “{eventText(event)}”</DialogTitle>
+          <p className="text-faint">The entry stays in the log; the correction stands beside it.</p>
+          <Choice label="Correction" value={action} onChange={(e) => setAction(e.target.value as Correction['action'])}>
+            <option value="withdraw">it did not happen: withdraw it</option>
+            <option value="move">it happened at another time</option>
+            {event.kind === 'grade' && <option value="regrade">it was another grade</option>}
+          </Choice>
+          {action === 'move' && <Field label="Happened at, on the walk’s clock" suffix="s" type="number" min={0} step="0.1" value={walkS} onChange={(e) => setWalkS(e.target.value)} />}
+          {action === 'regrade' && <Choice label="Grade" value={grade} onChange={(e) => setGrade(Number(e.target.value) as Grade)}>{GRADES.map((g) => <option key={g} value={g}>{g}</option>)}</Choice>}
+          <Field label="Reason" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} />
+          {error && <Trouble error={error} />}
+          <div className="flex gap-2"><button className="btn btn-main" disabled={!ready} onClick={() => void correct()}>Log the correction</button><button className="btn" onClick={onClose}>Cancel</button></div>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Comparison } from '@urvek/contract';
+import { useFieldLog } from '../../api/queries.ts';
+import { Stage } from '../../components/Frame.tsx';
+import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
+import { sync } from '../../field/sync.ts';
+import { eventTime } from '../../field/time.ts';
+import { subjectOf } from './subject.ts';
+
+/** Offers to go on with a walk that a reload, a crash or a closed tab cut short. */
+export function Unfinished({ comparison, kept, onResume }: { comparison: Comparison; kept: KeptWalk; onResume: () => void }) {
+  const log = useFieldLog(() => fieldLog.logOf(kept.id), kept.id);
+  const last = log?.at(-1);
+  const resume = async (): Promise<void> => {
+    // Time in which nothing could be logged is a gap, not silence.
+    if (last) await fieldLog.append(kept.id, 'gap', { fromWallMs: last.time.wallMs }, eventTime(last.time.walkS, last.time.rate));
+    onResume();
+  };
+  const subject = subjectOf(comparison, kept);
+  return (
+    <Stage title="Walk">
+      <div className="sheet grid gap-3 p-6">
+        <h2>A walk is not finished</h2>
+        <p>{subject?.product.name ?? 'A product since removed'} on {subject?.path.name ?? 'a path since removed'}: {log?.length ?? 0} events are kept on this device.</p>
+        <div className="flex gap-2">
+          {subject && <button className="btn btn-main" onClick={() => void resume()}>Go on with it</button>}
+          <button className="btn" disabled={!last} onClick={() => last && void fieldLog.append(kept.id, 'end', { reason: 'time' }, eventTime(last.time.walkS, last.time.rate)).then(sync)}>End it where it stopped</button>
+        </div>
+      </div>
+    </Stage>
+  );
+}

@@ -1,0 +1,39 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useFieldLog } from '../../api/queries.ts';
+import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Empty } from '../../components/States.tsx';
+import { fieldLog } from '../../field/fieldLog.ts';
+import { Begin } from './Begin.tsx';
+import { LiveWalk } from './LiveWalk.tsx';
+import { Unfinished } from './Unfinished.tsx';
+
+export const Walk = () => <WithWorkspace>{(workspace) => <OneTab><WalkStage {...workspace} /></OneTab>}</WithWorkspace>;
+
+/** One tab holds the log: a second one says so instead of writing beside it. */
+function OneTab({ children }: { children: ReactNode }) {
+  const [held, setHeld] = useState<boolean>();
+  useEffect(() => {
+    let release = (): void => {};
+    void navigator.locks.request('urvek-walk', { ifAvailable: true }, (lock) => {
+      setHeld(lock !== null);
+      return lock === null ? undefined : new Promise<void>((resolve) => { release = resolve; });
+    });
+    return () => release();
+  }, []);
+  if (held === undefined) return null;
+  if (!held) return <Stage title="Walk"><Empty title="Another tab holds the log">Walk on there, or close it and load this page again. Nothing is lost.</Empty></Stage>;
+  return children;
+}
+
+function WalkStage({ id, comparison, findings }: Ready) {
+  const openWalks = useFieldLog(() => fieldLog.walks.where('underWay').equals(1).toArray(), 'under-way');
+  const [live, setLive] = useState<string>();
+  if (!openWalks) return null;
+  const open = openWalks.find((w) => w.comparisonId === id);
+  const elsewhere = openWalks.find((w) => w.comparisonId !== id);
+  if (open && live === open.id) return <LiveWalk comparison={comparison} kept={open} />;
+  if (open) return <Unfinished comparison={comparison} kept={open} onResume={() => setLive(open.id)} />;
+  if (elsewhere) return <Stage title="Walk"><Empty title="A walk of another comparison is not finished">Finish it first: <Link className="underline" to={`/c/${elsewhere.comparisonId}/walk`}>go to it</Link>.</Empty></Stage>;
+  return <Begin comparison={comparison} findings={findings} onBegin={setLive} />;
+}

@@ -1,0 +1,42 @@
+import { effectiveLog, isAutomatic, type Grade, type Tick, type WalkEvent } from '@urvek/core';
+import { useFieldLog } from '../../api/queries.ts';
+import { Length } from '../../components/Length.tsx';
+import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
+import { eventText } from '../../state/eventText.ts';
+
+/** What the stand-in plays. */
+export function Gear({ tick, watched, words }: { tick: Tick | undefined; watched: string; words: Readonly<Record<Grade, string>> }) {
+  if (!tick) return <div className="sheet p-3 text-faint" role="status">The stand-in is starting …</div>;
+  return (
+    <section className="sheet p-3" aria-label="Simulated gear">
+      <p className="text-[0.8rem] text-faint">Simulated {watched}</p>
+      <div className="mt-1 flex items-center gap-3">
+        <span aria-hidden className="figure grid size-11 place-items-center border-2 border-ink text-2xl font-bold">{tick.grade}</span>
+        <p className="text-lg font-bold" data-heard={tick.grade}>{words[tick.grade]}</p>
+      </div>
+      <dl className="mt-2 grid grid-cols-2 gap-x-4">
+        <div><dt className="text-[0.8rem] text-faint">Wheel</dt><dd className="figure text-lg" data-wheel={tick.wheelM.toFixed(1)}><Length m={tick.wheelM} /></dd></div>
+        <div><dt className="text-[0.8rem] text-faint">Walk’s clock</dt><dd className="figure text-lg">{Math.floor(tick.tS / 60)}:{String(Math.floor(tick.tS % 60)).padStart(2, '0')}</dd></div>
+      </dl>
+      {tick.standing && <p className="mt-2 font-bold">{tick.returning ? 'Back at the fixed end: end the walk.' : 'The path ends here: turn round or end.'}</p>}
+    </section>
+  );
+}
+
+/** "213 events here, 180 at the base". */
+export function KeptCount({ walkId }: { walkId: string }) {
+  const events = useFieldLog(() => fieldLog.events.where('walkId').equals(walkId).toArray(), `count-${walkId}`);
+  if (!events) return null;
+  const aside = events.filter((e) => e.place === SET_ASIDE);
+  return (
+    <p className="figure text-[0.85rem]" role="status" data-kept={events.length} data-at-base={events.filter((e) => e.place === AT_BASE).length}>
+      {events.length} events here, {events.filter((e) => e.place === AT_BASE).length} at the base
+      {aside.length > 0 && <strong className="text-lost">, {aside.length} refused and set aside: {aside[0]?.refusal}</strong>}
+    </p>
+  );
+}
+
+export function LastEvents({ log }: { log: readonly WalkEvent[] }) {
+  const recent = effectiveLog(log).filter((e) => !isAutomatic(e)).slice(-4).reverse();
+  return <ol className="mt-2 flex flex-wrap gap-x-5 text-[0.85rem] text-faint" aria-label="Last events">{recent.map((e) => <li key={e.seq}><span className="figure">{e.time.walkS.toFixed(1)} s</span> {eventText(e)}</li>)}</ol>;
+}
