@@ -1,13 +1,11 @@
 import { Command, CommanderError } from 'commander';
+import { BadInput } from './badInput.ts';
 
 /** Where a command writes; passed in, so that tests can read it. */
 export interface Output {
   readonly out: (text: string) => void;
   readonly err: (text: string) => void;
 }
-
-/** The input is not what the command takes: exit 2, nothing on standard output. */
-export class BadInput extends Error {}
 
 /** Runs one command; resolves with the exit code: 0 done, 1 failed, 2 wrong use or input. */
 export async function main(args: readonly string[], output: Output): Promise<number> {

@@ -1,6 +1,6 @@
 import { FormatError, readWalkIntervals, SELECTORS, summariseRanges, type WalkIntervalRow } from '@urvek/core';
 import { readFile } from 'node:fs/promises';
-import { BadInput } from './main.ts';
+import { BadInput } from './badInput.ts';
 import { rangesJson } from './rangesJson.ts';
 import { rangesTable } from './rangesTable.ts';
 

@@ -1,26 +1,33 @@
-import { keyText, type EventOf, type WalkEvent } from './event.ts';
+import { keyText, type Correction, type WalkEvent } from './event.ts';
+
+const asWritten = (log: readonly WalkEvent[]): WalkEvent[] =>
+  [...log].sort((a, b) => a.time.wallMs - b.time.wallMs || a.deviceId.localeCompare(b.deviceId) || a.seq - b.seq);
 
 /**
- * The log as it stands after its corrections, in order of the walk's clock. The latest correction of an event counts;
- * a correction that was itself withdrawn does not.
+ * The correction that counts for each amended event, by its key: the latest one that was not itself withdrawn.
  */
-export function effectiveLog(log: readonly WalkEvent[]): WalkEvent[] {
-  const written = [...log].sort((a, b) => a.time.wallMs - b.time.wallMs || a.deviceId.localeCompare(b.deviceId) || a.seq - b.seq);
-  const kindOf = new Map(written.map((e) => [keyText(e), e.kind]));
+export function standingCorrections(log: readonly WalkEvent[]): Map<string, Correction> {
+  const kindOf = new Map(log.map((e) => [keyText(e), e.kind]));
   const voided = new Set<string>();
-  const amended = new Map<string, EventOf<'correction'>['body']>();
-  for (const event of written.toReversed()) {
+  const standing = new Map<string, Correction>();
+  for (const event of asWritten(log).toReversed()) {
     if (event.kind !== 'correction' || voided.has(keyText(event))) continue;
     const target = keyText(event.body.amends);
     if (kindOf.get(target) === 'correction') voided.add(target);
-    else if (!amended.has(target)) amended.set(target, event.body);
+    else if (!standing.has(target)) standing.set(target, event.body);
   }
-  return written
-    .flatMap((event) => (event.kind === 'correction' ? [] : apply(event, amended.get(keyText(event)))))
+  return standing;
+}
+
+/** The log as it stands after its corrections, in order of the walk's clock. */
+export function effectiveLog(log: readonly WalkEvent[]): WalkEvent[] {
+  const corrections = standingCorrections(log);
+  return asWritten(log)
+    .flatMap((event) => (event.kind === 'correction' ? [] : apply(event, corrections.get(keyText(event)))))
     .sort((a, b) => a.time.walkS - b.time.walkS || a.seq - b.seq);
 }
 
-function apply(event: WalkEvent, correction: EventOf<'correction'>['body'] | undefined): WalkEvent[] {
+function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[] {
   if (!correction) return [event];
   if (correction.action === 'withdraw') return [];
   if (correction.action === 'move' && correction.walkS !== undefined) return [{ ...event, time: { ...event.time, walkS: correction.walkS } }];

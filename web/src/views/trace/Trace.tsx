@@ -1,5 +1,5 @@
 import type { Finding } from '@urvek/contract';
-import { CRITERION_MEANING, GRADES, isAutomatic, keyText, type Correction, type Grade, type WalkEvent } from '@urvek/core';
+import { CRITERION_MEANING, GRADES, isAutomatic, keyText, standingCorrections, type Correction, type Grade, type WalkEvent } from '@urvek/core';
 import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { format } from 'date-fns';
@@ -91,7 +91,7 @@ function Outcomes({ finding: { outcomes, summary } }: { finding: Finding }) {
 function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
   const [amended, setAmended] = useState<WalkEvent>();
   const [all, setAll] = useState(false);
-  const corrections = new Map(log.flatMap((e) => (e.kind === 'correction' ? [[keyText(e.body.amends), e.body] as const] : [])));
+  const corrections = standingCorrections(log);
   const shown = [...log].sort((a, b) => a.time.walkS - b.time.walkS).filter((e) => e.kind !== 'correction' && (all || !isAutomatic(e)));
   return (
     <section className="sheet p-3" aria-label="Log">

@@ -1,0 +1,37 @@
+// npm run bench: what the heavy parts take on this machine, in one run.
+import { cpus } from 'node:os';
+import { seeded, summariseRanges, type WalkInterval } from '@urvek/core';
+import { demoWalks, DEMO_SETUP } from '../server/src/demo/cindermoor.ts';
+import { findWalks, rangesByPath } from '@urvek/contract';
+
+/** Median of `runs` timings, after as many to warm up. */
+function median(runs: number, work: () => unknown): number {
+  for (let i = 0; i < runs; i++) work();
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  return times[Math.floor(runs / 2)] as number;
+}
+
+function simulatedWalks(products: number, paths: number, walks: number): WalkInterval[] {
+  const random = seeded('bench');
+  return Array.from({ length: products * paths * walks }, (_, i) => {
+    const d = 100 * (1 + (i % products) / 5) * Math.exp(0.25 * random.normal());
+    const step = Math.floor(Math.log(d) / Math.log(1.1));
+    return { product: `P${i % products}`, path: `path ${Math.floor(i / products) % paths}`, walk: String(i), heldM: 1.1 ** step, failedM: d > 200 ? undefined : 1.1 ** (step + 1) };
+  });
+}
+
+const demo = demoWalks();
+const findings = findWalks(DEMO_SETUP, demo);
+const events = demo.reduce((sum, w) => sum + w.log.length, 0);
+const rows: [string, number][] = [
+  ['12 walks, 2 products: fit and all profile intervals', median(20, () => summariseRanges(simulatedWalks(2, 1, 6)))],
+  ['960 walks, 5 products × 6 paths (10 parameters and σ): the same', median(3, () => summariseRanges(simulatedWalks(5, 6, 32)))],
+  [`demo: ${demo.length} logs of ${events} events reduced to outcomes`, median(10, () => findWalks(DEMO_SETUP, demo))],
+  ['demo: estimates of its path', median(10, () => rangesByPath(DEMO_SETUP, findings, 'first dropout'))],
+];
+console.log(`Node ${process.version}, ${cpus().length} × ${cpus()[0]?.model.trim()}`);
+for (const [what, ms] of rows) console.log(`${ms.toFixed(1).padStart(9)} ms  ${what}`);

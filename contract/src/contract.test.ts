@@ -1,0 +1,83 @@
+import { describe, expect, test } from '@jest/globals';
+import type { WalkEvent } from '@urvek/core';
+import { type BadEvent, validateBatch, validateEvent } from './event.ts';
+import { EMPTY_SETUP, setupSchema, type Setup } from './setup.ts';
+import { judgeClaims, plannedWalks, planState, rangesByPath } from './derive.ts';
+
+const WALK = '11111111-1111-4111-8111-111111111111';
+const DEVICE = '22222222-2222-4222-8222-222222222222';
+const time = { walkS: 1, rate: 1, inputMs: 1, originMs: 1, wallMs: 1 };
+const event = (seq: number, kind: string, body: object): unknown => ({ walkId: WALK, deviceId: DEVICE, seq, version: 1, kind, time, body });
+
+describe('events', () => {
+  test.each<[string, object]>([
+    ['begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'wheel', pressed: false }, playoutDelayS: 0 }],
+    ['dropoutBegin', {}], ['dropoutEnd', {}], ['grade', { grade: 3 }], ['turn', {}], ['end', { reason: 'time' }],
+    ['turn', { reading: { travelledM: 80, method: 'wheel', pressed: false } }],
+    ['mark', { reading: { travelledM: 20, method: 'marked line', pressed: true }, name: 'post 1' }],
+    ['reconnected', { how: 'after re-pairing' }], ['note', { text: 'wind' }], ['gap', { fromWallMs: 5 }],
+    ['correction', { amends: { deviceId: DEVICE, seq: 1 }, action: 'move', walkS: 3, reason: 'late' }],
+  ])('%s is taken as it is', (kind, body) => {
+    expect(validateEvent(event(1, kind, body))).toEqual(event(1, kind, body));
+  });
+
+  test.each<[string, object]>([
+    ['grade', { grade: 6 }], ['grade', { grade: '3' }], ['grade', {}], ['dropoutBegin', { extra: 1 }], ['mark', { reading: { travelledM: -1, method: 'wheel', pressed: true } }],
+    ['mark', { reading: { travelledM: Number.NaN, method: 'wheel', pressed: true } }], ['teleport', {}], ['end', { reason: 'bored' }],
+    ['correction', { amends: { deviceId: DEVICE, seq: 1 }, action: 'withdraw', reason: ' ' }], ['correction', { amends: { deviceId: DEVICE, seq: 1 }, action: 'regrade', reason: 'x' }],
+  ])('%s %j is refused', (kind, body) => {
+    expect(() => validateEvent(event(1, kind, body))).toThrow();
+  });
+
+  test('a batch is refused whole, by the place of what is wrong', () => {
+    const good = event(1, 'grade', { grade: 4 }) as WalkEvent;
+    const refuse = (batch: unknown[]): number => {
+      try {
+        validateBatch(WALK, batch);
+      } catch (error) {
+        return (error as BadEvent).position;
+      }
+      return -1;
+    };
+    expect(refuse([good, event(2, 'grade', { grade: 9 })])).toBe(1);
+    expect(refuse([good, { ...good, walkId: DEVICE, seq: 2 }])).toBe(1);
+    expect(refuse([good, good])).toBe(1);
+    expect(refuse([{ ...good, version: 2 }])).toBe(0);
+    expect(refuse([good, 'text'])).toBe(1);
+    expect(refuse([good])).toBe(-1);
+  });
+});
+
+const product = (id: string): Setup['products'][number] => ({
+  id, name: `Product ${id}`, kindId: 'microphone', bandMHz: 2400, powerMw: 10,
+  claims: [{ id: `${id}c`, entered: '100 m', upTo: true, condition: 'open', source: '' }],
+  units: [{ id: `${id}u`, label: 'A' }],
+  rigs: [{ id: `${id}r`, name: 'R', unitId: `${id}u`, heightFixedM: 1.5, heightMobileM: 1.5, channel: '', playoutDelayS: 0 }],
+  standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+});
+const path: Setup['paths'][number] = { id: 'p', name: 'P', condition: 'open', legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [{ name: 'post', atM: 20 }] };
+const setup: Setup = { products: [product('a'), product('b')], paths: [path], plan: { walksEach: 2, criterion: 'first dropout' } };
+
+describe('the set-up', () => {
+  test('a whole one is taken, an empty one too', () => {
+    expect(setupSchema.isValidSync(setup, { strict: true })).toBe(true);
+    expect(setupSchema.isValidSync(EMPTY_SETUP, { strict: true })).toBe(true);
+  });
+
+  test.each<[string, Setup]>([
+    ['a claim without a distance', { ...setup, products: [{ ...product('a'), claims: [{ ...product('a').claims[0] as never as object, entered: 'far' } as never] }] }],
+    ['two products of one name', { ...setup, products: [product('a'), { ...product('b'), name: 'Product a' }] }],
+    ['a checkpoint beyond the path', { ...setup, paths: [{ ...path, checkpoints: [{ name: 'far post', atM: 201 }] }] }],
+    ['a leg that rises more than it is long', { ...setup, paths: [{ ...path, legs: [{ lengthM: 10, bearingDeg: 0, riseM: 11, exposure: 'open' }] }] }],
+    ['a power that is not a number', { ...setup, products: [{ ...product('a'), powerMw: Number.NaN }] }],
+  ])('%s is refused', (_, bad) => {
+    expect(setupSchema.isValidSync(bad, { strict: true })).toBe(false);
+  });
+
+  test('planned walks alternate who goes first; without walks every claim is not tested', () => {
+    expect(plannedWalks(setup).map((s) => `${s.round}${s.item.product.id}`)).toEqual(['1a', '1b', '2b', '2a']);
+    expect(planState(setup, []).every((s) => s.finding === undefined)).toBe(true);
+    const verdicts = judgeClaims(setup, rangesByPath(setup, [], 'first dropout'));
+    expect(verdicts.map((v) => v.verdict.outcome)).toEqual(['not tested', 'not tested']);
+  });
+});

@@ -1,0 +1,76 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { StoredWalk } from '@urvek/contract';
+import { execFileSync } from 'node:child_process';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { startApp, type App } from './support/app.ts';
+import { openBrowser, Page, type Browser } from './support/browser.ts';
+import { seen } from './support/walker.ts';
+
+let app: App;
+let browser: Browser;
+
+beforeAll(async () => {
+  app = await startApp({ demo: true });
+}, 60_000);
+
+afterAll(async () => {
+  await browser.close();
+  await app.close();
+});
+
+/** No warning, no shutdown: what was not on disk is gone. */
+function kill({ profile }: Browser): void {
+  const pids = execFileSync('pgrep', ['-f', `user-data-dir=${profile}`], { encoding: 'utf8' }).trim().split('\n');
+  for (const pid of pids) {
+    try {
+      process.kill(Number(pid), 'SIGKILL');
+    } catch {
+      // It went with its parent.
+    }
+  }
+}
+
+test('a browser killed in mid-walk loses nothing that was kept', async () => {
+  browser = await openBrowser();
+  const page = new Page(browser.driver, app.url);
+  await page.open(`/c/${DEMO_ID}/walk`);
+  await page.press('Begin the walk');
+  for (const key of ['4', '3', 'm', 'd']) await page.key(key);
+  await page.until('five events kept', async () => (await seen(page)).kept >= 5);
+  const before = await seen(page);
+  kill(browser);
+  await browser.driver.quit().catch(() => undefined);
+
+  browser = await openBrowser({ profile: browser.profile });
+  const again = new Page(browser.driver, app.url);
+  await again.open(`/c/${DEMO_ID}/walk`);
+  await again.see('A walk is not finished');
+  await again.press('Go on with it');
+  await again.see('Dropout ends');
+  expect((await seen(again)).kept).toBeGreaterThan(before.kept);
+  expect((await seen(again)).wheelM).toBeGreaterThanOrEqual(before.wheelM - 3);
+  await again.key('d');
+  await again.key('e');
+  await again.press('danger');
+  await again.see('ended: danger');
+
+  await again.until('all at the base', async () => lastLog(await walks()).some((e) => e.kind === 'end'));
+  const log = lastLog(await walks());
+  expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
+  expect(log.filter((e) => e.kind !== 'mark' || e.body.reading.pressed).map((e) => e.kind)).toEqual(['begin', 'grade', 'grade', 'mark', 'dropoutBegin', 'gap', 'dropoutEnd', 'end']);
+}, 90_000);
+
+const walks = async (): Promise<StoredWalk[]> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
+const lastLog = (all: StoredWalk[]): StoredWalk['log'] => [...(all.toSorted((a, b) => a.header.startedMs - b.header.startedMs).at(-1)?.log ?? [])].sort((a, b) => a.seq - b.seq);
+
+test('with the server gone the log goes on', async () => {
+  const page = new Page(browser.driver, app.url);
+  await page.open(`/c/${DEMO_ID}/walk`);
+  await page.press('Begin the walk');
+  await page.until('the beginning at the base', async () => (await seen(page)).atBase >= 1);
+  await app.stopServer();
+  await page.key('4');
+  await page.key('d');
+  await page.until('kept here', async () => (await seen(page)).kept >= 3);
+  expect((await seen(page)).atBase).toBeLessThan((await seen(page)).kept);
+}, 60_000);

@@ -1,0 +1,169 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { BATCH_LIMIT, findWalks, rangesByPath, type Comparison, type StoredWalk } from '@urvek/contract';
+import { readWalkIntervals } from '@urvek/core';
+import { randomUUID } from 'node:crypto';
+import { request as rawRequest } from 'node:http';
+import { DataSource } from 'typeorm';
+import { DEMO_ID } from './demo/cindermoor.ts';
+import { serve, type Serving } from './serve.ts';
+import { openDatabase } from './storage/database.ts';
+import { scratchDatabase } from './test/scratchDatabase.ts';
+
+let scratch: Awaited<ReturnType<typeof scratchDatabase>>;
+let serving: Serving;
+const failures: unknown[] = [];
+
+beforeAll(async () => {
+  scratch = await scratchDatabase();
+  serving = await serve({ databaseUrl: scratch.url, port: 0, demo: true, report: (e) => failures.push(e) });
+}, 60_000);
+
+afterAll(async () => {
+  await serving.close();
+  await scratch.drop();
+  expect(failures).toEqual([]);
+});
+
+interface Answer { status: number; body: never }
+const call = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer> => {
+  const response = await fetch(new URL(`api${path}`, serving.url), { method, headers: { 'content-type': 'application/json', ...headers }, body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body) });
+  const text = await response.text();
+  return { status: response.status, body: (text === '' ? undefined : text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text) as never };
+};
+
+const header = (id: string = randomUUID()) => ({ id, comparisonId: DEMO_ID, productId: 'ossimere', rigId: 'ossimere-rig', pathId: 'incline', startedMs: 1_780_000_000_000 });
+const deviceId = randomUUID();
+const grade = (walkId: string, seq: number, value = 4) => ({ walkId, deviceId, seq, version: 1, kind: 'grade', time: { walkS: seq, rate: 1, inputMs: seq, originMs: 0, wallMs: seq }, body: { grade: value } });
+
+async function newWalk(): Promise<string> {
+  const { id } = header();
+  expect((await call('PUT', `/walks/${id}`, header(id))).status).toBe(204);
+  return id;
+}
+const stored = async (id: string): Promise<unknown[]> => (await call('GET', `/walks/${id}/events`)).body;
+
+describe('the log of a walk', () => {
+  test('the same batch twice changes nothing', async () => {
+    const id = await newWalk();
+    const batch = { events: [grade(id, 1), grade(id, 2), grade(id, 3)] };
+    expect(await call('POST', `/walks/${id}/events`, batch)).toEqual({ status: 200, body: { stored: 3, alreadyHere: 0 } });
+    expect(await call('POST', `/walks/${id}/events`, batch)).toEqual({ status: 200, body: { stored: 0, alreadyHere: 3 } });
+    expect(await stored(id)).toEqual(batch.events);
+  });
+
+  test('the same key with other content is 409, named by position, and nothing of the batch is stored', async () => {
+    const id = await newWalk();
+    await call('POST', `/walks/${id}/events`, { events: [grade(id, 1)] });
+    const answer = await call('POST', `/walks/${id}/events`, { events: [grade(id, 2), grade(id, 1, 2)] });
+    expect(answer).toMatchObject({ status: 409, body: { code: 'conflict', positions: [1] } });
+    expect(await stored(id)).toEqual([grade(id, 1)]);
+  });
+
+  test('one bad event refuses the batch whole, by its position', async () => {
+    const id = await newWalk();
+    const answer = await call('POST', `/walks/${id}/events`, { events: [grade(id, 1), { ...grade(id, 2), body: { grade: 7 } }, grade(id, 3)] });
+    expect(answer).toMatchObject({ status: 422, body: { code: 'invalid', positions: [1] } });
+    expect(await stored(id)).toEqual([]);
+  });
+
+  test('a batch over the limit is 413, by count and by size; half of it is taken', async () => {
+    const id = await newWalk();
+    const many = Array.from({ length: BATCH_LIMIT + 1 }, (_, i) => grade(id, i + 1));
+    expect((await call('POST', `/walks/${id}/events`, { events: many })).status).toBe(413);
+    expect((await call('POST', `/walks/${id}/events`, { events: [{ ...grade(id, 1), kind: 'note', body: { text: 'x'.repeat(1_100_000) } }] })).status).toBe(413);
+    expect(await stored(id)).toEqual([]);
+    expect((await call('POST', `/walks/${id}/events`, { events: many.slice(0, BATCH_LIMIT / 2) })).status).toBe(200);
+  });
+
+  test('two devices, and batches sent at once, keep every event once', async () => {
+    const id = await newWalk();
+    const other: string = randomUUID();
+    const mine = Array.from({ length: 60 }, (_, i) => grade(id, i + 1));
+    const theirs = mine.map((e) => ({ ...e, deviceId: other }));
+    const batches = [mine.slice(0, 40), mine.slice(20), theirs, mine, theirs.slice(10)];
+    const answers = await Promise.all(batches.map((events) => call('POST', `/walks/${id}/events`, { events })));
+    expect(answers.map((a) => a.status)).toEqual([200, 200, 200, 200, 200]);
+    const log = (await stored(id)) as { deviceId: string; seq: number }[];
+    expect(log).toHaveLength(120);
+    for (const device of [deviceId, other]) expect(log.filter((e) => e.deviceId === device).map((e) => e.seq)).toEqual(mine.map((e) => e.seq));
+  });
+
+  test('is append-only in the database itself', async () => {
+    const database = await new DataSource({ type: 'postgres', url: scratch.url, installExtensions: false }).initialize();
+    await expect(database.query("UPDATE walk_event SET kind = 'note'")).rejects.toThrow('append-only');
+    await expect(database.query('DELETE FROM walk_event')).rejects.toThrow('append-only');
+    await database.destroy();
+  });
+
+  test('a walk is registered once; another header under its id is 409', async () => {
+    const id = await newWalk();
+    expect((await call('PUT', `/walks/${id}`, header(id))).status).toBe(204);
+    expect((await call('PUT', `/walks/${id}`, { ...header(id), productId: 'threnlow' })).status).toBe(409);
+  });
+});
+
+describe('what is not here, or not allowed', () => {
+  test.each([['GET', `/comparisons/${randomUUID()}`], ['GET', '/comparisons/nonsense'], ['GET', `/comparisons/${randomUUID()}/walks`], ['GET', `/walks/${randomUUID()}/events`], ['GET', '/nothing']])('%s %s is 404', async (method, path) => {
+    expect(await call(method, path)).toMatchObject({ status: 404, body: { code: 'not-found' } });
+  });
+
+  test('events of a walk that was never registered, and a walk of an unknown comparison, are 404', async () => {
+    const id = randomUUID();
+    expect((await call('POST', `/walks/${id}/events`, { events: [grade(id, 1)] })).status).toBe(404);
+    expect((await call('PUT', `/walks/${id}`, { ...header(id), comparisonId: randomUUID() })).status).toBe(404);
+  });
+
+  test('a page elsewhere cannot reach it: wrong Origin, wrong Host, cross-site requests are 403', async () => {
+    for (const origin of ['http://evil.example', 'null', `https://127.0.0.1:${serving.port}`]) expect((await call('GET', '/comparisons', undefined, { origin })).status).toBe(403);
+    expect((await call('GET', '/comparisons', undefined, { origin: `http://127.0.0.1:${serving.port}` })).status).toBe(200);
+    const rebound = await new Promise<number | undefined>((resolve, reject) => {
+      rawRequest({ port: serving.port, host: '127.0.0.1', path: '/api/comparisons', headers: { host: 'rebound.example' } }, (r) => resolve(r.resume().statusCode)).on('error', reject).end();
+    });
+    expect(rebound).toBe(403);
+    expect((await call('GET', '/comparisons', undefined, { 'sec-fetch-site': 'cross-site' })).status).toBe(403);
+  });
+
+  test('what is not JSON is 400, what is not of the form is 422', async () => {
+    expect((await call('POST', '/comparisons', '{"id": ')).status).toBe(400);
+    expect((await call('POST', '/comparisons', { id: 'x', title: '', question: '' })).status).toBe(422);
+    expect((await call('POST', '/comparisons', { id: randomUUID(), title: 'T', question: '', admin: true })).status).toBe(422);
+  });
+});
+
+describe('comparisons', () => {
+  test('making one twice makes one; a stale change is 409 and keeps what came first', async () => {
+    const id = randomUUID();
+    const wanted = { id, title: 'Two radios', question: '' };
+    expect((await call('POST', '/comparisons', wanted)).status).toBe(201);
+    const again = (await call('POST', '/comparisons', wanted)).body as Comparison;
+    const change = { title: 'Renamed', question: '', setup: again.setup, revision: again.revision };
+    expect((await call('PUT', `/comparisons/${id}`, change)).body).toMatchObject({ title: 'Renamed', revision: 2 });
+    expect((await call('PUT', `/comparisons/${id}`, { ...change, title: 'Late' })).status).toBe(409);
+    expect((await call('GET', `/comparisons/${id}`)).body).toMatchObject({ title: 'Renamed' });
+  });
+
+  test('the demo is there once, however often the server starts, and its CSV holds what the findings hold', async () => {
+    const second = await serve({ databaseUrl: scratch.url, port: 0, demo: true, report: () => {} });
+    await second.close();
+    const list = (await call('GET', '/comparisons')).body as { demo: boolean; walksPlanned: number }[];
+    expect(list.filter((c) => c.demo)).toEqual([expect.objectContaining({ walksPlanned: 12 })]);
+    const { setup } = (await call('GET', `/comparisons/${DEMO_ID}`)).body as Comparison;
+    const walks = (await call('GET', `/comparisons/${DEMO_ID}/walks`)).body as StoredWalk[];
+    const finished = walks.filter((w) => w.log.some((e) => e.kind === 'end'));
+    expect(finished).toHaveLength(12);
+    const [range] = rangesByPath(setup, findWalks(setup, finished), 'first dropout');
+    const rows = readWalkIntervals((await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=first%20dropout`)).body as string);
+    expect(rows).toHaveLength(range?.summary.n as number);
+    expect((await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=range`)).status).toBe(422);
+  });
+
+  test('entities and migrations agree, and two servers may migrate at once', async () => {
+    const fresh = await scratchDatabase();
+    const [one, two] = await Promise.all([openDatabase(fresh.url), openDatabase(fresh.url)]);
+    const drift = await one.driver.createSchemaBuilder().log();
+    expect(drift.upQueries.map((q) => q.query)).toEqual([]);
+    await one.destroy();
+    await two.destroy();
+    await fresh.drop();
+  });
+});
