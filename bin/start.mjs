@@ -1,11 +1,11 @@
 // npm start: installs what is missing, starts database and server, and says where to look.
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { ensurePackages } from './lib/packages.mjs';
 import { startCluster, Unable } from './lib/postgres.mjs';
 import { complain, DATA, ROOT, say } from './lib/project.mjs';
+import { commandOf } from './lib/processes.mjs';
 import { enableTypeScript } from './lib/typescript.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
@@ -36,10 +36,7 @@ async function claim() {
 }
 
 /** Whether a process is a start command (numbers of dead processes are given out again). */
-function isStart(pid) {
-  const command = spawnSync('ps', ['-o', 'args=', '-p', String(pid)], { encoding: 'utf8' }).stdout;
-  return command.includes('start.mjs');
-}
+const isStart = (pid) => commandOf(pid).includes('start.mjs');
 
 async function openDatabase() {
   if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, stop: async () => {} };

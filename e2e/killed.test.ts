@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
-import { execFileSync } from 'node:child_process';
+import { readdirSync } from 'node:fs';
+import { commandOf } from '../bin/lib/processes.mjs';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { startApp, type App } from './support/app.ts';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
@@ -20,7 +21,7 @@ afterAll(async () => {
 
 /** No warning, no shutdown: what was not on disk is gone. */
 function kill({ profile }: Browser): void {
-  const pids = execFileSync('pgrep', ['-f', `user-data-dir=${profile}`], { encoding: 'utf8' }).trim().split('\n');
+  const pids = readdirSync('/proc').filter((name) => /^\d+$/.test(name) && commandOf(name).includes(`user-data-dir=${profile}`));
   for (const pid of pids) {
     try {
       process.kill(Number(pid), 'SIGKILL');

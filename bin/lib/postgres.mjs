@@ -4,6 +4,7 @@ import { chmodSync, chownSync, existsSync, lchownSync, mkdirSync, readdirSync, r
 import { createServer, connect } from 'node:net';
 import { dirname, join } from 'node:path';
 import { installPackages, unpackPackages } from './debian.mjs';
+import { commandOf } from './processes.mjs';
 import { DATA } from './project.mjs';
 
 /** A failure whose message is all that the user needs. */
@@ -85,15 +86,6 @@ export const freePort = () =>
     });
   });
 
-const alive = (pid) => {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return error.code === 'EPERM';
-  }
-};
-
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 async function until(what, condition, timeoutMs) {
@@ -160,9 +152,7 @@ async function stopLeftover(cluster) {
   const file = join(cluster, 'postmaster.pid');
   if (!existsSync(file)) return;
   const pid = Number(readFileSync(file, 'utf8').split('\n')[0]);
-  if (!(pid > 0) || !alive(pid)) return;
-  const command = spawnSync('ps', ['-o', 'args=', '-p', String(pid)], { encoding: 'utf8' }).stdout;
-  if (!command.includes(cluster)) return;
+    if (!commandOf(pid).includes(cluster)) return;
   process.kill(pid, 'SIGINT');
-  await until('A database server left from an earlier start does not stop.', () => !alive(pid), 30_000);
+  await until('A database server left from an earlier start does not stop.', () => commandOf(pid) === '', 30_000);
 }

@@ -1,0 +1,1 @@
+export function commandOf(pid: number | string): string;
