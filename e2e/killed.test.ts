@@ -64,6 +64,36 @@ test('a browser killed in mid-walk loses nothing that was kept', async () => {
 const walks = async (): Promise<StoredWalk[]> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
 const lastLog = (all: StoredWalk[]): StoredWalk['log'] => [...(all.toSorted((a, b) => a.header.startedMs - b.header.startedMs).at(-1)?.log ?? [])].sort((a, b) => a.seq - b.seq);
 
+/** Puts events into the log on the device behind the application's back, as a faulty version of it might have. */
+const SMUGGLE = `
+  const [walkId, made, done] = arguments;
+  const open = indexedDB.open('urvek-field');
+  open.onsuccess = () => {
+    const transaction = open.result.transaction(['walks', 'events'], 'readwrite');
+    const [walks, events] = ['walks', 'events'].map((name) => transaction.objectStore(name));
+    walks.get(walkId).onsuccess = ({ target: { result: walk } }) => {
+      events.index('walkId').get(walkId).onsuccess = ({ target: { result: { deviceId, event: first } } }) => {
+        made.forEach((m, i) => events.add({ walkId, deviceId, seq: walk.nextSeq + i, place: 0, event: { ...first, ...m, seq: walk.nextSeq + i } }));
+        walks.put({ ...walk, nextSeq: walk.nextSeq + made.length });
+      };
+    };
+    transaction.oncomplete = () => { open.result.close(); done(true); };
+  };`;
+
+test('an event that the base refuses is set aside and the rest goes on; a batch too large is halved', async () => {
+  const page = new Page(browser.driver, app.url);
+  const [latest] = (await walks()).toSorted((a, b) => b.header.startedMs - a.header.startedMs);
+  const id = latest?.header.id as string;
+  const before = latest?.log.length as number;
+  // 200 notes of 6 kB are more than the base takes at once.
+  const notes = Array.from({ length: 200 }, (_, i) => ({ kind: 'note', body: { text: `${i} ${'…'.repeat(1900)}` } }));
+  await page.driver.executeAsyncScript(SMUGGLE, id, [{ kind: 'grade', body: { grade: 9 } }, ...notes]);
+  await page.open(`/c/${DEMO_ID}/trace/${id}`);
+  await page.see('1 refused, set aside');
+  await page.see('number ' + String(before + 1) + ', grade');
+  await page.until('the rest at the base', async () => lastLog(await walks()).length === before + 200);
+}, 60_000);
+
 test('with the server gone the log goes on', async () => {
   const page = new Page(browser.driver, app.url);
   await page.open(`/c/${DEMO_ID}/walk`);

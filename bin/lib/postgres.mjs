@@ -152,7 +152,7 @@ async function stopLeftover(cluster) {
   const file = join(cluster, 'postmaster.pid');
   if (!existsSync(file)) return;
   const pid = Number(readFileSync(file, 'utf8').split('\n')[0]);
-    if (!commandOf(pid).includes(cluster)) return;
+  if (!commandOf(pid).includes(cluster)) return;
   process.kill(pid, 'SIGINT');
   await until('A database server left from an earlier start does not stop.', () => commandOf(pid) === '', 30_000);
 }

@@ -25,6 +25,8 @@ const ratio = (r: RatioFinding) => ({
   ratio: orNull(r.estimate?.ratio), log_ratio: orNull(r.estimate?.logRatio), se_log: orNull(r.estimate?.seLog),
   wald95: orNull(r.estimate?.wald95), wald_p: orNull(r.estimate?.waldP),
   interval95: ends(r.interval95),
+  walks: r.walks,
+  bounds: ends(r.bounds),
 });
 
 /** The summary as the command line prints it: what cannot be estimated is null. */

@@ -84,7 +84,7 @@ describe('existence is tested first', () => {
     expect(summary.estimable).toBe(true);
     expect(summary.sigma).toBeCloseTo(summariseRanges(rest).sigma as number, 10);
     expect(summary.fitted[1]).toMatchObject({ product: 'B', estimable: false, median: undefined, bounds: { allHeldToM: 100 } });
-    expect(summary.productRatios[0]).toMatchObject({ estimable: false, reason: 'B: all walks censored on one side', estimate: undefined });
+    expect(summary.productRatios[0]).toMatchObject({ estimable: false, reason: 'B: all walks censored on one side', estimate: undefined, walks: [2, 3], bounds: { low: 100 / 70, high: undefined } });
     expect(summary.coefficients.find((c) => c.name === 'productB')?.value).toBeUndefined();
     expect(summary.covarianceNames).toEqual(['(Intercept)', 'log_sigma']);
   });

@@ -38,6 +38,13 @@ export interface RatioFinding {
   readonly reason: string | undefined;
   readonly estimate: { readonly ratio: number; readonly logRatio: number; readonly seLog: number; readonly wald95: readonly [number, number]; readonly waldP: number } | undefined;
   readonly interval95: Ends | undefined;
+  /** Walks of the numerator and of the denominator. */
+  readonly walks: readonly [number, number];
+  /**
+   * Between which ratios every pair of walks lies, one of each product on a path that both walked; an absent end has no
+   * bound. Absent when they share no path.
+   */
+  readonly bounds: Ends | undefined;
 }
 
 export interface RangeSummary {
@@ -158,7 +165,8 @@ function quantileEstimate(fit: RangeFit, target: Target): QuantileEstimate | und
 function ratioFinding(fit: RangeFit | NoFit, walks: readonly WalkInterval[], numerator: string, denominator: string): RatioFinding {
   const weights = fit.model.productDifference(numerator, denominator);
   const interval = weights && profileInterval(fit, { weights, z: 0 });
-  const common = { numerator, denominator, interval95: inMetres(interval, 0) };
+  const of = (product: string): number => walks.filter((w) => w.product === product).length;
+  const common = { numerator, denominator, interval95: inMetres(interval, 0), walks: [of(numerator), of(denominator)] as const, bounds: ratioBounds(walks, numerator, denominator) };
   if (!isFit(fit)) return { ...common, estimable: false, reason: fit.reason, estimate: undefined };
   if (!weights) return { ...common, estimable: false, reason: oneSided(walks, [numerator, denominator]), estimate: undefined };
   const estimate = quantileEstimate({ ...fit, model: { ...fit.model, centre: 0 } }, { weights, z: 0 });
@@ -171,6 +179,16 @@ function ratioFinding(fit: RangeFit | NoFit, walks: readonly WalkInterval[], num
     reason: undefined,
     estimate: { ratio, logRatio, seLog, wald95: [Math.exp(logRatio - Z95 * seLog), Math.exp(logRatio + Z95 * seLog)], waldP: twoSidedNormalP(logRatio / seLog) },
   };
+}
+
+function ratioBounds(walks: readonly WalkInterval[], numerator: string, denominator: string): Ends | undefined {
+  const onPath = (product: string, path: string): WalkInterval[] => walks.filter((w) => w.product === product && w.path === path);
+  const shared = [...new Set(walks.map((w) => w.path))].filter((path) => onPath(numerator, path).length > 0 && onPath(denominator, path).length > 0);
+  if (shared.length === 0) return undefined;
+  const ends = shared.map((path) => ({ above: boundsOf(onPath(numerator, path)), below: boundsOf(onPath(denominator, path)) }));
+  const low = Math.min(...ends.map(({ above, below }) => above.allHeldToM / (below.allFailedByM ?? Infinity)));
+  const high = Math.max(...ends.map(({ above, below }) => (above.allFailedByM ?? Infinity) / below.allHeldToM));
+  return { low: low > 0 ? low : undefined, high: high < Infinity ? high : undefined };
 }
 
 function oneSided(walks: readonly WalkInterval[], products: readonly string[]): string {

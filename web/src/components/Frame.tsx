@@ -1,7 +1,8 @@
 import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
 import type { ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
-import { useWorkspace } from '../api/queries.ts';
+import { useFieldLog, useWorkspace } from '../api/queries.ts';
+import { fieldLog, HERE, SET_ASIDE } from '../field/fieldLog.ts';
 import { STAGE_NAME, stageStates } from '../state/stages.ts';
 import { useUnit } from '../state/unit.ts';
 import { Loading, Trouble } from './States.tsx';
@@ -12,12 +13,27 @@ export function TopBar({ children }: { children?: ReactNode }) {
     <header className="no-print flex items-center gap-4 bg-ink px-4 py-1.5 text-sheet">
       <Link to="/" className="font-head text-lg font-bold tracking-wide">Urvek</Link>
       <div className="min-w-0 flex-1 truncate">{children}</div>
+      <FieldStatus />
       <label className="flex items-center gap-1.5 text-sm">Unit
         <select value={unit} onChange={(e) => setUnit(e.target.value as LengthUnit)} className="border border-sheet bg-ink px-1 py-0.5 text-sheet">
           {LENGTH_UNITS.map((u) => <option key={u} value={u}>{u}</option>)}
         </select>
       </label>
     </header>
+  );
+}
+
+/** What of this device's logs has not reached the base; nothing to say when all has. */
+function FieldStatus() {
+  const left = useFieldLog(() => fieldLog.events.where('place').anyOf(HERE, SET_ASIDE).toArray(), 'left');
+  if (!left || left.length === 0) return null;
+  const aside = left.filter((k) => k.place === SET_ASIDE);
+  const waiting = left.length - aside.length;
+  return (
+    <p role="status" className="text-sm whitespace-nowrap">
+      {waiting > 0 && <span>{waiting} to send</span>}
+      {aside.length > 0 && <strong className="ml-2 border border-sheet px-1.5">{aside.length} refused, set aside</strong>}
+    </p>
   );
 }
 

@@ -92,9 +92,10 @@ function Ratios({ range: { summary } }: { range: PathRanges }) {
 }
 
 export function RatioLine({ ratio }: { ratio: RatioFinding }) {
-  const { numerator, denominator, estimate, interval95, reason } = ratio;
+  const { numerator, denominator, estimate, interval95, reason, walks } = ratio;
+  const n = `n = ${walks[0]} and ${walks[1]}`;
   const range = interval95 && endsText(interval95.low, interval95.high, (v) => v.toFixed(2));
-  if (!estimate) return <>{numerator} against {denominator}: no ratio ({reason}{range === undefined ? '' : `; 95 %: ${range}`}).</>;
+  if (!estimate) return <>{numerator} against {denominator}: no ratio ({reason}{range === undefined ? '' : `; 95 %: ${range}`}; {n}).</>;
   const decided = (interval95?.low ?? 0) > 1 || (interval95?.high ?? Infinity) < 1;
-  return <span data-ratio={estimate.ratio}><strong>{numerator}</strong> reaches <strong className="figure">{estimate.ratio.toFixed(2)}×</strong> as far as <strong>{denominator}</strong>{range !== undefined && <> (95 %: <span className="figure">{range}</span>)</>}; {decided ? 'the interval excludes 1.' : 'the interval includes 1: these walks do not tell them apart.'}</span>;
+  return <span data-ratio={estimate.ratio}><strong>{numerator}</strong> reaches <strong className="figure">{estimate.ratio.toFixed(2)}×</strong> as far as <strong>{denominator}</strong>{range !== undefined && <> (95 %: <span className="figure">{range}</span>; {n})</>}; {decided ? 'the interval excludes 1.' : 'the interval includes 1: these walks do not tell them apart.'}</span>;
 }

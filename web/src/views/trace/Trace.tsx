@@ -11,7 +11,8 @@ import { Length } from '../../components/Length.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { useNotice } from '../../components/Notice.tsx';
-import { fieldLog } from '../../field/fieldLog.ts';
+import { useFieldLog } from '../../api/queries.ts';
+import { fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { eventText } from '../../state/eventText.ts';
@@ -96,6 +97,7 @@ function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) 
   return (
     <section className="sheet p-3" aria-label="Log">
       <div className="flex items-center"><h2 className="flex-1">Log</h2><label className="flex items-center gap-1.5 text-[0.85rem]"><input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />wheel readings too</label></div>
+      <SetAside walkId={finding.walkId} />
       <div className="mt-1 max-h-[26rem] overflow-y-auto" tabIndex={0} role="group" aria-label="Events of the log">
         <table className="table">
           <thead><tr><th>At</th><th>What</th><th><span className="sr-only">Correct</span></th></tr></thead>
@@ -113,6 +115,18 @@ function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) 
       </div>
       {amended && <CorrectionDialog finding={finding} event={amended} onClose={() => setAmended(undefined)} />}
     </section>
+  );
+}
+
+/** Events that the base refused: they stay on this device, and the rest goes on without them. */
+function SetAside({ walkId }: { walkId: string }) {
+  const aside = useFieldLog(() => fieldLog.events.where({ walkId, place: SET_ASIDE }).toArray(), `aside-${walkId}`);
+  if (!aside || aside.length === 0) return null;
+  return (
+    <div className="border-l-4 border-lost pl-3" role="status">
+      <p>Refused by the base and set aside on this device; the rest was sent.</p>
+      <ul className="text-[0.85rem]">{aside.map((k) => <li key={k.seq}>number {k.seq}, {k.event.kind}: {k.refusal}</li>)}</ul>
+    </div>
   );
 }
 
