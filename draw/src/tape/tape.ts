@@ -66,7 +66,7 @@ export function tapeScene(options: TapeOptions): Scene {
 }
 
 function tapeShapes({ ground, unit, measure, labelWidth = 150 }: TapeOptions, scale: TapeScale, top: number, bottom: number): Shape[] {
-  const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 90));
+  const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 70));
   const base = top + TAPE_HEIGHT;
   const figure = (m: number): string => String(Math.round((m / METRES_PER[unit]) * 100) / 100);
   return [

@@ -1,5 +1,5 @@
 import type { PathRanges } from '@urvek/contract';
-import { INTERVAL_METHOD, type Criterion, type RatioFinding } from '@urvek/core';
+import { INTERVAL_METHOD, walkIntervals, type Criterion, type RatioFinding } from '@urvek/core';
 import { endsText, estimateText, intervalText, rangeLanes, separationGround, thinnessOf, type TapeOptions } from '@urvek/draw';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
@@ -76,7 +76,7 @@ export function EstimateTable({ range: { summary, findings, criterion } }: { ran
             <td className="figure">{cell.walks}</td>
             <td>{cell.median ? <><strong><Length m={cell.median.estimateM} both /></strong>{cell.interval95M.median && <span className="figure block text-[0.87rem]">{endsText(cell.interval95M.median.low, cell.interval95M.median.high, (m) => lengthText(m, unit))}</span>}</> : estimateText(cell, unit)}</td>
             <td>{cell.p10 ? <><Length m={cell.p10.estimateM} />{cell.interval95M.p10 && <span className="figure block text-[0.87rem]">{endsText(cell.interval95M.p10.low, cell.interval95M.p10.high, (m) => lengthText(m, unit))}</span>}</> : <span className="text-faint">{cell.reason}</span>}</td>
-            <td className="figure text-[0.82rem]">{findings.filter((f) => f.product === cell.product).map((f) => f.outcomes.find((o) => o.criterion === criterion)?.interval).flatMap((i) => (i ? [shortInterval(i, unit)] : ['–'])).join('; ')}</td>
+            <td className="figure text-[0.82rem]">{walkIntervals(findings.filter((f) => f.product === cell.product), criterion).map((i) => shortInterval(i, unit)).join('; ')}</td>
           </tr>
         ))}
       </tbody>

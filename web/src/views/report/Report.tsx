@@ -1,5 +1,5 @@
 import { claimFlags, claimText, unitsWalked, type ClaimVerdict, type PathRanges, type Setup } from '@urvek/contract';
-import { CRITERION_MEANING, kindOf, pathLengthM } from '@urvek/core';
+import { balancedAfterRounds, CRITERION_MEANING, kindOf, pathLengthM } from '@urvek/core';
 import { thinnessOf, walkLanes, travelledGround } from '@urvek/draw';
 import { format } from 'date-fns';
 import { Download, Printer } from 'lucide-react';
@@ -16,9 +16,11 @@ import { OutcomeMark } from '../verdict/Verdict.tsx';
 export const Report = () => <WithWorkspace>{(workspace) => <ReportPage {...workspace} />}</WithWorkspace>;
 
 /** One page to stand behind: every figure comes from the log. */
-function ReportPage(workspace: Ready) {
-  const { comparison, findings } = workspace;
-  const { data, error } = useFindings(workspace, undefined);
+function ReportPage(whole: Ready) {
+  const { comparison } = whole;
+  const { data, error } = useFindings(whole, undefined);
+  const findings = whole.findings.filter((f) => f.trace.endReason);
+  const workspace: Ready = { ...whole, findings };
   const { setup } = comparison;
   if (error) return <Trouble error={error} />;
   if (!data) return <Loading what="the report" />;
@@ -42,7 +44,7 @@ function ReportPage(workspace: Ready) {
         {data.verdicts.length > 0 && <Claims verdicts={data.verdicts} />}
         <Tested workspace={workspace} />
         <Where workspace={workspace} />
-        <Caveats ranges={ranges} workspace={workspace} />
+        <Caveats ranges={ranges} workspace={workspace} unfinished={whole.findings.length - findings.length} />
       </article>
     </main>
   );
@@ -109,9 +111,13 @@ function Where({ workspace: { comparison: { setup }, findings } }: { workspace: 
   );
 }
 
-function Caveats({ ranges, workspace: { comparison: { setup }, findings } }: { ranges: readonly PathRanges[]; workspace: Ready }) {
+function Caveats({ ranges, workspace: { comparison: { setup }, findings }, unfinished }: { ranges: readonly PathRanges[]; workspace: Ready; unfinished: number }) {
   const delay = 'What was heard is logged late: positions are corrected by a reaction time of 0.6 ± 0.2 s and the rig’s playout delay.';
+  const balanced = setup.plan.walksEach % balancedAfterRounds(Math.max(1, setup.products.length)) === 0;
   const items = [
+    ...new Set(setup.products.map((p) => `${kindOf(p.kindId).name}, test signal: ${kindOf(p.kindId).testSignal}.`)),
+    balanced ? 'The products were walked in a balanced order: each led equally often.' : 'The order of the products was not balanced.',
+    ...(unfinished > 0 ? [`${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`] : []),
     ...ranges.flatMap((r) => thinnessOf(r.summary).map((t) => `${r.path.name}: ${t}`)),
     ...setup.products.filter((p) => unitsWalked(p, findings) === 1).map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),
     'Range is stated in separation, the straight line between the two ends, and speaks for this path.',
