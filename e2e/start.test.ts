@@ -1,0 +1,89 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo, type Server } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { commandOf } from '../bin/lib/processes.mjs';
+
+const folder = mkdtempSync(join(tmpdir(), 'urvek-start-'));
+const running: ChildProcess[] = [];
+
+beforeAll(() => chmodSync(folder, 0o711));
+afterAll(async () => {
+  for (const child of running) child.kill('SIGINT');
+  await until(async () => databases().length === 0);
+  rmSync(folder, { recursive: true, force: true });
+});
+
+interface Started { child: ChildProcess; output: () => string; exit: Promise<number | null> }
+
+/** The start command, with a data folder of the test's own and no database given. */
+function start(...args: string[]): Started {
+  const { DATABASE_URL: _, NODE_OPTIONS: __, ...env } = process.env;
+  const child = spawn(process.execPath, [fileURLToPath(new URL('../bin/start.mjs', import.meta.url)), ...args], { env: { ...env, URVEK_DATA: folder }, stdio: ['ignore', 'pipe', 'pipe'] });
+  running.push(child);
+  let text = '';
+  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (data) => { text += String(data); });
+  return { child, output: () => text, exit: new Promise((resolve) => child.once('exit', resolve)) };
+}
+
+async function until(condition: () => Promise<boolean> | boolean): Promise<void> {
+  for (const end = Date.now() + 45_000; Date.now() < end; await new Promise((r) => setTimeout(r, 50))) if (await condition()) return;
+  throw new Error('did not come in 45 s');
+}
+
+/** Database servers that run on this test's folder. */
+const databases = (): string[] => readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && commandOf(pid).includes(`-D ${folder}`));
+
+const freePort = (): Promise<{ port: number; server: Server }> =>
+  new Promise((resolve) => {
+    const server = createServer().listen(0, '127.0.0.1', () => resolve({ port: (server.address() as AddressInfo).port, server }));
+  });
+
+test('start, second start, Ctrl-C, start again where it was', async () => {
+  const { port, server } = await freePort();
+  server.close();
+  const first = start('--port', String(port), '--no-demo');
+  await until(() => first.output().includes('Open '));
+  const url = `http://127.0.0.1:${port}/`;
+  expect(first.output()).toContain(`Urvek is running. Open ${url}`);
+  expect(await (await fetch(`${url}api/comparisons`)).json()).toEqual([]);
+  expect(await (await fetch(`${url}c/any/deep/link`)).text()).toContain('<div id="root">');
+  expect(databases()).toHaveLength(1);
+
+  const second = start();
+  expect(await second.exit).toBe(0);
+  expect(second.output()).toContain(`Urvek is already running: ${url}`);
+  expect(databases()).toHaveLength(1);
+
+  first.child.kill('SIGINT');
+  expect(await first.exit).toBe(0);
+  expect(databases()).toEqual([]);
+
+  // The port is remembered; a server that was killed leaves its database, which the next start takes over.
+  const again = start();
+  await until(() => again.output().includes(`Open ${url}`));
+  expect(((await (await fetch(`${url}api/comparisons`)).json()) as { demo: boolean }[]).map((c) => c.demo)).toEqual([true]);
+  again.child.kill('SIGKILL');
+  await again.exit;
+  expect(databases()).toHaveLength(1);
+  const third = start();
+  await until(() => third.output().includes(`Open ${url}`));
+  expect(databases()).toHaveLength(1);
+  third.child.kill('SIGTERM');
+  expect(await third.exit).toBe(0);
+}, 120_000);
+
+test('a port that is taken is said in clear words, and nothing is left running', async () => {
+  const { port, server } = await freePort();
+  const started = start('--port', String(port));
+  expect(await started.exit).toBe(1);
+  expect(started.output()).toContain(`Port ${port} is taken by another program.`);
+  expect(databases()).toEqual([]);
+  server.close();
+  const wrong = start('--port', 'many');
+  expect(await wrong.exit).toBe(1);
+  expect(wrong.output()).toContain('invalid --port: many');
+}, 60_000);
