@@ -8,6 +8,7 @@ const project = (displayName, roots, more = {}) => ({
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   testEnvironment: 'node',
   testMatch: ['**/*.test.ts'],
+  setupFiles: ['<rootDir>/jest.setup.js'],
   ...more,
 });
 

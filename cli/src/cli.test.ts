@@ -77,6 +77,60 @@ describe('urvek ranges', () => {
   });
 });
 
+describe('urvek predict', () => {
+  const input = {
+    frequency_mhz: 2400, eirp_dbm: 20, rx_gain_dbi: 2, required_dbm: -70, heights_m: [1.5, 1.5], model: 'two-ray',
+    obstructions: [{ at_m: 38, kind: 'slab', material: 'brick', thickness_m: 0.1 }, { from_m: 60, to_m: 90, kind: 'foliage' }, { at_m: 50, kind: 'knife-edge', height_m: 1.5 }, { kind: 'fixed-loss', db: 1 }],
+    distances_m: [30, 100, 400],
+  };
+  const json = (change: object): string => {
+    const path = join(folder, `${JSON.stringify(change).length}.json`);
+    writeFileSync(path, JSON.stringify({ ...input, ...change }));
+    return path;
+  };
+
+  test('prints level and margin at every distance, and the reach', async () => {
+    const { code, out, err } = await run('predict', json({}), '--json');
+    expect({ code, err }).toEqual({ code: 0, err: '' });
+    const { points, reach_m } = JSON.parse(out) as { points: Record<string, number>[]; reach_m: number | null };
+    const [near, middle, far] = points as [Record<string, number>, Record<string, number>, Record<string, number>];
+    // ITU-R P.525 and two rays, from memory: 80.05, 74.90 and 97.16 dB.
+    expect(middle.free_space_db).toBeCloseTo(80.05, 2);
+    expect(middle.path_loss_db).toBeCloseTo(74.9, 2);
+    expect(far.path_loss_db).toBeCloseTo(97.16, 2);
+    expect(near.obstruction_db).toBe(1);
+    for (const p of points) expect(p.margin_db).toBeCloseTo(20 + 2 + 70 - (p.path_loss_db as number) - (p.obstruction_db as number), 9);
+    // An edge at the line of sight cuts the clearance to nothing.
+    expect(middle.fresnel_clearance_ratio).toBeCloseTo(0, 9);
+    expect(reach_m).toBe(30);
+    expect(JSON.parse((await run('predict', json({ required_dbm: -140 }), '--json')).out)).toMatchObject({ reach_m: null });
+    expect((await run('predict', json({}))).out).toContain('reach 30 m');
+  });
+
+  test.each<[object, RegExp]>([
+    [{ frequency_mhz: '2400' }, /frequency_mhz/], [{ heights_m: [1.5] }, /two heights/], [{ model: 'guess' }, /model/], [{ distances_m: [] }, /no distance/], [{ distances_m: [-5] }, /a distance must be above 0/],
+    [{ obstructions: [{ kind: 'hedge' }] }, /obstruction 0: kind must be one of/], [{ obstructions: [{ kind: 'slab', at_m: 1, material: 'slate', thickness_m: 1 }] }, /obstruction 0: material/],
+    [{ obstructions: [{ kind: 'foliage', from_m: 0, to_m: 900 }], distances_m: [800] }, /invalid depthM: 800/], [{ colour: 'red' }, /colour/],
+  ])('%j is refused with exit 2 and its field', async (change, place) => {
+    const { code, out, err } = await run('predict', json(change), '--json');
+    expect([code, out]).toEqual([2, '']);
+    expect(err).toMatch(place);
+  });
+});
+
+describe('urvek convert', () => {
+  // Exact factors of 1959.
+  test.each([['0.45 km', 'ft', '1476.37795276 ft\n'], ['500 ft', 'm', '152.4 m\n'], ['2.86 mi', 'km', '4.60272384 km\n']])('%s to %s', async (length, unit, expected) => {
+    expect(await run('convert', length, '--to', unit)).toEqual({ code: 0, out: expected, err: '' });
+  });
+
+  test('what is not a length or not a unit is exit 2', async () => {
+    expect(await run('convert', 'far', '--to', 'ft')).toMatchObject({ code: 2, out: '', err: 'urvek: invalid length: "far"\n' });
+    expect(await run('convert', '5 m', '--to', 'rods')).toMatchObject({ code: 2, out: '' });
+    expect(await run('convert', '5 m')).toMatchObject({ code: 2, out: '' });
+  });
+});
+
 /** What is read off JSON in a test. */
 type Loose = Record<string, unknown>;
 

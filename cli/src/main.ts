@@ -24,6 +24,22 @@ export async function main(args: readonly string[], output: Output): Promise<num
       const { ranges } = await import('./ranges.ts');
       output.out(await ranges(file, options));
     });
+  program
+    .command('predict <file>')
+    .description('level and margin along a path, from a JSON file with the link, the obstructions and the distances')
+    .option('--json', 'one JSON object instead of a table')
+    .action(async (file: string, options: { json?: true }) => {
+      const { predict } = await import('./predict.ts');
+      output.out(await predict(file, options));
+    });
+  program
+    .command('convert <length>')
+    .description('a length in another unit: urvek convert "0.45 km" --to ft')
+    .requiredOption('--to <unit>', 'm, km, ft, yd or mi')
+    .action(async (length: string, { to }: { to: string }) => {
+      const { convert } = await import('./convert.ts');
+      output.out(convert(length, to));
+    });
   try {
     await program.parseAsync([...args], { from: 'user' });
     return 0;

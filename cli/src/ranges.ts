@@ -1,6 +1,6 @@
 import { FormatError, readWalkIntervals, SELECTORS, summariseRanges, type WalkIntervalRow } from '@urvek/core';
-import { readFile } from 'node:fs/promises';
 import { BadInput } from './badInput.ts';
+import { readInput } from './readInput.ts';
 import { rangesJson } from './rangesJson.ts';
 import { rangesTable } from './rangesTable.ts';
 
@@ -13,11 +13,12 @@ export async function ranges(file: string, { json, ...selection }: Selection & {
 }
 
 async function readRows(file: string): Promise<WalkIntervalRow[]> {
+  const text = await readInput(file);
   try {
-    return readWalkIntervals(await readFile(file, 'utf8'));
+    return readWalkIntervals(text);
   } catch (error) {
     if (error instanceof FormatError) throw new BadInput(`${file}, ${error.message}`);
-    throw new BadInput(`${file} cannot be read: ${(error as Error).message}`);
+    throw error;
   }
 }
 

@@ -1,4 +1,5 @@
 export * from './event.ts';
+export * from './prediction.ts';
 export * from './problem.ts';
 export * from './derive.ts';
 export * from './setup.ts';
