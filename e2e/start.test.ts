@@ -21,8 +21,10 @@ interface Started { child: ChildProcess; output: () => string; exit: Promise<num
 
 /** The start command, with a data folder of the test's own and no database given. */
 function start(...args: string[]): Started {
-  const { DATABASE_URL: _, NODE_OPTIONS: __, ...env } = process.env;
-  const child = spawn(process.execPath, [fileURLToPath(new URL('../bin/start.mjs', import.meta.url)), ...args], { env: { ...env, URVEK_DATA: folder }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const env: NodeJS.ProcessEnv = { ...process.env, URVEK_DATA: folder };
+  delete env.DATABASE_URL;
+  delete env.NODE_OPTIONS;
+  const child = spawn(process.execPath, [fileURLToPath(new URL('../bin/start.mjs', import.meta.url)), ...args], { env, stdio: ['ignore', 'pipe', 'pipe'] });
   running.push(child);
   let text = '';
   for (const stream of [child.stdout, child.stderr]) stream?.on('data', (data) => { text += String(data); });

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { WalkEvent } from '@urvek/core';
 import { type BadEvent, validateBatch, validateEvent } from './event.ts';
-import { EMPTY_SETUP, setupSchema, type Setup } from './setup.ts';
+import { EMPTY_SETUP, newRig, setupSchema, type Setup } from './setup.ts';
 import { judgeClaims, plannedWalks, planState, rangesByPath } from './derive.ts';
 
 const WALK = '11111111-1111-4111-8111-111111111111';
@@ -50,12 +50,12 @@ describe('events', () => {
 
 const product = (id: string): Setup['products'][number] => ({
   id, name: `Product ${id}`, kindId: 'microphone', bandMHz: 2400, powerMw: 10,
-  claims: [{ id: `${id}c`, entered: '100 m', upTo: true, condition: 'open', source: '' }],
-  units: [{ id: `${id}u`, label: 'A' }],
-  rigs: [{ id: `${id}r`, name: 'R', unitId: `${id}u`, heightFixedM: 1.5, heightMobileM: 1.5, channel: '', playoutDelayS: 0 }],
+  claims: [{ id: `${id}c`, form: 'distance', entered: '100 m', upTo: true, condition: 'open', source: '' }],
+  units: [{ id: `${id}u`, label: 'A', history: '' }],
+  rigs: [newRig(`${id}r`, `${id}u`)],
   standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
 });
-const path: Setup['paths'][number] = { id: 'p', name: 'P', condition: 'open', legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [{ name: 'post', atM: 20 }] };
+const path: Setup['paths'][number] = { id: 'p', name: 'P', condition: 'open', model: 'free-space', legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [{ name: 'post', atM: 20 }] };
 const setup: Setup = { products: [product('a'), product('b')], paths: [path], plan: { walksEach: 2, criterion: 'first dropout' } };
 
 describe('the set-up', () => {
@@ -72,6 +72,11 @@ describe('the set-up', () => {
     ['a power that is not a number', { ...setup, products: [{ ...product('a'), powerMw: Number.NaN }] }],
   ])('%s is refused', (_, bad) => {
     expect(setupSchema.isValidSync(bad, { strict: true })).toBe(false);
+  });
+
+  test.each<[string, string, boolean]>([['ratio', '8 % farther', true], ['ratio', '100 m', false], ['throughput', '300 Mbit/s', true], ['latency', '50 ms', true], ['latency', 'quick', false]])('a claim of %s %j: %s', (form, entered, taken) => {
+    const claim = { ...product('a').claims[0], form, entered };
+    expect(setupSchema.isValidSync({ ...setup, products: [{ ...product('a'), claims: [claim] }] }, { strict: true })).toBe(taken);
   });
 
   test('planned walks alternate who goes first; without walks every claim is not tested', () => {

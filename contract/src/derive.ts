@@ -1,6 +1,6 @@
 import {
-  findWalk, judgeClaim, parseLength, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
-  type Claim, type Criterion, type RangeSummary, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkIntervalRow, type WalkRecord,
+  findWalk, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
+  type Claim, type Criterion, type PathLink, type RangeSummary, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkIntervalRow, type WalkRecord,
 } from '@urvek/core';
 import type { Product, ProductClaim, Rig, Setup } from './setup.ts';
 import type { StoredWalk, WalkHeader } from './walk.ts';
@@ -28,7 +28,10 @@ export function findWalks(setup: Setup, walks: readonly StoredWalk[]): Finding[]
   });
 }
 
-export const claimOf = (claim: ProductClaim): Claim => ({ entered: claim.entered, distanceM: parseLength(claim.entered).valueM, upTo: claim.upTo, condition: claim.condition });
+/** A claim of distance, in metres. Claims of other forms stand on no tape. */
+export const claimOf = (claim: ProductClaim): Claim => ({ entered: claim.entered, distanceM: parseClaim('distance', claim.entered).value, upTo: claim.upTo, condition: claim.condition });
+
+export const distanceClaims = (product: Product): ProductClaim[] => product.claims.filter((c) => c.form === 'distance');
 
 /** A path must outrun what it tests by this much, or the result will be a bound. */
 export const OUTRUN = 1.5;
@@ -39,7 +42,7 @@ const speaksTo = (path: SetupPath, claim: ProductClaim): boolean => claim.condit
 
 /** The claims that a path can speak to, where they stand on its tape. */
 export const claimFlags = ({ products }: Setup, path: SetupPath): { atM: number; label: string }[] =>
-  products.flatMap((p) => p.claims.filter((c) => speaksTo(path, c)).map((c) => ({ atM: claimOf(c).distanceM, label: `${p.name}: ${claimText(c)}` })));
+  products.flatMap((p) => distanceClaims(p).filter((c) => speaksTo(path, c)).map((c) => ({ atM: claimOf(c).distanceM, label: `${p.name}: ${claimText(c)}` })));
 
 /** Estimates of one path by one criterion. */
 export interface PathRanges {
@@ -67,6 +70,7 @@ export interface ClaimVerdict {
 /** Each claim on each path of its own condition; "not tested" where there is none. */
 export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimVerdict[] {
   return setup.products.flatMap((product) => product.claims.flatMap((claim) => {
+    if (claim.form !== 'distance') return [{ product, claim, path: undefined, verdict: notJudged(claim) }];
     const fitting = ranges.filter(({ path }) => speaksTo(path, claim));
     const judge = (range: PathRanges | undefined): ClaimVerdict => ({
       product, claim, path: range?.path,
@@ -81,10 +85,14 @@ export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimV
   }));
 }
 
+const notJudged = ({ form }: ProductClaim): Verdict => ({
+  outcome: 'not tested', reason: `Urvek does not judge claims of ${form} yet.`, next: undefined, caveats: [],
+});
+
 /** Units that took part in walks of a product. */
 export function unitsWalked(product: Product, findings: readonly Finding[]): number {
   const rigs = new Set(findings.filter((f) => f.header.productId === product.id).map((f) => f.header.rigId));
-  return new Set(product.rigs.filter((r) => rigs.has(r.id)).map((r) => r.unitId)).size;
+  return new Set(product.rigs.filter((r) => rigs.has(r.id)).map((r) => r.unitMobileId)).size;
 }
 
 export interface PlannedWalk {
@@ -122,12 +130,22 @@ export function intervalRows(findings: readonly Finding[], criterion: Criterion)
   });
 }
 
+/** The link of a product on a rig, for predictions; undefined until it is said what level the receiver needs. */
+export const pathLinkOf = (product: Product, rig: Rig): PathLink | undefined =>
+  product.sensitivityDbm === undefined ? undefined : {
+    frequencyMHz: product.bandMHz,
+    eirpDbm: 10 * Math.log10(rig.powerMw ?? product.powerMw) - (rig.feederLossDb ?? 0) - (rig.bodyLossDb ?? 0),
+    receiveGainDbi: rig.antennaGainDbi ?? 0,
+    requiredDbm: product.sensitivityDbm,
+    heightsM: [rig.heightFixedM, rig.heightMobileM],
+  };
+
 /** The stand-in that plays a product on a rig. */
 export const standInOf = (product: Product, rig: Rig): StandIn => ({
   productSeed: product.id,
   frequencyMHz: product.bandMHz,
-  eirpDbm: 10 * Math.log10(product.powerMw),
-  receiveGainDbi: 0,
+  eirpDbm: 10 * Math.log10(rig.powerMw ?? product.powerMw) - (rig.feederLossDb ?? 0),
+  receiveGainDbi: rig.antennaGainDbi ?? 0,
   requiredDbm: product.standIn.requiredDbm,
   heightsM: [rig.heightFixedM, rig.heightMobileM],
   bodyLossDb: [product.standIn.bodyLossOutDb, product.standIn.bodyLossBackDb],

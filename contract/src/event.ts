@@ -1,4 +1,4 @@
-import { DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, RECONNECT_WAYS, type EventBodies, type EventKind, type WalkEvent } from '@urvek/core';
+import { CHECK_RESULTS, DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, RECONNECT_WAYS, type EventBodies, type EventKind, type RigCheckResult, type WalkEvent } from '@urvek/core';
 import * as yup from 'yup';
 
 /** Events a batch may hold; a larger one is answered with 413, and the device halves it. */
@@ -12,9 +12,11 @@ const reading = () =>
   strict<EventBodies['mark']['reading']>({ travelledM: number().min(0).max(1e6), method: yup.string().oneOf(DISTANCE_METHODS).required(), pressed: yup.boolean().required() });
 const key = () => ({ deviceId: yup.string().uuid().required(), seq: yup.number().integer().min(1).required() });
 
+const rigCheckResult = () => strict<RigCheckResult>({ id: yup.string().required().max(40), result: yup.string().oneOf(CHECK_RESULTS).required(), note: yup.string().max(300) });
+
 /** The type of each body is core's: a schema that says otherwise does not compile. */
 const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
-  begin: strict({ baselineGrade: grade(), direction: yup.string().oneOf(DIRECTIONS).required(), reading: reading().required(), playoutDelayS: number().min(0).max(30), simulatedSeed: yup.string().max(120) }),
+  begin: strict({ baselineGrade: grade(), direction: yup.string().oneOf(DIRECTIONS).required(), reading: reading().required(), playoutDelayS: number().min(0).max(30), simulatedSeed: yup.string().max(120), checks: yup.array(rigCheckResult().required()).max(60) }),
   dropoutBegin: strict({}),
   dropoutEnd: strict({}),
   grade: strict({ grade: grade() }),

@@ -1,16 +1,23 @@
-import { CRITERIA, EXPOSURES, KINDS, parseLength, pathLengthM, type Path } from '@urvek/core';
+import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, EXPOSURES, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Path, type SlabMaterial } from '@urvek/core';
 import * as yup from 'yup';
 
 const id = () => yup.string().required().matches(/^[A-Za-z0-9-]{1,64}$/);
 const name = (what: string) => yup.string().trim().required(`${what} needs a name`).max(120);
 const finite = (what: string) => yup.number().required(`${what} is missing`).typeError(`${what} is not a number`).test('finite', `${what} is not a number`, (v) => Number.isFinite(v));
-/** Length as people write it, unit and all; kept as entered, and converted when used. */
-const enteredLength = (what: string) =>
-  yup.string().required(`${what} is missing`).max(40).test('length', `${what}: write a distance with its unit, as in "100 m" or "328 ft"`, (v) => isLength(v));
+const words = (most = 120) => yup.string().max(most).defined();
+/** A figure that may be unknown; unknown is not zero. */
+const known = (what: string, least = 0) => yup.number().typeError(`${what} is not a number`).test('finite', `${what} is not a number`, (v) => v === undefined || Number.isFinite(v)).min(least, `${what} must be at least ${least}`);
 
-function isLength(text: string | undefined): boolean {
+const CLAIM_EXAMPLE: Readonly<Record<ClaimForm, string>> = {
+  distance: 'write a distance with its unit, as in "100 m" or "328 ft"',
+  ratio: 'write a ratio, as in "2×" or "8 % farther"',
+  throughput: 'write a throughput, as in "300 Mbit/s"',
+  latency: 'write a time, as in "50 ms"',
+};
+
+function readable(form: ClaimForm, entered: string | undefined): boolean {
   try {
-    return parseLength(text ?? '').valueM > 0;
+    return parseClaim(form, entered ?? '').value > 0;
   } catch {
     return false;
   }
@@ -18,22 +25,45 @@ function isLength(text: string | undefined): boolean {
 
 export const claimSchema = yup.object({
   id: id(),
-  entered: enteredLength('Claim'),
+  form: yup.string().oneOf(CLAIM_FORMS).required(),
+  /** As people write it, unit and all; kept so, and converted when used. */
+  entered: yup.string().required('Claim is missing').max(40),
+  /** The product that a ratio is against. */
+  against: yup.string().max(64),
   upTo: yup.boolean().required(),
   condition: yup.string().oneOf(['open', 'obstructed', 'unstated'] as const).required(),
   source: yup.string().max(200).defined(),
-}).noUnknown();
+}).noUnknown().test('readable', 'Claim', ({ form, entered }, context) => readable(form, entered) || context.createError({ path: `${context.path}.entered`, message: `Claim: ${CLAIM_EXAMPLE[form]}` }));
 
-export const unitSchema = yup.object({ id: id(), label: name('Unit') }).noUnknown();
+export const unitSchema = yup.object({ id: id(), label: name('Unit'), history: words(500) }).noUnknown();
 
 export const rigSchema = yup.object({
   id: id(),
   name: name('Rig'),
-  unitId: id(),
+  unitFixedId: id(),
+  unitMobileId: id(),
+  channel: words(),
+  widthMHz: known('Channel width'),
+  powerMw: known('Power'),
+  gain: words(),
+  squelch: words(),
+  firmware: words(),
+  antenna: words(),
+  antennaPlace: yup.string().oneOf(ANTENNA_PLACES).required(),
+  antennaGainDbi: known('Antenna gain', -50),
+  feederLossDb: known('Feeder loss'),
+  orientation: words(),
+  bodyPosition: words(),
+  bodyLossDb: known('Body loss'),
   heightFixedM: finite('Height of the fixed end').moreThan(0, 'Height of the fixed end must be above 0 m').max(200),
   heightMobileM: finite('Height of the mobile end').moreThan(0, 'Height of the mobile end must be above 0 m').max(200),
-  channel: yup.string().max(60).defined(),
+  cables: words(),
   playoutDelayS: finite('Playout delay').min(0).max(30),
+  batteryWh: known('Battery'),
+  loadW: known('Load').moreThan(0, 'Load must be above 0 W'),
+  batteryV: known('Battery voltage'),
+  inputMinV: known('Input, least'),
+  inputMaxV: known('Input, most'),
 }).noUnknown();
 
 /** What a simulated stand-in of the product does; invented, and used for nothing else. */
@@ -49,6 +79,8 @@ export const productSchema = yup.object({
   kindId: yup.string().oneOf(KINDS.map((k) => k.id)).required(),
   bandMHz: finite('Band').min(1, 'Band is in MHz').max(300_000),
   powerMw: finite('Power').moreThan(0, 'Power must be above 0 mW').max(1e6),
+  /** What the maker says the receiver needs; a prediction wants it. */
+  sensitivityDbm: known('Level needed', -180),
   claims: yup.array(claimSchema).required().max(20),
   units: yup.array(unitSchema).required().min(1, 'A product needs at least one unit').max(20),
   rigs: yup.array(rigSchema).required().min(1, 'A product needs at least one rig').max(20),
@@ -62,12 +94,25 @@ export const legSchema = yup.object({
   exposure: yup.string().oneOf(EXPOSURES).required(),
 }).noUnknown().test('rise', 'A leg cannot rise more than it is long', (leg) => Math.abs(leg.riseM) <= leg.lengthM);
 
+/** What stands in the way. Each kind has its own figures; the others are left out. */
+export const obstructionSchema = yup.object({
+  label: name('Obstruction'),
+  kind: yup.string().oneOf(OBSTRUCTION_KINDS).required(),
+  atM: finite('Place of the obstruction').min(0),
+  toM: known('End of the foliage').when('kind', { is: 'foliage', then: (s) => s.required('Where the foliage ends is missing').moreThan(yup.ref('atM'), 'Foliage must end beyond where it begins') }),
+  material: yup.string().oneOf(Object.keys(SLAB_MATERIALS) as SlabMaterial[]).when('kind', { is: 'slab', then: (s) => s.required('Material is missing') }),
+  thicknessM: known('Thickness').when('kind', { is: 'slab', then: (s) => s.required('Thickness is missing').moreThan(0, 'Thickness must be above 0 m') }),
+  heightM: known('Height of the edge').when('kind', { is: 'knife-edge', then: (s) => s.required('Height of the edge is missing') }),
+  lossDb: known('Loss').when('kind', { is: 'fixed-loss', then: (s) => s.required('Loss is missing').max(200) }),
+}).noUnknown();
+
 export const pathSchema = yup.object({
   id: id(),
   name: name('Path'),
   condition: yup.string().oneOf(['open', 'obstructed'] as const).required(),
   legs: yup.array(legSchema).required().min(1, 'A path needs at least one leg').max(200),
-  obstructions: yup.array(yup.object({ label: name('Obstruction'), atM: finite('Place of the obstruction').min(0), lossDb: finite('Loss').min(0).max(200) }).noUnknown()).required().max(200),
+  model: yup.string().oneOf(PATH_MODELS).required(),
+  obstructions: yup.array(obstructionSchema).required().max(200),
   checkpoints: yup.array(yup.object({ name: name('Checkpoint'), atM: finite('Place of the checkpoint').min(0) }).noUnknown()).required().max(500),
 }).noUnknown().test('on-path', (path, context) => offPath(path as Path, (message) => context.createError({ message })));
 
@@ -99,6 +144,13 @@ export type Unit = yup.InferType<typeof unitSchema>;
 export type Rig = yup.InferType<typeof rigSchema>;
 export type Product = yup.InferType<typeof productSchema>;
 export type Setup = yup.InferType<typeof setupSchema>;
+
+/** A rig of which little is known yet. */
+export const newRig = (rigId: string, unitId: string): Rig => ({
+  id: rigId, name: 'Standard', unitFixedId: unitId, unitMobileId: unitId,
+  channel: 'automatic', gain: '', squelch: '', firmware: '', antenna: '', antennaPlace: 'on the device', orientation: '', bodyPosition: '',
+  heightFixedM: 1.5, heightMobileM: 1.5, cables: '', playoutDelayS: 0,
+});
 
 export const EMPTY_SETUP: Setup = { products: [], paths: [], plan: { walksEach: 4, criterion: 'first dropout' } };
 

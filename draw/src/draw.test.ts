@@ -9,9 +9,9 @@ import { sceneToSvg } from './svg.ts';
 import { thinnessOf } from './thinness.ts';
 
 const path: Path = {
-  id: 'p', name: 'P', condition: 'open',
+  id: 'p', name: 'P', condition: 'open', model: 'two-ray',
   legs: [{ lengthM: 100, bearingDeg: 0, riseM: 0, exposure: 'open' }, { lengthM: 100, bearingDeg: 90, riseM: 0, exposure: 'wooded' }],
-  obstructions: [{ label: 'Wall <b>"1"</b>', atM: 50, lossDb: 3 }], checkpoints: [{ name: 'post', atM: 120 }],
+  obstructions: [{ label: 'Wall <b>"1"</b>', kind: 'fixed-loss', atM: 50, lossDb: 3 }], checkpoints: [{ name: 'post', atM: 120 }],
 };
 
 describe('the tape', () => {

@@ -2,6 +2,7 @@ export * from './scene.ts';
 export * from './style.ts';
 export * from './svg.ts';
 export * from './tape/ground.ts';
+export * from './tape/predictionLane.ts';
 export * from './tape/rangeLanes.ts';
 export * from './tape/scale.ts';
 export * from './tape/tape.ts';

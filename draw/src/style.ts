@@ -34,6 +34,10 @@ export const SCENE_CSS = `
 .s-median{fill:${COLOUR.estimate};stroke:${COLOUR.paper};stroke-width:1}
 .s-claim{stroke:${COLOUR.claim};stroke-width:1.4;stroke-dasharray:7 3;fill:none}
 .s-claim-text{font:700 11px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.claim}}
+.s-band{fill:${COLOUR.estimate};fill-opacity:.12}
+.s-curve{stroke:${COLOUR.estimate};stroke-width:1.4;fill:none}
+.s-zero{stroke:${COLOUR.ink};stroke-width:.8;stroke-dasharray:4 3}
+.s-expected{stroke:${COLOUR.estimate};stroke-width:1.6;fill:none}
 .s-cursor{stroke:${COLOUR.estimate};stroke-width:2}
 .s-here{fill:${COLOUR.estimate}}
 `;

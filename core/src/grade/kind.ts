@@ -1,17 +1,26 @@
-import type { Criterion } from '../walk/criterion.ts';
+import type { OutwardCriterion } from '../walk/criterion.ts';
 import type { Grade } from './grade.ts';
 
-/** A kind of product: data and words, not a fork of the code. */
+/** What is to be seen to at the zero point before the first walk of a rig. */
+export interface RigCheck {
+  readonly id: string;
+  readonly text: string;
+}
+
+/** A kind of product: data and words, not a fork of the code. A new kind is one file beside the others. */
 export interface Kind {
   readonly id: string;
   readonly name: string;
   /** What the operator watches for. */
   readonly watched: string;
+  /** What is measured, beside the grade. */
+  readonly measured: readonly string[];
   readonly words: Readonly<Record<Grade, string>>;
   readonly testSignal: string;
   /** The criterion a claim of this kind is judged on unless another is chosen. */
-  readonly claimCriterion: Criterion;
+  readonly claimCriterion: OutwardCriterion;
   readonly direction: Direction;
+  readonly checks: readonly RigCheck[];
 }
 
 export const DIRECTIONS = ['mobile-to-fixed', 'fixed-to-mobile'] as const;

@@ -1,3 +1,6 @@
+import type { PathModel } from '../propagation/predict.ts';
+import type { SlabMaterial } from '../propagation/slab.ts';
+
 /** What surrounds a leg: it decides its texture on the tape and which claims it can speak to. */
 export const EXPOSURES = ['open', 'wooded', 'obstructed', 'indoor'] as const;
 export type Exposure = (typeof EXPOSURES)[number];
@@ -12,11 +15,22 @@ export interface Leg {
   readonly exposure: Exposure;
 }
 
-/** Something between the two ends for every point beyond `atM` (travelled). */
+export const OBSTRUCTION_KINDS = ['fixed-loss', 'slab', 'foliage', 'knife-edge'] as const;
+export type ObstructionKind = (typeof OBSTRUCTION_KINDS)[number];
+
+/**
+ * Something between the two ends for every point beyond `atM` (travelled): a loss estimated by the user, a wall, foliage
+ * up to `toM`, or an edge that stands `heightM` above ground. Only the figures of its kind are there.
+ */
 export interface Obstruction {
   readonly label: string;
+  readonly kind: ObstructionKind;
   readonly atM: number;
-  readonly lossDb: number;
+  readonly toM?: number;
+  readonly material?: SlabMaterial;
+  readonly thicknessM?: number;
+  readonly heightM?: number;
+  readonly lossDb?: number;
 }
 
 export interface Checkpoint {
@@ -30,6 +44,8 @@ export interface Path {
   readonly name: string;
   /** Which claims the path can speak to. */
   readonly condition: 'open' | 'obstructed';
+  /** Of the path loss, for predictions. */
+  readonly model: PathModel;
   readonly legs: readonly Leg[];
   readonly obstructions: readonly Obstruction[];
   readonly checkpoints: readonly Checkpoint[];

@@ -1,7 +1,7 @@
 import { foliageLossDb } from './foliage.ts';
 import { fresnelRadiusM, groundClearanceRatio, sightHeightM } from './fresnel.ts';
 import { edgeParameter, knifeEdgeLossDb } from './knifeEdge.ts';
-import { freeSpaceLossDb, twoRayLossDb } from './pathLoss.ts';
+import { freeSpaceLossDb, twoRayLossDb, twoSlopeLossDb } from './pathLoss.ts';
 import { SLAB_LEAST_MHZ, wallLossDb, type SlabMaterial } from './slab.ts';
 
 /** What stands in the way; each acts on distances beyond it. Heights are above ground. */
@@ -12,7 +12,7 @@ export type PathObstruction =
   /** Set by the user, so estimated; without a place it acts everywhere. */
   | { readonly kind: 'fixed-loss'; readonly atM: number | undefined; readonly lossDb: number };
 
-export const PATH_MODELS = ['free-space', 'two-ray'] as const;
+export const PATH_MODELS = ['free-space', 'two-ray', 'two-slope'] as const;
 export type PathModel = (typeof PATH_MODELS)[number];
 
 export interface LinkBudget {
@@ -41,14 +41,25 @@ export interface PredictedPoint {
 export function predictPoint(link: LinkBudget, distanceM: number): PredictedPoint {
   const { frequencyMHz, heightsM } = link;
   const freeSpaceDb = freeSpaceLossDb(frequencyMHz, Math.hypot(distanceM, heightsM[0] - heightsM[1]));
-  const pathLossDb = link.model === 'two-ray' ? twoRayLossDb(frequencyMHz, distanceM, heightsM) : freeSpaceDb;
+  const pathLossDb = modelLossDb(link, distanceM, freeSpaceDb);
   const obstructionDb = obstructionLossDb(link, distanceM);
   const levelDbm = link.eirpDbm + link.receiveGainDbi - pathLossDb - obstructionDb;
   return { distanceM, freeSpaceDb, pathLossDb, obstructionDb, levelDbm, marginDb: levelDbm - link.requiredDbm, fresnelClearanceRatio: clearanceRatio(link, distanceM) };
 }
 
+function modelLossDb({ model, frequencyMHz, heightsM }: LinkBudget, distanceM: number, freeSpaceDb: number): number {
+  switch (model) {
+    case 'free-space':
+      return freeSpaceDb;
+    case 'two-ray':
+      return twoRayLossDb(frequencyMHz, distanceM, heightsM);
+    case 'two-slope':
+      return twoSlopeLossDb(frequencyMHz, distanceM, heightsM);
+  }
+}
+
 /** Walls add up; foliage counts by its depth in all; of several edges the largest only. */
-export function obstructionLossDb({ frequencyMHz, heightsM, obstructions }: LinkBudget, distanceM: number): number {
+export function obstructionLossDb({ frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM' | 'obstructions'>, distanceM: number): number {
   let [sumDb, depthM, edgeDb] = [0, 0, 0];
   for (const o of obstructions) {
     if (o.kind === 'slab' && o.atM < distanceM) sumDb += wallLossDb(frequencyMHz, o.material, o.thicknessM);

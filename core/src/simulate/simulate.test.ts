@@ -10,7 +10,7 @@ import { shadowingField } from './shadowing.ts';
 import { STAND_IN_SITE, startWalk, type StandIn } from './standIn.ts';
 import { trueEventM, trueFirstDropout } from './truth.ts';
 
-const path: Path = { id: 'p', name: 'open', condition: 'open', legs: [{ lengthM: 500, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] };
+const path: Path = { id: 'p', name: 'open', condition: 'open', model: 'free-space', legs: [{ lengthM: 500, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] };
 const standIn = (productSeed: string, requiredDbm: number): StandIn => ({ productSeed, requiredDbm, frequencyMHz: 2400, eirpDbm: 10, receiveGainDbi: 0, heightsM: [1.5, 1.5], bodyLossDb: [8, 2] });
 
 describe('path loss', () => {

@@ -1,7 +1,9 @@
 import type { Grade } from '../grade/grade.ts';
 import { pathLengthM, type Path } from '../path/path.ts';
 import { separationAtM } from '../path/separation.ts';
+import { modelObstruction } from '../path/obstructions.ts';
 import { twoSlopeLossDb } from '../propagation/pathLoss.ts';
+import { obstructionLossDb } from '../propagation/predict.ts';
 import { seeded, type Random } from '../random/seeded.ts';
 import { shadowingField } from './shadowing.ts';
 
@@ -104,10 +106,10 @@ function mediumLoss(standIn: StandIn, path: Path, lengthM: number, site: StandIn
   const common = shadowingField(`${path.id}/${Math.round(standIn.frequencyMHz / 100)}`, lengthM, shadowingSdDb, decorrelationM);
   const own = shadowingField(`${path.id}/${standIn.productSeed}`, lengthM, shadowingSdDb, decorrelationM);
   const [shareCommon, shareOwn] = [Math.sqrt(productCorrelation), Math.sqrt(1 - productCorrelation)];
+  const inTheWay = { frequencyMHz: standIn.frequencyMHz, heightsM: standIn.heightsM, obstructions: path.obstructions.map((o) => modelObstruction(path, o)) };
   return (travelledM) => {
     const distanceM = Math.max(NEAREST_M, separationAtM(path, travelledM));
-    const passed = path.obstructions.reduce((sum, o) => (travelledM > o.atM ? sum + o.lossDb : sum), 0);
-    return twoSlopeLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) + passed + shareCommon * common(travelledM) + shareOwn * own(travelledM);
+    return twoSlopeLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) + obstructionLossDb(inTheWay, distanceM) + shareCommon * common(travelledM) + shareOwn * own(travelledM);
   };
 }
 

@@ -31,9 +31,19 @@ export interface Reading {
   readonly pressed: boolean;
 }
 
+export const CHECK_RESULTS = ['good', 'failed', 'not done'] as const;
+export type CheckResult = (typeof CHECK_RESULTS)[number];
+
+/** One line of the rig check at the zero point, kept with the walk. */
+export interface RigCheckResult {
+  readonly id: string;
+  readonly result: CheckResult;
+  readonly note?: string;
+}
+
 /** What can be logged, by kind. */
 export interface EventBodies {
-  begin: { readonly baselineGrade: Grade; readonly direction: Direction; readonly reading: Reading; readonly playoutDelayS: number; readonly simulatedSeed?: string };
+  begin: { readonly baselineGrade: Grade; readonly direction: Direction; readonly reading: Reading; readonly playoutDelayS: number; readonly simulatedSeed?: string; readonly checks?: readonly RigCheckResult[] };
   dropoutBegin: Record<string, never>;
   dropoutEnd: Record<string, never>;
   grade: { readonly grade: Grade };

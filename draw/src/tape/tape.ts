@@ -21,6 +21,8 @@ export interface Lane {
   readonly states?: readonly StateBand[];
   readonly marks?: readonly { readonly atM: number; readonly uncertaintyM: number }[];
   readonly brackets?: readonly { readonly heldM: number; readonly failedM: number | undefined }[];
+  /** A curve over distance with a band about it, and a line at zero: a predicted margin in dB. */
+  readonly curve?: { readonly points: readonly { readonly atM: number; readonly value: number }[]; readonly band: number; readonly least: number; readonly most: number; readonly marks: readonly { readonly lowM: number | undefined; readonly highM: number | undefined; readonly label: string }[] };
   readonly estimate?: { readonly lowM: number | undefined; readonly valueM: number | undefined; readonly highM: number | undefined };
   readonly height?: number;
 }
@@ -107,6 +109,7 @@ function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
     ...(lane.note === undefined ? [] : [text(4, middle + 11, lane.note, 'small')]),
     ...(lane.states ?? []).flatMap((band) => bandShapes(band, scale, top + 5, height - 10)),
     ...(lane.marks ?? []).flatMap((mark) => markShapes(mark, scale, top + height - 5)),
+    ...(lane.curve ? curveShapes(lane.curve, scale, top + 4, height - 8) : []),
     ...(lane.estimate ? estimateShapes(lane.estimate, scale, middle) : []),
     ...(lane.brackets ?? []).flatMap((b) => bracketShapes(b, scale, middle)),
   ];
@@ -152,6 +155,24 @@ function claimShapes({ atM, label: said }: { atM: number; label: string }, scale
   const label = atM > scale.lengthM ? `${said} (beyond this tape)` : said;
   const flipped = x > (scale.left + scale.right) / 2 + 250;
   return [line(x, y + 2, x, bottom, 'claim'), text(flipped ? x - 5 : x + 5, y + 10, label, 'claim-text', flipped ? 'end' : 'start')];
+}
+
+/** Predictions are drawn as predictions: an open curve in a band, ranges as open bars, no dot. */
+function curveShapes({ points, band, least, most, marks }: NonNullable<Lane['curve']>, scale: TapeScale, top: number, height: number): Shape[] {
+  const y = (value: number): number => top + height * (1 - (Math.min(most, Math.max(least, value)) - least) / (most - least));
+  const trace = (shift: number, from = points): string => from.map((p) => `${scale.x(p.atM).toFixed(1)} ${y(p.value + shift).toFixed(1)}`).join('L');
+  return [
+    path(`M${trace(band)}L${trace(-band, [...points].reverse())}Z`, 'band'),
+    path(`M${trace(0)}`, 'curve'),
+    line(scale.left, y(0), scale.right, y(0), 'zero'),
+    text(scale.left - 4, y(0) + 4, '0 dB', 'small', 'end'),
+    ...marks.flatMap(({ lowM, highM, label }, i) => {
+      if (lowM === undefined) return [];
+      const [x1, x2] = [scale.x(lowM), highM === undefined ? scale.right : scale.x(highM)];
+      const at = top + height - 6 - 15 * (marks.length - 1 - i);
+      return [path(`M${x1} ${at - 5}V${at + 5}M${x1} ${at}H${x2}${highM === undefined ? '' : `M${x2} ${at - 5}V${at + 5}`}`, 'expected'), text(x1 - 5, at + 4, label, 'small', 'end')];
+    }),
+  ];
 }
 
 const hereShapes = (x: number, top: number, bottom: number): Shape[] => [line(x, top - 4, x, bottom, 'cursor'), path(`M${x} ${top}l-7 -11h14z`, 'here')];

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Product, Setup, StoredWalk } from '@urvek/contract';
-import { plannedWalks, standInOf } from '@urvek/contract';
+import { newRig, plannedWalks, standInOf } from '@urvek/contract';
 import { kindOf, operate, seeded, startWalk, type LoggedAction, type WalkEvent } from '@urvek/core';
 
 /** Everything here is invented: place, products, figures, walks. */
@@ -8,26 +8,27 @@ export const DEMO_ID = '0c1d0000-0000-4000-8000-000000000001';
 export const DEMO_TITLE = 'Clip microphones on the Incline';
 export const DEMO_QUESTION = 'Which clip microphone carries a guide’s voice farther up the Incline, and do they reach what their makers say?';
 
-const microphone = (id: string, name: string, requiredDbm: number, claim: { entered: string; upTo: boolean }): Product => ({
+const microphone = (id: string, name: string, requiredDbm: number, sensitivityDbm: number, claim: { entered: string; upTo: boolean }): Product => ({
   id, name,
-  kindId: 'microphone', bandMHz: 2400, powerMw: 10,
-  claims: [{ id: `${id}-claim`, ...claim, condition: 'open', source: 'box (made up)' }],
-  units: [{ id: `${id}-unit`, label: 'A' }],
-  rigs: [{ id: `${id}-rig`, name: 'Chest clip', unitId: `${id}-unit`, heightFixedM: 1.6, heightMobileM: 1.5, channel: 'automatic', playoutDelayS: 0.02 }],
+  kindId: 'microphone', bandMHz: 2400, powerMw: 10, sensitivityDbm,
+  claims: [{ id: `${id}-claim`, form: 'distance', ...claim, condition: 'open', source: 'box (made up)' }],
+  units: [{ id: `${id}-unit`, label: 'A', history: 'made up' }],
+  rigs: [{ ...newRig(`${id}-rig`, `${id}-unit`), name: 'Chest clip', heightFixedM: 1.6, playoutDelayS: 0.02, bodyPosition: 'on the chest, back to the fixed end', bodyLossDb: 8, antennaPlace: 'on the body', batteryWh: 1.1, loadW: 0.2 }],
   standIn: { requiredDbm, bodyLossOutDb: 8, bodyLossBackDb: 2 },
 });
 
 export const DEMO_SETUP: Setup = {
   products: [
-    microphone('ossimere', 'Ossimere Clip', -85, { entered: '100 m', upTo: true }),
-    microphone('threnlow', 'Threnlow T2', -91, { entered: '500 ft', upTo: true }),
+    microphone('ossimere', 'Ossimere Clip', -85, -87, { entered: '100 m', upTo: true }),
+    microphone('threnlow', 'Threnlow T2', -91, -92, { entered: '500 ft', upTo: true }),
   ],
   paths: [{
     id: 'incline',
     name: 'Incline',
     condition: 'open',
     legs: [{ lengthM: 240, bearingDeg: 72, riseM: 9, exposure: 'open' }, { lengthM: 180, bearingDeg: 72, riseM: 8, exposure: 'open' }],
-    obstructions: [{ label: 'Footbridge', atM: 260, lossDb: 3 }],
+    model: 'two-slope',
+    obstructions: [{ label: 'Footbridge', kind: 'fixed-loss', atM: 260, lossDb: 3 }],
     checkpoints: Array.from({ length: 20 }, (_, i) => ({ name: `post ${i + 1}`, atM: 20 * (i + 1) })),
   }],
   plan: { walksEach: 6, criterion: 'first dropout' },

@@ -1,7 +1,13 @@
 import type { Kind } from '../kind.ts';
+import { accessory } from './accessory.ts';
 import { microphone } from './microphone.ts';
+import { remote } from './remote.ts';
+import { router } from './router.ts';
+import { speaker } from './speaker.ts';
+import { twoWayRadio } from './twoWayRadio.ts';
+import { videoLink } from './videoLink.ts';
 
-export const KINDS: readonly Kind[] = [microphone];
+export const KINDS: readonly Kind[] = [microphone, videoLink, speaker, router, remote, twoWayRadio, accessory];
 
 /** @throws RangeError for a kind that is not there. */
 export function kindOf(id: string): Kind {

@@ -1,6 +1,5 @@
 import { pathSchema, type Setup, type SetupPath } from '@urvek/contract';
-import { EXPOSURES, pathLengthM, separationAtM } from '@urvek/core';
-import { travelledGround } from '@urvek/draw';
+import { EXPOSURES, OBSTRUCTION_KINDS, PATH_MODELS, pathLengthM, separationAtM, SLAB_MATERIALS, type ObstructionKind } from '@urvek/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
@@ -9,12 +8,12 @@ import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
-import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { Prediction } from './Prediction.tsx';
 
 type SetupForm = UseFormReturn<Setup>;
 
-const newPath = (): SetupPath => ({ id: crypto.randomUUID().slice(0, 8), name: '', condition: 'open', legs: [{ lengthM: 150, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] });
+const newPath = (): SetupPath => ({ id: crypto.randomUUID().slice(0, 8), name: '', condition: 'open', model: 'two-slope', legs: [{ lengthM: 150, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] });
 
 export const Paths = () => <WithWorkspace>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>;
 
@@ -42,11 +41,12 @@ function PathCard({ form, index, onRemove }: { form: SetupForm; index: number; o
       <div className="flex flex-wrap items-end gap-3">
         <Field className="w-64" label="Name" {...form.register(`${at}.name`)} error={errors?.name?.message} />
         <Choice className="w-40" label="Condition" {...form.register(`${at}.condition`)}><option value="open">open</option><option value="obstructed">obstructed</option></Choice>
+        <Choice className="w-44" label="Path loss" {...form.register(`${at}.model`)}>{PATH_MODELS.map((m) => <option key={m} value={m}>{m}</option>)}</Choice>
         {drawable && <p className="pb-1.5">Travelled <Length m={pathLengthM(path)} both />, separation at the end <Length m={separationAtM(path, pathLengthM(path))} both /></p>}
         <button type="button" className="btn btn-quiet ml-auto" aria-label={`Remove ${path.name || 'this path'}`} onClick={onRemove}><Trash2 aria-hidden size={16} />Remove</button>
       </div>
       <div className="mt-3">
-        {drawable ? <Tape title={`The path ${path.name} on the tape`} ground={travelledGround(path)} measure="travelled" /> : <p role="alert" className="text-lost">Not drawn: {(errors as { message?: string } | undefined)?.message ?? 'mend the figures that are out of place.'}</p>}
+        {drawable ? <Prediction path={path} products={form.watch('products')} /> : <p role="alert" className="text-lost">Not drawn: {(errors as { message?: string } | undefined)?.message ?? 'mend the figures that are out of place.'}</p>}
       </div>
       <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
         <Legs form={form} index={index} />
@@ -82,21 +82,45 @@ function Legs({ form, index }: { form: SetupForm; index: number }) {
   );
 }
 
+const KIND_WORDS: Readonly<Record<ObstructionKind, string>> = { 'fixed-loss': 'loss by eye', slab: 'wall', foliage: 'foliage', 'knife-edge': 'edge' };
+/** Figures of another kind are dropped: a wall has no depth of leaves. */
+const FRESH: Readonly<Record<ObstructionKind, Partial<SetupPath['obstructions'][number]>>> = {
+  'fixed-loss': { lossDb: 3 }, slab: { material: 'brick', thicknessM: 0.1 }, foliage: {}, 'knife-edge': { heightM: 3 },
+};
+
 function Obstructions({ form, index }: { form: SetupForm; index: number }) {
   const at = `paths.${index}.obstructions` as const;
   const obstructions = useFieldArray({ control: form.control, name: at, keyName: 'key' });
   const errors = form.formState.errors.paths?.[index]?.obstructions;
+  const values = form.watch(at);
+  const become = (i: number, kind: ObstructionKind): void => {
+    const { label, atM } = values[i] as SetupPath['obstructions'][number];
+    obstructions.update(i, { label, atM, kind, ...(kind === 'foliage' ? { toM: atM + 20 } : FRESH[kind]) });
+  };
   return (
-    <Rows title="Obstructions" add={<button type="button" className="btn btn-quiet" onClick={() => obstructions.append({ label: '', atM: 10, lossDb: 3 })}>Add an obstruction</button>}>
+    <Rows title="Obstructions" add={<button type="button" className="btn btn-quiet" onClick={() => obstructions.append({ label: '', kind: 'fixed-loss', atM: 10, lossDb: 3 })}>Add an obstruction</button>}>
       {obstructions.fields.length === 0 && <p className="text-faint">Nothing stands in the way.</p>}
-      {obstructions.fields.map((field, i) => (
-        <div key={field.key} className="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2">
-          <Field label="What" {...form.register(`${at}.${i}.label`)} error={errors?.[i]?.label?.message} />
-          <Field label="At" suffix="m" type="number" step="any" {...form.register(`${at}.${i}.atM`, { valueAsNumber: true })} error={errors?.[i]?.atM?.message} />
-          <Field label="Loss (by eye)" suffix="dB" type="number" step="any" {...form.register(`${at}.${i}.lossDb`, { valueAsNumber: true })} error={errors?.[i]?.lossDb?.message} />
-          <RemoveRow what={`obstruction ${i + 1}`} onClick={() => obstructions.remove(i)} />
-        </div>
-      ))}
+      {obstructions.fields.map((field, i) => {
+        const kind = values[i]?.kind ?? 'fixed-loss';
+        const figure = (name: 'atM' | 'toM' | 'thicknessM' | 'heightM' | 'lossDb', label: string, suffix: string) => (
+          <Field label={label} suffix={suffix} type="number" step="any" {...form.register(`${at}.${i}.${name}`, { valueAsNumber: true })} error={errors?.[i]?.[name]?.message} />
+        );
+        return (
+          <div key={field.key} className="grid grid-cols-[1.2fr_1.1fr_auto] items-end gap-2 border-b border-rule pb-1">
+            <Field label="What" {...form.register(`${at}.${i}.label`)} error={errors?.[i]?.label?.message} />
+            <Choice label="Kind" value={kind} onChange={(e) => become(i, e.target.value as ObstructionKind)}>{OBSTRUCTION_KINDS.map((k) => <option key={k} value={k}>{KIND_WORDS[k]}</option>)}</Choice>
+            <RemoveRow what={`obstruction ${i + 1}`} onClick={() => obstructions.remove(i)} />
+            <div className="col-span-3 grid grid-cols-3 gap-2">
+              {figure('atM', kind === 'foliage' ? 'From' : 'At', 'm')}
+              {kind === 'foliage' && figure('toM', 'To', 'm')}
+              {kind === 'slab' && <Choice label="Material" {...form.register(`${at}.${i}.material`)}>{Object.keys(SLAB_MATERIALS).map((m) => <option key={m} value={m}>{m}</option>)}</Choice>}
+              {kind === 'slab' && figure('thicknessM', 'Thickness', 'm')}
+              {kind === 'knife-edge' && figure('heightM', 'Height', 'm')}
+              {kind === 'fixed-loss' && figure('lossDb', 'Loss (by eye)', 'dB')}
+            </div>
+          </div>
+        );
+      })}
     </Rows>
   );
 }

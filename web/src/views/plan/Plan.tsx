@@ -1,4 +1,4 @@
-import { claimFlags, claimOf, OUTRUN, planState, type Setup, type SlotState } from '@urvek/contract';
+import { claimFlags, claimOf, distanceClaims, OUTRUN, planState, type Setup, type SlotState } from '@urvek/contract';
 import { balancedAfterRounds, pathLengthM, type Criterion } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { Link } from 'react-router';
@@ -68,7 +68,7 @@ function Checks({ setup, slots }: { setup: Setup; slots: SlotState[] }) {
   const { products, paths, plan } = setup;
   const after = balancedAfterRounds(products.length);
   const balanced = plan.walksEach % after === 0;
-  const claims = products.flatMap((p) => p.claims.map((c) => ({ product: p.name, ...claimOf(c) })));
+  const claims = products.flatMap((p) => distanceClaims(p).map((c) => ({ product: p.name, ...claimOf(c) })));
   return (
     <section className="sheet grid content-start gap-4 p-4" aria-label="Checks of the plan">
       <div>

@@ -1,4 +1,4 @@
-import { claimFlags, claimText, unitsWalked, type ClaimVerdict, type PathRanges, type Setup } from '@urvek/contract';
+import { claimFlags, claimText, unitsWalked, type ClaimVerdict, type Finding, type PathRanges, type Setup } from '@urvek/contract';
 import { balancedAfterRounds, CRITERION_MEANING, kindOf, pathLengthM } from '@urvek/core';
 import { thinnessOf, walkLanes, travelledGround } from '@urvek/draw';
 import { format } from 'date-fns';
@@ -111,6 +111,11 @@ function Where({ workspace: { comparison: { setup }, findings } }: { workspace: 
   );
 }
 
+function failedChecks(setup: Setup, { header, trace }: Finding): string[] {
+  const kindId = setup.products.find((p) => p.id === header.productId)?.kindId;
+  return (trace.begin.body.checks ?? []).flatMap((c) => (c.result === 'failed' ? [(kindId !== undefined && kindOf(kindId).checks.find((k) => k.id === c.id)?.text) || c.id] : []));
+}
+
 function Caveats({ ranges, workspace: { comparison: { setup }, findings }, unfinished }: { ranges: readonly PathRanges[]; workspace: Ready; unfinished: number }) {
   const delay = 'What was heard is logged late: positions are corrected by a reaction time of 0.6 ± 0.2 s and the rig’s playout delay.';
   const balanced = setup.plan.walksEach % balancedAfterRounds(Math.max(1, setup.products.length)) === 0;
@@ -122,6 +127,7 @@ function Caveats({ ranges, workspace: { comparison: { setup }, findings }, unfin
     ...setup.products.filter((p) => unitsWalked(p, findings) === 1).map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),
     'Range is stated in separation, the straight line between the two ends, and speaks for this path.',
     delay,
+    ...findings.flatMap((f) => failedChecks(setup, f).map((text) => `${f.product}, walk ${f.label}: failed in the rig check: ${text}.`)),
     ...new Set(findings.map((f) => `Direction tested: ${f.trace.direction} only.`)),
   ];
   return <Part title="Conditions and caveats"><ul className="list-disc pl-5">{items.map((c) => <li key={c}>{c}</li>)}</ul></Part>;

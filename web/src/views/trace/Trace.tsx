@@ -1,5 +1,5 @@
 import type { Finding } from '@urvek/contract';
-import { CRITERION_MEANING, GRADES, isAutomatic, keyText, standingCorrections, type Correction, type Grade, type WalkEvent } from '@urvek/core';
+import { CRITERION_MEANING, GRADES, isAutomatic, keyText, kindOf, standingCorrections, type Correction, type Grade, type WalkEvent } from '@urvek/core';
 import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { format } from 'date-fns';
@@ -20,7 +20,7 @@ import { useUnit } from '../../state/unit.ts';
 
 export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...workspace} />}</WithWorkspace>;
 
-function TraceStage({ id, walks, findings }: Ready) {
+function TraceStage({ id, comparison, walks, findings }: Ready) {
   const { walkId } = useParams();
   const finding = findings.find((f) => f.walkId === walkId) ?? findings.at(-1);
   if (!finding) return <Stage title="Trace"><Empty title="No walk yet">A trace is worked out from the log of a walk: <Link className="underline" to={`/c/${id}/walk`}>make one</Link>.</Empty></Stage>;
@@ -34,6 +34,7 @@ function TraceStage({ id, walks, findings }: Ready) {
             <Tape title={`Walk ${finding.label} of ${finding.product} on the tape`} ground={travelledGround(finding.path)} measure="travelled" lanes={walkLanes(finding.trace, 'out', 'walk')} />
             <Legend />
           </section>
+          <FailedChecks finding={finding} kindId={comparison.setup.products.find((p) => p.id === finding.header.productId)?.kindId} />
           <div className="grid gap-4 xl:grid-cols-[1.1fr_1fr]">
             <Outcomes finding={finding} />
             <Log finding={finding} log={log} />
@@ -42,6 +43,14 @@ function TraceStage({ id, walks, findings }: Ready) {
       </div>
     </Stage>
   );
+}
+
+/** What the rig check found wrong before this walk. */
+function FailedChecks({ finding, kindId }: { finding: Finding; kindId: string | undefined }) {
+  const failed = finding.trace.begin.body.checks?.filter((c) => c.result === 'failed') ?? [];
+  if (failed.length === 0 || kindId === undefined) return null;
+  const { checks } = kindOf(kindId);
+  return <p className="sheet border-l-4 border-l-lost px-3 py-2"><strong>Failed in the rig check:</strong> {failed.map((f) => checks.find((c) => c.id === f.id)?.text ?? f.id).join('; ')}.</p>;
 }
 
 function WalkList({ id, findings, current }: { id: string; findings: Finding[]; current: string }) {

@@ -46,7 +46,7 @@ function ClaimCard({ judged }: { judged: ClaimVerdict }) {
       <div><OutcomeMark outcome={verdict.outcome} /></div>
       <div>
         <h2>{product.name}: “{claimText(claim)}”</h2>
-        <p className="text-[0.85rem] text-faint">{claim.source && `${claim.source}; `}{path ? `judged on ${path.name}` : 'no path of this condition'}</p>
+        <p className="text-[0.85rem] text-faint">{claim.source && `${claim.source}; `}{path ? `judged on ${path.name}` : claim.form === 'distance' ? 'no path of this condition' : `a claim of ${claim.form}`}</p>
         <p className="mt-1">{verdict.reason}</p>
         {verdict.next !== undefined && <p className="mt-1"><strong>What would decide it:</strong> {verdict.next}</p>}
         <ul className="mt-1 text-[0.85rem] text-faint">{verdict.caveats.map((c) => <li key={c}>{c}</li>)}</ul>

@@ -6,6 +6,7 @@ import { Choice } from '../../components/Field.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { RigCheck, type Results } from './RigCheck.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 
@@ -15,6 +16,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
   const next = slots.find((s) => !s.finding) ?? slots[0];
   const [chosen, setChosen] = useState<number>();
   const [baseline, setBaseline] = useState<Grade>(5);
+  const [checks, setChecks] = useState<Results>({});
   const [error, setError] = useState<Error>();
   const slot = chosen === undefined ? next : slots[chosen];
   if (!slot) return <Stage title="Walk"><Empty title="Nothing to walk yet">The plan is empty: enter two products, a path, and how often.</Empty></Stage>;
@@ -25,7 +27,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
     try {
       await fieldLog.adopt(header, 1);
       const reading = { travelledM: 0, method: 'marked line', pressed: false } as const;
-      await fieldLog.append(header.id, 'begin', { baselineGrade: baseline, direction: kind.direction, reading, playoutDelayS: rig.playoutDelayS, simulatedSeed: header.id }, eventTime(0, 1));
+      await fieldLog.append(header.id, 'begin', { baselineGrade: baseline, direction: kind.direction, reading, playoutDelayS: rig.playoutDelayS, simulatedSeed: header.id, checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })) }, eventTime(0, 1));
       onBegin(header.id);
     } catch (cause) {
       setError(new Error('This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.', { cause }));
@@ -35,13 +37,14 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
     <Stage title="Walk" lead={slots.some((s) => !s.finding) ? `Next in the plan: round ${slot.round}, place ${slot.place}.` : 'The plan is walked; this would be an extra walk.'}>
       <div className="sheet grid gap-4 p-4 md:grid-cols-2">
         <div className="grid content-start gap-3">
-          <Choice label="Walk" value={slots.indexOf(slot)} onChange={(e) => setChosen(Number(e.target.value))}>
+          <Choice label="Walk" value={slots.indexOf(slot)} onChange={(e) => { setChosen(Number(e.target.value)); setChecks({}); }}>
             {slots.map((s, i) => <option key={i} value={i}>{s.item.product.name} on {s.item.path.name}, round {s.round}{s.finding ? ' (walked)' : ''}</option>)}
           </Choice>
           <Choice label="Baseline at the zero point" value={baseline} onChange={(e) => setBaseline(Number(e.target.value) as Grade)}>
             {GRADES.map((g) => <option key={g} value={g}>{g}: {kind.words[g]}</option>)}
           </Choice>
           <p className="text-faint">Rig {rig.name}: fixed end {rig.heightFixedM} m, mobile end {rig.heightMobileM} m, channel {rig.channel || 'not stated'}. Test signal: {kind.testSignal}.</p>
+          <RigCheck key={rig.id} kind={kind} results={checks} onChange={setChecks} checkedBefore={findings.some((f) => f.header.rigId === rig.id && f.trace.begin.body.checks?.some((c) => c.result !== 'not done'))} />
           <p className="border-l-4 border-degraded pl-3">Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is real; what you hear is invented.</p>
           {error && <Trouble error={error} />}
           <div><button className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64" onClick={() => void begin()}>Begin the walk</button></div>

@@ -1,0 +1,25 @@
+import { SHADOWING_SD_DB, type PathPrediction } from '@urvek/core';
+import type { Lane } from './tape.ts';
+
+const TENTH = 1.2815515655446004;
+
+/** Points enough for a picture. */
+const MOST_POINTS = 400;
+
+/** A predicted margin along the route: the curve, its shadowing, and where each event is expected. */
+export function predictionLane(id: string, label: string, { points, events }: PathPrediction): Lane {
+  const every = Math.ceil(points.length / MOST_POINTS);
+  const highest = Math.max(...points.map((p) => p.marginDb));
+  return {
+    id, label, note: 'predicted margin',
+    title: `${label}: predicted margin along the route`,
+    height: 96,
+    curve: {
+      points: points.filter((_, i) => i % every === 0).map((p) => ({ atM: p.travelledM, value: p.marginDb })),
+      band: TENTH * SHADOWING_SD_DB,
+      least: -20,
+      most: Math.min(40, Math.max(20, highest)),
+      marks: events.map((e) => ({ lowM: e.lowM, highM: e.highM, label: e.criterion })),
+    },
+  };
+}

@@ -1,0 +1,62 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { startApp, type App } from './support/app.ts';
+import { openBrowser, Page, type Browser } from './support/browser.ts';
+
+let app: App;
+let browser: Browser;
+let page: Page;
+
+beforeAll(async () => {
+  app = await startApp({ demo: true });
+  browser = await openBrowser();
+  page = new Page(browser.driver, app.url);
+}, 60_000);
+
+afterAll(async () => {
+  await browser.close();
+  await app.close();
+});
+
+test('Kit: two rigs side by side, claims that disagree, and undo', async () => {
+  await page.open(`/c/${DEMO_ID}/kit`);
+  await page.see('They are set up alike in everything that is stated.');
+  await page.driver.executeScript('document.querySelectorAll("details").forEach((d) => { d.open = true; })');
+  await page.fill('Power as set', '20', 1);
+  await page.fill('Power as set', '10', 2);
+  await page.see('−3.0 dB'.replace('−', '-'));
+  await page.press('Add a claim');
+  await page.fill('Distance', '500 m', 2);
+  await page.see('cannot both be meant');
+  await page.press('Save kit');
+  await page.see('Kit saved');
+  await page.press('Undo');
+  await page.see('They are set up alike in everything that is stated.');
+}, 60_000);
+
+test('Paths: an obstruction that becomes a wall moves the prediction', async () => {
+  await page.open(`/c/${DEMO_ID}/paths`);
+  const breaks = async (): Promise<string> => page.text('(//*[@data-prediction]//tbody/tr)[1]/td[last()]');
+  expect(await breaks()).toContain('distance alone');
+  await page.choose('Kind', 'wall');
+  await page.fill('At', '38');
+  await page.choose('Material', 'concrete');
+  await page.fill('Thickness', '0.4');
+  await page.until('the wall in the prediction', async () => (await breaks()).includes('Footbridge, 38 m'));
+  expect(await page.driver.executeScript<number>("return document.querySelectorAll('[data-scene] .s-obstruction').length")).toBe(2);
+  await page.press('Discard changes');
+  await page.until('the prediction as it was', async () => (await breaks()).includes('distance alone'));
+}, 60_000);
+
+test('Walk: what fails in the rig check is kept with the walk and printed', async () => {
+  await page.open(`/c/${DEMO_ID}/walk`);
+  await (await page.find("//input[@aria-label='Batteries fresh at both ends: failed']")).click();
+  await page.see('1 failed: mend it now');
+  await page.press('Begin the walk');
+  await page.see('Dropout begins');
+  await page.key('e');
+  await page.press('weather');
+  await page.see('Failed in the rig check:');
+  await page.press('Report');
+  await page.see('failed in the rig check: Batteries fresh at both ends');
+}, 60_000);

@@ -1,0 +1,9 @@
+import { predictPath, type Path, type PathLink, type PathPrediction } from '@urvek/core';
+import * as Comlink from 'comlink';
+
+const api = {
+  predict: (path: Path, links: readonly PathLink[]): PathPrediction[] => links.map((link) => predictPath(path, link)),
+};
+
+export type PredictWorker = typeof api;
+Comlink.expose(api);
