@@ -1,6 +1,6 @@
 // npm run bench: what the heavy parts take on this machine, in one run.
 import { cpus } from 'node:os';
-import { seeded, summariseRanges, type WalkInterval } from '@urvek/core';
+import { predictPath, seeded, simulatePower, summariseRanges, type Path, type WalkInterval } from '@urvek/core';
 import { demoWalks, DEMO_SETUP } from '../server/src/demo/cindermoor.ts';
 import { findWalks, rangesByPath } from '@urvek/contract';
 
@@ -24,6 +24,14 @@ function simulatedWalks(products: number, paths: number, walks: number): WalkInt
   });
 }
 
+const wallPath: Path = {
+  id: 'bench', name: 'bench', condition: 'obstructed', model: 'two-ray', legs: [{ lengthM: 500, bearingDeg: 0, riseM: 0, exposure: 'open' }], checkpoints: [],
+  obstructions: [
+    { label: 'wall', kind: 'slab', atM: 40, material: 'brick', thicknessM: 0.1 }, { label: 'hedge', kind: 'foliage', atM: 60, toM: 80 },
+    { label: 'ridge', kind: 'knife-edge', atM: 200, heightM: 4 }, { label: 'shed', kind: 'fixed-loss', atM: 300, lossDb: 6 },
+  ],
+};
+
 const demo = demoWalks();
 const findings = findWalks(DEMO_SETUP, demo);
 const events = demo.reduce((sum, w) => sum + w.log.length, 0);
@@ -31,6 +39,8 @@ const rows: [string, number][] = [
   ['12 walks, 2 products: fit and all profile intervals', median(20, () => summariseRanges(simulatedWalks(2, 1, 6)))],
   ['960 walks, 5 products × 6 paths (10 parameters and σ): the same', median(3, () => summariseRanges(simulatedWalks(5, 6, 32)))],
   [`demo: ${demo.length} logs of ${events} events reduced to outcomes`, median(10, () => findWalks(DEMO_SETUP, demo))],
+  ['2,000 simulated comparisons of 2 products × 6 walks', median(1, () => simulatePower({ ratio: 1.25, sigma: 0.2, walksEach: 6, stepRatio: 1.05 }, 2000, 'bench'))],
+  ['prediction along 500 m in steps of 0.5 m, four obstructions', median(10, () => predictPath(wallPath, { frequencyMHz: 2400, eirpDbm: 20, receiveGainDbi: 0, requiredDbm: -85, heightsM: [1.5, 1.5] }))],
   ['demo: estimates of its path', median(10, () => rangesByPath(DEMO_SETUP, findings, 'first dropout'))],
 ];
 console.log(`Node ${process.version}, ${cpus().length} × ${cpus()[0]?.model.trim()}`);

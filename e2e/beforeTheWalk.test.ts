@@ -48,6 +48,27 @@ test('Paths: an obstruction that becomes a wall moves the prediction', async () 
   await page.until('the prediction as it was', async () => (await breaks()).includes('distance alone'));
 }, 60_000);
 
+test('Plan: simulated power with progress and stop, then the run sheet', async () => {
+  await page.open(`/c/${DEMO_ID}/plan`);
+  await page.fill('Ratio worth telling', '1.4');
+  await page.press('Simulate comparisons');
+  await page.press('Stop');
+  await page.press('Simulate comparisons');
+  await page.see('28 of 28, 300 comparisons each');
+  const row = await page.driver.executeScript<string[]>("return [...document.querySelectorAll('section[aria-label=\"How many walks\"] tbody tr')].map((r) => r.cells[1].textContent)");
+  const powers = row.map((text) => Number(text.replace(/\D/g, '')));
+  expect(powers).toHaveLength(7);
+  // More walks tell more; 1.4× at σ 0.12 is certain with 16 (normal approximation: over 99.9 %).
+  expect(powers[6]).toBeGreaterThanOrEqual(99);
+  expect(powers[0]).toBeLessThan(powers[3] as number);
+  await page.press('Discard changes');
+  await page.press('Run sheet');
+  await page.see('15:12');
+  const sheet = await page.text('//main//table');
+  expect(sheet.split('\n').filter((line) => line.startsWith('1') && line.includes('Incline'))).toHaveLength(12);
+  expect(await page.text('//main')).toContain('field telephone at the footbridge');
+}, 60_000);
+
 test('Walk: what fails in the rig check is kept with the walk and printed', async () => {
   await page.open(`/c/${DEMO_ID}/walk`);
   await (await page.find("//input[@aria-label='Batteries fresh at both ends: failed']")).click();

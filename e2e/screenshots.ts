@@ -41,7 +41,7 @@ async function main(): Promise<void> {
     await page.open('/');
     await page.see('Clip microphones');
     await shoot(page, 'bench');
-    for (const [stage, sign] of [['kit', 'Add a product'], ['paths', 'Lay them out'], ['plan', 'Balance'], ['trace', 'Outcomes'], ['ranges', 'Median, 95'], ['verdict', 'Judged on'], ['report', 'What was tested']] as const) {
+    for (const [stage, sign] of [['kit', 'Add a product'], ['paths', 'Lay them out'], ['plan', 'Balance'], ['run-sheet', 'Back by'], ['trace', 'Outcomes'], ['ranges', 'Median, 95'], ['verdict', 'Judged on'], ['report', 'What was tested']] as const) {
       await page.open(`${DEMO}/${stage}`);
       await page.see(sign);
       await shoot(page, stage);

@@ -125,6 +125,15 @@ function offPath(path: Path, refuse: (message: string) => yup.ValidationError): 
 export const planSchema = yup.object({
   walksEach: finite('Walks of each product').integer().min(0).max(100),
   criterion: yup.string().oneOf(CRITERIA).required(),
+  /** The ratio of distances worth telling apart, and the spread of walks reckoned with (s.d. of ln distance). */
+  ratio: finite('Ratio').moreThan(1, 'A ratio worth telling is above 1').max(100),
+  sigma: finite('Spread').moreThan(0, 'Spread must be above 0').max(3),
+  startTime: yup.string().required().matches(/^([01]?\d|2[0-3]):[0-5]\d$/, 'Write the start as 09:30'),
+  setUpMin: finite('Set-up').min(0).max(600),
+  /** Who is where, and by which second way they can call. */
+  atFixedEnd: words(),
+  atMobileEnd: words(),
+  secondChannel: words(),
 }).noUnknown();
 
 const unique = (what: string) => [
@@ -152,7 +161,7 @@ export const newRig = (rigId: string, unitId: string): Rig => ({
   heightFixedM: 1.5, heightMobileM: 1.5, cables: '', playoutDelayS: 0,
 });
 
-export const EMPTY_SETUP: Setup = { products: [], paths: [], plan: { walksEach: 4, criterion: 'first dropout' } };
+export const EMPTY_SETUP: Setup = { products: [], paths: [], plan: { walksEach: 4, criterion: 'first dropout', ratio: 1.25, sigma: 0.2, startTime: '09:30', setUpMin: 10, atFixedEnd: '', atMobileEnd: '', secondChannel: '' } };
 
 const comparisonHead = {
   title: name('Comparison'),

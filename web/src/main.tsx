@@ -13,6 +13,7 @@ import { Bench } from './views/bench/Bench.tsx';
 import { Kit } from './views/kit/Kit.tsx';
 import { Paths } from './views/paths/Paths.tsx';
 import { Plan } from './views/plan/Plan.tsx';
+import { RunSheet } from './views/plan/RunSheet.tsx';
 import { Ranges } from './views/ranges/Ranges.tsx';
 import { Report } from './views/report/Report.tsx';
 import { Trace } from './views/trace/Trace.tsx';
@@ -45,6 +46,7 @@ const router = createBrowserRouter([
       { path: 'kit', element: <Kit /> },
       { path: 'paths', element: <Paths /> },
       { path: 'plan', element: <Plan /> },
+      { path: 'run-sheet', element: <RunSheet /> },
       { path: 'walk', element: <Walk /> },
       { path: 'trace/:walkId?', element: <Trace /> },
       { path: 'ranges', element: <Ranges /> },

@@ -27,19 +27,30 @@ const FAR = 12;
  * Undefined (absent) for n ≤ p, or where the likelihood has no bound.
  */
 export function profileInterval(fit: RangeFit | NoFit, target: Target, level = 0.95): ProfileInterval | undefined {
-  const { model } = fit;
-  const n = model.informative.length;
-  const p = model.data.columns;
-  const top = isFit(fit) ? { value: fit.logLikelihood, at: parametersOf(fit) } : { value: fit.supremum, at: fit.near };
-  if (n <= p || top.value === undefined || !top.at) return undefined;
-  const t = studentQuantile(0.5 + level / 2, n - p);
-  const allowed = (n * Math.log1p((t * t) / (n - p))) / 2;
-  const estimate = valueAt(target, top.at);
-  const search = { model, target, from: estimate, start: top.at, floor: top.value - allowed, allowed };
+  const top = calibratedTop(fit, level);
+  if (!top) return undefined;
+  const search = { ...top, model: fit.model, target, from: valueAt(target, top.start) };
   return { low: findEnd(search, -1), high: findEnd(search, 1) };
 }
 
-export function parametersOf(fit: RangeFit): Float64Array {
+/** Whether the interval of `profileInterval` leaves θ out, without finding its ends: one restricted fit. */
+export function intervalExcludes(fit: RangeFit | NoFit, target: Target, theta: number, level = 0.95): boolean {
+  const top = calibratedTop(fit, level);
+  return top !== undefined && profileAt(fit.model, target, theta, top.start).value < top.floor;
+}
+
+/** The top of the likelihood and how far below it the interval reaches; undefined where there is no interval. */
+function calibratedTop(fit: RangeFit | NoFit, level: number): { start: Float64Array; floor: number; allowed: number } | undefined {
+  const n = fit.model.informative.length;
+  const p = fit.model.data.columns;
+  const { value, start } = isFit(fit) ? { value: fit.logLikelihood, start: parametersOf(fit) } : { value: fit.supremum, start: fit.near };
+  if (n <= p || value === undefined || !start) return undefined;
+  const t = studentQuantile(0.5 + level / 2, n - p);
+  const allowed = (n * Math.log1p((t * t) / (n - p))) / 2;
+  return { start, floor: value - allowed, allowed };
+}
+
+function parametersOf(fit: RangeFit): Float64Array {
   return Float64Array.from([...fit.beta.map((b) => b / fit.sigma), 1 / fit.sigma]);
 }
 

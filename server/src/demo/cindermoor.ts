@@ -31,7 +31,7 @@ export const DEMO_SETUP: Setup = {
     obstructions: [{ label: 'Footbridge', kind: 'fixed-loss', atM: 260, lossDb: 3 }],
     checkpoints: Array.from({ length: 20 }, (_, i) => ({ name: `post ${i + 1}`, atM: 20 * (i + 1) })),
   }],
-  plan: { walksEach: 6, criterion: 'first dropout' },
+  plan: { walksEach: 6, criterion: 'first dropout', ratio: 1.25, sigma: 0.12, startTime: '12:05', setUpMin: 8, atFixedEnd: 'Base, at the lower gate', atMobileEnd: 'Walker', secondChannel: 'field telephone at the footbridge' },
 };
 
 /** A version-4-shaped UUID from a name, so that the demo has the same ids everywhere. */

@@ -1,5 +1,5 @@
 import { claimFlags, claimOf, distanceClaims, OUTRUN, planState, type Setup, type SlotState } from '@urvek/contract';
-import { balancedAfterRounds, pathLengthM, type Criterion } from '@urvek/core';
+import { attenuatorDb, balancedAfterRounds, pathLengthM, type Criterion } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { Link } from 'react-router';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
@@ -10,6 +10,7 @@ import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { PowerPanel } from './PowerPanel.tsx';
 
 export const Plan = () => <WithWorkspace>{(workspace) => <PlanEditor {...workspace} />}</WithWorkspace>;
 
@@ -19,10 +20,17 @@ function PlanEditor({ comparison, findings, id }: Ready) {
   const setup: Setup = { ...comparison.setup, plan: Number.isInteger(plan.walksEach) && plan.walksEach >= 0 && plan.walksEach <= 100 ? plan : comparison.setup.plan };
   const slots = planState(setup, findings);
   return (
-    <Stage title="Plan" lead="How often, in which order, and by which criterion: settled before the first walk, so that no product is favoured.">
+    <Stage title="Plan" lead="How often, in which order, and by which criterion: settled before the first walk, so that no product is favoured." actions={<Link className="btn" to={`/c/${id}/run-sheet`}>Run sheet</Link>}>
       <section className="sheet flex flex-wrap items-end gap-x-6 gap-y-2 p-4" aria-label="Walks and criterion">
         <Field className="w-64" label="Walks of each product on each path" type="number" min={0} max={100} {...form.register('plan.walksEach', { valueAsNumber: true })} error={form.formState.errors.plan?.walksEach?.message} />
         <CriterionChoice value={plan.criterion as Criterion} onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })} />
+        <Field className="w-36" label="Ratio worth telling" suffix="×" type="number" step="any" {...form.register('plan.ratio', { valueAsNumber: true })} error={form.formState.errors.plan?.ratio?.message} />
+        <Field className="w-44" label="Spread of walks (σ of ln)" type="number" step="any" {...form.register('plan.sigma', { valueAsNumber: true })} error={form.formState.errors.plan?.sigma?.message} />
+        <Field className="w-28" label="Start" {...form.register('plan.startTime')} error={form.formState.errors.plan?.startTime?.message} />
+        <Field className="w-32" label="Set-up of a rig" suffix="min" type="number" step="any" {...form.register('plan.setUpMin', { valueAsNumber: true })} error={form.formState.errors.plan?.setUpMin?.message} />
+        <Field className="w-52" label="At the fixed end" {...form.register('plan.atFixedEnd')} />
+        <Field className="w-52" label="Walking" {...form.register('plan.atMobileEnd')} />
+        <Field className="w-64" label="Second channel" {...form.register('plan.secondChannel')} />
       </section>
       {comparison.setup.paths.map((path) => (
         <section key={path.id} className="sheet mt-4 px-4 py-2" aria-label={`${path.name} and the claims`}>
@@ -38,6 +46,7 @@ function PlanEditor({ comparison, findings, id }: Ready) {
           <Checks setup={setup} slots={slots} />
         </div>
       )}
+      {plan.ratio > 1 && plan.sigma > 0 && <div className="mt-4"><PowerPanel key={`${plan.ratio}/${plan.sigma}`} ratio={plan.ratio} sigma={plan.sigma} walksEach={plan.walksEach} /></div>}
       <SaveBar what="plan" dirty={form.formState.isDirty} saving={saving} error={error} onSave={save} onDiscard={() => form.reset()} />
     </Stage>
   );
@@ -84,7 +93,7 @@ function Checks({ setup, slots }: { setup: Setup; slots: SlotState[] }) {
         <ul className="mt-1 grid gap-1.5">
           {paths.flatMap((path) => claims.filter((c) => c.condition === 'unstated' || c.condition === path.condition).map((claim) => {
             const ratio = pathLengthM(path) / claim.distanceM;
-            return <li key={`${path.id}-${claim.product}-${claim.entered}`}>{path.name} is <span className="figure">{ratio.toFixed(1)}×</span> {claim.product}’s claim of {claim.entered} (<Length m={claim.distanceM} />): {ratio >= OUTRUN ? 'enough.' : ratio >= 1 ? `short of ${OUTRUN}×; a walk that holds to the end will give a bound.` : 'it can never settle it.'}</li>;
+            return <li key={`${path.id}-${claim.product}-${claim.entered}`}>{path.name} is <span className="figure">{ratio.toFixed(1)}×</span> {claim.product}’s claim of {claim.entered} (<Length m={claim.distanceM} />): {ratio >= OUTRUN ? 'enough.' : `${ratio >= 1 ? `short of ${OUTRUN}×; a walk that holds to the end will give a bound` : 'it can never settle it'}. An attenuator of ${attenuatorDb(pathLengthM(path), OUTRUN * claim.distanceM, 2).toFixed(0)} dB would do instead (exponent 2).`}</li>;
           }))}
         </ul>
         {claims.length === 0 && <p className="text-faint">No claim is entered.</p>}
