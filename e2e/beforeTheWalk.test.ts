@@ -1,4 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { By } from 'selenium-webdriver';
+import { fileURLToPath } from 'node:url';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { startApp, type App } from './support/app.ts';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
@@ -46,6 +48,26 @@ test('Paths: an obstruction that becomes a wall moves the prediction', async () 
   expect(await page.driver.executeScript<number>("return document.querySelectorAll('[data-scene] .s-obstruction').length")).toBe(2);
   await page.press('Discard changes');
   await page.until('the prediction as it was', async () => (await breaks()).includes('distance alone'));
+}, 60_000);
+
+test('Paths: a route from a GPX file becomes a path with its posts; a bad file is refused in words', async () => {
+  await page.open(`/c/${DEMO_ID}/paths`);
+  await page.see('Lay them out');
+  const pick = async (file: string): Promise<void> => (await page.driver.findElement(By.css('input[type=file]'))).sendKeys(file);
+  await pick(fileURLToPath(new URL('../package.json', import.meta.url)));
+  await page.see('was not imported: feature 1: not GeoJSON');
+  await pick(fileURLToPath(new URL('../core/src/formats/fixtures/route-1.1.gpx', import.meta.url)));
+  await page.see('Fixed end at');
+  const names = await page.driver.executeScript<string[]>("return [...document.querySelectorAll('main section[aria-label]')].map((s) => s.getAttribute('aria-label'))");
+  expect(names).toContain('Incline');
+  expect(names).toHaveLength(2);
+  const travelled = await page.text("(//main//section)[2]//p[starts-with(normalize-space(.), 'Travelled')]");
+  // gate to upper gate: about 343 m by the geodesics between the four places.
+  expect(Number(/Travelled (\d+) m/.exec(travelled)?.[1])).toBeGreaterThan(335);
+  expect(Number(/Travelled (\d+) m/.exec(travelled)?.[1])).toBeLessThan(350);
+  await page.press('Save paths');
+  await page.see('Paths saved');
+  await page.press('Undo');
 }, 60_000);
 
 test('Plan: simulated power with progress and stop, then the run sheet', async () => {

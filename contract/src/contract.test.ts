@@ -55,7 +55,7 @@ const product = (id: string): Setup['products'][number] => ({
   rigs: [newRig(`${id}r`, `${id}u`)],
   standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
 });
-const path: Setup['paths'][number] = { id: 'p', name: 'P', condition: 'open', model: 'free-space', legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [{ name: 'post', atM: 20 }] };
+const path: Setup['paths'][number] = { id: 'p', name: 'P', condition: 'open', model: 'free-space', distanceMethod: 'marked line', hazards: '', permission: '', legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [{ name: 'post', atM: 20 }] };
 const setup: Setup = { products: [product('a'), product('b')], paths: [path], plan: { ...EMPTY_SETUP.plan, walksEach: 2 } };
 
 describe('the set-up', () => {

@@ -1,4 +1,4 @@
-import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, EXPOSURES, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Path, type SlabMaterial } from '@urvek/core';
+import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, DISTANCE_METHODS, EXPOSURES, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Path, type SlabMaterial } from '@urvek/core';
 import * as yup from 'yup';
 
 const id = () => yup.string().required().matches(/^[A-Za-z0-9-]{1,64}$/);
@@ -111,7 +111,13 @@ export const pathSchema = yup.object({
   name: name('Path'),
   condition: yup.string().oneOf(['open', 'obstructed'] as const).required(),
   legs: yup.array(legSchema).required().min(1, 'A path needs at least one leg').max(200),
+  /** Where the fixed end stands, when the path was taken from coordinates. */
+  fixedEnd: yup.object({ latitudeDeg: finite('Latitude').min(-90).max(90), longitudeDeg: finite('Longitude').min(-180).max(180), heightM: known('Height', -500) }).noUnknown().default(undefined).optional(),
   model: yup.string().oneOf(PATH_MODELS).required(),
+  /** How the checkpoints were measured: it decides how well a mark at one is known. */
+  distanceMethod: yup.string().oneOf(DISTANCE_METHODS).required(),
+  hazards: words(300),
+  permission: words(300),
   obstructions: yup.array(obstructionSchema).required().max(200),
   checkpoints: yup.array(yup.object({ name: name('Checkpoint'), atM: finite('Place of the checkpoint').min(0) }).noUnknown()).required().max(500),
 }).noUnknown().test('on-path', (path, context) => offPath(path as Path, (message) => context.createError({ message })));

@@ -1,5 +1,7 @@
 export * from './compare/claim.ts';
 export * from './compare/findings.ts';
+export * from './formats/geojson.ts';
+export * from './formats/gpx.ts';
 export * from './formats/walkIntervalsCsv.ts';
 export * from './grade/grade.ts';
 export * from './grade/kind.ts';
@@ -8,6 +10,8 @@ export * from './kit/battery.ts';
 export * from './kit/claimValue.ts';
 export * from './kit/rig.ts';
 export * from './kit/rigDiff.ts';
+export * from './path/fromCoordinates.ts';
+export * from './path/geodesic.ts';
 export * from './path/path.ts';
 export * from './path/separation.ts';
 export * from './plan/balancedOrder.ts';

@@ -1,6 +1,6 @@
 import { pathSchema, type Setup, type SetupPath } from '@urvek/contract';
-import { EXPOSURES, OBSTRUCTION_KINDS, PATH_MODELS, pathLengthM, separationAtM, SLAB_MATERIALS, type ObstructionKind } from '@urvek/core';
-import { Plus, Trash2 } from 'lucide-react';
+import { DISTANCE_METHODS, EXPOSURES, LEAST_STEP_M, METHOD_UNCERTAINTY, OBSTRUCTION_KINDS, PATH_MODELS, pathLengthM, separationAtM, ROUTE_FILE_LIMIT_BYTES, RouteFileError, SLAB_MATERIALS, TOLERANCE_M, type DistanceMethod, type ObstructionKind } from '@urvek/core';
+import { Plus, Trash2, Upload } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
@@ -10,10 +10,11 @@ import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
 import { Prediction } from './Prediction.tsx';
+import { download, exportAs, pathsFromFile, routeFileOf } from './routeFiles.ts';
 
 type SetupForm = UseFormReturn<Setup>;
 
-const newPath = (): SetupPath => ({ id: crypto.randomUUID().slice(0, 8), name: '', condition: 'open', model: 'two-slope', legs: [{ lengthM: 150, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] });
+const newPath = (): SetupPath => ({ id: crypto.randomUUID().slice(0, 8), name: '', condition: 'open', model: 'two-slope', distanceMethod: 'marked line', hazards: '', permission: '', legs: [{ lengthM: 150, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] });
 
 export const Paths = () => <WithWorkspace>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>;
 
@@ -21,13 +22,36 @@ function PathsEditor({ comparison }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
   const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
   return (
-    <Stage title="Paths" lead="Routes away from the fixed end, which is their zero. Look up before you look down: know where kerbs, water and stairs are before the first walk." actions={<button className="btn" onClick={() => paths.append(newPath())}><Plus aria-hidden size={16} />Add a path</button>}>
+    <Stage title="Paths" lead="Routes away from the fixed end, which is their zero. Look up before you look down: know where kerbs, water and stairs are before the first walk." actions={<><ImportRoute onPaths={(found) => paths.append(found)} /><button className="btn" onClick={() => paths.append(newPath())}><Plus aria-hidden size={16} />Add a path</button></>}>
       {paths.fields.length === 0 && <Empty title="No path yet">Add a path of at least one and a half times the longest claim, or the result will be a bound.</Empty>}
       <div className="grid gap-4">
         {paths.fields.map((field, i) => <PathCard key={field.key} form={form} index={i} onRemove={() => paths.remove(i)} />)}
       </div>
       <SaveBar what="paths" dirty={form.formState.isDirty} saving={saving} error={error} onSave={save} onDiscard={() => form.reset()} />
     </Stage>
+  );
+}
+
+/** Routes over coordinates, from GPX or GeoJSON. */
+function ImportRoute({ onPaths }: { onPaths: (paths: SetupPath[]) => void }) {
+  const [error, setError] = useState<string>();
+  const read = async (file: File): Promise<void> => {
+    try {
+      if (file.size > ROUTE_FILE_LIMIT_BYTES) throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
+      onPaths(pathsFromFile(file.name, await file.text()));
+      setError(undefined);
+    } catch (cause) {
+      if (!(cause instanceof RouteFileError)) throw cause;
+      setError(`${file.name} was not imported: ${cause.message}. The paths are as they were; choose another file.`);
+    }
+  };
+  return (
+    <div>
+      <label className="btn cursor-pointer focus-within:outline-3 focus-within:outline-accent"><Upload aria-hidden size={16} />Import a route
+        <input type="file" accept=".gpx,.geojson,.json" aria-label="Import a route from a GPX or GeoJSON file" className="sr-only" onChange={(e) => { const [file] = e.target.files ?? []; e.target.value = ''; if (file) void read(file); }} />
+      </label>
+      {error !== undefined && <p role="alert" className="max-w-72 text-[0.85rem] font-bold text-lost">{error}</p>}
+    </div>
   );
 }
 
@@ -43,17 +67,40 @@ function PathCard({ form, index, onRemove }: { form: SetupForm; index: number; o
         <Choice className="w-40" label="Condition" {...form.register(`${at}.condition`)}><option value="open">open</option><option value="obstructed">obstructed</option></Choice>
         <Choice className="w-44" label="Path loss" {...form.register(`${at}.model`)}>{PATH_MODELS.map((m) => <option key={m} value={m}>{m}</option>)}</Choice>
         {drawable && <p className="pb-1.5">Travelled <Length m={pathLengthM(path)} both />, separation at the end <Length m={separationAtM(path, pathLengthM(path))} both /></p>}
+        <Choice className="w-52" label="Distances by" {...form.register(`${at}.distanceMethod`)}>{DISTANCE_METHODS.map((m) => <option key={m} value={m}>{m} (± {uncertaintyText(m)})</option>)}</Choice>
+        <Field className="w-72" label="Hazards: kerbs, water, stairs, machinery" {...form.register(`${at}.hazards`)} />
+        <Field className="w-56" label="Permission to be there" {...form.register(`${at}.permission`)} />
         <button type="button" className="btn btn-quiet ml-auto" aria-label={`Remove ${path.name || 'this path'}`} onClick={onRemove}><Trash2 aria-hidden size={16} />Remove</button>
       </div>
       <div className="mt-3">
         {drawable ? <Prediction path={path} products={form.watch('products')} /> : <p role="alert" className="text-lost">Not drawn: {(errors as { message?: string } | undefined)?.message ?? 'mend the figures that are out of place.'}</p>}
       </div>
+      {path.fixedEnd && drawable && <Exports path={path} />}
       <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
         <Legs form={form} index={index} />
         <Obstructions form={form} index={index} />
         <Checkpoints form={form} index={index} />
       </div>
     </section>
+  );
+}
+
+/** One standard uncertainty, as the method has it. */
+const uncertaintyText = (method: DistanceMethod): string => {
+  const { independentM, scale } = METHOD_UNCERTAINTY[method];
+  return `${independentM} m${scale > 0 ? ` and ${100 * scale} %` : ''}`;
+};
+
+function Exports({ path }: { path: SetupPath }) {
+  const save = (format: 'gpx' | 'geojson', type: string): void => {
+    const file = routeFileOf(path);
+    if (file) download(`${path.name}.${format}`, type, exportAs[format](file));
+  };
+  return (
+    <p className="mt-1 text-[0.85rem]">Fixed end at <span className="figure">{path.fixedEnd?.latitudeDeg.toFixed(6)}°, {path.fixedEnd?.longitudeDeg.toFixed(6)}°</span>. Fixes within {LEAST_STEP_M} m of the last, or {TOLERANCE_M} m of the line, add no length. The file holds coordinates: mind whose place it shows.
+      <button type="button" className="btn-quiet ml-3" onClick={() => save('gpx', 'application/gpx+xml')}>Save as GPX</button>
+      <button type="button" className="btn-quiet ml-3" onClick={() => save('geojson', 'application/geo+json')}>Save as GeoJSON</button>
+    </p>
   );
 }
 

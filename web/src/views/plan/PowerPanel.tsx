@@ -33,6 +33,8 @@ export function PowerPanel({ ratio, sigma, walksEach }: { ratio: number; sigma: 
     const thread = new Worker(new URL('../../workers/power.worker.ts', import.meta.url), { type: 'module' });
     worker.current = thread;
     const onAnswer = Comlink.proxy((answer: Power, done: number) => {
+      // An answer may still be under way when its worker was ended.
+      if (worker.current !== thread) return;
       setAnswers((before) => [...before, answer]);
       if (done === questions.length) stop();
     });

@@ -31,7 +31,7 @@ function Sheet({ comparison: { title, setup } }: Ready) {
               {[['At the fixed end', plan.atFixedEnd], ['Walking', plan.atMobileEnd], ['Second channel', plan.secondChannel], ['Back by', clockText(last.toMin + GRACE_MIN)]].map(([what, value]) => <div key={what}><dt className="text-[0.85rem] text-faint">{what}</dt><dd className="min-h-6 border-b border-ink font-bold">{value}</dd></div>)}
             </dl>
             {troubles.map((t) => <p key={t} className="border-l-4 border-lost pl-2">{t}</p>)}
-            {setup.paths.map((path) => <figure key={path.id}><figcaption><strong>{path.name}</strong>, <Length m={pathLengthM(path)} /></figcaption><Tape title={path.name} ground={travelledGround(path)} measure="travelled" /></figure>)}
+            {setup.paths.map((path) => <figure key={path.id}><figcaption><strong>{path.name}</strong>, <Length m={pathLengthM(path)} />{path.hazards && <>; mind: {path.hazards}</>}{path.permission && <>; permission: {path.permission}</>}</figcaption><Tape title={path.name} ground={travelledGround(path)} measure="travelled" /></figure>)}
             <table className="table">
               <thead><tr><th>Clock</th><th>Step off</th><th>Done by</th><th>Product</th><th>Rig</th><th>Path</th><th>Walked</th><th className="w-1/4">Notes</th></tr></thead>
               <tbody>

@@ -51,6 +51,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
         </div>
         <div>
           <Tape title={`The path ${path.name}`} ground={travelledGround(path)} measure="travelled" />
+          {path.hazards && <p className="mt-2 border-l-4 border-degraded pl-3"><strong>Mind:</strong> {path.hazards}.</p>}
           <p className="mt-2 text-faint">Walking: look up before you look down. Say when you will be back, by a second way to call.</p>
         </div>
       </div>

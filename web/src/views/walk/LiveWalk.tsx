@@ -77,7 +77,7 @@ export function LiveWalk({ comparison, kept }: { comparison: Comparison; kept: K
     ...Object.fromEntries(GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })])),
     m: (inputMs) => {
       if (!tick) return;
-      if (post) press('mark', { reading: { travelledM: post.atM, method: 'marked line', pressed: true }, name: post.name })(inputMs);
+      if (post) press('mark', { reading: { travelledM: post.atM, method: path.distanceMethod, pressed: true }, name: post.name })(inputMs);
       else press('mark', { reading: { ...wheelReading(tick), pressed: true } })(inputMs);
     },
     t: (inputMs) => {
