@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import type { WalkEvent } from '@urvek/core';
 import { type BadEvent, validateBatch, validateEvent } from './event.ts';
 import { EMPTY_SETUP, newRig, setupSchema, type Setup } from './setup.ts';
-import { judgeClaims, plannedWalks, planState, rangesByPath } from './derive.ts';
+import { claimFlags, findWalks, intervalRows, judgeClaims, pathLinkOf, plannedWalks, planState, rangesByPath, unitsWalked } from './derive.ts';
+import type { StoredWalk } from './walk.ts';
 
 const WALK = '11111111-1111-4111-8111-111111111111';
 const DEVICE = '22222222-2222-4222-8222-222222222222';
@@ -84,5 +85,45 @@ describe('the set-up', () => {
     expect(planState(setup, []).every((s) => s.finding === undefined)).toBe(true);
     const verdicts = judgeClaims(setup, rangesByPath(setup, [], 'first dropout'));
     expect(verdicts.map((v) => v.verdict.outcome)).toEqual(['not tested', 'not tested']);
+  });
+});
+
+describe('what follows from set-up and logs', () => {
+  const log = (walkId: string, product: string, startedMs: number, lostAtS: number): StoredWalk => ({
+    header: { id: walkId, comparisonId: WALK, productId: product, rigId: `${product}r`, pathId: 'p', startedMs },
+    log: ([
+      [0, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'wheel', pressed: false }, playoutDelayS: 0 }],
+      [lostAtS, 'dropoutBegin', {}],
+      [100, 'mark', { reading: { travelledM: 140, method: 'wheel', pressed: false } }],
+      [101, 'end', { reason: 'time' }],
+    ] as const).map(([walkS, kind, body], i) => ({ walkId, deviceId: DEVICE, seq: i + 1, version: 1, kind, body, time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i } }) as unknown as WalkEvent),
+  });
+  const walks = [log('w3', 'a', 3000, 60), log('w1', 'a', 1000, 50), log('w2', 'b', 2000, 80), log('w4', 'gone', 4000, 10)];
+  const findings = findWalks(setup, walks);
+
+  test('walks are numbered by their start, within product and path; those of a removed product are left out', () => {
+    expect(findings.map((f) => [f.walkId, f.product, f.label])).toEqual([['w1', 'Product a', '1'], ['w2', 'Product b', '1'], ['w3', 'Product a', '2']]);
+  });
+
+  test('finished walks fill the plan in order', () => {
+    expect(planState(setup, findings).map((s) => s.finding?.walkId)).toEqual(['w1', 'w2', undefined, 'w3']);
+    expect(planState(setup, []).map((s) => s.finding)).toEqual([undefined, undefined, undefined, undefined]);
+  });
+
+  test('the rows of the file carry criterion and direction; units are counted by what was carried', () => {
+    const rows = intervalRows(findings, 'first dropout');
+    expect(rows.map((r) => [r.product, r.walk, r.criterion, r.direction])).toEqual([['Product a', '1', 'first dropout', 'mobile-to-fixed'], ['Product b', '1', 'first dropout', 'mobile-to-fixed'], ['Product a', '2', 'first dropout', 'mobile-to-fixed']]);
+    // At 1.4 m/s, pressed 0.6 s late.
+    expect(rows[0]?.heldM).toBeLessThan(1.4 * 49.4);
+    expect(rows[0]?.failedM).toBeGreaterThan(1.4 * 49.4);
+    expect(unitsWalked(setup.products[0] as Setup['products'][number], findings)).toBe(1);
+  });
+
+  test('claims stand on the tapes of their own condition; a link needs the level that its receiver wants', () => {
+    const [a] = setup.products as [Setup['products'][number]];
+    expect(claimFlags(setup, path)).toHaveLength(2);
+    expect(claimFlags(setup, { ...path, condition: 'obstructed' })).toEqual([]);
+    expect(pathLinkOf(a, a.rigs[0] as Setup['products'][number]['rigs'][number])).toBeUndefined();
+    expect(pathLinkOf({ ...a, sensitivityDbm: -90 }, { ...newRig('r', 'u'), feederLossDb: 2, bodyLossDb: 8, antennaGainDbi: 3 })).toMatchObject({ eirpDbm: 0, receiveGainDbi: 3, requiredDbm: -90 });
   });
 });

@@ -68,7 +68,7 @@ export function tapeScene(options: TapeOptions): Scene {
 }
 
 function tapeShapes({ ground, unit, measure, labelWidth = 150 }: TapeOptions, scale: TapeScale, top: number, bottom: number): Shape[] {
-  const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 70));
+  const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 55));
   const base = top + TAPE_HEIGHT;
   const figure = (m: number): string => String(Math.round((m / METRES_PER[unit]) * 100) / 100);
   return [
@@ -78,7 +78,7 @@ function tapeShapes({ ground, unit, measure, labelWidth = 150 }: TapeOptions, sc
       line(scale.x(m), base, scale.x(m), base - 12, 'tick'),
       line(scale.x(m), base + 24, scale.x(m), bottom, 'grid'),
       // Beside its tick: claims are round numbers, and their line would strike it out.
-      text(scale.x(m) + 4, top + 12, figure(m), 'figure'),
+      scale.x(m) > scale.right - 26 ? text(scale.x(m) - 4, top + 12, figure(m), 'figure', 'end') : text(scale.x(m) + 4, top + 12, figure(m), 'figure'),
     ]),
     // The end of the tape: a ring at the zero, where the fixed end stands.
     rect(scale.left - 7, top - 3, 7, TAPE_HEIGHT + 6, 'fixed'),

@@ -1,0 +1,107 @@
+import { afterAll, afterEach, describe, expect, test } from '@jest/globals';
+import type { WalkEvent } from '@urvek/core';
+import type { WalkHeader } from '@urvek/contract';
+import { Dexie } from 'dexie';
+import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
+import fc from 'fast-check';
+
+// A database in memory in place of the browser's, before the log opens its own.
+Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange });
+const { fieldLog, AT_BASE, HERE, SET_ASIDE } = await import('./fieldLog.ts');
+const { sync } = await import('./sync.ts');
+const { eventTime } = await import('./time.ts');
+
+/** A base that keeps logs in memory, answers as the real one does, and fails when it is told to. */
+class FakeBase {
+  readonly logs = new Map<string, Map<string, WalkEvent>>();
+  calls = 0;
+  constructor(private readonly plan: (call: number) => 'answer' | 'unreachable' | 'lost answer', private readonly limit = 50) {}
+
+  readonly fetch = async (url: string | URL | Request, init?: RequestInit): Promise<Response> => {
+    const fate = this.plan(this.calls++);
+    if (fate === 'unreachable') throw new TypeError('failed to fetch');
+    const response = this.answer(String(url), init);
+    if (fate === 'lost answer') throw new TypeError('connection reset');
+    return response;
+  };
+
+  private answer(url: string, init?: RequestInit): Response {
+    const id = url.split('/')[3] as string;
+    const body = JSON.parse(String(init?.body)) as { events: WalkEvent[] };
+    if (init?.method === 'PUT') {
+      if (!this.logs.has(id)) this.logs.set(id, new Map());
+      return new Response(null, { status: 204 });
+    }
+    const problem = (status: number, positions?: number[]): Response => Response.json({ code: 'x', what: 'no', kept: '', todo: '', positions }, { status });
+    if (body.events.length > this.limit) return problem(413);
+    const bad = body.events.findIndex((e) => e.kind === 'note' && e.body.text === 'bad');
+    if (bad !== -1) return problem(422, [bad]);
+    const log = this.logs.get(id);
+    if (!log) return problem(404);
+    for (const event of body.events) {
+      const known = log.get(`${event.deviceId}:${event.seq}`);
+      // The same key must come with the same content, however often it comes.
+      expect(known ?? event).toEqual(event);
+      log.set(`${event.deviceId}:${event.seq}`, event);
+    }
+    return Response.json({ stored: body.events.length, alreadyHere: 0 });
+  }
+}
+
+const header = (id: string): WalkHeader => ({ id, comparisonId: crypto.randomUUID(), productId: 'p', rigId: 'r', pathId: 'q', startedMs: 0 });
+const note = (id: string, text: string): Promise<WalkEvent> => fieldLog.append(id, 'note', { text }, eventTime(1, 1, 1));
+const realFetch = globalThis.fetch;
+
+// A failed attempt tries again after three seconds: let the last of those run out before the file ends.
+afterAll(() => new Promise((resolve) => { setTimeout(resolve, 3500); }));
+
+afterEach(async () => {
+  globalThis.fetch = realFetch;
+  await Promise.all([fieldLog.walks.clear(), fieldLog.events.clear()]);
+});
+
+describe('the log on the device', () => {
+  test('numbers are given in the transaction that stores: no gap and none twice, however many press at once', async () => {
+    const id = crypto.randomUUID();
+    await fieldLog.adopt(header(id), 1);
+    await Promise.all(Array.from({ length: 40 }, (_, i) => note(id, String(i))));
+    expect((await fieldLog.logOf(id)).map((e) => e.seq)).toEqual(Array.from({ length: 40 }, (_, i) => i + 1));
+    expect(new Set((await fieldLog.logOf(id)).map((e) => e.deviceId)).size).toBe(1);
+  });
+
+  test('a walk is under way until its end is logged, and adopting it twice changes nothing', async () => {
+    const id = crypto.randomUUID();
+    await fieldLog.adopt(header(id), 1);
+    await fieldLog.append(id, 'end', { reason: 'time' }, eventTime(5, 1, 1));
+    await fieldLog.adopt(header(id), 1);
+    expect(await fieldLog.walks.get(id)).toMatchObject({ underWay: 0, nextSeq: 2 });
+    await expect(note('unknown', 'x')).rejects.toThrow('invalid walkId: unknown');
+  });
+});
+
+describe('sending', () => {
+  test('whatever fails in between, every event arrives exactly once and in order', async () => {
+    await fc.assert(fc.asyncProperty(fc.array(fc.constantFrom('answer', 'unreachable', 'lost answer'), { maxLength: 6 }), fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 60 }), async (fates, count, limit) => {
+      const id = crypto.randomUUID();
+      const base = new FakeBase((call) => (fates[call] as 'answer' | undefined) ?? 'answer', limit);
+      globalThis.fetch = base.fetch as typeof fetch;
+      await fieldLog.adopt(header(id), 1);
+      for (let i = 0; i < count; i++) await note(id, String(i));
+      for (let tries = 0; tries <= fates.length && (await fieldLog.events.where({ walkId: id, place: HERE }).count()) > 0; tries++) await sync();
+      expect([...(base.logs.get(id)?.values() ?? [])].map((e) => (e.kind === 'note' ? e.body.text : ''))).toEqual(Array.from({ length: count }, (_, i) => String(i)));
+      expect(await fieldLog.events.where({ walkId: id, place: AT_BASE }).count()).toBe(count);
+    }), { numRuns: 15 });
+  }, 60_000);
+
+  test('what the base refuses is set aside with its reason, and never blocks the rest', async () => {
+    const id = crypto.randomUUID();
+    const base = new FakeBase(() => 'answer');
+    globalThis.fetch = base.fetch as typeof fetch;
+    await fieldLog.adopt(header(id), 1);
+    for (const text of ['a', 'bad', 'b', 'bad', 'c']) await note(id, text);
+    expect(await sync()).toBe(true);
+    const aside = await fieldLog.events.where({ walkId: id, place: SET_ASIDE }).toArray();
+    expect(aside.map((k) => [k.seq, k.refusal])).toEqual([[2, 'no'], [4, 'no']]);
+    expect(base.logs.get(id)?.size).toBe(3);
+  });
+});
