@@ -36,6 +36,35 @@ test('Paths: an obstruction that becomes a wall moves the prediction', async () 
   await session.page.until('the prediction as it was', async () => (await breaks()).includes('distance alone'));
 }, 60_000);
 
+test('Paths: a wall drawn across the route appears on the tape and in the prediction', async () => {
+  await session.page.open(`/c/${DEMO_ID}/paths`);
+  await session.page.press('Plan of the site');
+  await session.page.press('Wall');
+  const drawn = async (): Promise<(x: number, y: number) => { x: number; y: number; duration: number }> => {
+    const [left, top, width, height] = (await session.page.driver.executeScript<number[]>('const p = document.querySelector("[data-plan]"); p.scrollIntoView({ block: "center" }); const b = p.getBoundingClientRect(); return [b.left, b.top, b.width, b.height]')) as [number, number, number, number];
+    return (x, y) => ({ x: Math.round(left + x * width), y: Math.round(top + y * height), duration: 50 });
+  };
+  const at = await drawn();
+  await session.page.driver.actions().move(at(0.3, 0.2)).press().move(at(0.3, 0.5)).move(at(0.3, 0.95)).release().perform();
+  await session.page.until('the wall on the tape', async () => session.page.driver.executeScript<boolean>("return [...document.querySelectorAll('[data-scene] text')].some((t) => t.textContent === 'Wall 1' && t.closest('[data-group=ground]'))"));
+  await session.page.choose('Material', 'concrete');
+  await session.page.fill('Thickness', '0.4');
+  await session.page.until('the wall in the prediction', async () => (await session.page.text('(//*[@data-prediction]//tbody/tr)[1]/td[last()]')).includes('Wall 1'));
+  await session.page.press('Move');
+  const there = await drawn();
+  await session.page.driver.actions().move(there(0.65, 0.4)).move(there(0.7, 0.4)).perform();
+  await session.page.until('the crossing under the pointer', async () => /Between: Wall 1, \d+\.\d m\./.test(await session.page.text('//*[@data-readout]')));
+  expect(await session.page.text('//*[@data-readout]')).toContain('no line of sight');
+  // By keyboard too: a handle moves by a metre, and Delete takes the wall away again.
+  const corner = await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]");
+  const before = await corner.getAttribute('aria-label');
+  await corner.sendKeys('\uE012');
+  await session.page.until('the corner moved', async () => (await (await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]")).getAttribute('aria-label')) !== before);
+  await (await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]")).sendKeys('\uE017');
+  await session.page.see('Nothing is drawn yet.');
+  await session.page.press('Discard changes');
+}, 60_000);
+
 test('Paths: a route from a GPX file becomes a path with its posts; a bad file is refused in words', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
   await session.page.see('Lay them out');
@@ -70,6 +99,12 @@ test('Plan: simulated power with progress and stop, then the run sheet', async (
   expect(powers[6]).toBeGreaterThanOrEqual(99);
   expect(powers[0]).toBeLessThan(powers[3] as number);
   await session.page.press('Discard changes');
+  await (await session.page.find("//label[contains(., 'blind: letters')]/input")).click();
+  await (await session.page.find("//label[contains(., 'ends swapped')]/input")).click();
+  await session.page.see('to walk');
+  expect(await session.page.text("//section[@aria-label='Order of walks']")).toContain('Product A');
+  await session.page.press('Discard changes');
+  await session.page.see('Can it be done?');
   await session.page.press('Run sheet');
   await session.page.see('15:12');
   const sheet = await session.page.text('//main//table');

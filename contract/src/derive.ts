@@ -1,9 +1,9 @@
 import {
-  findWalk, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
+  blindLabels, findWalk, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
   type Claim, type Criterion, type PathLink, type RangeSummary, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkIntervalRow, type WalkRecord,
 } from '@urvek/core';
 import type { Product, ProductClaim, Rig, Setup } from './setup.ts';
-import type { StoredWalk, WalkHeader } from './walk.ts';
+import type { StoredWalk, WalkHeader, WalkVariant } from './walk.ts';
 
 export type SetupPath = Setup['paths'][number];
 
@@ -55,7 +55,7 @@ export interface PathRanges {
 /** Paths are estimated apart: an advantage in the open says nothing about the shed. */
 export function rangesByPath(setup: Setup, findings: readonly Finding[], criterion: Criterion): PathRanges[] {
   return setup.paths.map((path) => {
-    const own = findings.filter((f) => f.header.pathId === path.id);
+    const own = findings.filter((f) => f.header.pathId === path.id && f.header.slot?.variant !== 'ends swapped');
     return { path, criterion, findings: own, summary: summariseRanges(walkIntervals(own, criterion)) };
   });
 }
@@ -99,27 +99,66 @@ export interface PlannedWalk {
   readonly product: Product;
   readonly rig: Rig;
   readonly path: SetupPath;
+  readonly variant: WalkVariant;
 }
 
-/** Every product on every path, in a balanced order; each with its first rig. */
-export function plannedWalks({ products, paths, plan }: Setup): Slot<PlannedWalk>[] {
-  return paths.flatMap((path) => balancedOrder(products, plan.walksEach).flatMap(({ item: product, ...slot }) => {
-    const rig = product.rigs[0];
-    return rig ? [{ ...slot, item: { product, rig, path } }] : [];
-  }));
+/** A rig with its units exchanged between the ends. */
+export const swapEnds = (rig: Rig): Rig => ({ ...rig, unitFixedId: rig.unitMobileId, unitMobileId: rig.unitFixedId });
+
+/** The rigs and paths that the plan takes: those chosen, else the first rig of every product and every path. */
+export function plannedRigs({ products, plan }: Setup): { product: Product; rig: Rig }[] {
+  return products.flatMap((product) => {
+    const chosen = plan.rigIds && product.rigs.filter((r) => plan.rigIds?.includes(r.id));
+    return (chosen ?? product.rigs.slice(0, 1)).map((rig) => ({ product, rig }));
+  });
 }
 
-/** A planned walk with the walk that fills it: finished walks fill the slots of their product and path in order. */
+export const plannedPaths = ({ paths, plan }: Setup): SetupPath[] => (plan.pathIds ? paths.filter((p) => plan.pathIds?.includes(p.id)) : paths);
+
+/**
+ * Path by path, every rig in a balanced order; then, where the plan wants them, each rig with its ends swapped, and the
+ * first walk of the path once more.
+ */
+export function plannedWalks(setup: Setup): Slot<PlannedWalk>[] {
+  const { plan } = setup;
+  const rigs = plannedRigs(setup);
+  return plannedPaths(setup).flatMap((path) => {
+    const of = (variant: WalkVariant, { product, rig }: (typeof rigs)[number]): PlannedWalk => ({ product, rig: variant === 'ends swapped' ? swapEnds(rig) : rig, path, variant });
+    const rounds = balancedOrder(rigs, plan.walksEach).map(({ item, ...slot }) => ({ ...slot, item: of('plain', item) }));
+    const after = (list: PlannedWalk[], round: number): Slot<PlannedWalk>[] => list.map((item, i) => ({ round, place: i + 1, item }));
+    const swaps = plan.swapEnds ? after(rigs.map((r) => of('ends swapped', r)), plan.walksEach + 1) : [];
+    const [first] = rounds;
+    return [...rounds, ...swaps, ...(plan.repeatBaseline && first ? after([{ ...first.item, variant: 'baseline' }], plan.walksEach + 2) : [])];
+  });
+}
+
+/** A planned walk with the walk that fills it: the one that was made for it, else finished walks of its rig in order. */
 export interface SlotState extends Slot<PlannedWalk> {
   readonly finding: Finding | undefined;
 }
 
 export function planState(setup: Setup, findings: readonly Finding[]): SlotState[] {
   const left = findings.filter((f) => f.trace.endReason);
-  return plannedWalks(setup).map((slot) => {
-    const at = left.findIndex((f) => f.header.productId === slot.item.product.id && f.header.pathId === slot.item.path.id);
-    return { ...slot, finding: at === -1 ? undefined : left.splice(at, 1)[0] };
-  });
+  const taken = (at: number): Finding | undefined => (at === -1 ? undefined : left.splice(at, 1)[0]);
+  const fits = (slot: Slot<PlannedWalk>, { header }: Finding): boolean => header.productId === slot.item.product.id && header.pathId === slot.item.path.id;
+  const made = plannedWalks(setup).map((slot) => ({
+    ...slot,
+    finding: taken(left.findIndex((f) => fits(slot, f) && f.header.rigId === slot.item.rig.id && f.header.slot?.round === slot.round && f.header.slot.place === slot.place && f.header.slot.variant === slot.item.variant)),
+  }));
+  return made.map((slot) => (slot.finding || slot.item.variant !== 'plain' ? slot : { ...slot, finding: taken(left.findIndex((f) => fits(slot, f) && (f.header.slot?.variant ?? 'plain') === 'plain')) }));
+}
+
+/** The place in the plan that a walk made for it carries. Walks of one round side by side are a pair. */
+export const slotOf = ({ plan }: Setup, { round, place, item }: Slot<PlannedWalk>): NonNullable<WalkHeader['slot']> =>
+  ({ round, place, variant: item.variant, ...(plan.sideBySide && item.variant === 'plain' ? { pair: `${item.path.id}/${round}` } : {}) });
+
+/** Names sealed behind letters while the plan is blind and its walks are not all in. */
+export const isSealed = (setup: Setup, findings: readonly Finding[]): boolean => setup.plan.blind === true && planState(setup, findings).some((s) => !s.finding);
+
+/** The set-up as one who judges by ear may see it: letters for names, and nothing that gives them away. */
+export function seal(setup: Setup, key: string): Setup {
+  const letters = blindLabels(setup.products.map((p) => p.id), key);
+  return { ...setup, products: setup.products.map((p) => ({ ...p, name: `Product ${letters.get(p.id)}`, claims: [], rigs: p.rigs.map((r, i) => ({ ...r, name: `Rig ${i + 1}` })) })) };
 }
 
 /** The rows of the walk-interval file: what the command line fits again. */

@@ -1,15 +1,15 @@
-import { CHECK_RESULTS, DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, RECONNECT_WAYS, type EventBodies, type EventKind, type RigCheckResult, type WalkEvent } from '@urvek/core';
+import { CHECK_RESULTS, CORRECTION_ACTIONS, DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, RECONNECT_WAYS, type EventBodies, type EventKind, type RigCheckResult, type WalkEvent } from '@urvek/core';
 import * as yup from 'yup';
 
 /** Events a batch may hold; a larger one is answered with 413, and the device halves it. */
 export const BATCH_LIMIT = 500;
 
 const strict = <T extends yup.AnyObject>(fields: yup.ObjectShape) => yup.object(fields).noUnknown().strict() as unknown as yup.ObjectSchema<T>;
-const number = () => yup.number().required().test('finite', '${path} is not a finite number', (v) => Number.isFinite(v));
+const number = () => yup.number().required().test('finite', '${path} is not a finite number', (v) => v === undefined || Number.isFinite(v));
 
 const grade = () => yup.number().oneOf(GRADES).required();
 const reading = () =>
-  strict<EventBodies['mark']['reading']>({ travelledM: number().min(0).max(1e6), method: yup.string().oneOf(DISTANCE_METHODS).required(), pressed: yup.boolean().required() });
+  strict<EventBodies['mark']['reading']>({ travelledM: number().min(0).max(1e6), method: yup.string().oneOf(DISTANCE_METHODS).required(), pressed: yup.boolean().required(), uncertaintyM: number().optional().moreThan(0) });
 const key = () => ({ deviceId: yup.string().uuid().required(), seq: yup.number().integer().min(1).required() });
 
 const rigCheckResult = () => strict<RigCheckResult>({ id: yup.string().required().max(40), result: yup.string().oneOf(CHECK_RESULTS).required(), note: yup.string().max(300) });
@@ -28,10 +28,12 @@ const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = 
   end: strict({ reason: yup.string().oneOf(END_REASONS).required(), reading: reading().default(undefined).optional() }),
   correction: strict({
     amends: strict<EventBodies['correction']['amends']>(key()).required(),
-    action: yup.string().oneOf(['withdraw', 'move', 'regrade'] as const).required(),
+    action: yup.string().oneOf(CORRECTION_ACTIONS).required(),
     reason: yup.string().trim().required('a correction needs its reason').max(500),
+    author: yup.string().max(120),
     walkS: yup.number().when('action', { is: 'move', then: () => number().min(0) }),
     grade: yup.number().oneOf(GRADES).when('action', { is: 'regrade', then: (s) => s.required() }),
+    reading: reading().default(undefined).when('action', { is: 'remeasure', then: (s) => s.required(), otherwise: (s) => s.optional() }),
   }),
 };
 

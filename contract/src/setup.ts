@@ -1,4 +1,4 @@
-import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, DISTANCE_METHODS, EXPOSURES, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Path, type SlabMaterial } from '@urvek/core';
+import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, DISTANCE_METHODS, EXPOSURES, FEATURE_KINDS, INTERFERENCE_TESTS, isLine, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Path, type SlabMaterial } from '@urvek/core';
 import * as yup from 'yup';
 
 const id = () => yup.string().required().matches(/^[A-Za-z0-9-]{1,64}$/);
@@ -106,6 +106,21 @@ export const obstructionSchema = yup.object({
   lossDb: known('Loss').when('kind', { is: 'fixed-loss', then: (s) => s.required('Loss is missing').max(200) }),
 }).noUnknown();
 
+/** What is drawn on the plan of the site. */
+export const featureSchema = yup.object({
+  id: id(),
+  label: name('What is drawn'),
+  kind: yup.string().oneOf(FEATURE_KINDS).required(),
+  outline: yup.array(yup.tuple([finite('East').required(), finite('North').required()]).required()).required().max(200),
+  material: yup.string().oneOf(Object.keys(SLAB_MATERIALS) as SlabMaterial[]),
+  thicknessM: known('Thickness'),
+  heightM: known('Height'),
+  lossDb: known('Loss').max(200, 'Loss must be at most 200 dB'),
+}).noUnknown().test('outline', 'Outline', ({ kind, outline, label }, context) =>
+  (outline ?? []).length >= (kind !== undefined && isLine(kind) ? 2 : 3) || context.createError({ message: `${label}: too few places for its outline` }))
+  .test('wall', 'Wall', ({ kind, material, thicknessM, lossDb, label }, context) =>
+    kind !== 'wall' || lossDb !== undefined || (material !== undefined && (thicknessM ?? 0) > 0) || context.createError({ message: `${label}: a wall needs material and thickness, or a loss` }));
+
 export const pathSchema = yup.object({
   id: id(),
   name: name('Path'),
@@ -118,6 +133,11 @@ export const pathSchema = yup.object({
   distanceMethod: yup.string().oneOf(DISTANCE_METHODS).required(),
   hazards: words(300),
   permission: words(300),
+  /** Coordinates and the site's name are not for publication. */
+  keepPrivate: yup.boolean(),
+  /** Travelled distance at which counters were zeroed. */
+  startOffsetM: known('Start offset'),
+  features: yup.array(featureSchema).default(undefined).optional().max(300),
   obstructions: yup.array(obstructionSchema).required().max(200),
   checkpoints: yup.array(yup.object({ name: name('Checkpoint'), atM: finite('Place of the checkpoint').min(0) }).noUnknown()).required().max(500),
 }).noUnknown().test('on-path', (path, context) => offPath(path as Path, (message) => context.createError({ message })));
@@ -127,6 +147,30 @@ function offPath(path: Path, refuse: (message: string) => yup.ValidationError): 
   const off = [...path.checkpoints.map((c) => ({ what: c.name, atM: c.atM })), ...path.obstructions.map((o) => ({ what: o.label, atM: o.atM }))].find((x) => x.atM > lengthM);
   return off ? refuse(`${off.what} stands at ${off.atM} m, beyond the path's ${lengthM} m`) : true;
 }
+
+/** What else is on the air at a site, before or after the walks, at one end. */
+export const surveyRowSchema = yup.object({
+  when: yup.string().oneOf(['before', 'after'] as const).required(),
+  end: yup.string().oneOf(['fixed', 'mobile'] as const).required(),
+  frequencyMHz: finite('Frequency').moreThan(0, 'Frequency must be above 0 MHz').max(300_000),
+  levelDbm: finite('Level').min(-200).max(100),
+  what: words(120),
+}).noUnknown();
+
+/** A cabled or shielded test with interference: its result is a ratio of wanted to unwanted, never a range. */
+export const interferenceSchema = yup.object({
+  id: id(),
+  label: name('Source'),
+  test: yup.string().oneOf(INTERFERENCE_TESTS).required(),
+  frequencyMHz: finite('Frequency').moreThan(0, 'Frequency must be above 0 MHz').max(300_000),
+  sourceDbm: finite('Source').min(-200).max(60),
+  sweep: words(120),
+  duty: finite('Duty').moreThan(0, 'Duty is a share above 0').max(1, 'Duty is a share up to 1'),
+  toFixed: finite('To the fixed end').moreThan(0, 'To the fixed end must be above 0'),
+  toMobile: finite('To the mobile end').moreThan(0, 'To the mobile end must be above 0'),
+  wantedAtFixedDbm: known('Wanted at the fixed end', -200),
+  wantedAtMobileDbm: known('Wanted at the mobile end', -200),
+}).noUnknown();
 
 export const planSchema = yup.object({
   walksEach: finite('Walks of each product').integer().min(0).max(100),
@@ -140,6 +184,20 @@ export const planSchema = yup.object({
   atFixedEnd: words(),
   atMobileEnd: words(),
   secondChannel: words(),
+  /** Rigs and paths that take part; absent: the first rig of every product, and every path. */
+  rigIds: yup.array(id()).default(undefined).optional(),
+  pathIds: yup.array(id()).default(undefined).optional(),
+  /** Day of the walks, for daylight ("2026-05-12"), and hours at hand. */
+  day: yup.string().matches(/^(\d{4}-\d\d-\d\d)?$/, 'Write the day as 2026-05-12'),
+  hoursAtHand: known('Time at hand'),
+  /** One more walk of each rig with its units exchanged between the ends: tells a deaf receiver from a weak transmitter. */
+  swapEnds: yup.boolean(),
+  /** The products of a round are walked together, on one transmission or side by side. */
+  sideBySide: yup.boolean(),
+  /** The first rig of each path again at the end: has the day changed the result? */
+  repeatBaseline: yup.boolean(),
+  /** Product names are sealed behind letters until the walks are in. */
+  blind: yup.boolean(),
 }).noUnknown();
 
 const unique = (what: string) => [
@@ -152,8 +210,11 @@ export const setupSchema = yup.object({
   products: yup.array(productSchema).required().max(40).test(...unique('products')),
   paths: yup.array(pathSchema).required().max(40).test(...unique('paths')),
   plan: planSchema.required(),
+  survey: yup.array(surveyRowSchema).default(undefined).optional().max(2000),
+  interference: yup.array(interferenceSchema).default(undefined).optional().max(50),
 }).noUnknown();
 
+export type SurveyRow = yup.InferType<typeof surveyRowSchema>;
 export type ProductClaim = yup.InferType<typeof claimSchema>;
 export type Unit = yup.InferType<typeof unitSchema>;
 export type Rig = yup.InferType<typeof rigSchema>;

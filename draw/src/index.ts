@@ -1,3 +1,4 @@
+export * from './plan/planScene.ts';
 export * from './scene.ts';
 export * from './style.ts';
 export * from './svg.ts';

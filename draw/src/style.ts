@@ -40,6 +40,15 @@ export const SCENE_CSS = `
 .s-expected{stroke:${COLOUR.estimate};stroke-width:1.6;fill:none}
 .s-cursor{stroke:${COLOUR.estimate};stroke-width:2}
 .s-here{fill:${COLOUR.estimate}}
+.s-route{fill:none;stroke:${COLOUR.ink};stroke-width:3;stroke-linejoin:round}
+.s-sight{stroke:${COLOUR.estimate};stroke-width:1.6;stroke-dasharray:9 4}
+.s-plan-wall{fill:none;stroke:${COLOUR.lost};stroke-width:4}
+.s-plan-hedge{fill:none;stroke:${COLOUR.clear};stroke-width:5;stroke-dasharray:3 2}
+.s-plan-trees{fill:url(#p-wooded);stroke:${COLOUR.clear};stroke-width:1.2}
+.s-plan-vehicle{fill:${COLOUR.rule};stroke:${COLOUR.ink};stroke-width:2}
+.s-plan-floor{fill:url(#p-indoor);stroke:${COLOUR.faint};stroke-dasharray:6 3}
+.s-plan-steps{fill:url(#p-degraded);stroke:${COLOUR.degraded}}
+.s-plan-selected{fill:none;stroke:${COLOUR.estimate};stroke-width:1.5;stroke-dasharray:4 3}
 `;
 
 /** Fill patterns: exposure of legs by texture, degraded by hatching. */

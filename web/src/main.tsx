@@ -12,6 +12,7 @@ import './styles.css';
 import { Bench } from './views/bench/Bench.tsx';
 import { Kit } from './views/kit/Kit.tsx';
 import { Paths } from './views/paths/Paths.tsx';
+import { KeySheet } from './views/plan/KeySheet.tsx';
 import { Plan } from './views/plan/Plan.tsx';
 import { RunSheet } from './views/plan/RunSheet.tsx';
 import { Ranges } from './views/ranges/Ranges.tsx';
@@ -46,6 +47,7 @@ const router = createBrowserRouter([
       { path: 'kit', element: <Kit /> },
       { path: 'paths', element: <Paths /> },
       { path: 'plan', element: <Plan /> },
+      { path: 'key-sheet', element: <KeySheet /> },
       { path: 'run-sheet', element: <RunSheet /> },
       { path: 'walk', element: <Walk /> },
       { path: 'trace/:walkId?', element: <Trace /> },

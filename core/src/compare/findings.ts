@@ -25,7 +25,7 @@ export interface WalkFinding extends Omit<WalkRecord, 'log'> {
 
 /** Undefined for a log without a beginning. */
 export function findWalk({ log, ...record }: WalkRecord): WalkFinding | undefined {
-  const trace = traceWalk(log);
+  const trace = traceWalk(log, { startOffsetM: record.path.startOffsetM });
   return trace && { ...record, trace, outcomes: outcomesOf(trace, record.path), summary: summariseWalk(trace) };
 }
 

@@ -1,5 +1,5 @@
-import { parse, type CsvError } from 'csv-parse/browser/esm/sync';
 import { stringify } from 'csv-stringify/browser/esm/sync';
+import { FormatError, readTable, type TableRow } from './table.ts';
 import { censoringOf, type WalkInterval } from '../range/walkInterval.ts';
 
 /** A row of the walk-interval format, with the columns that may stand beside it. */
@@ -11,73 +11,29 @@ export interface WalkIntervalRow extends WalkInterval {
 
 const REQUIRED = ['product', 'path', 'walk', 'held_m', 'failed_m'] as const;
 export const SELECTORS = ['criterion', 'direction', 'unit'] as const;
-const KNOWN: readonly string[] = [...REQUIRED, ...SELECTORS];
-
-/** What is wrong with a file, and where: line from 1, column by name. */
-export class FormatError extends Error {
-  constructor(readonly line: number, readonly column: string | undefined, what: string) {
-    super(`line ${line}${column === undefined ? '' : `, column ${column}`}: ${what}`);
-    this.name = 'FormatError';
-  }
-}
 
 /**
  * Reads walk intervals (RFC 4180, header required, columns in any order). Empty `failed_m`: the path ended first;
  * `held_m` 0: failed at the first point; both equal: exact.
  * @throws FormatError for whatever is not of that form.
  */
-export function readWalkIntervals(text: string): WalkIntervalRow[] {
-  const records = parseRecords(text);
-  const header = records[0];
-  if (!header) throw new FormatError(1, undefined, 'the file is empty; a header is required');
-  checkHeader(header.cells, header.line);
-  return records.slice(1).map((record) => readRow(record, header.cells));
-}
+export const readWalkIntervals = (text: string): WalkIntervalRow[] => readTable(text, { required: REQUIRED, optional: SELECTORS }).map(readRow);
 
-interface CsvRecord { readonly cells: string[]; readonly line: number }
-
-function parseRecords(text: string): CsvRecord[] {
-  try {
-    const parsed = parse(text, { bom: true, info: true, relax_column_count: true, skip_empty_lines: true }) as unknown as { record: string[]; info: { lines: number } }[];
-    // `lines` counts to the end of a record: one with line breaks inside quotes is named by its last line.
-    return parsed.map(({ record, info }) => ({ cells: record, line: info.lines }));
-  } catch (error) {
-    const { message, lines } = error as CsvError & { lines?: number };
-    throw new FormatError(lines ?? 1, undefined, message);
-  }
-}
-
-function checkHeader(names: readonly string[], line: number): void {
-  for (const name of names) {
-    if (!KNOWN.includes(name)) throw new FormatError(line, JSON.stringify(name), `unknown column; known are ${KNOWN.join(', ')}`);
-    if (names.indexOf(name) !== names.lastIndexOf(name)) throw new FormatError(line, name, 'the column stands twice');
-  }
-  for (const name of REQUIRED) if (!names.includes(name)) throw new FormatError(line, name, 'the column is missing');
-}
-
-function readRow({ cells, line }: CsvRecord, names: readonly string[]): WalkIntervalRow {
-  if (cells.length !== names.length) throw new FormatError(line, undefined, `${cells.length} fields where the header has ${names.length}`);
-  const cell = (name: string): string => cells[names.indexOf(name)] ?? '';
-  const word = (name: string): string => {
-    const value = cell(name).trim();
-    if (value === '') throw new FormatError(line, name, 'empty');
-    return value;
+function readRow(row: TableRow): WalkIntervalRow {
+  const failed = row.text('failed_m');
+  const interval: WalkIntervalRow = {
+    product: row.word('product'), path: row.word('path'), walk: row.word('walk'),
+    heldM: metres(row, 'held_m'),
+    failedM: failed === '' ? undefined : metres(row, 'failed_m'),
+    ...Object.fromEntries(SELECTORS.flatMap((name) => (row.has(name) ? [[name, row.text(name)]] : []))),
   };
-  const row: WalkIntervalRow = {
-    product: word('product'), path: word('path'), walk: word('walk'),
-    heldM: metres(cell('held_m'), line, 'held_m'),
-    failedM: cell('failed_m').trim() === '' ? undefined : metres(cell('failed_m'), line, 'failed_m'),
-    ...Object.fromEntries(SELECTORS.filter((name) => names.includes(name)).map((name) => [name, cell(name).trim()])),
-  };
-  checkInterval(row, line);
-  return row;
+  checkInterval(interval, row.line);
+  return interval;
 }
 
-function metres(text: string, line: number, column: string): number {
-  if (!/^\s*[+-]?(\d+(\.\d*)?|\.\d+)([eE][+-]?\d+)?\s*$/.test(text)) throw new FormatError(line, column, `${JSON.stringify(text)} is not a number of metres`);
-  const value = Number(text);
-  if (!Number.isFinite(value)) throw new FormatError(line, column, `${JSON.stringify(text)} is not a finite number`);
-  if (value < 0) throw new FormatError(line, column, `negative: ${text.trim()}`);
+function metres(row: TableRow, column: string): number {
+  const value = row.number(column);
+  if (value < 0) throw new FormatError(row.line, column, `negative: ${row.text(column)}`);
   return value;
 }
 

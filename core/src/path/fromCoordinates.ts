@@ -1,26 +1,17 @@
 import { geodesicBetween, geodesicTo, type Coordinate } from './geodesic.ts';
 import type { Leg, Path } from './path.ts';
+import { fromSegment, nearestAlong, type PlanePoint } from './segment.ts';
 
 /** A fix counts only when it lies this far from the last that counted: twice the usual error of one (4 m). */
 export const LEAST_STEP_M = 8;
 /** The route may stray from the fixes by the usual error of one. */
 export const TOLERANCE_M = 4;
 
-type Plane = readonly [eastM: number, northM: number];
-
 /** East and north of an origin, good to a millimetre over the length of a walk. */
-function onPlane(origin: Coordinate, place: Coordinate): Plane {
+function onPlane(origin: Coordinate, place: Coordinate): PlanePoint {
   const { distanceM, bearingDeg } = geodesicBetween(origin, place);
   const bearing = (bearingDeg * Math.PI) / 180;
   return [distanceM * Math.sin(bearing), distanceM * Math.cos(bearing)];
-}
-
-/** Distance of p from the segment a–b, and how far along it the nearest point lies (0 to 1). */
-function fromSegment(p: Plane, a: Plane, b: Plane): { distanceM: number; along: number } {
-  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const length2 = dx * dx + dy * dy;
-  const along = length2 === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / length2));
-  return { distanceM: Math.hypot(p[0] - a[0] - along * dx, p[1] - a[1] - along * dy), along };
 }
 
 /**
@@ -33,7 +24,7 @@ export function routeOf(fixes: readonly Coordinate[]): Coordinate[] {
   if (!first || !last) return [];
   const points = fixes.map((fix) => onPlane(first, fix));
   const spaced = points.reduce<number[]>((kept, p, i) => {
-    const before = points[kept.at(-1) ?? 0] as Plane;
+    const before = points[kept.at(-1) ?? 0] as PlanePoint;
     return i === 0 || Math.hypot(p[0] - before[0], p[1] - before[1]) >= LEAST_STEP_M ? [...kept, i] : kept;
   }, []);
   const end = points.length - 1;
@@ -45,7 +36,7 @@ export function routeOf(fixes: readonly Coordinate[]): Coordinate[] {
     const [from, to] = span;
     let [worst, at] = [TOLERANCE_M, -1];
     for (let i = from + 1; i < to; i++) {
-      const { distanceM } = fromSegment(points[indexes[i] as number] as Plane, points[indexes[from] as number] as Plane, points[indexes[to] as number] as Plane);
+      const { distanceM } = fromSegment(points[indexes[i] as number] as PlanePoint, points[indexes[from] as number] as PlanePoint, points[indexes[to] as number] as PlanePoint);
       if (distanceM > worst) [worst, at] = [distanceM, i];
     }
     if (at === -1) continue;
@@ -71,15 +62,7 @@ export function placeOnRoute(route: readonly Coordinate[], place: Coordinate): {
   if (!origin || route.length < 2) throw new RangeError(`invalid route of ${route.length} places`);
   const legs = legsOf(route);
   const points = route.map((c) => onPlane(origin, c));
-  const p = onPlane(origin, place);
-  let [best, travelledM, atM] = [Infinity, 0, 0];
-  points.slice(1).forEach((b, i) => {
-    const { distanceM, along } = fromSegment(p, points[i] as Plane, b);
-    const lengthM = legs[i]?.lengthM ?? 0;
-    if (distanceM < best) [best, travelledM] = [distanceM, atM + along * lengthM];
-    atM += lengthM;
-  });
-  return { travelledM, offM: best };
+  return nearestAlong(onPlane(origin, place), points, legs.map((l) => l.lengthM));
 }
 
 /** The places of a path whose fixed end has a coordinate: the fixed end, and the end of each leg. */

@@ -29,3 +29,11 @@ export function geodesicTo(from: Coordinate, bearingDeg: number, distanceM: numb
   const { lat2, lon2 } = WGS84.Direct(from.latitudeDeg, from.longitudeDeg, bearingDeg, distanceM);
   return { latitudeDeg: lat2 as number, longitudeDeg: lon2 as number };
 }
+
+/** Reads "52.9712, -4.0231": latitude and longitude in degrees. Undefined when it is no place. */
+export function parseCoordinate(text: string): Coordinate | undefined {
+  const match = /^\s*([+-]?\d+(?:\.\d+)?)\s*°?\s*[,;\s]\s*([+-]?\d+(?:\.\d+)?)\s*°?\s*$/.exec(text);
+  if (!match) return undefined;
+  const [latitudeDeg, longitudeDeg] = [Number(match[1]), Number(match[2])];
+  return Math.abs(latitudeDeg) <= 90 && Math.abs(longitudeDeg) <= 180 ? { latitudeDeg, longitudeDeg } : undefined;
+}

@@ -1,6 +1,7 @@
 import type { PathObstruction } from '../propagation/predict.ts';
-import type { Obstruction, Path } from './path.ts';
-import { separationAtM } from './separation.ts';
+import { pathLengthM, type Obstruction, type Path } from './path.ts';
+import { pathPoint, separationAtM } from './separation.ts';
+import { crossingObstruction, crossingsAt, type Crossing } from './sitePlan.ts';
 
 /**
  * An obstruction of a path as the propagation models want it: placed by separation, in which they compute.
@@ -23,4 +24,33 @@ export function modelObstruction(path: Pick<Path, 'legs'>, { label, kind, atM, t
       if (lossDb === undefined) throw missing('loss');
       return { kind, atM: at, lossDb };
   }
+}
+
+/** What stands between the two ends at a place of the route: the path's own obstructions, and what the plan's line crosses. */
+export interface InTheWay {
+  readonly obstructions: readonly PathObstruction[];
+  readonly crossings: readonly Crossing[];
+}
+
+/** The same for every place of a route; what does not change along it is worked out once. */
+export function inTheWayOf(path: Path): (travelledM: number) => InTheWay {
+  const stated = path.obstructions.map((o) => modelObstruction(path, o));
+  const { features } = path;
+  if (!features || features.length === 0) return () => ({ obstructions: stated, crossings: [] });
+  return (travelledM) => {
+    const [east, north] = pathPoint(path, travelledM);
+    const crossings = crossingsAt(features, [east, north]);
+    return { crossings, obstructions: [...stated, ...crossings.flatMap((c) => crossingObstruction(c) ?? [])] };
+  };
+}
+
+/** Where along the route, travelled, each drawn feature first comes between the ends. */
+export function firstBetween(path: Path, stepM = 0.5): { readonly label: string; readonly atM: number }[] {
+  const between = inTheWayOf(path);
+  const first = new Map<string, { label: string; atM: number }>();
+  const lengthM = pathLengthM(path);
+  for (let atM = stepM; path.features && path.features.length > 0 && atM <= lengthM; atM += stepM) {
+    for (const { feature } of between(atM).crossings) if (!first.has(feature.id)) first.set(feature.id, { label: feature.label, atM });
+  }
+  return [...first.values()];
 }

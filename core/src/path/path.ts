@@ -1,4 +1,5 @@
 import type { PathModel } from '../propagation/predict.ts';
+import type { Feature } from './sitePlan.ts';
 import type { SlabMaterial } from '../propagation/slab.ts';
 
 /** What surrounds a leg: it decides its texture on the tape and which claims it can speak to. */
@@ -49,6 +50,10 @@ export interface Path {
   readonly legs: readonly Leg[];
   readonly obstructions: readonly Obstruction[];
   readonly checkpoints: readonly Checkpoint[];
+  /** What is drawn on the site's plan; it acts by the line between the two ends. */
+  readonly features?: readonly Feature[];
+  /** What a counter (wheel, paces, odometer) had not counted when it was zeroed: travelled distance at its zero. */
+  readonly startOffsetM?: number;
 }
 
 export const pathLengthM = (path: Pick<Path, 'legs'>): number => path.legs.reduce((sum, leg) => sum + leg.lengthM, 0);

@@ -17,17 +17,27 @@ export interface TimedWalk<T> {
   readonly toMin: number;
 }
 
+/** What a timetable needs of a walk; walks that share `together` are one outing. */
+export interface Outing { readonly lengthM: number; readonly rigId: string; readonly together?: string }
+
 /** Clock times of walks made one after another, out and back at walking pace. */
-export function timetable<T>(items: readonly T[], of: (item: T) => { lengthM: number; rigId: string }, { startMin, setUpMin, settleMin }: TimetableOptions): TimedWalk<T>[] {
+export function timetable<T>(items: readonly T[], of: (item: T) => Outing, { startMin, setUpMin, settleMin }: TimetableOptions): TimedWalk<T>[] {
   const seen = new Set<string>();
   let clock = startMin;
+  let outing: { key: string; fromMin: number; walkingFromMin: number; toMin: number } | undefined;
   return items.map((item) => {
-    const { lengthM, rigId } = of(item);
+    const { lengthM, rigId, together } = of(item);
     if (!(lengthM > 0)) throw new RangeError(`invalid lengthM: ${lengthM}`);
+    if (together !== undefined && outing?.key === together) {
+      const { fromMin, walkingFromMin, toMin } = outing;
+      seen.add(rigId);
+      return { item, fromMin, walkingFromMin, toMin };
+    }
     const fromMin = clock;
     const walkingFromMin = fromMin + settleMin + (seen.has(rigId) ? 0 : setUpMin);
     seen.add(rigId);
     clock = walkingFromMin + (2 * lengthM) / WALKING_MPS / 60;
+    outing = together === undefined ? undefined : { key: together, fromMin, walkingFromMin, toMin: clock };
     return { item, fromMin, walkingFromMin, toMin: clock };
   });
 }

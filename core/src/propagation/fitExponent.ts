@@ -49,3 +49,7 @@ export function fitExponent(readings: readonly LevelReading[], sensitivityDbm: n
     censored: readings.length - levels.length,
   };
 }
+
+/** Level that a fit expects at a distance. */
+export const fittedLevelDbm = ({ levelAtReferenceDbm, exponent, referenceM }: ExponentFit, distanceM: number): number =>
+  levelAtReferenceDbm - 10 * exponent * Math.log10(distanceM / referenceM);

@@ -7,3 +7,6 @@ export function indoorLossDb(frequencyMHz: number, distanceM: number, powerLossC
   if (!(distanceM >= 1)) throw new RangeError(`invalid distanceM: ${distanceM}; the model begins at 1 m`);
   return 20 * Math.log10(frequencyMHz) + powerLossCoefficient * Math.log10(distanceM) + floorsDb - 28;
 }
+
+/** Power loss coefficient N of an office (ITU-R P.1238, from memory): 33 below 1 GHz, 30 about 2 GHz, 31 about 5 GHz. */
+export const indoorCoefficient = (frequencyMHz: number): number => (frequencyMHz < 1000 ? 33 : frequencyMHz < 4000 ? 30 : 31);

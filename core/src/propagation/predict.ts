@@ -1,18 +1,20 @@
 import { foliageLossDb } from './foliage.ts';
 import { fresnelRadiusM, groundClearanceRatio, sightHeightM } from './fresnel.ts';
+import { indoorCoefficient, indoorLossDb } from './indoor.ts';
 import { edgeParameter, knifeEdgeLossDb } from './knifeEdge.ts';
 import { freeSpaceLossDb, twoRayLossDb, twoSlopeLossDb } from './pathLoss.ts';
 import { SLAB_LEAST_MHZ, wallLossDb, type SlabMaterial } from './slab.ts';
 
 /** What stands in the way; each acts on distances beyond it. Heights are above ground. */
 export type PathObstruction =
-  | { readonly kind: 'slab'; readonly atM: number; readonly material: SlabMaterial; readonly thicknessM: number }
+  /** With a height, what goes over its top counts when that is less. */
+  | { readonly kind: 'slab'; readonly atM: number; readonly material: SlabMaterial; readonly thicknessM: number; readonly heightM?: number }
   | { readonly kind: 'foliage'; readonly fromM: number; readonly toM: number }
   | { readonly kind: 'knife-edge'; readonly atM: number; readonly heightM: number }
   /** Set by the user, so estimated; without a place it acts everywhere. */
   | { readonly kind: 'fixed-loss'; readonly atM: number | undefined; readonly lossDb: number };
 
-export const PATH_MODELS = ['free-space', 'two-ray', 'two-slope'] as const;
+export const PATH_MODELS = ['free-space', 'two-ray', 'two-slope', 'indoor'] as const;
 export type PathModel = (typeof PATH_MODELS)[number];
 
 export interface LinkBudget {
@@ -55,14 +57,16 @@ function modelLossDb({ model, frequencyMHz, heightsM }: LinkBudget, distanceM: n
       return twoRayLossDb(frequencyMHz, distanceM, heightsM);
     case 'two-slope':
       return twoSlopeLossDb(frequencyMHz, distanceM, heightsM);
+    case 'indoor':
+      return indoorLossDb(frequencyMHz, Math.max(1, distanceM), indoorCoefficient(frequencyMHz), 0);
   }
 }
 
-/** Walls add up; foliage counts by its depth in all; of several edges the largest only. */
-export function obstructionLossDb({ frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM' | 'obstructions'>, distanceM: number): number {
+/** Walls add up; foliage counts by its depth in all; of several edges the largest only. The indoor model holds the walls already. */
+export function obstructionLossDb({ model, frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'model' | 'frequencyMHz' | 'heightsM' | 'obstructions'>, distanceM: number): number {
   let [sumDb, depthM, edgeDb] = [0, 0, 0];
   for (const o of obstructions) {
-    if (o.kind === 'slab' && o.atM < distanceM) sumDb += wallLossDb(frequencyMHz, o.material, o.thicknessM);
+    if (o.kind === 'slab' && o.atM < distanceM) sumDb += model === 'indoor' ? 0 : slabOrTopDb(o, frequencyMHz, distanceM, heightsM);
     else if (o.kind === 'fixed-loss' && (o.atM ?? 0) < distanceM) sumDb += o.lossDb;
     else if (o.kind === 'foliage') depthM += Math.max(0, Math.min(distanceM, o.toM) - o.fromM);
     else if (o.kind === 'knife-edge' && o.atM < distanceM) edgeDb = Math.max(edgeDb, knifeEdgeLossDb(edgeParameter(frequencyMHz, o.heightM, o.atM, distanceM, heightsM)));
@@ -70,7 +74,13 @@ export function obstructionLossDb({ frequencyMHz, heightsM, obstructions }: Pick
   return sumDb + foliageLossDb(frequencyMHz, depthM) + edgeDb;
 }
 
-function clearanceRatio({ frequencyMHz, heightsM, obstructions }: LinkBudget, distanceM: number): number {
+function slabOrTopDb({ atM, material, thicknessM, heightM }: Extract<PathObstruction, { kind: 'slab' }>, frequencyMHz: number, distanceM: number, heightsM: LinkBudget['heightsM']): number {
+  const throughDb = wallLossDb(frequencyMHz, material, thicknessM);
+  return heightM === undefined || !(atM > 0) ? throughDb : Math.min(throughDb, knifeEdgeLossDb(edgeParameter(frequencyMHz, heightM, atM, distanceM, heightsM)));
+}
+
+/** Least clearance of the line between the ends over ground and edges, in first-zone radii; negative where it is cut. */
+export function clearanceRatio({ frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM' | 'obstructions'>, distanceM: number): number {
   const edges = obstructions.flatMap((o) =>
     o.kind === 'knife-edge' && o.atM < distanceM ? [(sightHeightM(o.atM, distanceM, heightsM) - o.heightM) / fresnelRadiusM(frequencyMHz, o.atM, distanceM - o.atM)] : []);
   return Math.min(groundClearanceRatio(frequencyMHz, distanceM, heightsM), ...edges);

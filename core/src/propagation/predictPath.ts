@@ -1,8 +1,7 @@
-import { modelObstruction } from '../path/obstructions.ts';
 import { pathLengthM, type Path } from '../path/path.ts';
-import { separationAtM } from '../path/separation.ts';
 import type { OutwardCriterion } from '../walk/criterion.ts';
 import { predictionWarnings, predictPoint, type LinkBudget } from './predict.ts';
+import { crossingText, NEAREST_M, routePointsOf, type RoutePoint } from './routePoint.ts';
 
 /** The link without what belongs to the path. */
 export type PathLink = Omit<LinkBudget, 'model' | 'obstructions'>;
@@ -19,11 +18,8 @@ export const SHADOWING_SD_DB = 4;
 /** 10 % of places are worse, or better, by this many standard deviations. */
 const TENTH = 1.2815515655446004;
 
-export interface PathMargin {
-  readonly travelledM: number;
-  readonly separationM: number;
+export interface PathMargin extends RoutePoint {
   readonly marginDb: number;
-  readonly fresnelClearanceRatio: number;
 }
 
 /** Between which separations an event is expected: `lowM` for the worst tenth of places, absent when not on this path. */
@@ -42,35 +38,32 @@ export interface PathPrediction {
   readonly warnings: readonly string[];
 }
 
-/** No prediction nearer than this: the far field has not begun. */
-const NEAREST_M = 1;
-
 /** Margin along a route in steps of `stepM`, with what is expected of it. */
 export function predictPath(path: Path, link: PathLink, stepM = 0.5): PathPrediction {
-  const whole: LinkBudget = { ...link, model: path.model, obstructions: path.obstructions.map((o) => modelObstruction(path, o)) };
-  const steps = Math.floor(pathLengthM(path) / stepM);
-  const points = Array.from({ length: steps }, (_, i): PathMargin => {
-    const travelledM = (i + 1) * stepM;
-    const separationM = separationAtM(path, travelledM);
-    const { marginDb, fresnelClearanceRatio } = predictPoint(whole, Math.max(NEAREST_M, separationM));
-    return { travelledM, separationM, marginDb, fresnelClearanceRatio };
+  const at = routePointsOf(path, link);
+  const budget = ({ separationM, obstructions }: RoutePoint): number => predictPoint({ ...link, model: path.model, obstructions }, Math.max(NEAREST_M, separationM)).marginDb;
+  const points = Array.from({ length: Math.floor(pathLengthM(path) / stepM) }, (_, i): PathMargin => {
+    const point = at((i + 1) * stepM);
+    return { ...point, marginDb: budget(point) };
   });
   const firstBelow = (db: number): PathMargin | undefined => points.find((p) => p.marginDb < db);
   const events = (Object.keys(EVENT_MARGIN_DB) as PredictedCriterion[]).map((criterion): PredictedEvent => {
     const needed = EVENT_MARGIN_DB[criterion];
-    const at = (shift: number): number | undefined => firstBelow(needed + shift)?.separationM;
-    return { criterion, lowM: at(TENTH * SHADOWING_SD_DB), medianM: at(0), highM: at(-TENTH * SHADOWING_SD_DB) };
+    const where = (shift: number): number | undefined => firstBelow(needed + shift)?.separationM;
+    return { criterion, lowM: where(TENTH * SHADOWING_SD_DB), medianM: where(0), highM: where(-TENTH * SHADOWING_SD_DB) };
   });
   const lost = firstBelow(0);
-  return { points, events, breaks: lost && { travelledM: lost.travelledM, because: reason(path, points, lost, stepM) }, warnings: predictionWarnings(whole) };
+  return { points, events, breaks: lost && { travelledM: lost.travelledM, because: reason(path, points, lost, stepM) }, warnings: predictionWarnings({ ...link, model: path.model, obstructions: points.at(-1)?.obstructions ?? [] }) };
 }
 
-/** The obstruction just passed, or distance alone. */
+/** The obstruction just passed, what has just come between the ends, or distance alone. */
 function reason(path: Path, points: readonly PathMargin[], lost: PathMargin, stepM: number): string {
   const passed = path.obstructions.filter((o) => o.atM < lost.travelledM && (o.kind === 'foliage' ? lost.travelledM <= (o.toM ?? 0) + stepM : lost.travelledM - o.atM <= 2 * stepM));
   const nearest = passed.at(-1);
   if (nearest) return `${nearest.label}, ${Math.round(nearest.atM)} m`;
   const index = points.indexOf(lost);
   const ago = points[index - Math.round(2 / stepM)];
+  const fresh = lost.crossings.filter((c) => !ago?.crossings.some((before) => before.feature.id === c.feature.id));
+  if (fresh.length > 0) return fresh.map(crossingText).join('; ');
   return ago && ago.marginDb - lost.marginDb > 6 ? 'the ground’s reflection cancels the direct ray here' : 'distance alone';
 }

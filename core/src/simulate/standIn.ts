@@ -1,7 +1,7 @@
 import type { Grade } from '../grade/grade.ts';
 import { pathLengthM, type Path } from '../path/path.ts';
 import { separationAtM } from '../path/separation.ts';
-import { modelObstruction } from '../path/obstructions.ts';
+import { inTheWayOf } from '../path/obstructions.ts';
 import { twoSlopeLossDb } from '../propagation/pathLoss.ts';
 import { obstructionLossDb } from '../propagation/predict.ts';
 import { seeded, type Random } from '../random/seeded.ts';
@@ -106,9 +106,10 @@ function mediumLoss(standIn: StandIn, path: Path, lengthM: number, site: StandIn
   const common = shadowingField(`${path.id}/${Math.round(standIn.frequencyMHz / 100)}`, lengthM, shadowingSdDb, decorrelationM);
   const own = shadowingField(`${path.id}/${standIn.productSeed}`, lengthM, shadowingSdDb, decorrelationM);
   const [shareCommon, shareOwn] = [Math.sqrt(productCorrelation), Math.sqrt(1 - productCorrelation)];
-  const inTheWay = { frequencyMHz: standIn.frequencyMHz, heightsM: standIn.heightsM, obstructions: path.obstructions.map((o) => modelObstruction(path, o)) };
+  const between = inTheWayOf(path);
   return (travelledM) => {
     const distanceM = Math.max(NEAREST_M, separationAtM(path, travelledM));
+    const inTheWay = { model: 'two-slope', frequencyMHz: standIn.frequencyMHz, heightsM: standIn.heightsM, obstructions: between(travelledM).obstructions } as const;
     return twoSlopeLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) + obstructionLossDb(inTheWay, distanceM) + shareCommon * common(travelledM) + shareOwn * own(travelledM);
   };
 }

@@ -32,6 +32,7 @@ function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[
   if (correction.action === 'withdraw') return [];
   if (correction.action === 'move' && correction.walkS !== undefined) return [{ ...event, time: { ...event.time, walkS: correction.walkS } }];
   if (correction.action === 'regrade' && event.kind === 'grade' && correction.grade !== undefined) return [{ ...event, body: { grade: correction.grade } }];
+  if (correction.action === 'remeasure' && event.kind === 'mark' && correction.reading !== undefined) return [{ ...event, body: { ...event.body, reading: correction.reading } }];
   return [event];
 }
 

@@ -1,6 +1,6 @@
 import type { Direction } from '../grade/kind.ts';
 import type { Grade } from '../grade/grade.ts';
-import type { DistanceMethod } from '../position/method.ts';
+import type { DistanceReading } from '../position/method.ts';
 
 /** When an event was logged. */
 export interface EventTime {
@@ -25,9 +25,7 @@ export const RECONNECT_WAYS = ['by itself', 'after power-cycle', 'after re-pairi
 export type ReconnectWay = (typeof RECONNECT_WAYS)[number];
 
 /** A reading of the distance travelled from the fixed end. `pressed`: timed by a person, so with reaction scatter. */
-export interface Reading {
-  readonly travelledM: number;
-  readonly method: DistanceMethod;
+export interface Reading extends DistanceReading {
   readonly pressed: boolean;
 }
 
@@ -56,15 +54,21 @@ export interface EventBodies {
   correction: Correction;
 }
 
+export const CORRECTION_ACTIONS = ['withdraw', 'move', 'regrade', 'remeasure'] as const;
+
 /** A correction amends another event; nothing is overwritten. */
 export interface Correction {
   readonly amends: EventKey;
-  readonly action: 'withdraw' | 'move' | 'regrade';
+  readonly action: (typeof CORRECTION_ACTIONS)[number];
   readonly reason: string;
+  /** Who corrects; absent where it was the operator in the walk. */
+  readonly author?: string;
   /** The moment it is moved to (action "move"). */
   readonly walkS?: number;
   /** The grade it becomes (action "regrade"). */
   readonly grade?: Grade;
+  /** The distance it was read at, or by which method (action "remeasure"). */
+  readonly reading?: Reading;
 }
 
 export type EventKind = keyof EventBodies;

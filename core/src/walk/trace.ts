@@ -1,6 +1,6 @@
 import type { Direction } from '../grade/kind.ts';
 import { stateOf, type Grade, type LinkState } from '../grade/grade.ts';
-import { METHOD_UNCERTAINTY } from '../position/method.ts';
+import { travelledOf, uncertaintyOf } from '../position/method.ts';
 import { positionAt, type Fix, type Position } from '../position/track.ts';
 import { effectiveLog } from './effectiveLog.ts';
 import type { EndReason, EventOf, Reading, ReconnectWay, WalkEvent } from './event.ts';
@@ -44,15 +44,21 @@ export interface Trace {
 /** Speed at which a person's timing scatter becomes distance. */
 const WALKING_MPS = 1.4;
 
+export interface TraceOptions {
+  readonly delay?: OperatorDelay;
+  /** Travelled distance at the zero of counters (see Path). */
+  readonly startOffsetM?: number;
+}
+
 /** Undefined until the walk has begun. */
-export function traceWalk(log: readonly WalkEvent[], delay?: OperatorDelay): Trace | undefined {
+export function traceWalk(log: readonly WalkEvent[], { delay, startOffsetM }: TraceOptions = {}): Trace | undefined {
   const events = effectiveLog(log);
   const begin = events.find((e) => e.kind === 'begin');
   if (!begin) return undefined;
   const end = events.findLast((e) => e.kind === 'end');
   const turn = events.findLast((e) => e.kind === 'turn');
   const lastS = end?.time.walkS ?? Math.max(...events.map((e) => e.time.walkS));
-  const fixes = fixesOf(events, delay);
+  const fixes = fixesOf(events, delay, startOffsetM);
   const grades = gradeChanges(events, begin, lastS, delay);
   return {
     begin,
@@ -68,12 +74,12 @@ export function traceWalk(log: readonly WalkEvent[], delay?: OperatorDelay): Tra
   };
 }
 
-function fixesOf(events: readonly WalkEvent[], delay: OperatorDelay | undefined): Fix[] {
+function fixesOf(events: readonly WalkEvent[], delay: OperatorDelay | undefined, startOffsetM: number | undefined): Fix[] {
   const fixes = events.flatMap((event) => {
     const reading = readingOf(event);
     if (!reading) return [];
     const timingM = lagOf(event, 0, delay).uncertaintyS * WALKING_MPS;
-    return [{ atS: event.time.walkS, travelledM: reading.travelledM, uncertaintyM: Math.hypot(METHOD_UNCERTAINTY[reading.method].independentM, timingM) }];
+    return [{ atS: event.time.walkS, travelledM: travelledOf(reading, startOffsetM), uncertaintyM: Math.hypot(uncertaintyOf(reading), timingM) }];
   });
   // Of two readings at one moment the better one counts.
   fixes.sort((a, b) => a.atS - b.atS || a.uncertaintyM - b.uncertaintyM);

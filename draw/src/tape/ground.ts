@@ -1,4 +1,5 @@
 import { pathLengthM, separationAtM, type Path } from '@urvek/core';
+import { drawnObstructions } from '../plan/planScene.ts';
 import type { TapeGround } from './tape.ts';
 
 /** The ground by travelled distance. */
@@ -7,7 +8,7 @@ export function travelledGround(path: Path): TapeGround {
   return {
     lengthM: pathLengthM(path),
     legs: path.legs.map((leg) => ({ fromM: at, toM: (at += leg.lengthM), exposure: leg.exposure })),
-    obstructions: path.obstructions,
+    obstructions: [...path.obstructions, ...drawnObstructions(path)],
     checkpoints: path.checkpoints,
   };
 }

@@ -1,4 +1,5 @@
 import { DataSource } from 'typeorm';
+import { AddWalkSlot1764100000000 } from './addWalkSlot.ts';
 import { CreateTables1764000000000 } from './createTables.ts';
 import { comparisonEntity, eventEntity, factEntity, walkEntity } from './entities.ts';
 
@@ -11,7 +12,7 @@ export async function openDatabase(url: string): Promise<DataSource> {
     type: 'postgres',
     url,
     entities: [comparisonEntity, walkEntity, eventEntity, factEntity],
-    migrations: [CreateTables1764000000000],
+    migrations: [CreateTables1764000000000, AddWalkSlot1764100000000],
     installExtensions: false,
   });
   await database.initialize();

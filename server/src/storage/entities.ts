@@ -1,5 +1,5 @@
 import type { EventTime } from '@urvek/core';
-import type { Setup } from '@urvek/contract';
+import type { Setup, WalkHeader } from '@urvek/contract';
 import { EntitySchema } from 'typeorm';
 
 export interface ComparisonRow {
@@ -20,6 +20,7 @@ export interface WalkRow {
   rigId: string;
   pathId: string;
   startedAt: Date;
+  slot: NonNullable<WalkHeader['slot']> | null;
 }
 
 /** One event of a walk's log. Rows are inserted, never changed. */
@@ -65,6 +66,7 @@ export const walkEntity = new EntitySchema<WalkRow>({
     rigId: { type: 'text', name: 'rig_id' },
     pathId: { type: 'text', name: 'path_id' },
     startedAt: { type: 'timestamptz', name: 'started_at' },
+    slot: { type: 'jsonb', nullable: true },
   },
   foreignKeys: [{ target: 'comparison', columnNames: ['comparisonId'], referencedColumnNames: ['id'], name: 'walk_comparison' }],
   indices: [{ name: 'walk_by_comparison', columns: ['comparisonId'] }],

@@ -63,9 +63,9 @@ export class Store {
   }
 
   /** Registers a walk; the same header again changes nothing. */
-  async registerWalk({ startedMs, ...header }: WalkHeader): Promise<void> {
+  async registerWalk({ startedMs, slot, ...header }: WalkHeader): Promise<void> {
     await this.getComparison(header.comparisonId);
-    const row: WalkRow = { ...header, startedAt: new Date(startedMs) };
+    const row: WalkRow = { ...header, startedAt: new Date(startedMs), slot: slot ?? null };
     await this.database.createQueryBuilder().insert().into(walkEntity).values(row).orIgnore().updateEntity(false).execute();
     const stored = await this.database.getRepository(walkEntity).findOneByOrFail({ id: header.id });
     if (!isDeepStrictEqual({ ...stored }, { ...row })) throw new Conflict(`walk ${header.id} is registered with other content`);
@@ -132,6 +132,6 @@ const plain = (event: WalkEvent): unknown => JSON.parse(JSON.stringify(event));
 const headOf = ({ id, title, question, demo, revision, updatedAt }: Omit<ComparisonRow, 'setup'>): Omit<Comparison, 'setup'> =>
   ({ id, title, question, demo, revision, updatedAt: updatedAt.toISOString() });
 
-const headerOf = ({ startedAt, ...walk }: WalkRow): WalkHeader => ({ ...walk, startedMs: startedAt.getTime() });
+const headerOf = ({ startedAt, slot, ...walk }: WalkRow): WalkHeader => ({ ...walk, startedMs: startedAt.getTime(), ...(slot ? { slot } : {}) });
 
 const eventOf = ({ walkId, deviceId, seq, version, kind, time, body }: EventRow): WalkEvent => ({ walkId, deviceId, seq, version, kind, time, body }) as WalkEvent;

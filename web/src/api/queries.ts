@@ -84,7 +84,8 @@ export function useFindings({ comparison, walks }: Workspace, criterion: Criteri
   const wanted = criterion ?? comparison?.setup.plan.criterion;
   const size = walks?.map((w) => `${w.header.id}:${w.log.length}`).join();
   return useQuery({
-    queryKey: ['findings', comparison?.id, comparison?.revision, size, wanted],
+    // A sealed set-up has other names under the same revision.
+    queryKey: ['findings', comparison?.id, comparison?.revision, comparison?.setup.products.map((p) => p.name), size, wanted],
     enabled: comparison !== undefined && walks !== undefined,
     queryFn: () => findingsWorker().find((comparison as Comparison).setup, walks as StoredWalk[], wanted as Criterion),
     staleTime: Infinity,

@@ -1,5 +1,6 @@
+import { findWalks, isSealed, seal } from '@urvek/contract';
 import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { useFieldLog, useWorkspace } from '../api/queries.ts';
 import { fieldLog, HERE, SET_ASIDE } from '../field/fieldLog.ts';
@@ -78,13 +79,26 @@ export function Stage({ title, lead, actions, children }: { title: string; lead?
   );
 }
 
-/** Waits for the workspace, and shows what went wrong when it does not come. */
-export function WithWorkspace({ children }: { children: (workspace: Ready) => ReactNode }) {
+/**
+ * Waits for the workspace, and shows what went wrong when it does not come. While the plan is blind and its walks are
+ * not all in, stages see letters for names; `open` is for those that set up and keep the key.
+ */
+export function WithWorkspace({ open = false, children }: { open?: boolean; children: (workspace: Ready) => ReactNode }) {
   const id = useComparisonId();
   const { comparison, walks, findings, error } = useWorkspace(id);
+  const sealed = useMemo(() => {
+    if (open || !comparison || !walks || !findings || !isSealed(comparison.setup, findings)) return undefined;
+    const setup = seal(comparison.setup, id);
+    return { comparison: { ...comparison, setup }, findings: findWalks(setup, walks) };
+  }, [open, id, comparison, walks, findings]);
   if (error && !comparison) return <Trouble error={error} />;
   if (!comparison || !walks || !findings) return <Loading what="the comparison" />;
-  return children({ id, comparison, walks, findings, error: null });
+  return (
+    <>
+      {sealed && <p role="status" className="no-print bg-degraded px-4 py-1 text-white">Blind: products are letters until all planned walks are in; the key is sealed.</p>}
+      {children({ id, comparison, walks, findings, ...sealed, error: null })}
+    </>
+  );
 }
 
 type Workspace = ReturnType<typeof useWorkspace>;

@@ -1,3 +1,4 @@
+import type { ComponentProps, ReactNode } from 'react';
 import { SCENE_CSS, SCENE_PATTERNS, type Scene, type Shape } from '@urvek/draw';
 
 function ShapeElement({ shape }: { shape: Shape }) {
@@ -15,9 +16,9 @@ function ShapeElement({ shape }: { shape: Shape }) {
 }
 
 /** A scene of draw/, live: the same shapes as on paper. */
-export function Picture({ scene, onPoint }: { scene: Scene; onPoint?: (groupId: string) => void }) {
+export function Picture({ scene, onPoint, children, ...svg }: { scene: Scene; onPoint?: (groupId: string) => void; children?: ReactNode } & Omit<ComponentProps<'svg'>, 'children'>) {
   return (
-    <svg viewBox={`0 0 ${scene.width} ${scene.height}`} width="100%" role="img" aria-label={scene.title} data-scene>
+    <svg viewBox={`0 0 ${scene.width} ${scene.height}`} width="100%" role={children === undefined ? 'img' : 'group'} aria-label={scene.title} data-scene {...svg}>
       <defs>
         {SCENE_PATTERNS.map((p) => (
           <pattern key={p.id} id={p.id} width={p.size} height={p.size} patternUnits="userSpaceOnUse">
@@ -31,6 +32,7 @@ export function Picture({ scene, onPoint }: { scene: Scene; onPoint?: (groupId: 
           {group.shapes.map((shape, i) => <ShapeElement key={i} shape={shape} />)}
         </g>
       ))}
+      {children}
     </svg>
   );
 }

@@ -1,21 +1,29 @@
-import { tapeScene, type TapeOptions } from '@urvek/draw';
-import { useEffect, useRef, useState } from 'react';
+import { scaleOf, tapeScene, type TapeOptions } from '@urvek/draw';
+import { useEffect, useRef, useState, type PointerEvent, type RefObject } from 'react';
 import { useUnit } from '../state/unit.ts';
 import { Picture } from './Picture.tsx';
 
-/** The tape at the width of its place, in the reader's unit. */
-export function Tape({ onPoint, ...options }: Omit<TapeOptions, 'width' | 'unit' | 'labelWidth'> & { onPoint?: (groupId: string) => void }) {
-  const [unit] = useUnit();
+/** Width of an element as it is laid out. */
+export function useWidth(least: number): [RefObject<HTMLDivElement | null>, number] {
   const place = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1160);
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.max(320, Math.round(entry?.contentRect.width ?? 1160))));
+    const observer = new ResizeObserver(([entry]) => setWidth(Math.max(least, Math.round(entry?.contentRect.width ?? 1160))));
     if (place.current) observer.observe(place.current);
     return () => observer.disconnect();
-  }, []);
+  }, [least]);
+  return [place, width];
+}
+
+/** The tape at the width of its place, in the reader's unit. `onHover`: metres under the pointer, absent when it leaves. */
+export function Tape({ onPoint, onHover, ...options }: Omit<TapeOptions, 'width' | 'unit' | 'labelWidth'> & { onPoint?: (groupId: string) => void; onHover?: (atM: number | undefined) => void }) {
+  const [unit] = useUnit();
+  const [place, width] = useWidth(320);
+  const whole = { ...options, unit, width, labelWidth: width < 600 ? 74 : 150 };
+  const hover = onHover && { onPointerMove: (e: PointerEvent<SVGSVGElement>) => onHover(scaleOf(whole).metresAt(((e.clientX - e.currentTarget.getBoundingClientRect().left) / e.currentTarget.getBoundingClientRect().width) * width)), onPointerLeave: () => onHover(undefined) };
   return (
     <div ref={place}>
-      <Picture scene={tapeScene({ ...options, unit, width, labelWidth: width < 600 ? 74 : 150 })} onPoint={onPoint} />
+      <Picture scene={tapeScene(whole)} onPoint={onPoint} {...hover} />
     </div>
   );
 }

@@ -20,7 +20,7 @@ const newProduct = (): Setup['products'][number] => {
   };
 };
 
-export const Kit = () => <WithWorkspace>{(workspace) => <KitEditor {...workspace} />}</WithWorkspace>;
+export const Kit = () => <WithWorkspace open>{(workspace) => <KitEditor {...workspace} />}</WithWorkspace>;
 
 function KitEditor({ comparison }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Kit');

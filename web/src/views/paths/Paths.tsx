@@ -1,22 +1,30 @@
-import { pathSchema, type Setup, type SetupPath } from '@urvek/contract';
-import { DISTANCE_METHODS, EXPOSURES, LEAST_STEP_M, METHOD_UNCERTAINTY, OBSTRUCTION_KINDS, PATH_MODELS, pathLengthM, separationAtM, ROUTE_FILE_LIMIT_BYTES, RouteFileError, SLAB_MATERIALS, TOLERANCE_M, type DistanceMethod, type ObstructionKind } from '@urvek/core';
-import { Plus, Trash2, Upload } from 'lucide-react';
+import { pathLinkOf, pathSchema, type Setup, type SetupPath } from '@urvek/contract';
+import { DISTANCE_METHODS, EXPOSURES, LEAST_STEP_M, METHOD_UNCERTAINTY, OBSTRUCTION_KINDS, PATH_MODELS, pathLengthM, separationAtM, ROUTE_FILE_LIMIT_BYTES, RouteFileError, SLAB_MATERIALS, TOLERANCE_M, type DistanceMethod, type ObstructionKind, type Path, type PathLink } from '@urvek/core';
+import { Plus, Trash2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Tick } from '../../components/Field.tsx';
+import { FilePick } from '../../components/FilePick.tsx';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
+import { useLastValid } from '../../components/useLastValid.ts';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { asFigure } from '../kit/form.ts';
+import { Features } from './Features.tsx';
+import { KnownPoints } from './KnownPoints.tsx';
+import { LevelFit } from './LevelFit.tsx';
+import { OnAir } from './OnAir.tsx';
 import { Prediction } from './Prediction.tsx';
 import { download, exportAs, pathsFromFile, routeFileOf } from './routeFiles.ts';
+import { SitePlan } from './SitePlan.tsx';
 
 type SetupForm = UseFormReturn<Setup>;
 
 const newPath = (): SetupPath => ({ id: crypto.randomUUID().slice(0, 8), name: '', condition: 'open', model: 'two-slope', distanceMethod: 'marked line', hazards: '', permission: '', legs: [{ lengthM: 150, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] });
 
-export const Paths = () => <WithWorkspace>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>;
+export const Paths = () => <WithWorkspace open>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>;
 
 function PathsEditor({ comparison }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
@@ -27,55 +35,63 @@ function PathsEditor({ comparison }: Ready) {
       <div className="grid gap-4">
         {paths.fields.map((field, i) => <PathCard key={field.key} form={form} index={i} onRemove={() => paths.remove(i)} />)}
       </div>
+      <OnAir form={form} />
       <SaveBar what="paths" dirty={form.formState.isDirty} saving={saving} error={error} onSave={save} onDiscard={() => form.reset()} />
     </Stage>
   );
 }
 
 /** Routes over coordinates, from GPX or GeoJSON. */
-function ImportRoute({ onPaths }: { onPaths: (paths: SetupPath[]) => void }) {
-  const [error, setError] = useState<string>();
-  const read = async (file: File): Promise<void> => {
-    try {
-      if (file.size > ROUTE_FILE_LIMIT_BYTES) throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
-      onPaths(pathsFromFile(file.name, await file.text()));
-      setError(undefined);
-    } catch (cause) {
-      if (!(cause instanceof RouteFileError)) throw cause;
-      setError(`${file.name} was not imported: ${cause.message}. The paths are as they were; choose another file.`);
-    }
-  };
-  return (
-    <div>
-      <label className="btn cursor-pointer focus-within:outline-3 focus-within:outline-accent"><Upload aria-hidden size={16} />Import a route
-        <input type="file" accept=".gpx,.geojson,.json" aria-label="Import a route from a GPX or GeoJSON file" className="sr-only" onChange={(e) => { const [file] = e.target.files ?? []; e.target.value = ''; if (file) void read(file); }} />
-      </label>
-      {error !== undefined && <p role="alert" className="max-w-72 text-[0.85rem] font-bold text-lost">{error}</p>}
-    </div>
-  );
-}
+const ImportRoute = ({ onPaths }: { onPaths: (paths: SetupPath[]) => void }) => (
+  <FilePick label="Import a route" hint="Import a route from a GPX or GeoJSON file" accept=".gpx,.geojson,.json" limitBytes={ROUTE_FILE_LIMIT_BYTES} expects={[RouteFileError]} kept="The paths are as they were; choose another file." read={(name, text) => onPaths(pathsFromFile(name, text))} />
+);
 
 function PathCard({ form, index, onRemove }: { form: SetupForm; index: number; onRemove: () => void }) {
   const at = `paths.${index}` as const;
   const path = form.watch(at);
   const errors = form.formState.errors.paths?.[index];
-  const drawable = pathSchema.isValidSync({ ...path, name: path.name || 'new' });
+  // As it was when the page came: a plan that is emptied stays open.
+  const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
+  // What lies beyond the end while a route is being dragged is left out of the picture, not of the data.
+  const lengthM = pathLengthM(path);
+  const edited = { ...path, name: path.name || 'new', checkpoints: path.checkpoints.filter((c) => c.atM <= lengthM), obstructions: path.obstructions.filter((o) => o.atM <= lengthM) };
+  const drawable = pathSchema.isValidSync(edited);
+  const drawn = useLastValid(edited, drawable);
+  const set = <K extends 'legs' | 'features'>(field: K, value: SetupPath[K]): void => form.setValue(`${at}.${field}`, value as never, { shouldDirty: true });
   return (
     <section className="sheet p-4" aria-label={path.name || 'New path'}>
       <div className="flex flex-wrap items-end gap-3">
         <Field className="w-64" label="Name" {...form.register(`${at}.name`)} error={errors?.name?.message} />
         <Choice className="w-40" label="Condition" {...form.register(`${at}.condition`)}><option value="open">open</option><option value="obstructed">obstructed</option></Choice>
         <Choice className="w-44" label="Path loss" {...form.register(`${at}.model`)}>{PATH_MODELS.map((m) => <option key={m} value={m}>{m}</option>)}</Choice>
-        {drawable && <p className="pb-1.5">Travelled <Length m={pathLengthM(path)} both />, separation at the end <Length m={separationAtM(path, pathLengthM(path))} both /></p>}
+        {drawn && <p className="pb-1.5">Travelled <Length m={pathLengthM(drawn)} both />, separation at the end <Length m={separationAtM(drawn, pathLengthM(drawn))} both /></p>}
+        <button type="button" className="btn btn-quiet ml-auto" aria-label={`Remove ${path.name || 'this path'}`} onClick={onRemove}><Trash2 aria-hidden size={16} />Remove</button>
         <Choice className="w-52" label="Distances by" {...form.register(`${at}.distanceMethod`)}>{DISTANCE_METHODS.map((m) => <option key={m} value={m}>{m} (± {uncertaintyText(m)})</option>)}</Choice>
         <Field className="w-72" label="Hazards: kerbs, water, stairs, machinery" {...form.register(`${at}.hazards`)} />
         <Field className="w-56" label="Permission to be there" {...form.register(`${at}.permission`)} />
-        <button type="button" className="btn btn-quiet ml-auto" aria-label={`Remove ${path.name || 'this path'}`} onClick={onRemove}><Trash2 aria-hidden size={16} />Remove</button>
+        <Field className="w-44" label="Counters zeroed at" suffix="m" inputMode="decimal" {...form.register(`${at}.startOffsetM`, asFigure)} error={errors?.startOffsetM?.message} />
+        <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
       </div>
       <div className="mt-3">
-        {drawable ? <Prediction path={path} products={form.watch('products')} /> : <p role="alert" className="text-lost">Not drawn: {(errors as { message?: string } | undefined)?.message ?? 'mend the figures that are out of place.'}</p>}
+        {drawn && (
+          <Prediction path={drawn} products={form.watch('products')}>
+            {(here, onHere) => (
+              <details className="mb-2" open={planOpen}>
+                <summary className="cursor-pointer font-bold">Plan of the site, to scale</summary>
+                <div className="mt-1">
+                  {!path.features?.length && <Features form={form} index={index} />}
+                  <SitePlan path={drawn} here={here} onHere={onHere} onLegs={(legs) => set('legs', legs.map((l) => ({ ...l, lengthM: round(l.lengthM), bearingDeg: round(l.bearingDeg) })))} onFeatures={(features) => set('features', features as SetupPath['features'])} />
+                </div>
+              </details>
+            )}
+          </Prediction>
+        )}
+        {!drawable && <p role="alert" className="text-lost">{drawn ? 'Drawn as it was before: ' : 'Not drawn: '}{(errors as { message?: string } | undefined)?.message ?? 'mend the figures that are out of place.'}</p>}
       </div>
-      {path.fixedEnd && drawable && <Exports path={path} />}
+      {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
+      {(path.features?.length ?? 0) > 0 && <Features form={form} index={index} />}
+      {drawn && <LevelFit path={drawn as Path} link={linkOf(form.watch('products'))} />}
+      {drawn?.fixedEnd && <Exports path={drawn} />}
       <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
         <Legs form={form} index={index} />
         <Obstructions form={form} index={index} />
@@ -85,10 +101,16 @@ function PathCard({ form, index, onRemove }: { form: SetupForm; index: number; o
   );
 }
 
+/** To a tenth of a millimetre and of a degree's thousandth: what is dragged leaves no tail of digits. */
+const round = (value: number): number => Math.round(value * 1e4) / 1e4;
+
+/** The link that measured levels are held against: the first that is known. */
+const linkOf = (products: Setup['products']): PathLink | undefined => products.flatMap((p) => p.rigs.map((r) => pathLinkOf(p, r))).find((l) => l !== undefined);
+
 /** One standard uncertainty, as the method has it. */
 const uncertaintyText = (method: DistanceMethod): string => {
   const { independentM, scale } = METHOD_UNCERTAINTY[method];
-  return `${independentM} m${scale > 0 ? ` and ${100 * scale} %` : ''}`;
+  return `${Number(independentM.toPrecision(3))} m${scale > 0 ? ` and ${100 * scale} %` : ''}`;
 };
 
 function Exports({ path }: { path: SetupPath }) {
@@ -97,7 +119,7 @@ function Exports({ path }: { path: SetupPath }) {
     if (file) download(`${path.name}.${format}`, type, exportAs[format](file));
   };
   return (
-    <p className="mt-1 text-[0.85rem]">Fixed end at <span className="figure">{path.fixedEnd?.latitudeDeg.toFixed(6)}°, {path.fixedEnd?.longitudeDeg.toFixed(6)}°</span>. Fixes within {LEAST_STEP_M} m of the last, or {TOLERANCE_M} m of the line, add no length. The file holds coordinates: mind whose place it shows.
+    <p className="mt-1 text-[0.85rem]">Fixed end at <span className="figure">{path.fixedEnd?.latitudeDeg.toFixed(6)}°, {path.fixedEnd?.longitudeDeg.toFixed(6)}°</span>. Fixes within {LEAST_STEP_M} m of the last, or {TOLERANCE_M} m of the line, add no length. {path.keepPrivate ? <strong>This place is private: a file of it is for yourself.</strong> : 'The file holds coordinates: mind whose place it shows.'}
       <button type="button" className="btn-quiet ml-3" onClick={() => save('gpx', 'application/gpx+xml')}>Save as GPX</button>
       <button type="button" className="btn-quiet ml-3" onClick={() => save('geojson', 'application/geo+json')}>Save as GeoJSON</button>
     </p>
@@ -187,6 +209,7 @@ function Checkpoints({ form, index }: { form: SetupForm; index: number }) {
         <Field label="One every" suffix="m" type="number" min={1} value={everyM} onChange={(e) => setEveryM(Number(e.target.value))} className="w-28" />
         <button type="button" className="btn" disabled={!(everyM > 0)} onClick={layOut}>Lay them out</button>
       </div>
+      <KnownPoints form={form} index={index} onPoints={(points) => checkpoints.append(points)} />
       <div className="grid max-h-56 gap-1 overflow-y-auto p-1" tabIndex={0} role="group" aria-label="Checkpoints of this path">
         {checkpoints.fields.map((field, i) => (
           <div key={field.key} className="grid grid-cols-[1.4fr_1fr_auto] items-end gap-2">

@@ -1,9 +1,13 @@
-import { claimFlags, claimOf, distanceClaims, OUTRUN, planState, type Setup, type SlotState } from '@urvek/contract';
-import { attenuatorDb, balancedAfterRounds, pathLengthM, type Criterion } from '@urvek/core';
+import { claimFlags, claimOf, distanceClaims, isSealed, nextPoints, OUTRUN, plannedPaths, plannedRigs, planState, planTroubles, pathLinkOf, planSchema, seal, type Setup, type SlotState } from '@urvek/contract';
+import { attenuatorDb, balancedAfterRounds, pathLengthM, predictPath, type Criterion, type Path } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
+import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
-import { Field } from '../../components/Field.tsx';
+import { useFindings } from '../../api/queries.ts';
+import { Field, Tick } from '../../components/Field.tsx';
+import { localMinutes } from '../../state/clock.ts';
+import { asFigure } from '../kit/form.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
@@ -12,13 +16,14 @@ import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
 import { PowerPanel } from './PowerPanel.tsx';
 
-export const Plan = () => <WithWorkspace>{(workspace) => <PlanEditor {...workspace} />}</WithWorkspace>;
+export const Plan = () => <WithWorkspace open>{(workspace) => <PlanEditor {...workspace} />}</WithWorkspace>;
 
-function PlanEditor({ comparison, findings, id }: Ready) {
+function PlanEditor({ comparison, findings, walks, id }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Plan');
   const plan = form.watch('plan');
-  const setup: Setup = { ...comparison.setup, plan: Number.isInteger(plan.walksEach) && plan.walksEach >= 0 && plan.walksEach <= 100 ? plan : comparison.setup.plan };
-  const slots = planState(setup, findings);
+  const setup: Setup = { ...comparison.setup, plan: planSchema.isValidSync(plan) ? plan : comparison.setup.plan };
+  const blind = isSealed(setup, findings);
+  const slots = planState(blind ? seal(setup, id) : setup, findings);
   return (
     <Stage title="Plan" lead="How often, in which order, and by which criterion: settled before the first walk, so that no product is favoured." actions={<Link className="btn" to={`/c/${id}/run-sheet`}>Run sheet</Link>}>
       <section className="sheet flex flex-wrap items-end gap-x-6 gap-y-2 p-4" aria-label="Walks and criterion">
@@ -31,8 +36,11 @@ function PlanEditor({ comparison, findings, id }: Ready) {
         <Field className="w-52" label="At the fixed end" {...form.register('plan.atFixedEnd')} />
         <Field className="w-52" label="Walking" {...form.register('plan.atMobileEnd')} />
         <Field className="w-64" label="Second channel" {...form.register('plan.secondChannel')} />
+        <Field className="w-40" label="Day" placeholder="2026-05-12" {...form.register('plan.day')} error={form.formState.errors.plan?.day?.message} />
+        <Field className="w-32" label="Time at hand" suffix="h" inputMode="decimal" {...form.register('plan.hoursAtHand', asFigure)} error={form.formState.errors.plan?.hoursAtHand?.message} />
       </section>
-      {comparison.setup.paths.map((path) => (
+      <Takes form={form} id={id} blind={plan.blind === true} />
+      {plannedPaths(setup).map((path) => (
         <section key={path.id} className="sheet mt-4 px-4 py-2" aria-label={`${path.name} and the claims`}>
           <h2>{path.name}</h2>
           <Tape title={`${path.name} and the claims`} ground={travelledGround(path)} measure="travelled" claims={claimFlags(comparison.setup, path)} />
@@ -42,7 +50,7 @@ function PlanEditor({ comparison, findings, id }: Ready) {
         <div className="mt-4"><Empty title="Nothing to plan yet">Enter products in <Link className="underline" to={`/c/${id}/kit`}>Kit</Link> and a path in <Link className="underline" to={`/c/${id}/paths`}>Paths</Link>; the order follows from them.</Empty></div>
       ) : (
         <div className="mt-4 grid gap-4 lg:grid-cols-[1fr_380px]">
-          <Order id={id} slots={slots} />
+          <div className="grid content-start gap-4"><Order id={id} slots={slots} />{!blind && <NextSteps workspace={{ comparison: { ...comparison, setup }, walks, findings, id, error: null }} />}</div>
           <Checks setup={setup} slots={slots} />
         </div>
       )}
@@ -61,9 +69,9 @@ function Order({ id, slots }: { id: string; slots: SlotState[] }) {
         <thead><tr><th>Round</th><th>Place</th><th>Product</th><th>Rig</th><th>Path</th><th>State</th></tr></thead>
         <tbody>
           {slots.map((slot) => (
-            <tr key={`${slot.item.path.id}-${slot.round}-${slot.place}`} className={slot === next ? 'bg-white' : ''}>
+            <tr key={`${slot.item.path.id}-${slot.round}-${slot.place}-${slot.item.variant}`} className={slot === next ? 'bg-white' : ''}>
               <td className="figure">{slot.round}</td><td className="figure">{slot.place}</td>
-              <td className={slot === next ? 'font-bold' : ''}>{slot.item.product.name}</td><td>{slot.item.rig.name}</td><td>{slot.item.path.name}</td>
+              <td className={slot === next ? 'font-bold' : ''}>{slot.item.product.name}</td><td>{slot.item.rig.name}{slot.item.variant !== 'plain' && <strong className="block text-[0.8rem]">{slot.item.variant}</strong>}</td><td>{slot.item.path.name}</td>
               <td>{slot.finding ? <Link className="underline" to={`/c/${id}/trace/${slot.finding.walkId}`}>walk {slot.finding.label}</Link> : slot === next ? <Link className="font-bold underline" to={`/c/${id}/walk`}>walk it next</Link> : <span className="text-faint">to walk</span>}</td>
             </tr>
           ))}
@@ -73,23 +81,77 @@ function Order({ id, slots }: { id: string; slots: SlotState[] }) {
   );
 }
 
+/** Which rigs and paths take part, and how they are walked. */
+function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: string; blind: boolean }) {
+  const setup = form.watch();
+  const rigs = plannedRigs(setup).map((r) => r.rig.id);
+  const paths = plannedPaths(setup).map((p) => p.id);
+  const toggle = (list: readonly string[], item: string): string[] => (list.includes(item) ? list.filter((x) => x !== item) : [...list, item]);
+  if (setup.products.length === 0 || setup.paths.length === 0) return null;
+  return (
+    <section className="sheet mt-4 grid gap-x-8 gap-y-2 p-4 lg:grid-cols-3" aria-label="What takes part">
+      <fieldset><legend className="font-bold">Rigs</legend>{setup.products.flatMap((p) => p.rigs.map((r) => <Tick key={r.id} label={`${p.name}: ${r.name}`} checked={rigs.includes(r.id)} onChange={() => form.setValue('plan.rigIds', toggle(rigs, r.id), { shouldDirty: true })} />))}</fieldset>
+      <fieldset><legend className="font-bold">Paths</legend>{setup.paths.map((p) => <Tick key={p.id} label={p.name} checked={paths.includes(p.id)} onChange={() => form.setValue('plan.pathIds', toggle(paths, p.id), { shouldDirty: true })} />)}</fieldset>
+      <fieldset>
+        <legend className="font-bold">How</legend>
+        <Tick label="the first walk of a path once more at the end" {...form.register('plan.repeatBaseline')} />
+        <Tick label="each rig once with its ends swapped" {...form.register('plan.swapEnds')} />
+        <Tick label="the products of a round side by side" {...form.register('plan.sideBySide')} />
+        <Tick label="blind: letters for names until the walks are in" {...form.register('plan.blind')} />
+        {blind && <p className="text-[0.85rem] text-faint">Whoever hands out the products reads the <Link className="underline" to={`/c/${id}/key-sheet`}>key sheet</Link>; whoever judges does not.</p>}
+      </fieldset>
+    </section>
+  );
+}
+
+/** After each walk: where to look next, and what would decide what is open. */
+function NextSteps({ workspace }: { workspace: Ready }) {
+  const { comparison: { setup }, findings } = workspace;
+  const points = nextPoints(setup, findings, setup.plan.criterion);
+  const { data } = useFindings(workspace, undefined);
+  const open = data?.verdicts.flatMap((v) => (v.verdict.next === undefined ? [] : [{ key: `${v.claim.id}-${v.path?.id ?? ''}`, what: `${v.product.name}, “${v.claim.entered}”`, next: v.verdict.next }])) ?? [];
+  if (points.length === 0 && open.length === 0) return null;
+  return (
+    <section className="sheet p-4" aria-label="What next">
+      <h2>What next</h2>
+      <ul className="mt-1 grid gap-1">
+        {points.map(({ product, path, heldM, failedM, nextM }) => (
+          <li key={`${product.id}-${path.id}`}>{product.name} on {path.name}: held to <Length m={heldM} />{failedM === undefined ? ', never failed; go farther.' : <>, failed by <Length m={failedM} />; {nextM === undefined ? 'the bracket is as narrow as wanted.' : <>next point <strong><Length m={nextM} /></strong>, their geometric mean.</>}</>}</li>
+        ))}
+        {open.map(({ key, what, next }) => <li key={key}><strong>{what}:</strong> {next}</li>)}
+      </ul>
+    </section>
+  );
+}
+
 function Checks({ setup, slots }: { setup: Setup; slots: SlotState[] }) {
   const { products, paths, plan } = setup;
-  const after = balancedAfterRounds(products.length);
+  const after = balancedAfterRounds(Math.max(1, plannedRigs(setup).length));
   const balanced = plan.walksEach % after === 0;
+  const troubles = planTroubles(setup, localMinutes);
   const claims = products.flatMap((p) => distanceClaims(p).map((c) => ({ product: p.name, ...claimOf(c) })));
+  const expected = plannedPaths(setup).flatMap((path) => plannedRigs(setup).flatMap(({ product, rig }) => {
+    const link = pathLinkOf(product, rig);
+    const reachM = link && predictPath(path as Path, link, 2).events.find((e) => e.criterion === 'first dropout')?.medianM;
+    if (!link) return [];
+    return [{ key: `${path.id}-${rig.id}`, text: reachM === undefined ? `${product.name} on ${path.name}: predicted to hold to the end; this will be a bound.` : `${product.name} on ${path.name}: predicted ${reachM.toFixed(0)} m, the path is ${(pathLengthM(path) / reachM).toFixed(1)}× that${pathLengthM(path) < OUTRUN * reachM ? `, short of ${OUTRUN}×` : ''}.` }];
+  }));
   return (
     <section className="sheet grid content-start gap-4 p-4" aria-label="Checks of the plan">
       <div>
         <h2>Balance</h2>
         <table className="table mt-1">
           <thead><tr><th>Product</th>{products.map((p, i) => <th key={p.id}>place {i + 1}</th>)}</tr></thead>
-          <tbody>{products.map((p) => <tr key={p.id}><td>{p.name}</td>{products.map((q, place) => <td key={q.id} className="figure">{slots.filter((s) => s.item.product.id === p.id && s.place === place + 1).length}</td>)}</tr>)}</tbody>
+          <tbody>{products.map((p) => <tr key={p.id}><td>{p.name}</td>{products.map((q, place) => <td key={q.id} className="figure">{slots.filter((s) => s.item.variant === 'plain' && s.item.product.id === p.id && s.place === place + 1).length}</td>)}</tr>)}</tbody>
         </table>
         <p className="mt-1">{balanced ? 'Every product stands in every place equally often.' : `Not balanced: choose a multiple of ${after} walks, or one product leads more often.`}</p>
       </div>
       <div>
-        <h2>Does the path outrun the claims?</h2>
+        <h2>Can it be done?</h2>
+        {troubles.length === 0 ? <p>Nobody and nothing is needed twice at once, and the batteries last.</p> : <ul className="mt-1 grid gap-1">{troubles.map((t) => <li key={t} className="border-l-4 border-lost pl-2">{t}</li>)}</ul>}
+      </div>
+      <div>
+        <h2>Does the path outrun claims and predictions?</h2>
         <ul className="mt-1 grid gap-1.5">
           {paths.flatMap((path) => claims.filter((c) => c.condition === 'unstated' || c.condition === path.condition).map((claim) => {
             const ratio = pathLengthM(path) / claim.distanceM;
@@ -97,6 +159,7 @@ function Checks({ setup, slots }: { setup: Setup; slots: SlotState[] }) {
           }))}
         </ul>
         {claims.length === 0 && <p className="text-faint">No claim is entered.</p>}
+        <ul className="mt-1 grid gap-1.5">{expected.map(({ key, text }) => <li key={key}>{text}</li>)}</ul>
       </div>
       <p className="text-faint">Each walk begins at the zero point with a baseline. One walk gives an interval; the estimate begins with two.</p>
     </section>

@@ -1,25 +1,22 @@
-import { plannedWalks } from '@urvek/contract';
-import { clockText, parseClock, pathLengthM, runTimeH, timetable } from '@urvek/core';
+import { GRACE_MIN, planDaylight, plannedPaths, planTroubles, SETTLE_MIN, timedPlan } from '@urvek/contract';
+import { clockText, pathLengthM } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { Printer } from 'lucide-react';
+import { localMinutes } from '../../state/clock.ts';
 import { WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
-
-/** Changing over, baseline and reconnecting, minutes a walk (common practice). */
-const SETTLE_MIN = 3;
-/** When to be missed: this long after the last walk should be over. */
-const GRACE_MIN = 15;
 
 export const RunSheet = () => <WithWorkspace>{(workspace) => <Sheet {...workspace} />}</WithWorkspace>;
 
 /** One page for a clipboard: who walks what, when, and what to do when nobody answers. */
 function Sheet({ comparison: { title, setup } }: Ready) {
   const { plan } = setup;
-  const times = timetable(plannedWalks(setup), ({ item }) => ({ lengthM: pathLengthM(item.path), rigId: item.rig.id }), { startMin: parseClock(plan.startTime), setUpMin: plan.setUpMin, settleMin: SETTLE_MIN });
+  const times = timedPlan(setup);
   const last = times.at(-1);
-  const troubles = batteryTroubles(times);
+  const troubles = planTroubles(setup, localMinutes);
+  const sun = planDaylight(setup);
   return (
     <main className="mx-auto w-full max-w-[980px] px-4 py-5">
       <div className="no-print mb-3 flex justify-end"><button className="btn btn-main" onClick={() => window.print()}><Printer aria-hidden size={16} />Print the run sheet</button></div>
@@ -28,37 +25,26 @@ function Sheet({ comparison: { title, setup } }: Ready) {
         {!last ? <Empty title="Nothing is planned">Enter products, a path and the number of walks.</Empty> : (
           <>
             <dl className="grid grid-cols-2 gap-x-8 gap-y-1 sm:grid-cols-4">
-              {[['At the fixed end', plan.atFixedEnd], ['Walking', plan.atMobileEnd], ['Second channel', plan.secondChannel], ['Back by', clockText(last.toMin + GRACE_MIN)]].map(([what, value]) => <div key={what}><dt className="text-[0.85rem] text-faint">{what}</dt><dd className="min-h-6 border-b border-ink font-bold">{value}</dd></div>)}
+              {[['At the fixed end', plan.atFixedEnd], ['Walking', plan.atMobileEnd], ['Second channel', plan.secondChannel], ['Back by', clockText(last.toMin + GRACE_MIN)], ['Day', plan.day || 'not set'], ['Sunset', sun?.sunsetMs === undefined ? 'not known here' : clockText(localMinutes(sun.sunsetMs))]].map(([what, value]) => <div key={what}><dt className="text-[0.85rem] text-faint">{what}</dt><dd className="min-h-6 border-b border-ink font-bold">{value}</dd></div>)}
             </dl>
             {troubles.map((t) => <p key={t} className="border-l-4 border-lost pl-2">{t}</p>)}
-            {setup.paths.map((path) => <figure key={path.id}><figcaption><strong>{path.name}</strong>, <Length m={pathLengthM(path)} />{path.hazards && <>; mind: {path.hazards}</>}{path.permission && <>; permission: {path.permission}</>}</figcaption><Tape title={path.name} ground={travelledGround(path)} measure="travelled" /></figure>)}
+            {plannedPaths(setup).map((path) => <figure key={path.id}><figcaption><strong>{path.name}</strong>, <Length m={pathLengthM(path)} />{path.hazards && <>; mind: {path.hazards}</>}{path.permission && <>; permission: {path.permission}</>}</figcaption><Tape title={path.name} ground={travelledGround(path)} measure="travelled" /></figure>)}
             <table className="table">
               <thead><tr><th>Clock</th><th>Step off</th><th>Done by</th><th>Product</th><th>Rig</th><th>Path</th><th>Walked</th><th className="w-1/4">Notes</th></tr></thead>
               <tbody>
                 {times.map(({ item: slot, fromMin, walkingFromMin, toMin }) => (
-                  <tr key={`${slot.item.path.id}-${slot.round}-${slot.place}`}>
+                  <tr key={`${slot.item.path.id}-${slot.round}-${slot.place}-${slot.item.variant}`}>
                     <td className="figure">{clockText(fromMin)}</td><td className="figure">{clockText(walkingFromMin)}</td><td className="figure">{clockText(toMin)}</td>
-                    <td className="font-bold">{slot.item.product.name}</td><td>{slot.item.rig.name}</td><td>{slot.item.path.name}</td>
+                    <td className="font-bold">{slot.item.product.name}</td><td>{slot.item.rig.name}{slot.item.variant !== 'plain' && <strong> ({slot.item.variant})</strong>}</td><td>{slot.item.path.name}</td>
                     <td><span aria-hidden className="inline-block size-4 border border-ink" /></td><td />
                   </tr>
                 ))}
               </tbody>
             </table>
-            <p className="text-[0.85rem] text-faint">Out and back at 1.4 m/s, {SETTLE_MIN} minutes a walk to settle, {plan.setUpMin} to set up each rig. Look up before you look down. Nobody back by the time above: go and look, and call by the second channel.</p>
+            <p className="text-[0.85rem] text-faint">Out and back at 1.4 m/s, {SETTLE_MIN} minutes a walk to settle, {plan.setUpMin} to set up each rig.{plan.sideBySide && ' The products of a round are walked together.'} Look up before you look down. Nobody back by the time above: go and look, and call by the second channel.</p>
           </>
         )}
       </article>
     </main>
   );
-}
-
-/** A battery that will not last from a rig's first walk to its last. */
-function batteryTroubles(times: ReturnType<typeof timetable<ReturnType<typeof plannedWalks>[number]>>): string[] {
-  const rigs = new Map(times.map((t) => [t.item.item.rig.id, t.item.item]));
-  return [...rigs.values()].flatMap(({ rig, product }) => {
-    const own = times.filter((t) => t.item.item.rig.id === rig.id);
-    const hours = runTimeH(rig);
-    const neededH = ((own.at(-1)?.toMin ?? 0) - (own[0]?.fromMin ?? 0)) / 60;
-    return hours !== undefined && hours < neededH ? [`${product.name}, ${rig.name}: the battery lasts ${hours.toFixed(1)} h, the walks from first to last take ${neededH.toFixed(1)} h. Plan a change.`] : [];
-  });
 }

@@ -1,4 +1,4 @@
-import { planState, type Comparison, type Finding, type WalkHeader } from '@urvek/contract';
+import { planState, slotOf, type Comparison, type Finding, type WalkHeader } from '@urvek/contract';
 import { GRADES, kindOf, type Grade } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { useState } from 'react';
@@ -23,7 +23,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
   const { product, rig, path } = slot.item;
   const kind = kindOf(product.kindId);
   const begin = async (): Promise<void> => {
-    const header: WalkHeader = { id: crypto.randomUUID(), comparisonId: comparison.id, productId: product.id, rigId: rig.id, pathId: path.id, startedMs: nowMs() };
+    const header: WalkHeader = { id: crypto.randomUUID(), comparisonId: comparison.id, productId: product.id, rigId: rig.id, pathId: path.id, startedMs: nowMs(), slot: slotOf(comparison.setup, slot) };
     try {
       await fieldLog.adopt(header, 1);
       const reading = { travelledM: 0, method: 'marked line', pressed: false } as const;
@@ -38,7 +38,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
       <div className="sheet grid gap-4 p-4 md:grid-cols-2">
         <div className="grid content-start gap-3">
           <Choice label="Walk" value={slots.indexOf(slot)} onChange={(e) => { setChosen(Number(e.target.value)); setChecks({}); }}>
-            {slots.map((s, i) => <option key={i} value={i}>{s.item.product.name} on {s.item.path.name}, round {s.round}{s.finding ? ' (walked)' : ''}</option>)}
+            {slots.map((s, i) => <option key={i} value={i}>{s.item.product.name} on {s.item.path.name}, {s.item.variant === 'plain' ? `round ${s.round}` : s.item.variant}{s.finding ? ' (walked)' : ''}</option>)}
           </Choice>
           <Choice label="Baseline at the zero point" value={baseline} onChange={(e) => setBaseline(Number(e.target.value) as Grade)}>
             {GRADES.map((g) => <option key={g} value={g}>{g}: {kind.words[g]}</option>)}

@@ -14,15 +14,27 @@ export const Walk = () => <WithWorkspace>{(workspace) => <OneTab><WalkStage {...
 function OneTab({ children }: { children: ReactNode }) {
   const [held, setHeld] = useState<boolean>();
   useEffect(() => {
+    const gone = new AbortController();
     let release = (): void => {};
+    // A tab that left the walk frees the log a moment later: the one that waits takes it over then.
+    const hold = (): Promise<void> => (gone.signal.aborted ? Promise.resolve() : new Promise<void>((resolve) => {
+      release = resolve;
+      setHeld(true);
+    }));
+    const taken = (): void => undefined;
     void navigator.locks.request('urvek-walk', { ifAvailable: true }, (lock) => {
-      setHeld(lock !== null);
-      return lock === null ? undefined : new Promise<void>((resolve) => { release = resolve; });
+      if (lock) return hold();
+      if (!gone.signal.aborted) setHeld(false);
+      navigator.locks.request('urvek-walk', { signal: gone.signal }, hold).catch(taken);
+      return undefined;
     });
-    return () => release();
+    return () => {
+      gone.abort();
+      release();
+    };
   }, []);
   if (held === undefined) return null;
-  if (!held) return <Stage title="Walk"><Empty title="Another tab holds the log">Walk on there, or close it and load this page again. Nothing is lost.</Empty></Stage>;
+  if (!held) return <Stage title="Walk"><Empty title="Another tab holds the log">Walk on there, or close it: then this one takes over. Nothing is lost.</Empty></Stage>;
   return children;
 }
 

@@ -1,4 +1,4 @@
-import type { Comparison, PlannedWalk } from '@urvek/contract';
+import { swapEnds, type Comparison, type PlannedWalk } from '@urvek/contract';
 import type { KeptWalk } from '../../field/fieldLog.ts';
 
 /** What a kept walk is a walk of; undefined when its product or path was removed meanwhile. */
@@ -6,5 +6,6 @@ export function subjectOf(comparison: Comparison, { header }: KeptWalk): Planned
   const product = comparison.setup.products.find((p) => p.id === header.productId);
   const rig = product?.rigs.find((r) => r.id === header.rigId);
   const path = comparison.setup.paths.find((p) => p.id === header.pathId);
-  return product && rig && path ? { product, rig, path } : undefined;
+  const variant = header.slot?.variant ?? 'plain';
+  return product && rig && path ? { product, rig: variant === 'ends swapped' ? swapEnds(rig) : rig, path, variant } : undefined;
 }
