@@ -4,6 +4,9 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { findWalks, intervalRows, writeInterchange } from '@urvek/contract';
+import { writeWalkIntervals } from '@urvek/core';
+import { DEMO_ID, DEMO_QUESTION, DEMO_SETUP, DEMO_TITLE, demoWalks } from '../../server/src/demo/cindermoor.ts';
 import { main } from './main.ts';
 
 const reference = (name: string): string => fileURLToPath(new URL(`../../core/src/range/reference/${name}`, import.meta.url));
@@ -22,6 +25,84 @@ const file = (text: string): string => {
   return path;
 };
 const head = 'product,path,walk,held_m,failed_m';
+
+/** A comparison in Urvek's own format: the demo's, as the server would export it. */
+const demoFile = (): string => {
+  const path = join(folder, 'demo.urvek.json');
+  writeFileSync(path, JSON.stringify(writeInterchange({ id: DEMO_ID, title: DEMO_TITLE, question: DEMO_QUESTION, simulated: true }, DEMO_SETUP, demoWalks())));
+  return path;
+};
+
+describe('urvek ranges on a comparison', () => {
+  test('the same figures as on the intervals made from it; turnbull, Holm and decibels beside them', async () => {
+    const whole = JSON.parse((await run('ranges', demoFile(), '--json', '--exponent', '2')).out) as Loose;
+    const csv = join(folder, 'demo.csv');
+    writeFileSync(csv, writeWalkIntervals(intervalRows(DEMO_SETUP, findWalks(DEMO_SETUP, demoWalks()), 'first dropout')));
+    const rows = JSON.parse((await run('ranges', csv, '--json', '--exponent', '2')).out) as Loose;
+    expect(whole).toEqual(rows);
+    const [ratio] = whole.product_ratios as { ratio: number; holm_p: number; p: number; db_at_n: { n: number; db: number; interval95: number[] } }[];
+    expect(ratio?.holm_p).toBe(ratio?.p);
+    expect(ratio?.db_at_n.db).toBeCloseTo(20 * Math.log10(ratio?.ratio ?? 0), 9);
+    const [cell] = whole.fitted as { median: { method: string }; turnbull: { mass: number }[] }[];
+    expect(cell?.median.method).toContain('profile likelihood');
+    expect(cell?.turnbull.reduce((sum, m) => sum + m.mass, 0)).toBeCloseTo(1, 9);
+    expect((await run('ranges', demoFile(), '--criterion', 'last usable', '--json')).code).toBe(0);
+  });
+
+  test.each<[string, RegExp]>([
+    ['{"format":"other"}', /not a comparison of Urvek/], ['{"format":"urvek-comparison","version":99}', /version 99; this Urvek reads up to/], ['{ broken', /not JSON/],
+    ['{"format":"urvek-comparison","version":1,"comparison":{}}', /comparison: /],
+  ])('%s is refused in words', async (text, words) => {
+    const path = join(folder, `bad${text.length}.json`);
+    writeFileSync(path, text);
+    const { code, out, err } = await run('ranges', path, '--json');
+    expect([code, out]).toEqual([2, '']);
+    expect(err).toMatch(words);
+  });
+
+  test('a criterion, a direction, an exponent that is none', async () => {
+    for (const args of [['--criterion', 'range'], ['--direction', 'sideways'], ['--exponent', '-1']]) expect(await run('ranges', demoFile(), ...args)).toMatchObject({ code: 2, out: '' });
+  });
+});
+
+describe('urvek trials and throughput', () => {
+  const trialsFile = (id: string): string => fileURLToPath(new URL(`../../core/src/trials/reference/${id}.csv`, import.meta.url));
+
+  test.each(['i1', 'i2'])('%s as the reference has it', async (id) => {
+    const wanted = JSON.parse(readFileSync(trialsFile(id).replace('.csv', '.json'), 'utf8')) as { separation: string; firth: Loose & { D50: { estimate_m: number } } };
+    const { code, out } = await run('trials', trialsFile(id), '--json');
+    const found = JSON.parse(out) as { firth: Loose; D50: { estimate_m: number; ci95: number[] }; separation: string };
+    expect([code, found.separation]).toEqual([0, wanted.separation]);
+    same(found.firth.coefficients, wanted.firth.coefficients);
+    same(found.firth.vcov, wanted.firth.vcov);
+    same(found.firth.profile_penalized_ci95, wanted.firth.profile_penalized_ci95);
+    same(found.D50.estimate_m, wanted.firth.D50.estimate_m);
+    expect((await run('trials', trialsFile(id))).out).toContain('half of the presses answered at');
+  });
+
+  test('products apart, an end without bound null, one distance refused', async () => {
+    const two = join(folder, 'two.csv');
+    writeFileSync(two, 'product,distance_m,trials,successes\nA,10,3,3\nA,20,3,3\nA,40,3,2\nB,10,5,5\nB,40,5,0\n');
+    const { out } = await run('trials', two, '--json');
+    const { products } = JSON.parse(out) as { products: Record<string, { D50: { ci95: (number | null)[] } }> };
+    expect(Object.keys(products)).toEqual(['A', 'B']);
+    expect(products.A?.D50.ci95[1]).toBeNull();
+    const one = join(folder, 'one.csv');
+    writeFileSync(one, 'distance_m,trials,successes\n10,3,3\n');
+    expect(await run('trials', one, '--json')).toMatchObject({ code: 2, out: '' });
+  });
+
+  test('throughput: fitted in file order, cap, and the need', async () => {
+    const path = join(folder, 'throughput.csv');
+    writeFileSync(path, 'distance_m,throughput_mbps\n30,80\n10,92\n5,90\n15,91\n60,20\n30,70\n');
+    const { out } = await run('throughput', path, '--need', '40', '--json');
+    expect(JSON.parse(out)).toMatchObject({ fitted: [75, 91, 91, 91, 20, 75].map((v) => expect.closeTo(v, 6)), cap: { points: 3 }, hold_m: 30, fail_m: 60, distance_m: expect.closeTo(30 + (35 / 55) * 30, 6) });
+    expect((await run('throughput', path)).out).toContain('a cap; the link gives at least that');
+    expect(await run('throughput', path, '--need', 'lots')).toMatchObject({ code: 2, out: '', err: expect.stringContaining('--need lots') });
+    writeFileSync(path, 'distance_m,throughput_mbps\n30,fast\n');
+    expect((await run('throughput', path)).err).toContain('line 2, column throughput_mbps');
+  });
+});
 
 describe('urvek ranges', () => {
   test.each(['a', 'c', 'd_part'])('prints the fit of %s.csv as the reference has it', async (id) => {

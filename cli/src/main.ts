@@ -15,14 +15,33 @@ export async function main(args: readonly string[], output: Output): Promise<num
     .configureOutput({ writeOut: output.out, writeErr: output.err });
   program
     .command('ranges <file>')
-    .description('estimate range from a CSV of walk intervals: product,path,walk,held_m,failed_m')
+    .description('estimate range from a CSV of walk intervals (product,path,walk,held_m,failed_m) or from a comparison of Urvek (JSON)')
     .option('--json', 'one JSON object instead of a table')
     .option('--criterion <name>', 'use the rows of this criterion')
     .option('--direction <name>', 'use the rows of this direction')
-    .option('--unit <name>', 'use the rows of this unit')
-    .action(async (file: string, options: { json?: true; criterion?: string; direction?: string; unit?: string }) => {
+    .option('--unit <name>', 'use the rows of this unit; "*" takes all, nested in their products')
+    .option('--exponent <n>', 'path-loss exponent for ratios in dB')
+    .action(async (file: string, options: { json?: true; criterion?: string; direction?: string; unit?: string; exponent?: string }) => {
       const { ranges } = await import('./ranges.ts');
       output.out(await ranges(file, options));
+    });
+  program
+    .command('trials <file>')
+    .description('hits and misses by distance, from a CSV: distance_m,trials,successes and, where there are several, product')
+    .option('--json', 'one JSON object instead of a table')
+    .action(async (file: string, options: { json?: true }) => {
+      const { trials } = await import('./trials.ts');
+      output.out(await trials(file, options));
+    });
+  program
+    .command('throughput <file>')
+    .description('throughput over distance, from a CSV: distance_m,throughput_mbps')
+    .option('--json', 'one JSON object instead of a table')
+    .option('--need <mbps>', 'where this is no longer met')
+    .option('--backhaul <mbps>', 'what the connection behind it gives, measured by cable')
+    .action(async (file: string, options: { json?: true; need?: string; backhaul?: string }) => {
+      const { throughput } = await import('./throughput.ts');
+      output.out(await throughput(file, options));
     });
   program
     .command('predict <file>')

@@ -1,5 +1,7 @@
-import { FormatError, readWalkIntervals, SELECTORS, summariseRanges, type WalkIntervalRow } from '@urvek/core';
+import { findWalks, intervalRows, WANTED_CRITERIA, type Interchange } from '@urvek/contract';
+import { FormatError, readWalkIntervals, SELECTORS, SIDES, summariseRanges, type WalkIntervalRow } from '@urvek/core';
 import { BadInput } from './badInput.ts';
+import { comparisonOf } from './comparison.ts';
 import { readInput } from './readInput.ts';
 import { rangesJson } from './rangesJson.ts';
 import { rangesTable } from './rangesTable.ts';
@@ -7,13 +9,17 @@ import { rangesTable } from './rangesTable.ts';
 export type Selection = { readonly [K in (typeof SELECTORS)[number]]?: string };
 
 /** The `ranges` command: reads a file of walk intervals, and gives what it prints. @throws BadInput */
-export async function ranges(file: string, { json, ...selection }: Selection & { json?: true }): Promise<string> {
-  const summary = summariseRanges(select(await readRows(file), selection, file));
-  return json ? `${JSON.stringify(rangesJson(summary), null, 1)}\n` : rangesTable(summary);
+export async function ranges(file: string, { json, exponent, ...selection }: Selection & { json?: true; exponent?: string }): Promise<string> {
+  const gamma = exponent === undefined ? undefined : Number(exponent);
+  if (gamma !== undefined && !(gamma > 0 && Number.isFinite(gamma))) throw new BadInput(`--exponent ${exponent}: not a number above 0`);
+  const rows = select(await readRows(file, selection), selection, file);
+  const summary = summariseRanges(rows.map((row) => (row.unit === '' ? { ...row, unit: undefined } : row)));
+  return json ? `${JSON.stringify(rangesJson(summary, rows, gamma), null, 1)}\n` : rangesTable(summary);
 }
 
-async function readRows(file: string): Promise<WalkIntervalRow[]> {
+async function readRows(file: string, { criterion, direction }: Selection): Promise<WalkIntervalRow[]> {
   const text = await readInput(file);
+  if (/^\s*\{/.test(text)) return rowsOfComparison(comparisonOf(text, file), criterion, direction, file);
   try {
     return readWalkIntervals(text);
   } catch (error) {
@@ -22,11 +28,28 @@ async function readRows(file: string): Promise<WalkIntervalRow[]> {
   }
 }
 
+/** Takes every unit, nested in its product. */
+const ALL = '*';
+
+/** Walks of a whole comparison by one criterion: the one asked for, or its plan's. */
+function rowsOfComparison({ setup, walks }: Interchange, wanted: string | undefined, direction: string | undefined, file: string): WalkIntervalRow[] {
+  const criterion = WANTED_CRITERIA.find((c) => c === (wanted ?? setup.plan.criterion));
+  if (!criterion) throw new BadInput(`--criterion ${wanted}: not a criterion; there are ${WANTED_CRITERIA.join(', ')}`);
+  const side = direction === undefined ? undefined : SIDES.find((s) => s === direction);
+  if (direction !== undefined && !side) throw new BadInput(`--direction ${direction}: not a direction; there are ${SIDES.join(', ')}`);
+  const rows = intervalRows(setup, findWalks(setup, walks), criterion, side);
+  if (rows.length === 0) throw new BadInput(`${file}: no finished walk has an outcome for ${JSON.stringify(criterion)}`);
+  const criteria = [...new Set(rows.map((r) => r.criterion))];
+  if (wanted === undefined && criteria.length > 1) throw new BadInput(`${file}: its kinds of product are judged by several criteria (${criteria.join(', ')}); choose one with --criterion`);
+  return rows;
+}
+
 /** Rows that share one criterion, direction and unit: several values in a column need a choice. */
 function select(rows: readonly WalkIntervalRow[], selection: Selection, file: string): WalkIntervalRow[] {
   return SELECTORS.reduce<WalkIntervalRow[]>((left, name) => {
     const values = [...new Set(left.map((row) => row[name] ?? ''))];
     const wanted = selection[name];
+    if (name === 'unit' && wanted === ALL) return left;
     if (wanted === undefined) {
       if (values.length > 1) throw new BadInput(`${file}, column ${name}: several values (${values.map((v) => JSON.stringify(v)).join(', ')}); choose one with --${name}`);
       return left;

@@ -111,7 +111,7 @@ describe('what follows from set-up and logs', () => {
   });
 
   test('the rows of the file carry criterion and direction; units are counted by what was carried', () => {
-    const rows = intervalRows(findings, 'first dropout');
+    const rows = intervalRows(setup, findings, 'first dropout');
     expect(rows.map((r) => [r.product, r.walk, r.criterion, r.direction])).toEqual([['Product a', '1', 'first dropout', 'mobile-to-fixed'], ['Product b', '1', 'first dropout', 'mobile-to-fixed'], ['Product a', '2', 'first dropout', 'mobile-to-fixed']]);
     // At 1.4 m/s, pressed 0.6 s late.
     expect(rows[0]?.heldM).toBeLessThan(1.4 * 49.4);

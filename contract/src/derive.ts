@@ -1,8 +1,8 @@
 import {
-  blindLabels, findWalk, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
-  type Claim, type Criterion, type PathLink, type RangeSummary, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkIntervalRow, type WalkRecord,
+  blindLabels, findWalk, METHOD_UNCERTAINTY, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
+  type Claim, type Criterion, type DistanceMethod, type PathLink, type RangeSummary, type Side, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkInterval, type WalkIntervalRow, type WalkRecord,
 } from '@urvek/core';
-import type { Product, ProductClaim, Rig, Setup } from './setup.ts';
+import { criterionFor, type Product, type ProductClaim, type Rig, type Setup, type WantedCriterion } from './setup.ts';
 import type { StoredWalk, WalkHeader, WalkVariant } from './walk.ts';
 
 export type SetupPath = Setup['paths'][number];
@@ -44,21 +44,49 @@ const speaksTo = (path: SetupPath, claim: ProductClaim): boolean => claim.condit
 export const claimFlags = ({ products }: Setup, path: SetupPath): { atM: number; label: string }[] =>
   products.flatMap((p) => distanceClaims(p).filter((c) => speaksTo(path, c)).map((c) => ({ atM: claimOf(c).distanceM, label: `${p.name}: ${claimText(c)}` })));
 
-/** Estimates of one path by one criterion. */
+/** Estimates of one kind of product on one path by one criterion. */
 export interface PathRanges {
+  readonly id: string;
   readonly path: SetupPath;
+  readonly kindId: string;
   readonly criterion: Criterion;
+  /** The direction asked for; absent: whatever was walked. */
+  readonly side: Side | undefined;
   readonly summary: RangeSummary;
   readonly findings: readonly Finding[];
 }
 
-/** Paths are estimated apart: an advantage in the open says nothing about the shed. */
-export function rangesByPath(setup: Setup, findings: readonly Finding[], criterion: Criterion): PathRanges[] {
-  return setup.paths.map((path) => {
-    const own = findings.filter((f) => f.header.pathId === path.id && f.header.slot?.variant !== 'ends swapped');
-    return { path, criterion, findings: own, summary: summariseRanges(walkIntervals(own, criterion)) };
+/** Walks that speak for a product as it is used: those with swapped ends answer another question. */
+const speaking = (findings: readonly Finding[]): Finding[] => findings.filter((f) => f.header.slot?.variant !== 'ends swapped');
+
+/** Paths are estimated apart, and kinds: an advantage in the open says nothing about the shed, a remote nothing about a microphone. */
+export function rangesByPath(setup: Setup, findings: readonly Finding[], wanted: WantedCriterion, side?: Side): PathRanges[] {
+  const kinds = [...new Set(setup.products.map((p) => p.kindId))];
+  return setup.paths.flatMap((path) => kinds.flatMap((kindId): PathRanges[] => {
+    const own = speaking(findings).filter((f) => f.header.pathId === path.id && productOf(setup, f)?.kindId === kindId);
+    const criterion = criterionFor(wanted, kindId);
+    if (own.length === 0 && kinds.length > 1) return [];
+    return [{ id: `${path.id}-${kindId}`, path, kindId, criterion, side, findings: own, summary: summariseRanges(walkRows(setup, own, criterion, side)) }];
+  }));
+}
+
+/** One kind of product over all its paths: does an advantage hold everywhere? */
+export interface AcrossPaths {
+  readonly kindId: string;
+  readonly criterion: Criterion;
+  readonly summary: RangeSummary;
+}
+
+/** Kinds that were walked on two paths or more. */
+export function acrossPaths(setup: Setup, ranges: readonly PathRanges[]): AcrossPaths[] {
+  return [...new Set(ranges.map((r) => r.kindId))].flatMap((kindId) => {
+    const own = ranges.filter((r) => r.kindId === kindId && r.summary.n > 0);
+    const [first] = own;
+    return first && own.length > 1 ? [{ kindId, criterion: first.criterion, summary: summariseRanges(own.flatMap((r) => walkRows(setup, r.findings, r.criterion, r.side))) }] : [];
   });
 }
+
+export const productOf = (setup: Setup, { header }: Finding): Product | undefined => setup.products.find((p) => p.id === header.productId);
 
 export interface ClaimVerdict {
   readonly product: Product;
@@ -71,11 +99,11 @@ export interface ClaimVerdict {
 export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimVerdict[] {
   return setup.products.flatMap((product) => product.claims.flatMap((claim) => {
     if (claim.form !== 'distance') return [{ product, claim, path: undefined, verdict: notJudged(claim) }];
-    const fitting = ranges.filter(({ path }) => speaksTo(path, claim));
+    const fitting = ranges.filter(({ path, kindId }) => kindId === product.kindId && speaksTo(path, claim));
     const judge = (range: PathRanges | undefined): ClaimVerdict => ({
       product, claim, path: range?.path,
       verdict: judgeClaim(claimOf(claim), {
-        criterion: range?.criterion ?? setup.plan.criterion,
+        criterion: range?.criterion ?? criterionFor(setup.plan.criterion, product.kindId),
         cell: range?.summary.fitted.find((c) => c.product === product.name),
         unitsTested: unitsWalked(product, range?.findings ?? []),
         pathReachM: range && separationRangeM(range.path, 0, pathLengthM(range.path)).greatestM,
@@ -161,12 +189,30 @@ export function seal(setup: Setup, key: string): Setup {
   return { ...setup, products: setup.products.map((p) => ({ ...p, name: `Product ${letters.get(p.id)}`, claims: [], rigs: p.rigs.map((r, i) => ({ ...r, name: `Rig ${i + 1}` })) })) };
 }
 
-/** The rows of the walk-interval file: what the command line fits again. */
-export function intervalRows(findings: readonly Finding[], criterion: Criterion): WalkIntervalRow[] {
-  return walkIntervals(findings, criterion).map((interval) => {
-    const finding = findings.find((f) => f.product === interval.product && f.path.name === interval.path && f.label === interval.walk);
-    return { ...interval, criterion, direction: finding?.trace.direction ?? '' };
+/** Walks as intervals, with the unit walked and the pair that a walk belongs to. */
+export function walkRows(setup: Setup, findings: readonly Finding[], wanted: WantedCriterion, side?: Side): (WalkInterval & { readonly criterion: Criterion; readonly finding: Finding })[] {
+  return speaking(findings).flatMap((finding) => {
+    const product = productOf(setup, finding);
+    if (!product) return [];
+    const rig = product.rigs.find((r) => r.id === finding.header.rigId);
+    const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
+    const pair = finding.header.slot?.pair;
+    const criterion = criterionFor(wanted, product.kindId);
+    return walkIntervals([finding], criterion, side).map((interval) => ({ ...interval, ...(unit === undefined ? {} : { unit }), ...(pair === undefined ? {} : { pair }), criterion, finding }));
   });
+}
+
+/** The rows of the walk-interval file: what the command line fits again. Units stand in it where a product has two. */
+export function intervalRows(setup: Setup, findings: readonly Finding[], wanted: WantedCriterion, side?: Side): WalkIntervalRow[] {
+  const rows = walkRows(setup, findings, wanted, side);
+  const twoUnits = rows.some((r) => rows.some((q) => q.product === r.product && q.unit !== r.unit));
+  return rows.map(({ finding, unit, ...row }) => ({ ...row, direction: side ?? finding.directions.map((d) => d.direction).join(' and '), ...(twoUnits ? { unit } : {}) }));
+}
+
+/** The method whose scale error is the greatest among the marks of some walks: it is common to them and does not average out. */
+export function scaleOfMarks(findings: readonly Finding[]): { readonly method: DistanceMethod | undefined; readonly scale: number } {
+  const methods = new Set(findings.flatMap((f) => f.trace.methods));
+  return [...methods].reduce<{ method: DistanceMethod | undefined; scale: number }>((worst, method) => (METHOD_UNCERTAINTY[method].scale > worst.scale ? { method, scale: METHOD_UNCERTAINTY[method].scale } : worst), { method: undefined, scale: 0 });
 }
 
 /** The link of a product on a rig, for predictions; undefined until it is said what level the receiver needs. */

@@ -1,4 +1,4 @@
-import { CHECK_RESULTS, CORRECTION_ACTIONS, DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, RECONNECT_WAYS, type EventBodies, type EventKind, type RigCheckResult, type WalkEvent } from '@urvek/core';
+import { CHECK_RESULTS, CORRECTION_ACTIONS, DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, LANDMARKS, LEAVES, QUANTITIES, RECONNECT_WAYS, RUNGS, WALK_MODES, WEATHERS, type Conditions, type EventBodies, type EventKind, type OperatorDelay, type RigCheckResult, type WalkEvent } from '@urvek/core';
 import * as yup from 'yup';
 
 /** Events a batch may hold; a larger one is answered with 413, and the device halves it. */
@@ -12,11 +12,18 @@ const reading = () =>
   strict<EventBodies['mark']['reading']>({ travelledM: number().min(0).max(1e6), method: yup.string().oneOf(DISTANCE_METHODS).required(), pressed: yup.boolean().required(), uncertaintyM: number().optional().moreThan(0) });
 const key = () => ({ deviceId: yup.string().uuid().required(), seq: yup.number().integer().min(1).required() });
 
+const direction = () => yup.string().oneOf(DIRECTIONS).required();
+const count = (least: number, most: number) => yup.number().integer().min(least).max(most).required();
+const delay = () => strict<OperatorDelay>({ reactionS: number().min(0).max(10), spreadS: number().min(0).max(10) });
+const conditions = () => strict<Conditions>({
+  weather: yup.string().oneOf(WEATHERS), groundWet: yup.boolean(), temperatureC: number().optional().min(-60).max(60), leaf: yup.string().oneOf(LEAVES),
+  peopleAbout: yup.number().integer().min(0).max(100_000), otherTransmitters: yup.string().max(300), load: yup.string().max(300),
+});
 const rigCheckResult = () => strict<RigCheckResult>({ id: yup.string().required().max(40), result: yup.string().oneOf(CHECK_RESULTS).required(), note: yup.string().max(300) });
 
 /** The type of each body is core's: a schema that says otherwise does not compile. */
 const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
-  begin: strict({ baselineGrade: grade(), direction: yup.string().oneOf(DIRECTIONS).required(), reading: reading().required(), playoutDelayS: number().min(0).max(30), simulatedSeed: yup.string().max(120), checks: yup.array(rigCheckResult().required()).max(60) }),
+  begin: strict({ baselineGrade: grade(), direction: direction(), mode: yup.string().oneOf(WALK_MODES), conditions: conditions().default(undefined).optional(), delay: delay().default(undefined).optional(), reading: reading().required(), playoutDelayS: number().min(0).max(30), simulatedSeed: yup.string().max(120), checks: yup.array(rigCheckResult().required()).max(60) }),
   dropoutBegin: strict({}),
   dropoutEnd: strict({}),
   grade: strict({ grade: grade() }),
@@ -25,6 +32,14 @@ const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = 
   reconnected: strict({ how: yup.string().oneOf(RECONNECT_WAYS).required() }),
   note: strict({ text: yup.string().required().max(2000) }),
   gap: strict({ fromWallMs: number() }),
+  landmark: strict({ what: yup.string().oneOf(LANDMARKS).required(), name: yup.string().max(120) }),
+  tried: strict({ tries: count(1, 99), failed: count(0, 99).max(yup.ref('tries') as unknown as number, 'more failed than were tried'), movedM: number().optional().min(0).max(100) }),
+  call: strict({ checkpoint: yup.string().required().max(120), direction: direction(), grade: grade(), tries: count(0, 99) }),
+  hits: strict({ presses: count(1, 1000), hits: count(0, 1000).max(yup.ref('presses') as unknown as number, 'more hits than presses'), orientation: yup.string().max(120) }),
+  readBack: strict({ sent: yup.string().required().max(500), heard: yup.string().max(500).defined(), direction: direction() }),
+  rung: strict({ rung: yup.string().oneOf(RUNGS).required(), worked: yup.boolean().required(), direction: direction() }),
+  measured: strict({ quantity: yup.string().oneOf(QUANTITIES).required(), value: number().optional(), direction: direction(), network: yup.string().max(120) }),
+  fix: strict({ latitudeDeg: number().min(-90).max(90), longitudeDeg: number().min(-180).max(180), accuracyM: number().moreThan(0).max(1e6) }),
   end: strict({ reason: yup.string().oneOf(END_REASONS).required(), reading: reading().default(undefined).optional() }),
   correction: strict({
     amends: strict<EventBodies['correction']['amends']>(key()).required(),

@@ -1,4 +1,6 @@
+export * from './curves.ts';
 export * from './event.ts';
+export * from './interchange.ts';
 export * from './prediction.ts';
 export * from './problem.ts';
 export * from './derive.ts';

@@ -1,9 +1,9 @@
 import {
   bothEnds, boundsOf, daylight, doubleUse, flatBatteries, nextPointM, parseClock, pathLengthM, runTimeH, timetable, twoPlaces, walkIntervals, widestStepRatio,
-  type Criterion, type Daylight, type PlannedUse, type Slot, type TimedWalk,
+  type Daylight, type PlannedUse, type Slot, type TimedWalk,
 } from '@urvek/core';
 import { plannedPaths, plannedRigs, plannedWalks, type Finding, type PlannedWalk, type SetupPath } from './derive.ts';
-import type { Product, Setup } from './setup.ts';
+import { criterionFor, type Product, type Setup, type WantedCriterion } from './setup.ts';
 
 /** Changing over, baseline and reconnecting, minutes a walk (common practice). */
 export const SETTLE_MIN = 3;
@@ -62,10 +62,10 @@ export interface NextPoint {
 }
 
 /** After each walk: between the farthest hold and the nearest fail lies the next point, until they are as near as the ratio wants. */
-export function nextPoints(setup: Setup, findings: readonly Finding[], criterion: Criterion): NextPoint[] {
+export function nextPoints(setup: Setup, findings: readonly Finding[], criterion: WantedCriterion): NextPoint[] {
   const wanted = widestStepRatio(setup.plan.ratio);
   return plannedPaths(setup).flatMap((path) => [...new Set(plannedRigs(setup).map((r) => r.product))].flatMap((product): NextPoint[] => {
-    const walks = walkIntervals(findings.filter((f) => f.header.productId === product.id && f.header.pathId === path.id), criterion);
+    const walks = walkIntervals(findings.filter((f) => f.header.productId === product.id && f.header.pathId === path.id), criterionFor(criterion, product.kindId));
     const { common } = walks.length > 0 ? boundsOf(walks) : { common: undefined };
     if (!common) return [];
     const { heldM, failedM } = common;

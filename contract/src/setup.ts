@@ -1,4 +1,4 @@
-import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, DISTANCE_METHODS, EXPOSURES, FEATURE_KINDS, INTERFERENCE_TESTS, isLine, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Path, type SlabMaterial } from '@urvek/core';
+import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, DISTANCE_METHODS, EXPOSURES, FEATURE_KINDS, INTERFERENCE_TESTS, isLine, kindOf, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Criterion, type Path, type SlabMaterial } from '@urvek/core';
 import * as yup from 'yup';
 
 const id = () => yup.string().required().matches(/^[A-Za-z0-9-]{1,64}$/);
@@ -148,6 +148,12 @@ function offPath(path: Path, refuse: (message: string) => yup.ValidationError): 
   return off ? refuse(`${off.what} stands at ${off.atM} m, beyond the path's ${lengthM} m`) : true;
 }
 
+/** One criterion for all, or that of each kind of product. */
+export const WANTED_CRITERIA = ['by kind', ...CRITERIA] as const;
+export type WantedCriterion = (typeof WANTED_CRITERIA)[number];
+
+export const criterionFor = (wanted: WantedCriterion, kindId: string): Criterion => (wanted === 'by kind' ? kindOf(kindId).claimCriterion : wanted);
+
 /** What else is on the air at a site, before or after the walks, at one end. */
 export const surveyRowSchema = yup.object({
   when: yup.string().oneOf(['before', 'after'] as const).required(),
@@ -174,7 +180,7 @@ export const interferenceSchema = yup.object({
 
 export const planSchema = yup.object({
   walksEach: finite('Walks of each product').integer().min(0).max(100),
-  criterion: yup.string().oneOf(CRITERIA).required(),
+  criterion: yup.string().oneOf(WANTED_CRITERIA).required(),
   /** The ratio of distances worth telling apart, and the spread of walks reckoned with (s.d. of ln distance). */
   ratio: finite('Ratio').moreThan(1, 'A ratio worth telling is above 1').max(100),
   sigma: finite('Spread').moreThan(0, 'Spread must be above 0').max(3),
@@ -228,7 +234,7 @@ export const newRig = (rigId: string, unitId: string): Rig => ({
   heightFixedM: 1.5, heightMobileM: 1.5, cables: '', playoutDelayS: 0,
 });
 
-export const EMPTY_SETUP: Setup = { products: [], paths: [], plan: { walksEach: 4, criterion: 'first dropout', ratio: 1.25, sigma: 0.2, startTime: '09:30', setUpMin: 10, atFixedEnd: '', atMobileEnd: '', secondChannel: '' } };
+export const EMPTY_SETUP: Setup = { products: [], paths: [], plan: { walksEach: 4, criterion: 'by kind', ratio: 1.25, sigma: 0.2, startTime: '09:30', setUpMin: 10, atFixedEnd: '', atMobileEnd: '', secondChannel: '' } };
 
 const comparisonHead = {
   title: name('Comparison'),

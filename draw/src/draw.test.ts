@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { summariseRanges, type Path, type WalkInterval } from '@urvek/core';
+import { EMPTY_SETUP, newRig, rangesByPath } from '@urvek/contract';
 import fc from 'fast-check';
 import { separationGround, travelledGround } from './tape/ground.ts';
 import { estimateText, intervalText } from './tape/rangeLanes.ts';
@@ -79,7 +80,11 @@ describe('words for figures', () => {
   });
 
   test('what is thin is said', () => {
-    expect(thinnessOf(summariseRanges([walk(90), walk(95)])).join()).toContain('a bound ("more than"), not a range');
-    expect(thinnessOf(summariseRanges([walk(50, 60)])).join()).toContain('one walk decides nothing');
+    const said = (walks: readonly WalkInterval[]): string => {
+      const [range] = rangesByPath({ ...EMPTY_SETUP, paths: [{ id: 'p', name: 'P', condition: 'open', model: 'free-space', distanceMethod: 'wheel', hazards: '', permission: '', legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] }], products: [{ id: 'a', name: 'A', kindId: 'microphone', bandMHz: 2400, powerMw: 10, claims: [], units: [{ id: 'u', label: 'A', history: '' }], rigs: [newRig('r', 'u')], standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 } }] }, [], 'first dropout');
+      return thinnessOf(EMPTY_SETUP, { ...(range as NonNullable<typeof range>), summary: summariseRanges(walks) }).join();
+    };
+    expect(said([walk(90), walk(95)])).toContain('a bound ("more than"), not a range');
+    expect(said([walk(50, 60)])).toContain('one walk decides nothing');
   });
 });

@@ -1,4 +1,5 @@
 import { parse, type CsvError } from 'csv-parse/browser/esm/sync';
+import { stringify } from 'csv-stringify/browser/esm/sync';
 
 /** What is wrong with a file, and where: line from 1, column by name. */
 export class FormatError extends Error {
@@ -80,3 +81,7 @@ function rowOf({ cells, line }: CsvRecord, names: readonly string[]): TableRow {
     optionalNumber: (column) => (text(column) === '' ? undefined : number(column)),
   };
 }
+
+/** Writes a table (RFC 4180). Cells that a spreadsheet would run as formulas are escaped. */
+export const writeTable = (header: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
+  stringify([[...header], ...rows.map((r) => [...r])], { record_delimiter: '\r\n', escape_formulas: true });

@@ -1,23 +1,22 @@
-import { stringify } from 'csv-stringify/browser/esm/sync';
-import { FormatError, readTable, type TableRow } from './table.ts';
+import { FormatError, readTable, writeTable, type TableRow } from './table.ts';
 import { censoringOf, type WalkInterval } from '../range/walkInterval.ts';
 
 /** A row of the walk-interval format, with the columns that may stand beside it. */
 export interface WalkIntervalRow extends WalkInterval {
   readonly criterion?: string;
   readonly direction?: string;
-  readonly unit?: string;
 }
 
 const REQUIRED = ['product', 'path', 'walk', 'held_m', 'failed_m'] as const;
 export const SELECTORS = ['criterion', 'direction', 'unit'] as const;
+const OPTIONAL = [...SELECTORS, 'pair'] as const;
 
 /**
  * Reads walk intervals (RFC 4180, header required, columns in any order). Empty `failed_m`: the path ended first;
  * `held_m` 0: failed at the first point; both equal: exact.
  * @throws FormatError for whatever is not of that form.
  */
-export const readWalkIntervals = (text: string): WalkIntervalRow[] => readTable(text, { required: REQUIRED, optional: SELECTORS }).map(readRow);
+export const readWalkIntervals = (text: string): WalkIntervalRow[] => readTable(text, { required: REQUIRED, optional: OPTIONAL }).map(readRow);
 
 function readRow(row: TableRow): WalkIntervalRow {
   const failed = row.text('failed_m');
@@ -26,6 +25,7 @@ function readRow(row: TableRow): WalkIntervalRow {
     heldM: metres(row, 'held_m'),
     failedM: failed === '' ? undefined : metres(row, 'failed_m'),
     ...Object.fromEntries(SELECTORS.flatMap((name) => (row.has(name) ? [[name, row.text(name)]] : []))),
+    ...(row.text('pair') === '' ? {} : { pair: row.text('pair') }),
   };
   checkInterval(interval, row.line);
   return interval;
@@ -48,8 +48,8 @@ function checkInterval(row: WalkInterval, line: number): void {
 
 /** Writes walk intervals; readWalkIntervals reads them back to the last digit. Cells that a spreadsheet would run are escaped. */
 export function writeWalkIntervals(rows: readonly WalkIntervalRow[]): string {
-  const selectors = SELECTORS.filter((name) => rows.some((row) => row[name] !== undefined));
+  const selectors = OPTIONAL.filter((name) => rows.some((row) => row[name] !== undefined));
   const columns = [...REQUIRED, ...selectors];
   const body = rows.map((row) => [row.product, row.path, row.walk, row.heldM, row.failedM ?? '', ...selectors.map((name) => row[name] ?? '')]);
-  return stringify([columns, ...body], { record_delimiter: '\r\n', escape_formulas: true });
+  return writeTable(columns, body);
 }

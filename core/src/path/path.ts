@@ -1,4 +1,5 @@
 import type { PathModel } from '../propagation/predict.ts';
+import type { Coordinate } from './geodesic.ts';
 import type { Feature } from './sitePlan.ts';
 import type { SlabMaterial } from '../propagation/slab.ts';
 
@@ -54,6 +55,8 @@ export interface Path {
   readonly features?: readonly Feature[];
   /** What a counter (wheel, paces, odometer) had not counted when it was zeroed: travelled distance at its zero. */
   readonly startOffsetM?: number;
+  /** Where the fixed end stands, where that is known. */
+  readonly fixedEnd?: Coordinate;
 }
 
 export const pathLengthM = (path: Pick<Path, 'legs'>): number => path.legs.reduce((sum, leg) => sum + leg.lengthM, 0);

@@ -1,6 +1,6 @@
 import { logNormalCdf, normalQuantile } from '../range/normal.ts';
 import { fitRanges } from '../range/fit.ts';
-import { intervalExcludes } from '../range/profile.ts';
+import { intervalCovers } from '../range/profile.ts';
 import type { WalkInterval } from '../range/walkInterval.ts';
 import { seeded, type Random } from '../random/seeded.ts';
 
@@ -46,7 +46,7 @@ function tellsApart(random: Random, { ratio, sigma, walksEach, stepRatio }: Powe
     Array.from({ length: walksEach }, () => walkOf(random, product, medianM, sigma, stepRatio)));
   const fit = fitRanges(walks);
   const weights = fit.model.productDifference('B', 'A');
-  return weights !== undefined && intervalExcludes(fit, { weights, z: 0 }, 0);
+  return weights !== undefined && intervalCovers(fit, { weights, z: 0 }, 0) === false;
 }
 
 export interface Power {

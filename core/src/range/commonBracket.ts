@@ -53,15 +53,19 @@ export interface Bounds {
   readonly common: { readonly heldM: number; readonly failedM: number | undefined } | undefined;
 }
 
+// Not Math.max(...): a hundred thousand arguments are too many.
+const greatest = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), -Infinity);
+const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b), Infinity);
+
 export function boundsOf(walks: readonly WalkInterval[]): Bounds {
   const holds = walks.map((w) => w.heldM);
   const fails = walks.map((w) => w.failedM ?? Infinity);
   const finite = (m: number): number | undefined => (m < Infinity ? m : undefined);
-  const [heldM, failedM] = [Math.max(...holds), Math.min(...fails)];
+  const [heldM, failedM] = [greatest(holds), least(fails)];
   return {
     walks: walks.length,
-    allHeldToM: Math.min(...holds),
-    allFailedByM: finite(Math.max(...fails)),
+    allHeldToM: least(holds),
+    allFailedByM: finite(greatest(fails)),
     common: heldM <= failedM ? { heldM, failedM: finite(failedM) } : undefined,
   };
 }

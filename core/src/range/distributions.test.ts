@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import jstat from 'jstat';
 import { chiSquareUpper } from './chiSquare.ts';
 import { logNormalCdf, logNormalMass, normalQuantile } from './normal.ts';
-import { studentCdf, studentQuantile } from './student.ts';
+import { studentCdf, studentQuantile, studentTwoSidedP } from './student.ts';
 
 const { jStat } = jstat as unknown as { jStat: { normal: { cdf(x: number, m: number, s: number): number }; chisquare: { cdf(x: number, k: number): number }; studentt: { cdf(x: number, k: number): number; inv(p: number, k: number): number } } };
 
@@ -41,4 +41,12 @@ test("Student's t and chi-square agree with jstat", () => {
   }
   // Beyond 400 degrees of freedom the expansion takes over: no step there.
   expect(studentQuantile(0.975, 401)).toBeCloseTo(studentQuantile(0.975, 400), 4);
+});
+
+test('the two-sided p of Student’s t agrees with the closed form, and keeps its digits in the tail', () => {
+  for (const df of [1, 2, 5, 17, 120]) for (const t of [0, 0.3, 1, 2.5, 6]) expect(studentTwoSidedP(t, df)).toBeCloseTo(2 * (1 - studentCdf(t, df)), 11);
+  // One degree of freedom is Cauchy's: 1 − (2/π) atan t, 2/(πt) far out; two degrees: 1 − t/√(2 + t²), 1/t².
+  expect(studentTwoSidedP(1e9, 1) * 1e9 * Math.PI / 2).toBeCloseTo(1, 9);
+  expect(studentTwoSidedP(1e6, 2) * 1e12).toBeCloseTo(1, 9);
+  expect(studentTwoSidedP(2.776445105, 4)).toBeCloseTo(0.05, 9);
 });

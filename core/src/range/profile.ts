@@ -1,9 +1,11 @@
+import { COARSE_ALLOWANCE, coarseness } from './coarseness.ts';
 import type { NoFit, RangeFit } from './fit.ts';
 import { isFit } from './fit.ts';
 import { evaluate, type Evaluation } from './likelihood.ts';
 import { maximise } from './maximise.ts';
 import type { RangeModel } from './model.ts';
-import { studentQuantile } from './student.ts';
+import { falsePosition } from './root.ts';
+import { studentQuantile, studentTwoSidedP } from './student.ts';
 
 /** A linear target θ = weights·β + z·σ: z 0 for a median or a ratio, the normal quantile of p for another quantile. */
 export interface Target {
@@ -23,7 +25,8 @@ const FAR = 12;
 /**
  * Profile-likelihood interval, calibrated for few walks: the drop n·ln(1 + t²/(n − p)) in place of χ², with t the
  * two-sided quantile of Student's t on n − p degrees of freedom, p location parameters. Exact for location contrasts
- * of uncensored normal data: there 2(ℓ̂ − ℓ(θ)) = n·ln(1 + T²/(n − p)).
+ * of uncensored normal data: there 2(ℓ̂ − ℓ(θ)) = n·ln(1 + T²/(n − p)). Brackets that are coarse against the spread between
+ * walks raise the drop (see coarseness).
  * Undefined (absent) for n ≤ p, or where the likelihood has no bound.
  */
 export function profileInterval(fit: RangeFit | NoFit, target: Target, level = 0.95): ProfileInterval | undefined {
@@ -33,20 +36,34 @@ export function profileInterval(fit: RangeFit | NoFit, target: Target, level = 0
   return { low: findEnd(search, -1), high: findEnd(search, 1) };
 }
 
-/** Whether the interval of `profileInterval` leaves θ out, without finding its ends: one restricted fit. */
-export function intervalExcludes(fit: RangeFit | NoFit, target: Target, theta: number, level = 0.95): boolean {
+/** Whether the interval of `profileInterval` holds θ, without finding its ends: one restricted fit. Undefined where there is no interval. */
+export function intervalCovers(fit: RangeFit | NoFit, target: Target, theta: number, level = 0.95): boolean | undefined {
   const top = calibratedTop(fit, level);
-  return top !== undefined && profileAt(fit.model, target, theta, top.start).value < top.floor;
+  return top && profileAt(fit.model, target, theta, top.start).value >= top.floor;
 }
+
+/**
+ * Two-sided p-value of θ by the same calibration: the level at which the interval would just reach it. With
+ * 2(ℓ̂ − ℓ(θ)) = n·ln(1 + T²/(n − p)), T has Student's distribution on n − p degrees of freedom.
+ */
+export function profileP(fit: RangeFit | NoFit, target: Target, theta: number): number | undefined {
+  const top = calibratedTop(fit, 0.95);
+  if (!top) return undefined;
+  const { n, df } = sizeOf(fit);
+  const raised = 1 + COARSE_ALLOWANCE * coarseness(fit);
+  const drop = (2 * Math.max(0, top.floor + top.allowed - profileAt(fit.model, target, theta, top.start).value)) / raised;
+  return studentTwoSidedP(Math.sqrt(df * Math.expm1(drop / n)), df);
+}
+
+const sizeOf = ({ model }: RangeFit | NoFit): { n: number; df: number } => ({ n: model.informative.length, df: model.informative.length - model.data.columns });
 
 /** The top of the likelihood and how far below it the interval reaches; undefined where there is no interval. */
 function calibratedTop(fit: RangeFit | NoFit, level: number): { start: Float64Array; floor: number; allowed: number } | undefined {
-  const n = fit.model.informative.length;
-  const p = fit.model.data.columns;
+  const { n, df } = sizeOf(fit);
   const { value, start } = isFit(fit) ? { value: fit.logLikelihood, start: parametersOf(fit) } : { value: fit.supremum, start: fit.near };
-  if (n <= p || value === undefined || !start) return undefined;
-  const t = studentQuantile(0.5 + level / 2, n - p);
-  const allowed = (n * Math.log1p((t * t) / (n - p))) / 2;
+  if (df < 1 || value === undefined || !start) return undefined;
+  const t = studentQuantile(0.5 + level / 2, df);
+  const allowed = ((n * Math.log1p((t * t) / df)) / 2) * (1 + COARSE_ALLOWANCE * coarseness(fit));
   return { start, floor: value - allowed, allowed };
 }
 
@@ -86,19 +103,6 @@ function findEnd({ model, target, from, start, floor, allowed }: Search, side: -
     [inside, fInside] = [outside, fOutside];
   }
   return falsePosition(excess, inside, fInside, outside, fOutside);
-}
-
-/** Illinois variant of false position on a bracketed root. */
-function falsePosition(f: (x: number) => number, a: number, fa: number, b: number, fb: number): number {
-  for (let i = 0; i < 100 && Math.abs(b - a) > 1e-11; i++) {
-    const c = (a * fb - b * fa) / (fb - fa);
-    const fc = f(c);
-    if (Math.abs(fc) < 1e-11) return c;
-    if (fc > 0 === fb > 0) fa /= 2;
-    else [a, fa] = [b, fb];
-    [b, fb] = [c, fc];
-  }
-  return b;
 }
 
 /** Maximum of the likelihood on the line θ: there weights·δ = θτ − z, which is linear, so that concavity is kept. */

@@ -3,7 +3,8 @@ import { chiSquareUpper } from './chiSquare.ts';
 import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
 import { sandwich } from './linear.ts';
 import { normalQuantile, twoSidedNormalP } from './normal.ts';
-import { profileInterval, type ProfileInterval, type Target } from './profile.ts';
+import { holm } from './holm.ts';
+import { profileInterval, profileP, type ProfileInterval, type Target } from './profile.ts';
 import { countCensoring, type Censoring, type WalkInterval } from './walkInterval.ts';
 
 /** A pair of ends; an absent end has no bound. */
@@ -38,6 +39,9 @@ export interface RatioFinding {
   readonly reason: string | undefined;
   readonly estimate: { readonly ratio: number; readonly logRatio: number; readonly seLog: number; readonly wald95: readonly [number, number]; readonly waldP: number } | undefined;
   readonly interval95: Ends | undefined;
+  /** Two-sided test of "equally far" by the calibration of the interval, and Holm's correction of it over all pairs. */
+  readonly p: number | undefined;
+  readonly holmP: number | undefined;
   /** Walks of the numerator and of the denominator. */
   readonly walks: readonly [number, number];
   /**
@@ -62,10 +66,18 @@ export interface RangeSummary {
   readonly covariance: readonly (readonly number[])[] | undefined;
   readonly fitted: readonly CellFinding[];
   readonly productRatios: readonly RatioFinding[];
-  readonly lrTestProduct: { readonly statistic: number; readonly df: number; readonly pValue: number } | undefined;
+  readonly lrTestProduct: ChiSquareTest | undefined;
+  /** Whether the advantage of a product depends on the path; absent where one path, or one product, was walked. */
+  readonly interaction: ChiSquareTest | undefined;
+  /** Ratios from walks side by side, each pair a block of its own; empty where there are none. */
+  readonly pairedRatios: readonly RatioFinding[];
+  /** Ratios with units nested in products, their effects summing to zero; empty where every product has one unit. */
+  readonly unitRatios: readonly RatioFinding[];
 }
 
-export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p))';
+export interface ChiSquareTest { readonly statistic: number; readonly df: number; readonly pValue: number }
+
+export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p)), raised for coarse brackets';
 
 /**
  * Beyond this standard error of ln distance the likelihood is flat: the location may be anywhere in a wide bracket, and
@@ -96,8 +108,11 @@ export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
     covarianceNames: isFit(fit) ? [...known.map((c) => c.name), 'log_sigma'] : [],
     covariance: isFit(fit) ? sandwich([...known.map((c) => [...c.weights, 0]), [...fit.beta.map(() => 0), 1]], fit.covariance) : undefined,
     fitted: productLevels.flatMap((product) => pathLevels.map((path) => cellFinding(fit, walks, product, path))),
-    productRatios: pairs.map(([numerator, denominator]) => ratioFinding(fit, walks, numerator, denominator)),
+    productRatios: withHolm(pairs.map(([numerator, denominator]) => ratioFinding(fit, walks, numerator, denominator, fit.model.productDifference(numerator, denominator)))),
     lrTestProduct: isFit(fit) ? lrTest(walks, fit) : undefined,
+    interaction: interactionTest(walks, fit),
+    pairedRatios: pairedRatios(walks, pairs),
+    unitRatios: unitRatios(walks, pairs),
   };
 }
 
@@ -162,11 +177,10 @@ function quantileEstimate(fit: RangeFit, target: Target): QuantileEstimate | und
   return { estimateM: at(0), seLog, wald95M: [at(-Z95), at(Z95)] };
 }
 
-function ratioFinding(fit: RangeFit | NoFit, walks: readonly WalkInterval[], numerator: string, denominator: string): RatioFinding {
-  const weights = fit.model.productDifference(numerator, denominator);
+function ratioFinding(fit: RangeFit | NoFit, walks: readonly WalkInterval[], numerator: string, denominator: string, weights: number[] | undefined): RatioFinding {
   const interval = weights && profileInterval(fit, { weights, z: 0 });
   const of = (product: string): number => walks.filter((w) => w.product === product).length;
-  const common = { numerator, denominator, interval95: inMetres(interval, 0), walks: [of(numerator), of(denominator)] as const, bounds: ratioBounds(walks, numerator, denominator) };
+  const common = { numerator, denominator, interval95: inMetres(interval, 0), p: weights && profileP(fit, { weights, z: 0 }, 0), holmP: undefined, walks: [of(numerator), of(denominator)] as const, bounds: ratioBounds(walks, numerator, denominator) };
   if (!isFit(fit)) return { ...common, estimable: false, reason: fit.reason, estimate: undefined };
   if (!weights) return { ...common, estimable: false, reason: oneSided(walks, [numerator, denominator]), estimate: undefined };
   const estimate = quantileEstimate({ ...fit, model: { ...fit.model, centre: 0 } }, { weights, z: 0 });
@@ -199,8 +213,51 @@ function oneSided(walks: readonly WalkInterval[], products: readonly string[]): 
   return guilty.length > 0 ? `${guilty.join(' and ')}: all walks censored on one side` : 'no path ties the two products together from both sides';
 }
 
+/** Holm's correction over those ratios that have a test. */
+function withHolm(ratios: readonly RatioFinding[]): RatioFinding[] {
+  const adjusted = holm(ratios.flatMap((r) => r.p ?? []));
+  let next = 0;
+  return ratios.map((r) => (r.p === undefined ? r : { ...r, holmP: adjusted[next++] }));
+}
+
+/** Walks side by side: each pair is a block, in which the place and the air of that moment cancel. */
+function pairedRatios(walks: readonly WalkInterval[], pairs: readonly (readonly [string, string])[]): RatioFinding[] {
+  const paired = walks.filter((w) => w.pair !== undefined);
+  if (paired.length === 0) return [];
+  const fit = fitRanges(paired.map((w) => ({ ...w, path: JSON.stringify([w.path, w.pair]) })));
+  const known = (product: string): boolean => fit.model.productLevels.includes(product);
+  return withHolm(pairs.filter(([a, b]) => known(a) && known(b)).map(([a, b]) => ratioFinding(fit, paired, a, b, fit.model.productDifference(a, b))));
+}
+
+/** With two units of a product, the product is their mean: ln D = product + unit + path, units summing to zero. */
+function unitRatios(walks: readonly WalkInterval[], pairs: readonly (readonly [string, string])[]): RatioFinding[] {
+  const units = new Map<string, Set<string>>();
+  const level = ({ product, unit = '' }: WalkInterval): string => JSON.stringify([product, unit]);
+  for (const w of walks) units.set(w.product, (units.get(w.product) ?? new Set()).add(level(w)));
+  if (![...units.values()].some((of) => of.size > 1)) return [];
+  const fit = fitRanges(walks.map((w) => ({ ...w, product: level(w) })));
+  const contrast = (a: string, b: string): number[] | undefined => {
+    const terms = [...(units.get(a) ?? [])].flatMap((u) => [...(units.get(b) ?? [])].map((v) => fit.model.productDifference(u, v)));
+    return terms.reduce<number[] | undefined>((sum, term) => sum && term && sum.map((s, j) => s + (term[j] as number) / terms.length), new Array<number>(fit.model.data.columns).fill(0));
+  };
+  return withHolm(pairs.map(([a, b]) => ratioFinding(fit, walks, a, b, contrast(a, b))));
+}
+
+/** Product within path against product plus path: twice the gain in log-likelihood, a degree of freedom a cell beyond the sum. */
+function interactionTest(walks: readonly WalkInterval[], additive: RangeFit | NoFit): ChiSquareTest | undefined {
+  if (!isFit(additive) || additive.model.informative.length < walks.length) return undefined;
+  const { productLevels, pathLevels } = additive.model;
+  const cells = new Set(walks.map((w) => JSON.stringify([w.product, w.path])));
+  const df = cells.size - (productLevels.length + pathLevels.length - 1);
+  if (df < 1) return undefined;
+  const within = fitRanges(walks.map((w) => ({ ...w, product: JSON.stringify([w.product, w.path]), path: '' })));
+  if (!isFit(within) || within.model.informative.length < walks.length) return undefined;
+  const statistic = Math.max(0, 2 * (within.logLikelihood - additive.logLikelihood));
+  return { statistic, df, pValue: chiSquareUpper(statistic, df) };
+}
+
 /** Likelihood-ratio test of "all products reach equally far", path kept in the model. */
-function lrTest(walks: readonly WalkInterval[], full: RangeFit): RangeSummary['lrTestProduct'] {
+function lrTest(walks: readonly WalkInterval[], full: RangeFit): ChiSquareTest | undefined {
   const df = full.model.productLevels.length - 1;
   if (df === 0 || full.model.informative.length < walks.length) return undefined;
   const without = fitRanges(walks, false);

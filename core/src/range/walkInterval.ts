@@ -9,6 +9,10 @@ export interface WalkInterval {
   readonly walk: string;
   readonly heldM: number;
   readonly failedM: number | undefined;
+  /** Which sample of the product was walked; it matters where there are two. */
+  readonly unit?: string;
+  /** Walks of one pair were made side by side, through the same air. */
+  readonly pair?: string;
 }
 
 export type Censoring = 'interval' | 'left' | 'right' | 'exact';

@@ -52,7 +52,7 @@ export function operate(walk: StandInWalk, random: Random, habits: OperatorHabit
   }
 }
 
-export const wheel = (tick: Tick): { travelledM: number; method: 'wheel'; pressed: false } => ({ travelledM: tick.wheelM, method: 'wheel', pressed: false });
+export const wheel = (tick: Tick): { travelledM: number; method: 'wheel'; pressed: false } => ({ travelledM: Math.max(0, tick.wheelM), method: 'wheel', pressed: false });
 
 function gradeActions(from: Grade, to: Grade, atS: number): LoggedAction[] {
   if (to === 1) return [{ atS, kind: 'dropoutBegin', body: {} }];

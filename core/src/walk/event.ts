@@ -1,5 +1,6 @@
 import type { Direction } from '../grade/kind.ts';
 import type { Grade } from '../grade/grade.ts';
+import type { OperatorDelay } from './lag.ts';
 import type { DistanceReading } from '../position/method.ts';
 
 /** When an event was logged. */
@@ -39,9 +40,40 @@ export interface RigCheckResult {
   readonly note?: string;
 }
 
+/** How a walk is logged. */
+export const WALK_MODES = ['continuous', 'stop and call', 'hits', 'read-back', 'ladder', 'drive', 'indoor'] as const;
+export type WalkMode = (typeof WALK_MODES)[number];
+
+export const WEATHERS = ['dry', 'drizzle', 'rain', 'snow', 'fog'] as const;
+export const LEAVES = ['none', 'bare', 'in leaf', 'wet leaf'] as const;
+
+/** The day, as far as it can matter; what is absent was not noted. */
+export interface Conditions {
+  readonly weather?: (typeof WEATHERS)[number];
+  readonly groundWet?: boolean;
+  readonly temperatureC?: number;
+  readonly leaf?: (typeof LEAVES)[number];
+  readonly peopleAbout?: number;
+  readonly otherTransmitters?: string;
+  readonly load?: string;
+}
+
+export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;
+export const RUNGS = ['voice', 'tone', 'data'] as const;
+
+/** What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, loss in %, level in dBm. */
+export const QUANTITIES = ['throughput', 'round trip', 'round-trip variation', 'loss', 'level'] as const;
+export type Quantity = (typeof QUANTITIES)[number];
+export const QUANTITY_UNIT: Readonly<Record<Quantity, string>> = { throughput: 'Mbit/s', 'round trip': 'ms', 'round-trip variation': 'ms', loss: '%', level: 'dBm' };
+
 /** What can be logged, by kind. */
 export interface EventBodies {
-  begin: { readonly baselineGrade: Grade; readonly direction: Direction; readonly reading: Reading; readonly playoutDelayS: number; readonly simulatedSeed?: string; readonly checks?: readonly RigCheckResult[] };
+  begin: {
+    readonly baselineGrade: Grade; readonly direction: Direction; readonly reading: Reading; readonly playoutDelayS: number; readonly simulatedSeed?: string; readonly checks?: readonly RigCheckResult[];
+    readonly mode?: WalkMode; readonly conditions?: Conditions;
+    /** The operator's delay that was in force; the usual one when absent. */
+    readonly delay?: OperatorDelay;
+  };
   dropoutBegin: Record<string, never>;
   dropoutEnd: Record<string, never>;
   grade: { readonly grade: Grade };
@@ -50,6 +82,19 @@ export interface EventBodies {
   reconnected: { readonly how: ReconnectWay };
   note: { readonly text: string };
   gap: { readonly fromWallMs: number };
+  landmark: { readonly what: (typeof LANDMARKS)[number]; readonly name?: string };
+  /** Tried and failed, n of n, after a small move where one was made. */
+  tried: { readonly tries: number; readonly failed: number; readonly movedM?: number };
+  /** Who is heard at a checkpoint, one way. */
+  call: { readonly checkpoint: string; readonly direction: Direction; readonly grade: Grade; readonly tries: number };
+  hits: { readonly presses: number; readonly hits: number; readonly orientation?: string };
+  /** Fresh words or figures, as sent and as heard. */
+  readBack: { readonly sent: string; readonly heard: string; readonly direction: Direction };
+  rung: { readonly rung: (typeof RUNGS)[number]; readonly worked: boolean; readonly direction: Direction };
+  /** An instrument's reading; without a value nothing was received. `network`: band, channel or access point it came by. */
+  measured: { readonly quantity: Quantity; readonly value?: number; readonly direction: Direction; readonly network?: string };
+  /** The device's own location, kept raw; accuracy is the browser's, a 95 % radius. */
+  fix: { readonly latitudeDeg: number; readonly longitudeDeg: number; readonly accuracyM: number };
   end: { readonly reason: EndReason; readonly reading?: Reading };
   correction: Correction;
 }

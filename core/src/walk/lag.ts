@@ -34,6 +34,7 @@ export function lagOf(event: WalkEvent, playoutDelayS: number, delay: OperatorDe
       const reading = event.body.reading;
       return { lagS: 0, uncertaintyS: reading?.pressed ? delay.spreadS * rate : 0 };
     }
+    // Logged standing still, or by an instrument: nothing moves meanwhile.
     default:
       return { lagS: 0, uncertaintyS: 0 };
   }

@@ -42,7 +42,7 @@ function outward(context: Context, criterion: OutwardCriterion): Outcome {
   const failing = endsLastStretch(criterion) ? endOfLast(out, good) : out.findIndex((s) => !good(s));
   if (failing === -1) return heldThroughout(context, criterion);
   if (failing === 0) return failedFromTheStart(context, criterion, first);
-  return between(context, criterion, (out[failing] as Stretch).from, (out[failing] as Stretch).from);
+  return between(context, criterion, (out[failing] as Stretch).lookedBefore, (out[failing] as Stretch).from);
 }
 
 /** Index of the stretch that ends the last good one; 0 when none is good, -1 when it is good to the end. */
@@ -71,7 +71,7 @@ function failedFromTheStart({ path }: Context, criterion: Criterion, first: Stre
 /** Joins the good and the bad point, each widened by its own uncertainty and that of the operator's timing. */
 function between({ trace, path, delay }: Context, criterion: Criterion, goodAt: Position | undefined, badAt: Position | undefined): Outcome {
   if (!goodAt || !badAt) return none(criterion, 'a failed point with no distance: no mark around it');
-  const timingS = lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, delay).uncertaintyS;
+  const timingS = lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay).uncertaintyS;
   const widened = (p: Position): [number, number] => {
     const by = COVERAGE * Math.hypot(p.uncertaintyM, timingS * p.speedMps);
     return [p.travelledM - by, p.travelledM + by];
@@ -103,4 +103,13 @@ function notRegained({ path }: Context, criterion: Criterion, nearest: Position 
   const { greatestM } = separationRangeM(path, nearest.travelledM, nearest.travelledM + COVERAGE * nearest.uncertaintyM);
   if (greatestM === 0) return none(criterion, 'not regained on the whole way back');
   return { criterion, interval: { heldM: 0, failedM: greatestM }, absent: undefined, bent: false };
+}
+
+/** Both ways, per walk: the least of the holds and the least of the fails, a side without a fail counting as none. */
+export function bothWays(outcomes: readonly Outcome[]): Outcome | undefined {
+  const [first] = outcomes;
+  const intervals = outcomes.flatMap((o) => o.interval ?? []);
+  if (!first || intervals.length < outcomes.length) return outcomes.find((o) => !o.interval);
+  const fails = intervals.flatMap((i) => i.failedM ?? []);
+  return { criterion: first.criterion, absent: undefined, bent: outcomes.some((o) => o.bent), interval: { heldM: Math.min(...intervals.map((i) => i.heldM)), failedM: fails.length > 0 ? Math.min(...fails) : undefined } };
 }

@@ -1,10 +1,13 @@
 import type { Direction } from '../grade/kind.ts';
 import { stateOf, type Grade, type LinkState } from '../grade/grade.ts';
-import { travelledOf, uncertaintyOf } from '../position/method.ts';
+import { coordinatesOf, placeOnRoute } from '../path/fromCoordinates.ts';
+import type { Path } from '../path/path.ts';
+import { satelliteUncertaintyM, travelledOf, uncertaintyOf, type DistanceMethod } from '../position/method.ts';
 import { positionAt, type Fix, type Position } from '../position/track.ts';
 import { effectiveLog } from './effectiveLog.ts';
-import type { EndReason, EventOf, Reading, ReconnectWay, WalkEvent } from './event.ts';
+import type { EndReason, EventBodies, EventOf, Reading, ReconnectWay, WalkEvent } from './event.ts';
 import { lagOf, type OperatorDelay } from './lag.ts';
+import { observationsOf } from './observation.ts';
 
 /** A stretch of one grade. Positions are absent where no mark tells them. */
 export interface Stretch {
@@ -14,6 +17,8 @@ export interface Stretch {
   readonly state: LinkState;
   readonly from: Position | undefined;
   readonly to: Position | undefined;
+  /** The last place before it at which one looked: `from` itself in a continuous walk, the stand before when calling. */
+  readonly lookedBefore: Position | undefined;
   /** On the way back. */
   readonly returning: boolean;
 }
@@ -31,6 +36,8 @@ export interface Trace {
   readonly begin: EventOf<'begin'>;
   readonly direction: Direction;
   readonly fixes: readonly Fix[];
+  /** By which methods the marks were come by. */
+  readonly methods: readonly DistanceMethod[];
   readonly stretches: readonly Stretch[];
   readonly reconnections: readonly Reconnection[];
   readonly notes: readonly { readonly atS: number; readonly text: string }[];
@@ -39,31 +46,43 @@ export interface Trace {
   readonly endS: number;
   /** Absent while the walk goes on. */
   readonly endReason: EndReason | undefined;
+  /** What instruments read at stands, presses and answers, each where it was. */
+  readonly measured: readonly (EventBodies['measured'] & Placed)[];
+  readonly hits: readonly (EventBodies['hits'] & Placed)[];
+  readonly calls: readonly (EventBodies['call'] & Placed)[];
 }
+
+interface Placed { readonly atS: number; readonly position: Position | undefined }
 
 /** Speed at which a person's timing scatter becomes distance. */
 const WALKING_MPS = 1.4;
 
 export interface TraceOptions {
+  /** The path: its counters' zero, and its coordinates where device locations are to be placed. */
+  readonly path?: Pick<Path, 'legs' | 'startOffsetM' | 'fixedEnd' | 'checkpoints'>;
+  /** Which way is traced; that of the begin event otherwise. */
+  readonly direction?: Direction;
+  /** Only for what the log itself does not say. */
   readonly delay?: OperatorDelay;
-  /** Travelled distance at the zero of counters (see Path). */
-  readonly startOffsetM?: number;
 }
 
 /** Undefined until the walk has begun. */
-export function traceWalk(log: readonly WalkEvent[], { delay, startOffsetM }: TraceOptions = {}): Trace | undefined {
+export function traceWalk(log: readonly WalkEvent[], { path, direction: wanted, delay: usual }: TraceOptions = {}): Trace | undefined {
   const events = effectiveLog(log);
   const begin = events.find((e) => e.kind === 'begin');
   if (!begin) return undefined;
+  const delay = begin.body.delay ?? usual;
+  const direction = wanted ?? begin.body.direction;
   const end = events.findLast((e) => e.kind === 'end');
   const turn = events.findLast((e) => e.kind === 'turn');
   const lastS = end?.time.walkS ?? Math.max(...events.map((e) => e.time.walkS));
-  const fixes = fixesOf(events, delay, startOffsetM);
-  const grades = gradeChanges(events, begin, lastS, delay);
+  const fixes = fixesOf(events, delay, path);
+  const grades = gradeChanges(events, begin, lastS, delay, direction);
+  const placed = <K extends 'measured' | 'hits' | 'call'>(kind: K) =>
+    events.flatMap((e) => (e.kind === kind ? [{ ...(e.body as EventBodies[K]), atS: e.time.walkS, position: positionAt(fixes, e.time.walkS) }] : []));
   return {
-    begin,
-    direction: begin.body.direction,
-    fixes,
+    begin, direction, fixes,
+    methods: [...new Set(events.flatMap((e) => (e.kind === 'fix' ? ['satellite' as const] : (e.kind !== 'begin' && readingOf(e)?.method) || [])))],
     stretches: stretchesOf(grades.changes, fixes, turn?.time.walkS, lastS),
     reconnections: grades.reconnections.map((r) => ({ ...r, position: positionAt(fixes, r.atS) })),
     notes: events.flatMap((e) => (e.kind === 'note' ? [{ atS: e.time.walkS, text: e.body.text }] : [])),
@@ -71,40 +90,82 @@ export function traceWalk(log: readonly WalkEvent[], { delay, startOffsetM }: Tr
     turnS: turn?.time.walkS,
     endS: lastS,
     endReason: end?.body.reason,
+    measured: placed('measured'),
+    hits: placed('hits'),
+    calls: placed('call').filter((c) => c.direction === direction),
   };
 }
 
-function fixesOf(events: readonly WalkEvent[], delay: OperatorDelay | undefined, startOffsetM: number | undefined): Fix[] {
-  const fixes = events.flatMap((event) => {
+/** The directions that a log speaks of: that of its begin event, and every other in which something was called or read. */
+export function directionsOf(log: readonly WalkEvent[]): Direction[] {
+  const events = effectiveLog(log);
+  const begin = events.find((e) => e.kind === 'begin');
+  if (!begin) return [];
+  const seen = observationsOf(events, begin.body.direction).map((o) => o.direction);
+  const watched = events.some((e) => e.kind === 'grade' || e.kind === 'dropoutBegin') || seen.length === 0;
+  return [...new Set([...(watched ? [begin.body.direction] : []), ...seen])];
+}
+
+/** A satellite fix counts as a mark only when it is better than the step between checkpoints (or this, without any). */
+const USUAL_STEP_M = 20;
+
+function fixesOf(events: readonly WalkEvent[], delay: OperatorDelay | undefined, path: TraceOptions['path']): Fix[] {
+  const located = path && locator(path);
+  const fixes = events.flatMap((event): Fix[] => {
+    if (event.kind === 'fix') return located?.(event) ?? [];
     const reading = readingOf(event);
     if (!reading) return [];
     const timingM = lagOf(event, 0, delay).uncertaintyS * WALKING_MPS;
-    return [{ atS: event.time.walkS, travelledM: travelledOf(reading, startOffsetM), uncertaintyM: Math.hypot(uncertaintyOf(reading), timingM) }];
+    return [{ atS: event.time.walkS, travelledM: travelledOf(reading, path?.startOffsetM), uncertaintyM: Math.hypot(uncertaintyOf(reading), timingM) }];
   });
   // Of two readings at one moment the better one counts.
   fixes.sort((a, b) => a.atS - b.atS || a.uncertaintyM - b.uncertaintyM);
   return fixes.filter((f, i) => f.atS !== fixes[i - 1]?.atS);
 }
 
+/** Snaps device locations to the route; those too coarse, or off it, are left out. */
+function locator({ legs, fixedEnd, checkpoints }: NonNullable<TraceOptions['path']>): ((event: EventOf<'fix'>) => Fix[]) | undefined {
+  if (!fixedEnd) return undefined;
+  const route = coordinatesOf({ legs }, fixedEnd);
+  const gaps = checkpoints.slice(1).map((c, i) => c.atM - (checkpoints[i]?.atM ?? 0)).filter((m) => m > 0);
+  const stepM = gaps.length > 0 ? Math.min(...gaps) : USUAL_STEP_M;
+  return ({ body, time }) => {
+    const uncertaintyM = satelliteUncertaintyM(body.accuracyM);
+    const { travelledM, offM } = placeOnRoute(route, body);
+    return uncertaintyM <= stepM && offM <= 3 * uncertaintyM ? [{ atS: time.walkS, travelledM, uncertaintyM }] : [];
+  };
+}
+
 export const readingOf = (event: WalkEvent): Reading | undefined =>
   event.kind === 'begin' || event.kind === 'mark' || event.kind === 'turn' || event.kind === 'end' ? event.body.reading : undefined;
 
-interface Change { readonly atS: number; readonly grade: Grade }
+interface Change { readonly atS: number; readonly grade: Grade; readonly lookedBeforeS: number }
 
-function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, lastS: number, delay: OperatorDelay | undefined): { changes: Change[]; reconnections: Omit<Reconnection, 'position'>[] } {
+function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, lastS: number, delay: OperatorDelay | undefined, direction: Direction): { changes: Change[]; reconnections: Omit<Reconnection, 'position'>[] } {
   const startS = begin.time.walkS;
-  const changes: Change[] = [{ atS: startS, grade: begin.body.baselineGrade }];
+  const changes: Change[] = [{ atS: startS, grade: begin.body.baselineGrade, lookedBeforeS: startS }];
   const reconnections: Omit<Reconnection, 'position'>[] = [];
   let now: Grade = begin.body.baselineGrade;
   let beforeLoss: Grade = now;
   let lostS: number | undefined;
-  const become = (atS: number, grade: Grade): void => {
+  const become = (atS: number, grade: Grade, lookedBeforeS = atS): void => {
     if (grade === now) return;
     if (grade === 1) [beforeLoss, lostS] = [now, atS];
     now = grade;
-    changes.push({ atS, grade });
+    changes.push({ atS, grade, lookedBeforeS });
   };
+  // What is noticed while walking belongs to the direction that the walk began with.
+  const watched = direction === begin.body.direction;
+  const seen = new Map(observationsOf(events, begin.body.direction).filter((o) => o.direction === direction).map((o) => [o.atS, o]));
+  let lookedS = startS;
   for (const event of events) {
+    const observation = seen.get(event.time.walkS);
+    if (observation && (event.kind === 'call' || event.kind === 'hits' || event.kind === 'measured')) {
+      become(observation.atS, observation.grade, lookedS);
+      lookedS = observation.atS;
+      continue;
+    }
+    if (!watched) continue;
     const atS = Math.min(lastS, Math.max(startS, event.time.walkS - lagOf(event, begin.body.playoutDelayS, delay).lagS));
     if (event.kind === 'grade') become(atS, event.body.grade);
     else if (event.kind === 'dropoutBegin') become(atS, 1);
@@ -112,7 +173,7 @@ function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, las
     else if (event.kind === 'reconnected') {
       reconnections.push({ atS, how: event.body.how, afterS: now === 1 && lostS !== undefined ? atS - lostS : undefined });
       if (now === 1) become(atS, restored(beforeLoss));
-    } else if (event.kind === 'end' && event.body.reason === 'link failed') become(lastS, 1);
+    } else if (event.kind === 'end' && event.body.reason === 'link failed') become(lastS, 1, seen.size > 0 ? lookedS : lastS);
   }
   return { changes, reconnections };
 }
@@ -123,7 +184,7 @@ const restored = (before: Grade): Grade => (before === 1 ? 2 : before);
 function stretchesOf(changes: readonly Change[], fixes: readonly Fix[], turnS: number | undefined, lastS: number): Stretch[] {
   const cut: Change[] = changes.flatMap((change, i) => {
     const untilS = changes[i + 1]?.atS ?? lastS;
-    return turnS !== undefined && change.atS < turnS && turnS < untilS ? [change, { atS: turnS, grade: change.grade }] : [change];
+    return turnS !== undefined && change.atS < turnS && turnS < untilS ? [change, { atS: turnS, grade: change.grade, lookedBeforeS: turnS }] : [change];
   });
   return cut.map((change, i) => {
     const toS = cut[i + 1]?.atS ?? lastS;
@@ -132,8 +193,15 @@ function stretchesOf(changes: readonly Change[], fixes: readonly Fix[], turnS: n
       grade: change.grade,
       state: stateOf(change.grade),
       from: positionAt(fixes, change.atS),
-      to: positionAt(fixes, toS),
+      to: positionAt(fixes, toS) ?? lastMarked(fixes, change.atS, toS),
+      lookedBefore: positionAt(fixes, change.lookedBeforeS),
       returning: turnS !== undefined && change.atS >= turnS,
     };
   });
+}
+
+/** What ends beyond the last mark is known up to that mark. */
+function lastMarked(fixes: readonly Fix[], fromS: number, toS: number): Position | undefined {
+  const last = fixes.findLast((f) => f.atS >= fromS && f.atS <= toS);
+  return last && positionAt(fixes, last.atS);
 }

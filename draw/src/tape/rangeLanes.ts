@@ -1,8 +1,8 @@
-import { formatLength, walkIntervals, type CellFinding, type Criterion, type LengthUnit, type WalkFinding } from '@urvek/core';
+import { formatLength, walkIntervals, type CellFinding, type Criterion, type LengthUnit, type Side, type WalkFinding } from '@urvek/core';
 import type { Lane } from './tape.ts';
 
 /** A product's estimate and, under it, every walk's bracket. */
-export function rangeLanes(cell: CellFinding, findings: readonly WalkFinding[], criterion: Criterion, unit: LengthUnit): Lane[] {
+export function rangeLanes(cell: CellFinding, findings: readonly WalkFinding[], criterion: Criterion, unit: LengthUnit, side?: Side): Lane[] {
   const own = findings.filter((f) => f.product === cell.product);
   const { median } = cell.interval95M;
   const estimate: Lane = {
@@ -14,7 +14,7 @@ export function rangeLanes(cell: CellFinding, findings: readonly WalkFinding[], 
     height: 36,
   };
   return [estimate, ...own.flatMap((finding) => {
-    const [interval] = walkIntervals([finding], criterion);
+    const [interval] = walkIntervals([finding], criterion, side);
     return interval ? [{ id: `walk-${finding.walkId}`, label: `   walk ${finding.label}`, title: `${cell.product}, walk ${finding.label}: ${intervalText(interval, unit)}`, brackets: [interval], height: 19 }] : [];
   })];
 }

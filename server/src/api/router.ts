@@ -1,5 +1,5 @@
-import { BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, findWalks, intervalRows, newComparisonSchema, validateBatch, walkHeaderSchema, type Problem } from '@urvek/contract';
-import { CRITERIA, writeWalkIntervals, type Criterion } from '@urvek/core';
+import { BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, findWalks, intervalRows, newComparisonSchema, validateBatch, walkHeaderSchema, WANTED_CRITERIA, writeInterchange, type Problem, type WantedCriterion } from '@urvek/contract';
+import { SIDES, writeWalkIntervals, type Side } from '@urvek/core';
 import { json, Router } from 'express';
 import * as yup from 'yup';
 import { NotFound, type Store } from '../storage/store.ts';
@@ -28,10 +28,16 @@ export function apiRouter(store: Store): Router {
   router.get('/comparisons/:id/walks', async (request, response) => void response.json(await store.walksOf(request.params.id)));
   router.get('/comparisons/:id/walk-intervals.csv', async (request, response) => {
     const { setup } = await store.getComparison(request.params.id);
-    const criterion = await yup.string().oneOf(CRITERIA).default(setup.plan.criterion).validate(request.query.criterion);
-    const rows = intervalRows(findWalks(setup, await store.walksOf(request.params.id)), criterion as Criterion);
+    const criterion = await yup.string().oneOf(WANTED_CRITERIA).default(setup.plan.criterion).validate(request.query.criterion);
+    const rows = intervalRows(setup, findWalks(setup, await store.walksOf(request.params.id)), criterion as WantedCriterion, await yup.string().oneOf(SIDES).validate(request.query.direction) as Side | undefined);
     const name = `walk-intervals-${criterion.replaceAll(' ', '-')}.csv`;
     response.type('text/csv').attachment(name).send(writeWalkIntervals(rows));
+  });
+
+  router.get('/comparisons/:id/comparison.json', async (request, response) => {
+    const { id, title, question, demo, setup } = await store.getComparison(request.params.id);
+    const file = writeInterchange({ id, title, question, simulated: demo }, setup, await store.walksOf(id));
+    response.type('application/json').attachment(`${title.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60)}.urvek.json`).send(JSON.stringify(file));
   });
 
   router.put('/walks/:id', async (request, response) => {

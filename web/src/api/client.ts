@@ -1,5 +1,5 @@
-import type { BatchAccepted, Comparison, ComparisonSummary, ComparisonUpdate, NewComparison, Problem, StoredWalk, WalkHeader } from '@urvek/contract';
-import type { Criterion, WalkEvent } from '@urvek/core';
+import type { BatchAccepted, Comparison, ComparisonSummary, ComparisonUpdate, NewComparison, Problem, StoredWalk, WalkHeader, WantedCriterion } from '@urvek/contract';
+import type { Side, WalkEvent } from '@urvek/core';
 
 /** An answer of the base that says no. */
 export class Refused extends Error {
@@ -36,5 +36,6 @@ export const base = {
   walks: (id: string) => call<StoredWalk[]>('GET', `/comparisons/${id}/walks`),
   register: (header: WalkHeader) => call<undefined>('PUT', `/walks/${header.id}`, header),
   append: (walkId: string, events: readonly WalkEvent[]) => call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),
-  intervalsCsv: (id: string, criterion: Criterion) => `/api/comparisons/${id}/walk-intervals.csv?criterion=${encodeURIComponent(criterion)}`,
+  intervalsCsv: (id: string, criterion: WantedCriterion, side?: Side) => `/api/comparisons/${id}/walk-intervals.csv?${new URLSearchParams({ criterion, ...(side ? { direction: side } : {}) }).toString()}`,
+  wholeFile: (id: string) => `/api/comparisons/${id}/comparison.json`,
 };

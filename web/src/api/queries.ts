@@ -1,5 +1,5 @@
-import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type StoredWalk } from '@urvek/contract';
-import type { Criterion } from '@urvek/core';
+import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type StoredWalk, type WantedCriterion } from '@urvek/contract';
+import type { Side } from '@urvek/core';
 import { keyText } from '@urvek/core';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import * as Comlink from 'comlink';
@@ -80,14 +80,14 @@ const findingsWorker = (): Comlink.Remote<FindingsWorker> =>
   (worker ??= Comlink.wrap<FindingsWorker>(new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' })));
 
 /** Estimates and verdicts, computed off the page's thread; keyed by what they were made from. */
-export function useFindings({ comparison, walks }: Workspace, criterion: Criterion | undefined): UseQueryResult<Findings> {
+export function useFindings({ comparison, walks }: Workspace, criterion?: WantedCriterion, side?: Side): UseQueryResult<Findings> {
   const wanted = criterion ?? comparison?.setup.plan.criterion;
   const size = walks?.map((w) => `${w.header.id}:${w.log.length}`).join();
   return useQuery({
     // A sealed set-up has other names under the same revision.
-    queryKey: ['findings', comparison?.id, comparison?.revision, comparison?.setup.products.map((p) => p.name), size, wanted],
+    queryKey: ['findings', comparison?.id, comparison?.revision, comparison?.setup.products.map((p) => p.name), size, wanted, side],
     enabled: comparison !== undefined && walks !== undefined,
-    queryFn: () => findingsWorker().find((comparison as Comparison).setup, walks as StoredWalk[], wanted as Criterion),
+    queryFn: () => findingsWorker().find((comparison as Comparison).setup, walks as StoredWalk[], wanted as WantedCriterion, side),
     staleTime: Infinity,
   });
 }

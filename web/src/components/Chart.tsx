@@ -1,21 +1,44 @@
+import { writeTable } from '@urvek/core';
+import type { EChartsCoreOption, ECharts } from 'echarts/core';
 import { useEffect, useRef } from 'react';
-import type { EChartsCoreOption } from 'echarts/core';
+import { download, svgToPng } from '../state/download.ts';
 
-/** A chart; its library is loaded when the first one is shown. The figures stand in a table beside it. */
-export function Chart({ option, label, height = 260 }: { option: EChartsCoreOption; label: string; height?: number }) {
+/** The figures behind a chart. */
+export interface ChartTable {
+  readonly header: readonly string[];
+  readonly rows: readonly (readonly (string | number)[])[];
+}
+
+export interface ChartProps {
+  readonly option: EChartsCoreOption;
+  readonly label: string;
+  readonly height?: number;
+  /** With a table behind it the chart can be saved, and read without being seen. */
+  readonly table?: ChartTable;
+  readonly onPoint?: (data: unknown) => void;
+}
+
+/** A chart; its library is loaded when the first one is shown. */
+export function Chart({ option, label, height = 260, table, onPoint }: ChartProps) {
   const place = useRef<HTMLDivElement>(null);
+  const chart = useRef<ECharts>(undefined);
+  const pointed = useRef(onPoint);
+  useEffect(() => { pointed.current = onPoint; });
   useEffect(() => {
     let dispose = (): void => {};
     let gone = false;
     void import('./echarts.ts').then(({ echarts }) => {
       if (gone || !place.current) return;
-      const chart = echarts.init(place.current, undefined, { renderer: 'svg' });
-      chart.setOption(option);
-      const observer = new ResizeObserver(() => chart.resize());
+      const made = echarts.init(place.current, undefined, { renderer: 'svg' });
+      made.setOption(option);
+      made.on('click', ({ data }) => pointed.current?.(data));
+      chart.current = made;
+      const observer = new ResizeObserver(() => made.resize());
       observer.observe(place.current);
       dispose = () => {
         observer.disconnect();
-        chart.dispose();
+        made.dispose();
+        chart.current = undefined;
       };
     });
     return () => {
@@ -23,5 +46,35 @@ export function Chart({ option, label, height = 260 }: { option: EChartsCoreOpti
       dispose();
     };
   }, [option]);
-  return <div ref={place} role="img" aria-label={label} style={{ height }} />;
+  const svg = (): string => chart.current?.renderToSVGString() ?? '';
+  return (
+    <figure>
+      <div ref={place} role="img" aria-label={label} style={{ height }} />
+      {table && (
+        <details className="no-print text-[0.85rem]">
+          <summary className="cursor-pointer text-faint">The figures, and files of them</summary>
+          <ChartFigures table={table} label={label} />
+          <SaveAs name={label} svg={svg} size={() => [chart.current?.getWidth() ?? 800, chart.current?.getHeight() ?? height]} table={table} />
+        </details>
+      )}
+    </figure>
+  );
+}
+
+const ChartFigures = ({ table, label }: { table: ChartTable; label: string }) => (
+  <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label={`Figures of ${label}`}>
+    <table className="table"><thead><tr>{table.header.map((h) => <th key={h}>{h}</th>)}</tr></thead><tbody>{table.rows.map((r, i) => <tr key={i}>{r.map((c, k) => <td key={k} className={typeof c === 'number' ? 'figure' : ''}>{c}</td>)}</tr>)}</tbody></table>
+  </div>
+);
+
+/** PNG and SVG at publication size, and the figures as CSV. */
+export function SaveAs({ name, svg, size, table }: { name: string; svg: () => string; size: () => readonly [number, number]; table?: ChartTable }) {
+  const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60);
+  return (
+    <p className="no-print text-[0.85rem]">
+      <button type="button" className="btn-quiet mr-4" onClick={() => void svgToPng(svg(), ...size()).then((png) => download(`${file}.png`, png))}>Save as PNG</button>
+      <button type="button" className="btn-quiet mr-4" onClick={() => download(`${file}.svg`, svg(), 'image/svg+xml')}>Save as SVG</button>
+      {table && <button type="button" className="btn-quiet" onClick={() => download(`${file}.csv`, writeTable(table.header, table.rows), 'text/csv')}>Save as CSV</button>}
+    </p>
+  );
 }

@@ -1,5 +1,4 @@
-import { plannedWalks, planState, type Finding, type Setup } from '@urvek/contract';
-import { outcomeOf } from '@urvek/core';
+import { plannedWalks, planState, walkRows, type Finding, type Setup } from '@urvek/contract';
 
 export const STAGES = ['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'] as const;
 export type Stage = (typeof STAGES)[number];
@@ -20,7 +19,7 @@ export function stageStates(setup: Setup, findings: readonly Finding[]): StageSt
   const planned = plannedWalks(setup).length;
   const filled = planState(setup, findings).filter((s) => s.finding).length;
   const finished = findings.filter((f) => f.trace.endReason);
-  const judged = finished.filter((f) => outcomeOf(f, setup.plan.criterion).interval);
+  const judged = walkRows(setup, finished, setup.plan.criterion);
   const claims = setup.products.reduce((sum, p) => sum + p.claims.length, 0);
   return [
     { stage: 'kit', done: setup.products.length >= 2, text: setup.products.length === 0 ? 'no product yet' : setup.products.length === 1 ? 'one product: add another' : count(setup.products.length, 'product') },

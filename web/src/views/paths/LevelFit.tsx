@@ -2,6 +2,7 @@ import { fitExponent, fittedLevelDbm, FormatError, predictPath, readLevels, type
 import { COLOUR } from '@urvek/draw';
 import { useMemo, useState } from 'react';
 import { Chart } from '../../components/Chart.tsx';
+import { axis, frame } from '../../components/chartStyle.ts';
 import { Field } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 
@@ -18,14 +19,10 @@ export function LevelFit({ path, link }: { path: Path; link: PathLink | undefine
     const nearM = Math.min(...readings.map((r) => r.distanceM));
     const along = Array.from({ length: 60 }, (_, i) => nearM * (farM / nearM) ** (i / 59));
     const predicted = link ? predictPath(path, link, 1).points.filter((p) => p.separationM >= nearM && p.separationM <= farM).map((p) => [p.separationM, p.marginDb + link.requiredDbm]) : [];
-    const axis = { axisLabel: { color: COLOUR.ink }, nameTextStyle: { color: COLOUR.ink }, nameLocation: 'middle' };
     return {
-      animation: false,
-      textStyle: { fontFamily: 'Atkinson Hyperlegible, sans-serif' },
-      grid: { left: 62, right: 20, top: 34, bottom: 44 },
-      legend: { top: 0, textStyle: { color: COLOUR.ink } },
-      xAxis: { type: 'log', name: 'separation, m', nameGap: 26, min: nearM, max: farM, ...axis },
-      yAxis: { type: 'value', name: 'level, dBm', nameGap: 42, scale: true, ...axis },
+      ...frame({ left: 62 }),
+      xAxis: axis('separation, m', { type: 'log', min: nearM, max: farM }),
+      yAxis: axis('level, dBm', { nameGap: 42, scale: true }),
       series: [
         { type: 'scatter', name: 'measured', symbol: 'circle', symbolSize: 6, itemStyle: { color: COLOUR.ink }, data: readings.flatMap((r) => ('levelDbm' in r ? [[r.distanceM, r.levelDbm]] : [])) },
         { type: 'scatter', name: 'lost, below the sensitivity', symbol: 'path://M0 0L10 0L5 8Z', symbolSize: 9, itemStyle: { color: COLOUR.lost }, data: readings.flatMap((r) => ('lost' in r ? [[r.distanceM, sensitivity]] : [])) },

@@ -17,7 +17,8 @@ import { KnownPoints } from './KnownPoints.tsx';
 import { LevelFit } from './LevelFit.tsx';
 import { OnAir } from './OnAir.tsx';
 import { Prediction } from './Prediction.tsx';
-import { download, exportAs, pathsFromFile, routeFileOf } from './routeFiles.ts';
+import { exportAs, pathsFromFile, routeFileOf } from './routeFiles.ts';
+import { download } from '../../state/download.ts';
 import { SitePlan } from './SitePlan.tsx';
 
 type SetupForm = UseFormReturn<Setup>;
@@ -116,7 +117,7 @@ const uncertaintyText = (method: DistanceMethod): string => {
 function Exports({ path }: { path: SetupPath }) {
   const save = (format: 'gpx' | 'geojson', type: string): void => {
     const file = routeFileOf(path);
-    if (file) download(`${path.name}.${format}`, type, exportAs[format](file));
+    if (file) download(`${path.name}.${format}`, exportAs[format](file), type);
   };
   return (
     <p className="mt-1 text-[0.85rem]">Fixed end at <span className="figure">{path.fixedEnd?.latitudeDeg.toFixed(6)}°, {path.fixedEnd?.longitudeDeg.toFixed(6)}°</span>. Fixes within {LEAST_STEP_M} m of the last, or {TOLERANCE_M} m of the line, add no length. {path.keepPrivate ? <strong>This place is private: a file of it is for yourself.</strong> : 'The file holds coordinates: mind whose place it shows.'}

@@ -44,11 +44,4 @@ function cutAt(legs: SetupPath['legs'], atM: number): SetupPath['legs'] {
   });
 }
 
-/** Hands a text to the browser as a file to keep. */
-export function download(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
-  Object.assign(document.createElement('a'), { href: url, download: name }).click();
-  URL.revokeObjectURL(url);
-}
-
 export const exportAs = { gpx: writeGpx, geojson: writeGeoJson } as const;

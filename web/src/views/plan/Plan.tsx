@@ -1,5 +1,5 @@
 import { claimFlags, claimOf, distanceClaims, isSealed, nextPoints, OUTRUN, plannedPaths, plannedRigs, planState, planTroubles, pathLinkOf, planSchema, seal, type Setup, type SlotState } from '@urvek/contract';
-import { attenuatorDb, balancedAfterRounds, pathLengthM, predictPath, type Criterion, type Path } from '@urvek/core';
+import { attenuatorDb, balancedAfterRounds, pathLengthM, predictPath, type Path } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -28,7 +28,7 @@ function PlanEditor({ comparison, findings, walks, id }: Ready) {
     <Stage title="Plan" lead="How often, in which order, and by which criterion: settled before the first walk, so that no product is favoured." actions={<Link className="btn" to={`/c/${id}/run-sheet`}>Run sheet</Link>}>
       <section className="sheet flex flex-wrap items-end gap-x-6 gap-y-2 p-4" aria-label="Walks and criterion">
         <Field className="w-64" label="Walks of each product on each path" type="number" min={0} max={100} {...form.register('plan.walksEach', { valueAsNumber: true })} error={form.formState.errors.plan?.walksEach?.message} />
-        <CriterionChoice value={plan.criterion as Criterion} onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })} />
+        <CriterionChoice value={plan.criterion} onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })} />
         <Field className="w-36" label="Ratio worth telling" suffix="×" type="number" step="any" {...form.register('plan.ratio', { valueAsNumber: true })} error={form.formState.errors.plan?.ratio?.message} />
         <Field className="w-44" label="Spread of walks (σ of ln)" type="number" step="any" {...form.register('plan.sigma', { valueAsNumber: true })} error={form.formState.errors.plan?.sigma?.message} />
         <Field className="w-28" label="Start" {...form.register('plan.startTime')} error={form.formState.errors.plan?.startTime?.message} />
@@ -108,7 +108,7 @@ function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: string; bl
 function NextSteps({ workspace }: { workspace: Ready }) {
   const { comparison: { setup }, findings } = workspace;
   const points = nextPoints(setup, findings, setup.plan.criterion);
-  const { data } = useFindings(workspace, undefined);
+  const { data } = useFindings(workspace);
   const open = data?.verdicts.flatMap((v) => (v.verdict.next === undefined ? [] : [{ key: `${v.claim.id}-${v.path?.id ?? ''}`, what: `${v.product.name}, “${v.claim.entered}”`, next: v.verdict.next }])) ?? [];
   if (points.length === 0 && open.length === 0) return null;
   return (

@@ -3,15 +3,12 @@ import { COLOUR } from '@urvek/draw';
 import * as Comlink from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Chart } from '../../components/Chart.tsx';
+import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import type { PowerWorker } from '../../workers/power.worker.ts';
 
 const WALKS = [2, 3, 4, 6, 8, 12, 16];
 const STEPS = [1.02, 1.05, 1.1, 1.25];
 const COMPARISONS = 300;
-/** Told by shape of the line and of its points as well as by colour. */
-const LINES = [{ type: 'solid', symbol: 'circle', colour: COLOUR.ink }, { type: 'dashed', symbol: 'rect', colour: COLOUR.estimate }, { type: 'dotted', symbol: 'triangle', colour: COLOUR.lost }, { type: [10, 4], symbol: 'diamond', colour: COLOUR.claim }] as const;
-
-const percent = (p: number): string => `${Math.round(100 * p)} %`;
 const stepText = (ratio: number): string => `steps of ${Math.round(100 * (ratio - 1))} %`;
 
 /** How many walks, and how fine the marks, to tell a ratio: by simulating whole comparisons. */
@@ -56,16 +53,13 @@ export function PowerPanel({ ratio, sigma, walksEach }: { ratio: number; sigma: 
 function Answers({ answers, walksEach }: { answers: readonly Power[]; walksEach: number }) {
   const at = (step: number, n: number): number | undefined => answers.find((a) => a.question.stepRatio === step && a.question.walksEach === n)?.power;
   const option = useMemo(() => ({
-    animation: false,
-    textStyle: { fontFamily: 'Atkinson Hyperlegible, sans-serif' },
-    grid: { left: 48, right: 44, top: 34, bottom: 40 },
-    legend: { top: 0, textStyle: { color: COLOUR.ink } },
+    ...frame({ right: 44 }),
     tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => (typeof v === 'number' ? percent(v) : '') },
-    xAxis: { type: 'value', name: 'walks of each product', nameLocation: 'middle', nameGap: 26, min: 2, max: 16, axisLabel: { color: COLOUR.ink }, nameTextStyle: { color: COLOUR.ink } },
-    yAxis: { type: 'value', min: 0, max: 1, axisLabel: { formatter: percent, color: COLOUR.ink } },
+    xAxis: axis('walks of each product', { min: 2, max: 16 }),
+    yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
     series: STEPS.map((step, i) => ({
-      type: 'line', name: stepText(step), symbol: LINES[i]?.symbol, symbolSize: 7,
-      lineStyle: { type: LINES[i]?.type, color: LINES[i]?.colour, width: 2 }, itemStyle: { color: LINES[i]?.colour },
+      type: 'line', name: stepText(step), symbol: series(i).symbol, symbolSize: 7,
+      lineStyle: { type: series(i).type, color: series(i).colour, width: 2 }, itemStyle: { color: series(i).colour },
       data: answers.filter((a) => a.question.stepRatio === step).map((a) => [a.question.walksEach, a.power]),
       ...(i === 0 ? { markLine: { silent: true, symbol: 'none', lineStyle: { color: COLOUR.faint, type: 'dashed' }, label: { formatter: '80 %' }, data: [{ yAxis: 0.8 }] } } : {}),
     })),

@@ -10,7 +10,9 @@ import { WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
-import { EstimateTable, RangesTape, RatioLine } from '../ranges/Ranges.tsx';
+import { EstimateTable } from '../ranges/Estimates.tsx';
+import { RangesTape } from '../ranges/Ranges.tsx';
+import { RatioLine } from '../ranges/Ratios.tsx';
 import { OutcomeMark } from '../verdict/Verdict.tsx';
 
 export const Report = () => <WithWorkspace>{(workspace) => <ReportPage {...workspace} />}</WithWorkspace>;
@@ -18,7 +20,7 @@ export const Report = () => <WithWorkspace>{(workspace) => <ReportPage {...works
 /** One page to stand behind: every figure comes from the log. */
 function ReportPage(whole: Ready) {
   const { comparison } = whole;
-  const { data, error } = useFindings(whole, undefined);
+  const { data, error } = useFindings(whole);
   const findings = whole.findings.filter((f) => f.trace.endReason);
   const workspace: Ready = { ...whole, findings };
   const { setup } = comparison;
@@ -40,7 +42,7 @@ function ReportPage(whole: Ready) {
           <p className="mt-1 text-faint">{dateRange(findings.map((f) => f.header.startedMs))}</p>
         </header>
         {ranges.length === 0 && <Empty title="Nothing to publish yet">The report is made from finished walks.</Empty>}
-        {ranges.map((range) => <Result key={range.path.id} range={range} setup={setup} />)}
+        {ranges.map((range) => <Result key={range.id} range={range} setup={setup} />)}
         {data.verdicts.length > 0 && <Claims verdicts={data.verdicts} />}
         <Tested workspace={workspace} />
         <Where workspace={workspace} />
@@ -123,7 +125,7 @@ function Caveats({ ranges, workspace: { comparison: { setup }, findings }, unfin
     ...new Set(setup.products.map((p) => `${kindOf(p.kindId).name}, test signal: ${kindOf(p.kindId).testSignal}.`)),
     balanced ? 'The products were walked in a balanced order: each led equally often.' : 'The order of the products was not balanced.',
     ...(unfinished > 0 ? [`${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`] : []),
-    ...ranges.flatMap((r) => thinnessOf(r.summary).map((t) => `${r.path.name}: ${t}`)),
+    ...ranges.flatMap((r) => thinnessOf(setup, r).map((t) => `${r.path.name}: ${t}`)),
     ...setup.products.filter((p) => unitsWalked(p, findings) === 1).map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),
     'Range is stated in separation, the straight line between the two ends, and speaks for this path.',
     delay,

@@ -8,14 +8,14 @@ import { Empty, Loading, Trouble } from '../../components/States.tsx';
 export const Verdict = () => <WithWorkspace>{(workspace) => <VerdictStage {...workspace} />}</WithWorkspace>;
 
 function VerdictStage(workspace: Ready) {
-  const { data, error } = useFindings(workspace, undefined);
+  const { data, error } = useFindings(workspace);
   return (
     <Stage title="Verdict" lead="Every claim against the walks of its own condition. A claim that the walks cannot settle is undecided, not refuted.">
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}
       {data?.verdicts.length === 0 && <Empty title="No claim is entered">Enter what the makers say in Kit.</Empty>}
       {data?.ranges.filter((r) => r.summary.n > 0).map((range) => (
-        <figure key={range.path.id} className="sheet mb-3 px-4 py-2">
+        <figure key={range.id} className="sheet mb-3 px-4 py-2">
           <figcaption className="font-bold">{range.path.name}: {range.criterion}, against what is claimed</figcaption>
           <RangesTape range={range} claims={claimFlags(workspace.comparison.setup, range.path)} walks={false} />
         </figure>

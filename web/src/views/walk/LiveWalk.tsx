@@ -63,7 +63,7 @@ export function LiveWalk({ comparison, kept }: { comparison: Comparison; kept: K
   if (!subject || !log) return null;
   const { product, path } = subject;
   const kind = kindOf(product.kindId);
-  const trace = traceWalk(log);
+  const trace = traceWalk(log, { path: subject.path });
   const { tick } = player;
   const lost = trace?.stretches.at(-1)?.grade === 1;
   const turned = trace?.turnS !== undefined;

@@ -1,0 +1,69 @@
+import * as yup from 'yup';
+import { validateEvent } from './event.ts';
+import { setupSchema, type Setup } from './setup.ts';
+import { walkHeaderSchema, type StoredWalk, type WalkHeader } from './walk.ts';
+
+export const INTERCHANGE_FORMAT = 'urvek-comparison';
+/** The newest version that is written; every earlier one is read. */
+export const INTERCHANGE_VERSION = 1;
+
+/** A whole comparison in one file, raw log included. */
+export interface Interchange {
+  readonly format: typeof INTERCHANGE_FORMAT;
+  readonly version: number;
+  readonly comparison: { readonly id: string; readonly title: string; readonly question: string; readonly simulated: boolean };
+  readonly setup: Setup;
+  readonly walks: readonly StoredWalk[];
+}
+
+/** A file that is not one, or not one that is understood here. */
+export class InterchangeError extends Error {}
+
+const headSchema = yup.object({
+  id: yup.string().uuid().required(),
+  title: yup.string().trim().required().max(120),
+  question: yup.string().max(500).defined(),
+  simulated: yup.boolean().required(),
+}).noUnknown();
+
+const at = <T>(where: string, read: () => T): T => {
+  try {
+    return read();
+  } catch (error) {
+    throw new InterchangeError(`${where}: ${error instanceof yup.ValidationError ? error.errors.join('; ') : (error as Error).message}`);
+  }
+};
+
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Reads a comparison from parsed JSON. @throws InterchangeError naming the place of what is wrong. */
+export function readInterchange(value: unknown): Interchange {
+  if (!isObject(value) || value.format !== INTERCHANGE_FORMAT) throw new InterchangeError(`not a comparison of Urvek: its "format" is not "${INTERCHANGE_FORMAT}"`);
+  const { version } = value;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) throw new InterchangeError(`"version" is ${JSON.stringify(version)}, not a whole number from 1`);
+  if (version > INTERCHANGE_VERSION) throw new InterchangeError(`the file is of version ${version}; this Urvek reads up to ${INTERCHANGE_VERSION}. Open it with a newer one`);
+  const comparison = at('comparison', () => headSchema.validateSync(value.comparison, { strict: true }));
+  const setup = at('setup', () => setupSchema.validateSync(value.setup, { strict: true }));
+  if (!Array.isArray(value.walks)) throw new InterchangeError('walks: not a list');
+  return { format: INTERCHANGE_FORMAT, version, comparison, setup, walks: value.walks.map((walk, i) => readWalk(walk, `walk ${i + 1}`, comparison.id)) };
+}
+
+function readWalk(value: unknown, where: string, comparisonId: string): StoredWalk {
+  if (!isObject(value)) throw new InterchangeError(`${where}: not an object`);
+  const header: WalkHeader = at(`${where}, header`, () => walkHeaderSchema.validateSync(value.header, { strict: true }));
+  if (header.comparisonId !== comparisonId) throw new InterchangeError(`${where}: belongs to comparison ${header.comparisonId}`);
+  if (!Array.isArray(value.log)) throw new InterchangeError(`${where}: its log is not a list`);
+  const seen = new Set<string>();
+  const log = value.log.map((event: unknown, k) => at(`${where}, event ${k + 1}`, () => {
+    const read = validateEvent(event);
+    if (read.walkId !== header.id) throw new Error(`belongs to walk ${read.walkId}`);
+    const key = `${read.deviceId}:${read.seq}`;
+    if (seen.has(key)) throw new Error('its number stands twice');
+    seen.add(key);
+    return read;
+  }));
+  return { header, log };
+}
+
+export const writeInterchange = (comparison: Interchange['comparison'], setup: Setup, walks: readonly StoredWalk[]): Interchange =>
+  ({ format: INTERCHANGE_FORMAT, version: INTERCHANGE_VERSION, comparison, setup, walks });
