@@ -1,6 +1,6 @@
 import {
   availability, capOf, disagreement, distanceOf, firth, pathLengthM, pooled, resampledDistance, seeded, separationAtM, sharedCap, splitByNetwork, throughputCurve, turnbull,
-  type AvailabilityBin, type Cap, type Direction, type Grade, type LognormalCurve, type NetworkedRow, type ThroughputRow, type TrialDistance, type TrialRow, type TrialWalk, type TurnbullEstimate,
+  type AvailabilityBin, type Cap, type Direction, type Grade, type LevelReading, type LognormalCurve, type NetworkedRow, type ThroughputRow, type TrialDistance, type TrialRow, type TrialWalk, type TurnbullEstimate,
 } from '@urvek/core';
 import { productOf, walkRows, type Finding, type PathRanges } from './derive.ts';
 import type { Setup } from './setup.ts';
@@ -158,3 +158,11 @@ export const unitsOf = (setup: Setup, range: PathRanges): Map<string, number> =>
   }
   return new Map([...units].map(([name, of]) => [name, of.size]));
 };
+
+/** Levels that were logged on a path, for the fit of its exponent; a reading without a value was lost. */
+export const loggedLevels = (findings: readonly Finding[], pathId: string): LevelReading[] =>
+  findings.filter((f) => f.header.pathId === pathId).flatMap((f) => f.trace.measured.flatMap((m): LevelReading[] => {
+    if (m.quantity !== 'level' || !m.position) return [];
+    const distanceM = Math.max(NEAREST_M, separationAtM(f.path, clipped(f, m.position.travelledM)));
+    return [m.value === undefined ? { distanceM, lost: true } : { distanceM, levelDbm: m.value }];
+  }));

@@ -32,7 +32,7 @@ export const isFit = (fit: RangeFit | NoFit): fit is RangeFit => 'sigma' in fit;
 export function fitRanges(walks: readonly WalkInterval[], withProducts = true): RangeFit | NoFit {
   const kinds = walks.map(censoringOf);
   const model = buildModel(walks, withProducts);
-  const rows = model.informative.map((i) => (withProducts ? walks[i] : { ...walks[i], product: '' }) as WalkInterval);
+  const rows = withProducts && model.informative.length === walks.length ? walks : model.informative.map((i) => (withProducts ? walks[i] : { ...walks[i], product: '' }) as WalkInterval);
   const none = (reason: string): NoFit => ({ model, reason, supremum: undefined, near: undefined });
   if (walks.length === 0) return none('no walk');
   if (kinds.every((k) => k === 'right')) return none('no failure in any walk');

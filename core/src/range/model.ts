@@ -58,12 +58,25 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
     data: {
       low: Float64Array.from(rows, (w) => Math.log(w.heldM) - centre),
       high: Float64Array.from(rows, (w) => (w.failedM === undefined ? Infinity : Math.log(w.failedM) - centre)),
-      design: Float64Array.from(rows.flatMap((w) => cell(w.product, w.path) as number[])),
+      design: designOf(rows, columns, cell),
       columns,
     },
     productDifference: (a, b) => weights([[productNode(a), 1], [productNode(b), -1]]),
     pathDifference: (a, b) => weights([[pathNode(a), 1], [pathNode(b), -1]]),
   };
+}
+
+/** One design row a walk, worked out once a cell. */
+function designOf(rows: readonly WalkInterval[], columns: number, cell: RangeModel['cell']): Float64Array {
+  const design = new Float64Array(rows.length * columns);
+  const known = new Map<string, Map<string, number[]>>();
+  rows.forEach(({ product, path }, i) => {
+    const ofProduct = known.get(product) ?? new Map<string, number[]>();
+    const weights = ofProduct.get(path) ?? (cell(product, path) as number[]);
+    known.set(product, ofProduct.set(path, weights));
+    design.set(weights, i * columns);
+  });
+  return design;
 }
 
 function known(index: ReadonlyMap<string, number>, level: string, what: string): number {

@@ -9,8 +9,9 @@ import { FilePick } from '../../components/FilePick.tsx';
 const LIMIT_BYTES = 5_000_000;
 
 /** Exponent and shadowing of a path from logged levels, beside what was predicted. */
-export function LevelFit({ path, link }: { path: Path; link: PathLink | undefined }) {
-  const [readings, setReadings] = useState<LevelReading[]>([]);
+export function LevelFit({ path, link, logged }: { path: Path; link: PathLink | undefined; logged: readonly LevelReading[] }) {
+  const [imported, setReadings] = useState<LevelReading[]>();
+  const readings = imported ?? logged;
   const [sensitivity, setSensitivity] = useState(link?.requiredDbm ?? -90);
   const fit = useMemo(() => (readings.length > 0 ? fitExponent(readings, sensitivity) : undefined), [readings, sensitivity]);
   const option = useMemo(() => {
@@ -37,7 +38,7 @@ export function LevelFit({ path, link }: { path: Path; link: PathLink | undefine
       <div className="mt-1 flex flex-wrap items-end gap-3">
         <FilePick label="Levels as CSV" hint="Logged levels: a CSV with distance_m and level_dbm, the level empty where it was lost" accept=".csv,text/csv" limitBytes={LIMIT_BYTES} expects={[FormatError]} kept="The levels shown are as they were; mend the file and choose it again." read={(_, text) => setReadings(readLevels(text))} />
         <Field className="w-40" label="Sensitivity" suffix="dBm" type="number" step="any" value={sensitivity} onChange={(e) => setSensitivity(Number(e.target.value))} />
-        <p className="text-[0.85rem] text-faint">Columns <code>distance_m,level_dbm</code>; an empty level was lost below the sensitivity and counts as such.</p>
+        <p className="text-[0.85rem] text-faint">Columns <code>distance_m,level_dbm</code>; an empty level was lost below the sensitivity and counts as such.{logged.length > 0 && !imported && ` Shown: the ${logged.length} levels logged in walks on this path.`}</p>
       </div>
       {readings.length > 0 && !fit && <p role="status" className="mt-1">These {readings.length} readings do not make a line: at least three with a level, at two distances.</p>}
       {fit && option && (

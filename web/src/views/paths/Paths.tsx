@@ -1,7 +1,7 @@
-import { pathLinkOf, pathSchema, type Setup, type SetupPath } from '@urvek/contract';
+import { loggedLevels, pathLinkOf, pathSchema, type Finding, type Setup, type SetupPath } from '@urvek/contract';
 import { DISTANCE_METHODS, EXPOSURES, LEAST_STEP_M, METHOD_UNCERTAINTY, OBSTRUCTION_KINDS, PATH_MODELS, pathLengthM, separationAtM, ROUTE_FILE_LIMIT_BYTES, RouteFileError, SLAB_MATERIALS, TOLERANCE_M, type DistanceMethod, type ObstructionKind, type Path, type PathLink } from '@urvek/core';
 import { Plus, Trash2 } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
@@ -27,14 +27,14 @@ const newPath = (): SetupPath => ({ id: crypto.randomUUID().slice(0, 8), name: '
 
 export const Paths = () => <WithWorkspace open>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>;
 
-function PathsEditor({ comparison }: Ready) {
+function PathsEditor({ comparison, findings }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
   const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
   return (
     <Stage title="Paths" lead="Routes away from the fixed end, which is their zero. Look up before you look down: know where kerbs, water and stairs are before the first walk." actions={<><ImportRoute onPaths={(found) => paths.append(found)} /><button className="btn" onClick={() => paths.append(newPath())}><Plus aria-hidden size={16} />Add a path</button></>}>
       {paths.fields.length === 0 && <Empty title="No path yet">Add a path of at least one and a half times the longest claim, or the result will be a bound.</Empty>}
       <div className="grid gap-4">
-        {paths.fields.map((field, i) => <PathCard key={field.key} form={form} index={i} onRemove={() => paths.remove(i)} />)}
+        {paths.fields.map((field, i) => <PathCard key={field.key} form={form} index={i} findings={findings} onRemove={() => paths.remove(i)} />)}
       </div>
       <OnAir form={form} />
       <SaveBar what="paths" dirty={form.formState.isDirty} saving={saving} error={error} onSave={save} onDiscard={() => form.reset()} />
@@ -47,10 +47,11 @@ const ImportRoute = ({ onPaths }: { onPaths: (paths: SetupPath[]) => void }) => 
   <FilePick label="Import a route" hint="Import a route from a GPX or GeoJSON file" accept=".gpx,.geojson,.json" limitBytes={ROUTE_FILE_LIMIT_BYTES} expects={[RouteFileError]} kept="The paths are as they were; choose another file." read={(name, text) => onPaths(pathsFromFile(name, text))} />
 );
 
-function PathCard({ form, index, onRemove }: { form: SetupForm; index: number; onRemove: () => void }) {
+function PathCard({ form, index, findings, onRemove }: { form: SetupForm; index: number; findings: readonly Finding[]; onRemove: () => void }) {
   const at = `paths.${index}` as const;
   const path = form.watch(at);
   const errors = form.formState.errors.paths?.[index];
+  const logged = useMemo(() => loggedLevels(findings, path.id), [findings, path.id]);
   // As it was when the page came: a plan that is emptied stays open.
   const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
   // What lies beyond the end while a route is being dragged is left out of the picture, not of the data.
@@ -91,7 +92,7 @@ function PathCard({ form, index, onRemove }: { form: SetupForm; index: number; o
       </div>
       {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
       {(path.features?.length ?? 0) > 0 && <Features form={form} index={index} />}
-      {drawn && <LevelFit path={drawn as Path} link={linkOf(form.watch('products'))} />}
+      {drawn && <LevelFit path={drawn as Path} link={linkOf(form.watch('products'))} logged={logged} />}
       {drawn?.fixedEnd && <Exports path={drawn} />}
       <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
         <Legs form={form} index={index} />

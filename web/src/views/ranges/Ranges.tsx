@@ -103,7 +103,7 @@ function PathSection({ workspace, range, curves, exponent, area }: { workspace: 
             {curves.throughput.curves.length > 0 && <ThroughputCurves found={curves.throughput} lengthM={lengthM} name={name} />}
             {curves.availability.some((a) => a.bins.length > 0) && curves.hits.length === 0 && curves.throughput.curves.length === 0 && <Availability products={curves.availability} name={path.name} />}
           </div>
-          {curves.matrix.cells.length > 0 && <Matrix matrix={curves.matrix} />}
+          {curves.matrix.cells.length > 0 && <Matrix matrix={curves.matrix} range={range} />}
         </>
       )}
       {summary.n > 0 && <p className="mt-3 text-[0.85rem] text-faint">Lognormal model, interval-censored, one spread for all products{summary.sigma !== undefined && <> (walks differ by a factor of <span className="figure">{Math.exp(summary.sigma).toFixed(2)}</span>, one standard deviation)</>}. Intervals: {INTERVAL_METHOD}. All of it speaks for this path.</p>}

@@ -1,0 +1,65 @@
+import { expect, test } from '@jest/globals';
+import { formatLength } from '@urvek/core';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { main } from '../cli/src/main.ts';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { useSession } from './support/session.ts';
+
+const session = useSession({ demo: true });
+
+interface Printed {
+  readonly fitted: { product: string; median: { estimate_m: number; interval95: [number, number] } }[];
+  readonly product_ratios: { ratio: number; interval95: [number, number]; holm_p: number; db_at_n: { db: number } }[];
+}
+
+/** What the command line says of a file, at exponent 4. */
+async function printed(text: string): Promise<Printed> {
+  const folder = mkdtempSync(join(tmpdir(), 'urvek-e2e-'));
+  try {
+    const file = join(folder, 'walks.csv');
+    writeFileSync(file, text);
+    let out = '';
+    expect(await main(['ranges', file, '--json', '--exponent', '4'], { out: (t) => { out += t; }, err: (t) => { throw new Error(t); } })).toBe(0);
+    return JSON.parse(out) as Printed;
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+test('Ranges: the figures are the command line’s on the exported CSV', async () => {
+  const { page } = session;
+  await page.open(`/c/${DEMO_ID}/ranges`);
+  await page.see('9 of 10 walks hold to');
+  const link = await (await page.find("//a[contains(., 'Intervals as CSV')]")).getAttribute('href') as string;
+  const { fitted, product_ratios: [ratio] } = await printed(await (await fetch(link)).text());
+  const table = await page.text('//*[@data-estimates]');
+  for (const { product, median } of fitted) {
+    expect(table).toContain(product);
+    expect(table).toContain(formatLength(median.estimate_m));
+    expect(table).toContain(`${formatLength(median.interval95[0])} to ${formatLength(median.interval95[1])}`);
+  }
+  const line = await page.text('//*[@data-ratio]');
+  expect(line).toContain(`${ratio?.ratio.toFixed(2)}×`);
+  expect(line).toContain(`${ratio?.interval95[0].toFixed(2)} to ${ratio?.interval95[1].toFixed(2)}`);
+  expect(line).toContain(`p = ${(ratio?.holm_p ?? 1) < 0.001 ? '< 0.001' : ratio?.holm_p.toFixed(3)}`);
+  expect(line).toContain(`${Math.abs(ratio?.db_at_n.db ?? 0).toFixed(1)} dB at exponent 4`);
+}, 60_000);
+
+test('Ranges: another criterion, both ways, what is thin, the curve’s figures, and a click that opens the walk', async () => {
+  const { page } = session;
+  await page.open(`/c/${DEMO_ID}/ranges`);
+  await page.see('One direction only: mobile-to-fixed.');
+  await page.see('Share of walks that hold to a distance');
+  await page.until('the charts', async () => page.driver.executeScript<boolean>("return document.querySelectorAll('[role=img] svg path').length > 10"));
+  await page.press('The figures, and files of them');
+  await page.see('walks alone');
+  await page.choose('Direction', 'both ways');
+  await page.see('No walk here has this outcome.');
+  await page.choose('Direction', 'as walked');
+  await page.choose('Criterion', 'last usable');
+  await page.see('Incline: last usable');
+  await page.driver.executeScript("document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
+  await page.see('Trace: Ossimere Clip on Incline, walk 1');
+}, 60_000);
