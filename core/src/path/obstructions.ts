@@ -1,6 +1,6 @@
 import type { PathObstruction } from '../propagation/predict.ts';
 import { pathLengthM, type Obstruction, type Path } from './path.ts';
-import { pathPoint, separationAtM } from './separation.ts';
+import { pathPointsOf, separationAtM } from './separation.ts';
 import { crossingObstruction, crossingsAt, type Crossing } from './sitePlan.ts';
 
 /**
@@ -37,8 +37,9 @@ export function inTheWayOf(path: Path): (travelledM: number) => InTheWay {
   const stated = path.obstructions.map((o) => modelObstruction(path, o));
   const { features } = path;
   if (!features || features.length === 0) return () => ({ obstructions: stated, crossings: [] });
+  const pointAt = pathPointsOf(path);
   return (travelledM) => {
-    const [east, north] = pathPoint(path, travelledM);
+    const [east, north] = pointAt(travelledM);
     const crossings = crossingsAt(features, [east, north]);
     return { crossings, obstructions: [...stated, ...crossings.flatMap((c) => crossingObstruction(c) ?? [])] };
   };

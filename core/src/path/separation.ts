@@ -28,18 +28,23 @@ function segmentsOf(path: Pick<Path, 'legs'>): Segment[] {
 const norm = (p: Point): number => Math.hypot(...p);
 const between = (a: Point, b: Point, f: number): Point => [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1]), a[2] + f * (b[2] - a[2])];
 
+/** Any place of a route, the legs worked out once: see pathPoint. */
+export function pathPointsOf(path: Pick<Path, 'legs'>): (travelledM: number) => Point {
+  const totalM = pathLengthM(path);
+  const segments = segmentsOf(path);
+  return (travelledM) => {
+    if (!(travelledM >= -1e-6 && travelledM <= totalM + 1e-6)) throw new RangeError(`invalid travelledM: ${travelledM} on a path of ${totalM} m`);
+    const segment = segments.find((s) => travelledM <= s.endM) ?? segments[segments.length - 1];
+    if (!segment) return [0, 0, 0];
+    return between(segment.from, segment.to, Math.min(1, Math.max(0, (travelledM - segment.startM) / (segment.endM - segment.startM))));
+  };
+}
+
 /**
  * Where the route is after `travelledM`, ends included to a micrometre.
  * @throws RangeError off the path.
  */
-export function pathPoint(path: Pick<Path, 'legs'>, travelledM: number): Point {
-  const totalM = pathLengthM(path);
-  if (!(travelledM >= -1e-6 && travelledM <= totalM + 1e-6)) throw new RangeError(`invalid travelledM: ${travelledM} on a path of ${totalM} m`);
-  const segments = segmentsOf(path);
-  const segment = segments.find((s) => travelledM <= s.endM) ?? segments[segments.length - 1];
-  if (!segment) return [0, 0, 0];
-  return between(segment.from, segment.to, Math.min(1, Math.max(0, (travelledM - segment.startM) / (segment.endM - segment.startM))));
-}
+export const pathPoint = (path: Pick<Path, 'legs'>, travelledM: number): Point => pathPointsOf(path)(travelledM);
 
 /** Straight line in three dimensions between the fixed end and the point `travelledM` along the path. */
 export const separationAtM = (path: Pick<Path, 'legs'>, travelledM: number): number => norm(pathPoint(path, travelledM));

@@ -1,6 +1,6 @@
 import { inTheWayOf, type InTheWay } from '../path/obstructions.ts';
 import type { Path } from '../path/path.ts';
-import { pathPoint } from '../path/separation.ts';
+import { pathPointsOf } from '../path/separation.ts';
 import { FEATURE_DEFAULTS, type Crossing } from '../path/sitePlan.ts';
 import { sightHeightM } from './fresnel.ts';
 import { clearanceRatio, type LinkBudget } from './predict.ts';
@@ -23,8 +23,9 @@ export interface RoutePoint extends InTheWay {
 /** Any place of a route, for ends of these heights; what does not change along it is worked out once. */
 export function routePointsOf(path: Path, { frequencyMHz, heightsM }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM'>): (travelledM: number) => RoutePoint {
   const between = inTheWayOf(path);
+  const pointAt = pathPointsOf(path);
   return (travelledM) => {
-    const place = pathPoint(path, travelledM);
+    const place = pointAt(travelledM);
     const separationM = Math.hypot(...place);
     const distanceM = Math.max(NEAREST_M, separationM);
     const { obstructions, crossings } = between(travelledM);

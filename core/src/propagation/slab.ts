@@ -50,12 +50,22 @@ export function slabLossDb(frequencyMHz: number, material: SlabMaterial, thickne
 
 const SAMPLES = 21;
 
+/** Walls worked out lately: along a route the same few are asked for at every step. */
+const known = new Map<string, number>();
+const MOST_KNOWN = 256;
+
 /**
  * The same for a wall whose thickness is not known to millimetres: mean transmitted power over ±10 % of it, since
  * resonance in the slab is real but cannot be placed.
  */
 export function wallLossDb(frequencyMHz: number, material: SlabMaterial, thicknessM: number): number {
   checkThickness(thicknessM);
+  const key = `${frequencyMHz}/${material}/${thicknessM}`;
+  const before = known.get(key);
+  if (before !== undefined) return before;
   const shares = Array.from({ length: SAMPLES }, (_, i) => transmitted(frequencyMHz, material, thicknessM * (0.9 + (0.2 * i) / (SAMPLES - 1))));
-  return -10 * Math.log10(shares.reduce((sum, s) => sum + s, 0) / SAMPLES);
+  const lossDb = -10 * Math.log10(shares.reduce((sum, s) => sum + s, 0) / SAMPLES);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(key, lossDb);
+  return lossDb;
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '@urvek/contract';
-import { CRITERION_MEANING, GRADES, isAutomatic, keyText, kindOf, standingCorrections, type Correction, type Grade, type WalkEvent } from '@urvek/core';
+import { CRITERION_MEANING, DISTANCE_METHODS, GRADES, isAutomatic, keyText, kindOf, looksMisread, standingCorrections, type Correction, type DistanceMethod, type Grade, type WalkEvent } from '@urvek/core';
 import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { format } from 'date-fns';
@@ -140,14 +140,19 @@ function SetAside({ walkId }: { walkId: string }) {
 }
 
 const correctionText = (c: Correction): string =>
-  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : `made grade ${c.grade}`}: ${c.reason}`;
+  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : c.action === 'remeasure' ? `measured again: ${c.reading?.travelledM} m, ${c.reading?.method}` : `made grade ${c.grade}`}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;
 
 /** A correction is an event of its own, with its reason; what it amends stays in the log. */
 function CorrectionDialog({ finding, event, onClose }: { finding: Finding; event: WalkEvent; onClose: () => void }) {
   const [action, setAction] = useState<Correction['action']>('withdraw');
   const [walkS, setWalkS] = useState(event.time.walkS.toFixed(1));
   const [grade, setGrade] = useState<Grade>(event.kind === 'grade' ? event.body.grade : 5);
+  const mark = event.kind === 'mark' ? event.body.reading : undefined;
+  const [metres, setMetres] = useState(mark ? String(mark.travelledM) : '');
+  const [method, setMethod] = useState<DistanceMethod>(mark?.method ?? 'marked line');
+  const [author, setAuthor] = useState('');
   const [reason, setReason] = useState('');
+  const slip = action === 'remeasure' && looksMisread(Number(metres), finding.trace.fixes.filter((f) => Math.abs(f.atS - event.time.walkS) > 0.05).sort((a, b) => Math.abs(a.atS - event.time.walkS) - Math.abs(b.atS - event.time.walkS)).slice(0, 2).map((f) => f.travelledM));
   const [error, setError] = useState<Error>();
   const notice = useNotice();
   const write = (correction: Correction): Promise<WalkEvent> => fieldLog.append(finding.walkId, 'correction', correction, eventTime(event.time.walkS, event.time.rate));
@@ -155,7 +160,7 @@ function CorrectionDialog({ finding, event, onClose }: { finding: Finding; event
     const amends = { deviceId: event.deviceId, seq: event.seq };
     try {
       await fieldLog.adopt(finding.header, 0);
-      const made = await write({ amends, action, reason: reason.trim(), ...(action === 'move' ? { walkS: Number(walkS) } : {}), ...(action === 'regrade' ? { grade } : {}) });
+      const made = await write({ amends, action, reason: reason.trim(), ...(action === 'move' ? { walkS: Number(walkS) } : {}), ...(action === 'regrade' ? { grade } : {}), ...(action === 'remeasure' ? { reading: { travelledM: Number(metres), method, pressed: mark?.pressed ?? true } } : {}), ...(author.trim() ? { author: author.trim() } : {}) });
       void sync();
       onClose();
       notice({ text: 'Correction logged', undo: () => void write({ amends: { deviceId: made.deviceId, seq: made.seq }, action: 'withdraw', reason: 'undone' }).then(sync) });
@@ -163,7 +168,7 @@ function CorrectionDialog({ finding, event, onClose }: { finding: Finding; event
       setError(new Error('The correction was not kept: this device refuses to store it. The log is as it was.', { cause }));
     }
   };
-  const ready = reason.trim() !== '' && (action !== 'move' || Number(walkS) >= 0);
+  const ready = reason.trim() !== '' && (action !== 'move' || Number(walkS) >= 0) && (action !== 'remeasure' || (metres !== '' && Number(metres) >= 0));
   return (
     <Dialog open onClose={onClose} className="relative z-30">
       <div className="fixed inset-0 bg-ink/40" aria-hidden />
@@ -175,9 +180,18 @@ function CorrectionDialog({ finding, event, onClose }: { finding: Finding; event
             <option value="withdraw">it did not happen: withdraw it</option>
             <option value="move">it happened at another time</option>
             {event.kind === 'grade' && <option value="regrade">it was another grade</option>}
+            {event.kind === 'mark' && <option value="remeasure">it was at another distance, or measured otherwise</option>}
           </Choice>
           {action === 'move' && <Field label="Happened at, on the walk’s clock" suffix="s" type="number" min={0} step="0.1" value={walkS} onChange={(e) => setWalkS(e.target.value)} />}
           {action === 'regrade' && <Choice label="Grade" value={grade} onChange={(e) => setGrade(Number(e.target.value) as Grade)}>{GRADES.map((g) => <option key={g} value={g}>{g}</option>)}</Choice>}
+          {action === 'remeasure' && (
+            <div className="grid grid-cols-2 gap-3">
+              <Field label="Travelled distance" suffix="m" type="number" min={0} step="any" value={metres} onChange={(e) => setMetres(e.target.value)} />
+              <Choice label="Measured by" value={method} onChange={(e) => setMethod(e.target.value as DistanceMethod)}>{DISTANCE_METHODS.map((m) => <option key={m} value={m}>{m}</option>)}</Choice>
+              {slip && <p role="alert" className="col-span-2 border-l-4 border-degraded pl-2">{metres} m is a thousand times off the marks beside it: was it another unit?</p>}
+            </div>
+          )}
+          <Field label="Your name, if you like" value={author} maxLength={120} onChange={(e) => setAuthor(e.target.value)} />
           <Field label="Reason" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} />
           {error && <Trouble error={error} />}
           <div className="flex gap-2"><button className="btn btn-main" disabled={!ready} onClick={() => void correct()}>Log the correction</button><button className="btn" onClick={onClose}>Cancel</button></div>
