@@ -4,9 +4,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { findWalks, intervalRows, writeInterchange } from '@urvek/contract';
-import { writeWalkIntervals } from '@urvek/core';
-import { DEMO_ID, DEMO_QUESTION, DEMO_SETUP, DEMO_TITLE, demoWalks } from '../../server/src/demo/cindermoor.ts';
+import { EMPTY_SETUP, findWalks, intervalRows, newRig, plannedWalks, standInOf, writeInterchange, type Setup, type StoredWalk } from '@urvek/contract';
+import { operate, seeded, startWalk, writeWalkIntervals, type LoggedAction, type WalkEvent } from '@urvek/core';
 import { main } from './main.ts';
 
 const reference = (name: string): string => fileURLToPath(new URL(`../../core/src/range/reference/${name}`, import.meta.url));
@@ -26,18 +25,35 @@ const file = (text: string): string => {
 };
 const head = 'product,path,walk,held_m,failed_m';
 
-/** A comparison in Urvek's own format: the demo's, as the server would export it. */
-const demoFile = (): string => {
-  const path = join(folder, 'demo.urvek.json');
-  writeFileSync(path, JSON.stringify(writeInterchange({ id: DEMO_ID, title: DEMO_TITLE, question: DEMO_QUESTION, simulated: true }, DEMO_SETUP, demoWalks())));
+const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const SETUP: Setup = {
+  ...EMPTY_SETUP,
+  products: [['a', -85], ['b', -90]].map(([id, requiredDbm]) => ({ id: String(id), name: `Clip ${id}`, kindId: 'microphone', bandMHz: 2400, powerMw: 10, claims: [], units: [{ id: `${id}u`, label: 'A', history: '' }], rigs: [newRig(`${id}r`, `${id}u`)], standIn: { requiredDbm: Number(requiredDbm), bodyLossOutDb: 8, bodyLossBackDb: 2 } })),
+  paths: [{ id: 'p', name: 'Field', condition: 'open', model: 'two-slope', distanceMethod: 'marked line', hazards: '', permission: '', legs: [{ lengthM: 400, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] }],
+  plan: { ...EMPTY_SETUP.plan, walksEach: 4 },
+};
+
+/** Walks played by stand-ins. */
+const WALKS = plannedWalks(SETUP).map(({ item: { product, rig, path } }, n): StoredWalk => {
+  const id = uuid(n + 1);
+  const { log } = operate(startWalk(standInOf(product, rig), path, `cli/${n}`), seeded('cli', n));
+  const begin: LoggedAction = { atS: 0, kind: 'begin', body: { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'marked line', pressed: false }, playoutDelayS: 0, simulatedSeed: `cli/${n}` } };
+  const events = [begin, ...log].map(({ atS, kind, body }, i) => ({ walkId: id, deviceId: uuid(99), seq: i + 1, version: 1, kind, body, time: { walkS: atS, rate: 1, inputMs: atS, originMs: 0, wallMs: i } }) as unknown as WalkEvent);
+  return { header: { id, comparisonId: uuid(50), productId: product.id, rigId: rig.id, pathId: path.id, startedMs: n }, log: events };
+});
+
+/** The comparison in Urvek's own format, as the server would export it. */
+const wholeFile = (): string => {
+  const path = join(folder, 'whole.urvek.json');
+  writeFileSync(path, JSON.stringify(writeInterchange({ id: uuid(50), title: 'Clips', question: '', simulated: true }, SETUP, WALKS)));
   return path;
 };
 
 describe('urvek ranges on a comparison', () => {
   test('the same figures as on the intervals made from it; turnbull, Holm and decibels beside them', async () => {
-    const whole = JSON.parse((await run('ranges', demoFile(), '--json', '--exponent', '2')).out) as Loose;
-    const csv = join(folder, 'demo.csv');
-    writeFileSync(csv, writeWalkIntervals(intervalRows(DEMO_SETUP, findWalks(DEMO_SETUP, demoWalks()), 'first dropout')));
+    const whole = JSON.parse((await run('ranges', wholeFile(), '--json', '--exponent', '2')).out) as Loose;
+    const csv = join(folder, 'whole.csv');
+    writeFileSync(csv, writeWalkIntervals(intervalRows(SETUP, findWalks(SETUP, WALKS), 'first dropout')));
     const rows = JSON.parse((await run('ranges', csv, '--json', '--exponent', '2')).out) as Loose;
     expect(whole).toEqual(rows);
     const [ratio] = whole.product_ratios as { ratio: number; holm_p: number; p: number; db_at_n: { n: number; db: number; interval95: number[] } }[];
@@ -46,7 +62,7 @@ describe('urvek ranges on a comparison', () => {
     const [cell] = whole.fitted as { median: { method: string }; turnbull: { mass: number }[] }[];
     expect(cell?.median.method).toContain('profile likelihood');
     expect(cell?.turnbull.reduce((sum, m) => sum + m.mass, 0)).toBeCloseTo(1, 9);
-    expect((await run('ranges', demoFile(), '--criterion', 'last usable', '--json')).code).toBe(0);
+    expect((await run('ranges', wholeFile(), '--criterion', 'last usable', '--json')).code).toBe(0);
   });
 
   test.each<[string, RegExp]>([
@@ -61,7 +77,7 @@ describe('urvek ranges on a comparison', () => {
   });
 
   test('a criterion, a direction, an exponent that is none', async () => {
-    for (const args of [['--criterion', 'range'], ['--direction', 'sideways'], ['--exponent', '-1']]) expect(await run('ranges', demoFile(), ...args)).toMatchObject({ code: 2, out: '' });
+    for (const args of [['--criterion', 'range'], ['--direction', 'sideways'], ['--exponent', '-1']]) expect(await run('ranges', wholeFile(), ...args)).toMatchObject({ code: 2, out: '' });
   });
 });
 

@@ -20,6 +20,7 @@ import { Report } from './views/report/Report.tsx';
 import { Trace } from './views/trace/Trace.tsx';
 import { Verdict } from './views/verdict/Verdict.tsx';
 import { Walk } from './views/walk/Walk.tsx';
+import { FileWalk, WalkNow } from './views/walk/WalkNow.tsx';
 
 const client = new QueryClient({
   defaultOptions: { queries: { staleTime: 5000, retry: (failures, error) => failures < 2 && !(error instanceof Refused), networkMode: 'always' }, mutations: { networkMode: 'always' } },
@@ -39,6 +40,8 @@ function ComparisonFrame() {
 
 const router = createBrowserRouter([
   { path: '/', element: <><TopBar /><Bench /></> },
+  { path: '/walk-now', element: <><TopBar /><WalkNow /></> },
+  { path: '/file/:walkId', element: <><TopBar /><FileWalk /></> },
   {
     path: '/c/:id',
     element: <ComparisonFrame />,

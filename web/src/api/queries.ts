@@ -11,7 +11,7 @@ import { base } from './client.ts';
 
 export const useComparisons = () => useQuery({ queryKey: ['comparisons'], queryFn: base.comparisons });
 
-export const useComparison = (id: string): UseQueryResult<Comparison> => useQuery({ queryKey: ['comparison', id], queryFn: () => base.comparison(id) });
+export const useComparison = (id: string, enabled = true): UseQueryResult<Comparison> => useQuery({ queryKey: ['comparison', id], queryFn: () => base.comparison(id), enabled });
 
 /** Replaces the set-up; resolves with what it replaced, for undo. */
 export function useSaveComparison(id: string) {

@@ -2,6 +2,9 @@ import type { WalkHeader } from '@urvek/contract';
 import type { EventBodies, EventKind, EventTime, WalkEvent } from '@urvek/core';
 import { Dexie, type EntityTable, type Table } from 'dexie';
 
+/** Stands for the comparison of a walk that is not filed under one yet: it stays on this device. */
+export const UNFILED = '00000000-0000-0000-0000-000000000000';
+
 /** How far an event has come: on this device only, at the base, or refused by it and set aside. */
 export const HERE = 0;
 export const AT_BASE = 1;
@@ -65,6 +68,11 @@ class FieldLog extends Dexie {
       await this.walks.update(walkId, { nextSeq: walk.nextSeq + 1, ...(kind === 'end' ? { underWay: 0 as const } : {}) });
       return event;
     });
+  }
+
+  /** Files a walk that was begun with nothing set up: from now on it is sent. */
+  async file(walkId: string, header: WalkHeader): Promise<void> {
+    await this.walks.update(walkId, { comparisonId: header.comparisonId, header, registered: 0 });
   }
 
   async logOf(walkId: string): Promise<WalkEvent[]> {

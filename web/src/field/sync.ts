@@ -1,5 +1,5 @@
 import { base, OutOfReach, Refused } from '../api/client.ts';
-import { AT_BASE, fieldLog, HERE, SET_ASIDE, type KeptEvent, type KeptWalk } from './fieldLog.ts';
+import { AT_BASE, fieldLog, HERE, SET_ASIDE, UNFILED, type KeptEvent, type KeptWalk } from './fieldLog.ts';
 
 const BATCH = 200;
 const RETRY_MS = 3000;
@@ -50,7 +50,7 @@ async function sendAll(): Promise<boolean> {
   for (const id of new Set(waiting.map((k) => k.walkId))) {
     const walk = await fieldLog.walks.get(id);
     try {
-      if (walk) await sendWalk(walk);
+      if (walk && walk.comparisonId !== UNFILED) await sendWalk(walk);
     } catch (error) {
       if (!(error instanceof OutOfReach) && !(error instanceof Refused)) throw error;
       all = false;

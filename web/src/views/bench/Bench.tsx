@@ -1,11 +1,13 @@
 import { newComparisonSchema, type ComparisonSummary, type NewComparison } from '@urvek/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ArrowRight, Plus } from 'lucide-react';
+import { format } from 'date-fns';
+import { ArrowRight, Footprints, Plus } from 'lucide-react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
-import { useComparisons } from '../../api/queries.ts';
+import { useComparisons, useFieldLog } from '../../api/queries.ts';
+import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { Field } from '../../components/Field.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
@@ -14,9 +16,10 @@ import { Empty, Loading, Trouble } from '../../components/States.tsx';
 export function Bench() {
   const { data, error } = useComparisons();
   return (
-    <Stage title="Bench" lead="One comparison answers one question: which product reaches how far, on which path, by which criterion.">
+    <Stage title="Bench" lead="One comparison answers one question: which product reaches how far, on which path, by which criterion." actions={<Link className="btn btn-main" to="/walk-now"><Footprints aria-hidden size={16} />Walk now</Link>}>
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <section aria-label="Comparisons" className="grid content-start gap-3">
+          <Unfiled />
           {error && <Trouble error={error} />}
           {!data && !error && <Loading what="the comparisons" />}
           {data?.length === 0 && <Empty title="No comparison yet">Put the question on the right, then enter the kit.</Empty>}
@@ -25,6 +28,17 @@ export function Bench() {
         <NewComparisonForm />
       </div>
     </Stage>
+  );
+}
+
+/** Walks begun with nothing set up that are not filed under a comparison yet. */
+function Unfiled() {
+  const walks = useFieldLog(() => fieldLog.walks.where({ comparisonId: UNFILED }).toArray(), 'unfiled');
+  if (!walks || walks.length === 0) return null;
+  return (
+    <ul className="grid gap-2">
+      {walks.map((w) => <li key={w.id} className="sheet border-l-4 border-l-degraded px-4 py-2">A walk of {format(w.header.startedMs, 'd MMMM, HH:mm')} {w.underWay ? <>is not finished: <Link className="underline" to="/walk-now">go on with it</Link>.</> : <>is kept on this device only: <Link className="underline" to={`/file/${w.id}`}>say what it was a walk of</Link>.</>}</li>)}
+    </ul>
   );
 }
 

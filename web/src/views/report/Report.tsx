@@ -32,6 +32,7 @@ function ReportPage(whole: Ready) {
     <main className="mx-auto w-full max-w-[980px] px-4 py-5">
       <div className="no-print mb-3 flex justify-end gap-2">
         <a className="btn" href={base.intervalsCsv(workspace.id, setup.plan.criterion)} download><Download aria-hidden size={16} />Intervals as CSV</a>
+        <a className="btn" href={base.wholeFile(workspace.id)} download><Download aria-hidden size={16} />Whole comparison as a file</a>
         <button className="btn btn-main" onClick={() => window.print()}><Printer aria-hidden size={16} />Print or save as PDF</button>
       </div>
       <article className="sheet grid gap-5 p-8 print:p-0">

@@ -1,11 +1,13 @@
 import { planState, slotOf, type Comparison, type Finding, type WalkHeader } from '@urvek/contract';
-import { GRADES, kindOf, type Grade } from '@urvek/core';
+import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { ConditionsForm } from './ConditionsForm.tsx';
+import { storageTrouble } from './device.ts';
 import { RigCheck, type Results } from './RigCheck.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
@@ -17,7 +19,12 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
   const [chosen, setChosen] = useState<number>();
   const [baseline, setBaseline] = useState<Grade>(5);
   const [checks, setChecks] = useState<Results>({});
+  const [mode, setMode] = useState<WalkMode>('continuous');
+  const [simulated, setSimulated] = useState(true);
+  const [conditions, setConditions] = useState<Conditions>({});
+  const [trouble, setTrouble] = useState<string>();
   const [error, setError] = useState<Error>();
+  useEffect(() => void storageTrouble().then(setTrouble), []);
   const slot = chosen === undefined ? next : slots[chosen];
   if (!slot) return <Stage title="Walk"><Empty title="Nothing to walk yet">The plan is empty: enter two products, a path, and how often.</Empty></Stage>;
   const { product, rig, path } = slot.item;
@@ -27,7 +34,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
     try {
       await fieldLog.adopt(header, 1);
       const reading = { travelledM: 0, method: 'marked line', pressed: false } as const;
-      await fieldLog.append(header.id, 'begin', { baselineGrade: baseline, direction: kind.direction, reading, playoutDelayS: rig.playoutDelayS, simulatedSeed: header.id, checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })) }, eventTime(0, 1));
+      await fieldLog.append(header.id, 'begin', { baselineGrade: baseline, direction: kind.direction, reading, playoutDelayS: rig.playoutDelayS, mode, conditions, ...(simulated ? { simulatedSeed: header.id } : {}), checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })) }, eventTime(0, 1));
       onBegin(header.id);
     } catch (cause) {
       setError(new Error('This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.', { cause }));
@@ -45,7 +52,14 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
           </Choice>
           <p className="text-faint">Rig {rig.name}: fixed end {rig.heightFixedM} m, mobile end {rig.heightMobileM} m, channel {rig.channel || 'not stated'}. Test signal: {kind.testSignal}.</p>
           <RigCheck key={rig.id} kind={kind} results={checks} onChange={setChecks} checkedBefore={findings.some((f) => f.header.rigId === rig.id && f.trace.begin.body.checks?.some((c) => c.result !== 'not done'))} />
-          <p className="border-l-4 border-degraded pl-3">Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is real; what you hear is invented.</p>
+          <div className="grid grid-cols-2 gap-3">
+            <Choice label="How" value={mode} onChange={(e) => setMode(e.target.value as WalkMode)}>{WALK_MODES.map((m) => <option key={m} value={m}>{m}</option>)}</Choice>
+            <Choice label="Gear" value={simulated ? 'simulated' : 'real'} onChange={(e) => setSimulated(e.target.value === 'simulated')}><option value="simulated">simulated stand-in</option><option value="real">real, on foot</option></Choice>
+          </div>
+          {simulated && <p className="border-l-4 border-degraded pl-3">Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is real; what you hear is invented.</p>}
+          <ConditionsForm conditions={conditions} onChange={setConditions} />
+          {mode === 'drive' && <p className="border-l-4 border-lost pl-3">Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.</p>}
+          {trouble && <p role="status" className="border-l-4 border-degraded pl-3 text-[0.85rem]">{trouble}</p>}
           {error && <Trouble error={error} />}
           <div><button className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64" onClick={() => void begin()}>Begin the walk</button></div>
         </div>

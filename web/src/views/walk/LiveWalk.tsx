@@ -1,7 +1,7 @@
-import { standInOf, type Comparison } from '@urvek/contract';
-import { effectiveLog, END_REASONS, GRADES, kindOf, lastUndoable, RECONNECT_WAYS, traceWalk, type EventBodies, type EventKind } from '@urvek/core';
-import { travelledGround, walkLanes } from '@urvek/draw';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Comparison, PlannedWalk } from '@urvek/contract';
+import { END_REASONS, gradeOfWords, GRADES, kindOf, LANDMARKS, lastUndoable, looksMisread, parseLength, RECONNECT_WAYS, traceWalk, type DistanceMethod, type EventBodies, type EventKind, type Path, type Tick } from '@urvek/core';
+import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
+import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { Length } from '../../components/Length.tsx';
@@ -10,27 +10,41 @@ import { Tape } from '../../components/Tape.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
-import { Ask, Keys, NoteForm, Press, wheelReading, type Actions } from './controls.tsx';
-import { Gear, KeptCount, LastEvents } from './status.tsx';
-import { subjectOf } from './subject.ts';
-import { useStandIn } from './useStandIn.ts';
+import { Ask, Keys, NoteForm, Press, TypedMark, wheelReading, type Actions } from './controls.tsx';
+import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
+import { ModePanel, Readings, type Log } from './modes.tsx';
+import { Clock, GearPanel, KeptCount, LastEvents, Saved } from './status.tsx';
+import { useGear } from './useGear.ts';
 
 const RATES = [1, 2, 5, 10, 20];
+/** A press that is held this long is a dropout that lasts as long as it is held. */
+const HELD_MS = 500;
+/** So far ahead of a checkpoint one is told to mark it. */
+const PROMPT_M = 2;
 
-type Asking = 'reconnected' | 'end' | 'note' | undefined;
+type Asking = 'reconnected' | 'end' | 'note' | 'mark' | 'landmark' | 'reading' | undefined;
 
-/** A walk under way: what is noticed is pressed, what is pressed is kept. */
-export function LiveWalk({ comparison, kept }: { comparison: Comparison; kept: KeptWalk }) {
+/** The kind of a walk of which nothing is known yet: its words are the general ones. */
+const UNKNOWN_KIND = 'accessory';
+
+const groundWithout = (farthestM: number): TapeGround => ({ lengthM: Math.max(50, 1.25 * farthestM), legs: [], obstructions: [], checkpoints: [] });
+
+/** A walk under way: what is noticed is pressed, what is pressed is kept. `subject` is absent on a walk begun with nothing set up. */
+export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison | undefined; subject: PlannedWalk | undefined; kept: KeptWalk }) {
   const navigate = useNavigate();
-  const player = useStandIn();
   const log = useFieldLog(() => fieldLog.logOf(kept.id), kept.id);
   const [rate, setRate] = useState(1);
   const [asking, setAsking] = useState<Asking>();
   const [error, setError] = useState<Error>();
   const [sun, setSun] = useState(false);
+  const [sound, setSound] = useState(true);
+  const [speak, setSpeak] = useState(false);
+  const [locating, setLocating] = useState(false);
+  const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
-  const started = useRef(false);
-  const subject = subjectOf(comparison, kept);
+  const soundNow = useRef(sound);
+  useEffect(() => { soundNow.current = sound; }, [sound]);
+  useAwake();
 
   // On a phone the stages make room for the buttons while one walks.
   useEffect(() => {
@@ -38,53 +52,64 @@ export function LiveWalk({ comparison, kept }: { comparison: Comparison; kept: K
     return () => { delete document.body.dataset.walking; };
   }, []);
 
-  const add = useCallback(async <K extends EventKind>(kind: K, body: EventBodies[K], walkS: number, inputMs?: number): Promise<void> => {
+  const add = useCallback(async <K extends EventKind>(kind: K, body: EventBodies[K], walkS: number, inputMs = performance.now(), automatic = false): Promise<void> => {
     try {
       await fieldLog.append(kept.id, kind, body, eventTime(walkS, rateNow.current, inputMs));
       setError(undefined);
+      if (!automatic) {
+        setSaved({ what: kind, ms: performance.now() - inputMs });
+        confirmKept(soundNow.current);
+      }
     } catch (cause) {
-      setError(new Error('This was not kept: the device refuses to store it. All before it is safe. Free some space, then press again.', { cause }));
+      setError(new Error('This was not kept: the device refuses to store it. All before it is safe. Save the log as a file, free some space, then press again.', { cause }));
     }
     void sync();
   }, [kept.id]);
+  const onWheel = useCallback((tick: Tick) => void add('mark', { reading: wheelReading(tick) }, tick.tS, undefined, true), [add]);
+  const gear = useGear(kept.id, log, subject, onWheel);
+  const { tick } = gear;
+  useGaps((fromWallMs) => { if (!gear.simulated) void add('gap', { fromWallMs }, gear.walkS(performance.now()), undefined, true); });
+  const location = useLocation(locating, (fix, inputMs) => void add('fix', fix, gear.walkS(inputMs), inputMs, true));
 
-  useEffect(() => {
-    if (started.current || !log || !subject) return;
-    started.current = true;
-    const begun = log.find((e) => e.kind === 'begin');
-    player.play({
-      standIn: standInOf(subject.product, subject.rig), path: subject.path, rate: rateNow.current,
-      seed: begun?.body.simulatedSeed ?? kept.id,
-      fromS: Math.max(0, ...log.map((e) => e.time.walkS)),
-      turnedAtS: effectiveLog(log).findLast((e) => e.kind === 'turn')?.time.walkS,
-    }, (tick) => void add('mark', { reading: wheelReading(tick) }, tick.tS));
-  }, [log, subject, player, add, kept.id]);
-
-  if (!subject || !log) return null;
-  const { product, path } = subject;
-  const kind = kindOf(product.kindId);
-  const trace = traceWalk(log, { path: subject.path });
-  const { tick } = player;
-  const lost = trace?.stretches.at(-1)?.grade === 1;
+  const path = subject?.path;
+  const trace = log && traceWalk(log, { path: path as Path | undefined });
+  const farthestM = Math.max(0, ...(trace?.fixes.map((f) => f.travelledM) ?? []));
+  const ground = useMemo(() => (path ? travelledGround(path as Path) : groundWithout(farthestM)), [path, farthestM]);
+  const hereM = tick?.wheelM ?? trace?.fixes.at(-1)?.travelledM;
   const turned = trace?.turnS !== undefined;
-  const graded = trace?.stretches.at(-1)?.grade;
-  const post = tick && path.checkpoints.length > 0 ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - tick.wheelM) < Math.abs(a.atM - tick.wheelM) ? b : a)) : undefined;
+  const next = path?.checkpoints.find((c) => hereM !== undefined && !turned && c.atM >= hereM - 0.5);
+  const due = next && hereM !== undefined && next.atM - hereM <= PROMPT_M ? next : undefined;
+  const dueName = due?.name;
+  useEffect(() => { if (speak && dueName !== undefined) say(`mark ${dueName} now`); }, [speak, dueName]);
+
+  if (!log || !trace) return null;
+  const kind = kindOf(subject?.product.kindId ?? UNKNOWN_KIND);
+  const mode = trace.begin.body.mode ?? 'continuous';
+  const lost = trace.stretches.at(-1)?.grade === 1;
+  const graded = trace.stretches.at(-1)?.grade;
+  const post = path && hereM !== undefined && path.checkpoints.length > 0 ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - hereM) < Math.abs(a.atM - hereM) ? b : a)) : undefined;
   const undoable = lastUndoable(log);
 
-  const press = <K extends EventKind>(k: K, body: EventBodies[K]) => (inputMs: number): void => void add(k, body, player.walkS(inputMs), inputMs);
+  const press = <K extends EventKind>(k: K, body: EventBodies[K]) => (inputMs: number): void => void add(k, body, gear.walkS(inputMs), inputMs);
+  const logNow: Log = (k, body) => press(k, body)(performance.now());
+  const markAt = (travelledM: number, method: DistanceMethod, name?: string): void => logNow('mark', { reading: { travelledM, method, pressed: true }, ...(name === undefined ? {} : { name }) });
   const actions: Actions = {
     d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
     ...Object.fromEntries(GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })])),
     m: (inputMs) => {
-      if (!tick) return;
-      if (post) press('mark', { reading: { travelledM: post.atM, method: path.distanceMethod, pressed: true }, name: post.name })(inputMs);
-      else press('mark', { reading: { ...wheelReading(tick), pressed: true } })(inputMs);
+      if (post && path) press('mark', { reading: { travelledM: post.atM, method: path.distanceMethod, pressed: true }, name: post.name })(inputMs);
+      else if (tick) press('mark', { reading: { ...wheelReading(tick), pressed: true } })(inputMs);
+      else setAsking('mark');
     },
+    w: () => setAsking('mark'),
     t: (inputMs) => {
-      if (!tick || turned) return;
-      press('turn', { reading: wheelReading(tick) })(inputMs);
-      player.turn();
+      if (turned) return;
+      press('turn', tick ? { reading: wheelReading(tick) } : {})(inputMs);
+      gear.turn();
     },
+    l: () => setAsking('landmark'),
+    x: press('tried', { tries: 3, failed: 3 }),
+    v: () => setAsking('reading'),
     r: () => setAsking('reconnected'),
     n: () => setAsking('note'),
     e: () => setAsking('end'),
@@ -93,49 +118,106 @@ export function LiveWalk({ comparison, kept }: { comparison: Comparison; kept: K
     },
   };
   const finish = async (reason: EventBodies['end']['reason']): Promise<void> => {
-    const walkS = player.walkS(performance.now());
-    player.stop();
+    const walkS = gear.walkS(performance.now());
+    gear.stop();
     await add('end', { reason, ...(tick ? { reading: wheelReading(tick) } : {}) }, Math.max(walkS, ...log.map((e) => e.time.walkS)) + 0.01);
-    await navigate(`/c/${comparison.id}/trace/${kept.id}`);
+    await navigate(comparison ? `/c/${comparison.id}/trace/${kept.id}` : `/file/${kept.id}`);
   };
+  const done = (act: () => void) => (): void => { setAsking(undefined); act(); };
 
   return (
     <main className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${sun ? 'sun' : ''}`}>
       <Keys actions={asking ? {} : actions} />
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <h1>{product.name}</h1>
-        <p>{path.name}, {turned ? 'on the way back' : 'on the way out'}</p>
+        <h1>{subject?.product.name ?? 'Walk now'}</h1>
+        <p>{path?.name ?? 'product and path are asked afterwards'}, {turned ? 'on the way back' : 'on the way out'}</p>
         <KeptCount walkId={kept.id} />
-        <div className="ml-auto flex items-center gap-3">
+        <Saved saved={saved} />
+        <div className="ml-auto flex flex-wrap items-center gap-x-3">
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sun} onChange={(e) => setSun(e.target.checked)} />sun</label>
-          <label className="flex items-center gap-1.5">speed
-            <select className="input w-auto" value={rate} onChange={(e) => { const to = Number(e.target.value); rateNow.current = to; setRate(to); player.setRate(to); }}>{RATES.map((r) => <option key={r} value={r}>{r}×</option>)}</select>
-          </label>
+          <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sound} onChange={(e) => setSound(e.target.checked)} />beep</label>
+          <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={speak} onChange={(e) => setSpeak(e.target.checked)} />spoken prompts</label>
+          {gear.simulated ? (
+            <label className="flex items-center gap-1.5">speed
+              <select className="input w-auto" value={rate} onChange={(e) => { const to = Number(e.target.value); rateNow.current = to; setRate(to); gear.setRate(to); }}>{RATES.map((r) => <option key={r} value={r}>{r}×</option>)}</select>
+            </label>
+          ) : <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={locating} onChange={(e) => setLocating(e.target.checked)} />location {location.text}</label>}
         </div>
       </div>
       {error && <Trouble error={error} />}
       <div className="sheet mt-2 px-3 py-1">
-        <Tape title="The walk so far, on the tape" ground={travelledGround(path)} measure="travelled" lanes={trace ? walkLanes(trace, 'out', 'live') : []} hereM={tick?.wheelM} />
+        <Tape title="The walk so far, on the tape" ground={ground} measure="travelled" lanes={walkLanes(trace, 'out', 'live')} hereM={hereM} />
       </div>
+      {due && <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">Mark {due.name} now (<Length m={due.atM} />)</p>}
       <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
-        <Gear tick={tick} watched={kind.watched} words={kind.words} />
-        {asking === 'reconnected' && <Ask title="Reconnected how?" choices={RECONNECT_WAYS} onChoose={(how) => { setAsking(undefined); press('reconnected', { how })(performance.now()); }} onCancel={() => setAsking(undefined)} />}
-        {asking === 'end' && <Ask title="Why does the walk end?" choices={END_REASONS} onChoose={(reason) => { setAsking(undefined); void finish(reason); }} onCancel={() => setAsking(undefined)} />}
-        {asking === 'note' && <NoteForm onNote={(text) => { setAsking(undefined); press('note', { text })(performance.now()); }} onCancel={() => setAsking(undefined)} />}
-        {!asking && (
-          <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
-            <Press k="d" actions={actions} className={`col-span-5 text-lg ${lost ? 'bg-lost! text-white' : ''}`}>{lost ? 'Dropout ends' : 'Dropout begins'}</Press>
-            {GRADES.map((g) => <Press key={g} k={String(g)} actions={actions} pressed={graded === g}><span className="figure text-xl">{g}</span><span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span></Press>)}
-            <Press k="m" actions={actions} className="col-span-2" disabled={!tick}>{post ? <>Mark {post.name}<span className="font-normal"><Length m={post.atM} /></span></> : 'Mark the wheel'}</Press>
-            <Press k="t" actions={actions} className="col-span-2" disabled={turned}>{turned ? 'Turned' : 'Turn round'}</Press>
-            <Press k="n" actions={actions}>Note</Press>
-            <Press k="r" actions={actions} className="col-span-2">Reconnected …</Press>
-            <Press k="u" actions={actions} disabled={!undoable}>Undo</Press>
-            <Press k="e" actions={actions} className="col-span-2">End …</Press>
-          </div>
-        )}
+        {gear.simulated ? <GearPanel tick={tick} watched={kind.watched} words={kind.words} /> : <Clock seconds={gear.clockS} hereM={hereM} watched={kind.watched} />}
+        <div className="grid content-start gap-2">
+          {asking === 'reconnected' && <Ask title="Reconnected how?" choices={RECONNECT_WAYS} onChoose={(how) => done(() => logNow('reconnected', { how }))()} onCancel={done(() => undefined)} />}
+          {asking === 'landmark' && <Ask title="What is passed?" choices={LANDMARKS} onChoose={(what) => done(() => logNow('landmark', { what }))()} onCancel={done(() => undefined)} />}
+          {asking === 'end' && <Ask title="Why does the walk end?" choices={END_REASONS} onChoose={(reason) => done(() => void finish(reason))()} onCancel={done(() => undefined)} />}
+          {asking === 'note' && <NoteForm gradeOf={(text) => gradeOfWords(text, kind.id)} words={kind.words} onNote={(text, grade) => done(() => { logNow('note', { text }); if (grade !== undefined) logNow('grade', { grade }); })()} onCancel={done(() => undefined)} />}
+          {asking === 'mark' && <TypedMark questioned={(text) => questioned(text, trace.fixes.slice(-2).map((f) => f.travelledM))} onMark={(text, method) => done(() => markAt(parseLength(text).valueM, method))()} onCancel={done(() => undefined)} />}
+          {asking === 'reading' && <Readings add={logNow} direction={kind.direction} onClose={done(() => undefined)} />}
+          {!asking && (
+            <>
+              <ModePanel mode={mode} log={log} path={path} kind={kind} add={logNow} mark={(atM, name) => markAt(atM, path?.distanceMethod ?? 'by eye', name)} />
+              <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
+                <HoldPress lost={lost} onBegin={press('dropoutBegin', {})} onEnd={press('dropoutEnd', {})} tall={mode === 'drive'} />
+                {mode !== 'drive' && GRADES.map((g) => <Press key={g} k={String(g)} actions={actions} pressed={graded === g}><span className="figure text-xl">{g}</span><span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span></Press>)}
+                <Press k="m" actions={actions} className="col-span-2">{post ? <>Mark {post.name}<span className="font-normal"><Length m={post.atM} /></span></> : tick ? 'Mark the wheel' : 'Mark a distance …'}</Press>
+                <Press k="t" actions={actions} className="col-span-2" disabled={turned}>{turned ? 'Turned' : 'Turn round'}</Press>
+                <Press k="n" actions={actions}>Note</Press>
+                {mode !== 'drive' && (
+                  <>
+                    <Press k="w" actions={actions}>At … m</Press>
+                    <Press k="l" actions={actions}>Door, turn …</Press>
+                    <Press k="x" actions={actions}>Tried 3, failed</Press>
+                    <Press k="v" actions={actions}>Reading …</Press>
+                    <Press k="r" actions={actions}>Recon-nected …</Press>
+                  </>
+                )}
+                <Press k="u" actions={actions} className="col-span-2" disabled={!undoable}>Undo</Press>
+                <Press k="e" actions={actions} className="col-span-3">End …</Press>
+              </div>
+            </>
+          )}
+        </div>
       </div>
+      {mode === 'drive' && <p className="mt-1 text-[0.85rem]">A passenger logs, or nobody reads while the vehicle moves: one key, spoken prompts.</p>}
       <LastEvents log={log} />
     </main>
+  );
+}
+
+/** What is wrong or odd with a typed distance; undefined when it can be taken as it is. */
+function questioned(text: string, neighboursM: readonly number[]): { readonly refused: boolean; readonly what: string } | undefined {
+  try {
+    const { valueM } = parseLength(text);
+    return looksMisread(valueM, neighboursM) ? { refused: false, what: 'A thousand times off the last marks: was it another unit?' } : undefined;
+  } catch {
+    return { refused: true, what: 'Write a distance, as in "40" or "0.12 km".' };
+  }
+}
+
+/** The dropout key: a press begins it and a press ends it; held, it lasts as long as it is held. */
+function HoldPress({ lost, onBegin, onEnd, tall }: { lost: boolean; onBegin: (inputMs: number) => void; onEnd: (inputMs: number) => void; tall: boolean }) {
+  const begun = useRef<number>(undefined);
+  const down = (e: PointerEvent): void => {
+    if (e.button !== 0) return;
+    if (lost) onEnd(e.timeStamp);
+    else {
+      begun.current = e.timeStamp;
+      onBegin(e.timeStamp);
+    }
+  };
+  const up = (e: PointerEvent): void => {
+    if (begun.current !== undefined && e.timeStamp - begun.current > HELD_MS) onEnd(e.timeStamp);
+    begun.current = undefined;
+  };
+  return (
+    <button type="button" className={`pressable relative col-span-5 text-lg ${tall ? 'min-h-48' : ''} ${lost ? 'bg-lost! text-white' : ''}`} aria-keyshortcuts="d" onPointerDown={down} onPointerUp={up} onPointerCancel={up}
+      onClick={(e) => { if (e.detail === 0) (lost ? onEnd : onBegin)(e.timeStamp); }}>
+      {lost ? 'Dropout ends' : 'Dropout begins'}<span className="key absolute top-1 right-1 hidden md:block" aria-hidden>D</span>
+    </button>
   );
 }

@@ -4,10 +4,11 @@ import { Stage } from '../../components/Frame.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import { download } from '../../state/download.ts';
 import { subjectOf } from './subject.ts';
 
 /** Offers to go on with a walk that a reload, a crash or a closed tab cut short. */
-export function Unfinished({ comparison, kept, onResume }: { comparison: Comparison; kept: KeptWalk; onResume: () => void }) {
+export function Unfinished({ comparison, kept, onResume }: { comparison: Comparison | undefined; kept: KeptWalk; onResume: () => void }) {
   const log = useFieldLog(() => fieldLog.logOf(kept.id), kept.id);
   const last = log?.at(-1);
   const resume = async (): Promise<void> => {
@@ -15,14 +16,15 @@ export function Unfinished({ comparison, kept, onResume }: { comparison: Compari
     if (last) await fieldLog.append(kept.id, 'gap', { fromWallMs: last.time.wallMs }, eventTime(last.time.walkS, last.time.rate));
     onResume();
   };
-  const subject = subjectOf(comparison, kept);
+  const subject = comparison && subjectOf(comparison, kept);
   return (
     <Stage title="Walk">
       <div className="sheet grid gap-3 p-6">
         <h2>A walk is not finished</h2>
-        <p>{subject?.product.name ?? 'A product since removed'} on {subject?.path.name ?? 'a path since removed'}: {log?.length ?? 0} events are kept on this device.</p>
+        <p>{comparison ? `${subject?.product.name ?? 'A product since removed'} on ${subject?.path.name ?? 'a path since removed'}` : 'Begun with nothing set up'}: {log?.length ?? 0} events are kept on this device.</p>
         <div className="flex gap-2">
-          {subject && <button className="btn btn-main" onClick={() => void resume()}>Go on with it</button>}
+          {(subject || !comparison) && <button className="btn btn-main" onClick={() => void resume()}>Go on with it</button>}
+          <button className="btn" disabled={!log} onClick={() => log && download(`walk-${kept.id}.json`, JSON.stringify(log, null, 1), 'application/json')}>Save the log as a file</button>
           <button className="btn" disabled={!last} onClick={() => last && void fieldLog.append(kept.id, 'end', { reason: 'time' }, eventTime(last.time.walkS, last.time.rate)).then(sync)}>End it where it stopped</button>
         </div>
       </div>

@@ -3,15 +3,16 @@ import { Link } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Empty } from '../../components/States.tsx';
-import { fieldLog } from '../../field/fieldLog.ts';
+import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { Begin } from './Begin.tsx';
 import { LiveWalk } from './LiveWalk.tsx';
+import { subjectOf } from './subject.ts';
 import { Unfinished } from './Unfinished.tsx';
 
 export const Walk = () => <WithWorkspace>{(workspace) => <OneTab><WalkStage {...workspace} /></OneTab>}</WithWorkspace>;
 
 /** One tab holds the log: a second one says so instead of writing beside it. */
-function OneTab({ children }: { children: ReactNode }) {
+export function OneTab({ children }: { children: ReactNode }) {
   const [held, setHeld] = useState<boolean>();
   useEffect(() => {
     const gone = new AbortController();
@@ -44,8 +45,8 @@ function WalkStage({ id, comparison, findings }: Ready) {
   if (!openWalks) return null;
   const open = openWalks.find((w) => w.comparisonId === id);
   const elsewhere = openWalks.find((w) => w.comparisonId !== id);
-  if (open && live === open.id) return <LiveWalk comparison={comparison} kept={open} />;
+  if (open && live === open.id) return <LiveWalk comparison={comparison} subject={subjectOf(comparison, open)} kept={open} />;
   if (open) return <Unfinished comparison={comparison} kept={open} onResume={() => setLive(open.id)} />;
-  if (elsewhere) return <Stage title="Walk"><Empty title="A walk of another comparison is not finished">Finish it first: <Link className="underline" to={`/c/${elsewhere.comparisonId}/walk`}>go to it</Link>.</Empty></Stage>;
+  if (elsewhere) return <Stage title="Walk"><Empty title="A walk of another comparison is not finished">Finish it first: <Link className="underline" to={elsewhere.comparisonId === UNFILED ? '/walk-now' : `/c/${elsewhere.comparisonId}/walk`}>go to it</Link>.</Empty></Stage>;
   return <Begin comparison={comparison} findings={findings} onBegin={setLive} />;
 }

@@ -1,6 +1,6 @@
-import type { EventBodies, Tick } from '@urvek/core';
+import { DISTANCE_METHODS, type DistanceMethod, type EventBodies, type Grade, type Tick } from '@urvek/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { Field } from '../../components/Field.tsx';
+import { Choice, Field } from '../../components/Field.tsx';
 
 /** What a press or a key does, given the input's time stamp. */
 export type Actions = Readonly<Record<string, (inputMs: number) => void>>;
@@ -46,12 +46,30 @@ export function Ask<T extends string>({ title, choices, onChoose, onCancel }: { 
   );
 }
 
-export function NoteForm({ onNote, onCancel }: { onNote: (text: string) => void; onCancel: () => void }) {
+/** A note; words that stand for a grade offer it, to be confirmed. */
+export function NoteForm({ gradeOf, words, onNote, onCancel }: { gradeOf: (text: string) => Grade | undefined; words: Readonly<Record<Grade, string>>; onNote: (text: string, grade?: Grade) => void; onCancel: () => void }) {
   const [text, setText] = useState('');
+  const meant = gradeOf(text);
   return (
     <form className="grid content-start gap-2" onSubmit={(e) => { e.preventDefault(); if (text.trim()) onNote(text.trim()); }}>
       <Field label="Note" autoFocus value={text} maxLength={2000} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => { if (e.key === 'Escape') onCancel(); }} />
+      {meant !== undefined && <button type="button" className="pressable" onClick={() => onNote(text.trim(), meant)}>Keep it, and grade {meant}: {words[meant]}</button>}
       <div className="flex gap-2"><button className="pressable flex-1" disabled={!text.trim()}>Keep the note</button><button type="button" className="pressable flex-1" onClick={onCancel}>Cancel</button></div>
+    </form>
+  );
+}
+
+/** A mark at a distance that is typed: read off a wheel, a tape, counted, or judged by eye. */
+export function TypedMark({ questioned, onMark, onCancel }: { questioned: (text: string) => { refused: boolean; what: string } | undefined; onMark: (text: string, method: DistanceMethod) => void; onCancel: () => void }) {
+  const [text, setText] = useState('');
+  const [method, setMethod] = useState<DistanceMethod>('wheel');
+  const doubt = text.trim() === '' ? undefined : questioned(text);
+  return (
+    <form className="grid grid-cols-2 content-start gap-2" onSubmit={(e) => { e.preventDefault(); if (text.trim() && !doubt?.refused) onMark(text, method); }}>
+      <Field label="Travelled distance" suffix="m" autoFocus inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => { if (e.key === 'Escape') onCancel(); }} />
+      <Choice label="Measured by" value={method} onChange={(e) => setMethod(e.target.value as DistanceMethod)}>{DISTANCE_METHODS.map((m) => <option key={m} value={m}>{m}</option>)}</Choice>
+      {doubt && <p role="alert" className="col-span-2 border-l-4 border-degraded pl-2">{doubt.what}</p>}
+      <button className="pressable" disabled={!text.trim() || doubt?.refused}>Mark it</button><button type="button" className="pressable" onClick={onCancel}>Cancel</button>
     </form>
   );
 }

@@ -5,7 +5,7 @@ import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 import { eventText } from '../../state/eventText.ts';
 
 /** What the stand-in plays. */
-export function Gear({ tick, watched, words }: { tick: Tick | undefined; watched: string; words: Readonly<Record<Grade, string>> }) {
+export function GearPanel({ tick, watched, words }: { tick: Tick | undefined; watched: string; words: Readonly<Record<Grade, string>> }) {
   if (!tick) return <div className="sheet p-3 text-faint" role="status">The stand-in is starting …</div>;
   return (
     <section className="sheet p-3" aria-label="Simulated gear">
@@ -22,6 +22,23 @@ export function Gear({ tick, watched, words }: { tick: Tick | undefined; watched
     </section>
   );
 }
+
+/** A real walk: its clock, and where the last mark was. */
+export function Clock({ seconds, hereM, watched }: { seconds: number; hereM: number | undefined; watched: string }) {
+  return (
+    <section className="sheet p-3" aria-label="The walk">
+      <p className="text-[0.8rem] text-faint">Listen to or watch: {watched}</p>
+      <dl className="mt-1 grid grid-cols-2 gap-x-4">
+        <div><dt className="text-[0.8rem] text-faint">Walk’s clock</dt><dd className="figure text-2xl">{Math.floor(seconds / 60)}:{String(Math.floor(seconds % 60)).padStart(2, '0')}</dd></div>
+        <div><dt className="text-[0.8rem] text-faint">Last mark</dt><dd className="figure text-2xl">{hereM === undefined ? 'none' : <Length m={hereM} />}</dd></div>
+      </dl>
+      <p className="mt-2 text-[0.85rem] text-faint">Look up before you look down.</p>
+    </section>
+  );
+}
+
+/** Said when an event is on disk, with how long that took. */
+export const Saved = ({ saved }: { saved: { what: string; ms: number } | undefined }) => (saved ? <p className="text-[0.85rem]" data-saved-ms={saved.ms.toFixed(1)}>kept ✓</p> : null);
 
 /** "213 events here, 180 at the base". */
 export function KeptCount({ walkId }: { walkId: string }) {
