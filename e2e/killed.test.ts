@@ -1,10 +1,8 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
-import { readdirSync } from 'node:fs';
-import { commandOf } from '../bin/lib/processes.mjs';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { startApp, type App } from './support/app.ts';
-import { openBrowser, Page, type Browser } from './support/browser.ts';
+import { kill, openBrowser, Page, type Browser } from './support/browser.ts';
 import { seen } from './support/walker.ts';
 
 let app: App;
@@ -19,18 +17,6 @@ afterAll(async () => {
   await app.close();
 });
 
-/** No warning, no shutdown: what was not on disk is gone. */
-function kill({ profile }: Browser): void {
-  const pids = readdirSync('/proc').filter((name) => /^\d+$/.test(name) && commandOf(name).includes(`user-data-dir=${profile}`));
-  for (const pid of pids) {
-    try {
-      process.kill(Number(pid), 'SIGKILL');
-    } catch {
-      // It went with its parent.
-    }
-  }
-}
-
 test('a browser killed in mid-walk loses nothing that was kept', async () => {
   browser = await openBrowser();
   const page = new Page(browser.driver, app.url);
@@ -39,8 +25,7 @@ test('a browser killed in mid-walk loses nothing that was kept', async () => {
   for (const key of ['4', '3', 'm', 'd']) await page.key(key);
   await page.until('five events kept', async () => (await seen(page)).kept >= 5);
   const before = await seen(page);
-  kill(browser);
-  await browser.driver.quit().catch(() => undefined);
+  await kill(browser);
 
   browser = await openBrowser({ profile: browser.profile });
   const again = new Page(browser.driver, app.url);

@@ -1,8 +1,24 @@
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [tailwindcss()],
+  plugins: [
+    tailwindcss(),
+    // Installable, and there without a network: what it is made of is kept by the service worker, src/field/serviceWorker.ts.
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src/field',
+      filename: 'serviceWorker.ts',
+      injectRegister: false,
+      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'], maximumFileSizeToCacheInBytes: 5_000_000 },
+      manifest: {
+        name: 'Urvek', short_name: 'Urvek', description: 'A field instrument for comparing the range of wireless products by walking',
+        start_url: '/', display: 'standalone', background_color: '#f6f2e7', theme_color: '#1c211f',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+    }),
+  ],
   worker: { format: 'es' },
   build: {
     target: 'es2023',

@@ -5,6 +5,8 @@ export interface App {
   readonly url: string;
   /** Stops the server; the database stays. */
   stopServer(): Promise<void>;
+  /** Starts it again, at the same address. */
+  startServer(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -13,12 +15,18 @@ export async function startApp({ demo }: { demo: boolean }): Promise<App> {
   const webRoot = process.env.URVEK_TEST_WEB;
   if (!webRoot) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
   const scratch = await scratchDatabase();
-  const serving: Serving = await serve({ databaseUrl: scratch.url, port: 0, webRoot, demo, report: (error) => console.error(error) });
+  const start = (port: number): Promise<Serving> => serve({ databaseUrl: scratch.url, port, webRoot, demo, report: (error) => console.error(error) });
+  let serving: Serving | undefined = await start(0);
+  const { url, port } = serving;
+  const stopServer = async (): Promise<void> => {
+    await serving?.close();
+    serving = undefined;
+  };
   return {
-    url: serving.url,
-    stopServer: () => serving.close(),
+    url, stopServer,
+    startServer: async () => { serving ??= await start(port); },
     close: async () => {
-      await serving.close().catch(() => undefined);
+      await stopServer();
       await scratch.drop();
     },
   };

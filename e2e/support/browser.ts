@@ -1,6 +1,7 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { commandOf } from '../../bin/lib/processes.mjs';
 import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
 
@@ -28,6 +29,19 @@ export async function openBrowser({ width = 1280, height = 800, profile = mkdtem
       rmSync(profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
     },
   };
+}
+
+/** No warning, no shutdown: what was not on disk is gone. The profile stays. */
+export async function kill({ driver, profile }: Browser): Promise<void> {
+  const pids = readdirSync('/proc').filter((name) => /^\d+$/.test(name) && commandOf(name).includes(`user-data-dir=${profile}`));
+  for (const pid of pids) {
+    try {
+      process.kill(Number(pid), 'SIGKILL');
+    } catch {
+      // It went with its parent.
+    }
+  }
+  await driver.quit().catch(() => undefined);
 }
 
 const WAIT_MS = 15_000;

@@ -7,6 +7,7 @@ import { useComparison } from './api/queries.ts';
 import { StageStrip, TopBar, useComparisonId } from './components/Frame.tsx';
 import { NoticeArea } from './components/Notice.tsx';
 import { PictureStyle } from './components/Picture.tsx';
+import { askBackgroundSync, registerServiceWorker } from './field/background.ts';
 import { sync } from './field/sync.ts';
 import './styles.css';
 import { Bench } from './views/bench/Bench.tsx';
@@ -62,7 +63,9 @@ const router = createBrowserRouter([
   { path: '*', element: <Navigate to="/" replace /> },
 ]);
 
-void sync();
+registerServiceWorker();
+void sync().then((all) => (all ? undefined : askBackgroundSync()));
+window.addEventListener('online', () => void sync());
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

@@ -3,7 +3,7 @@ import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
 import { useMemo, type ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { useFieldLog, useWorkspace } from '../api/queries.ts';
-import { fieldLog, HERE, SET_ASIDE } from '../field/fieldLog.ts';
+import { fieldLog, HERE, SET_ASIDE, UNFILED } from '../field/fieldLog.ts';
 import { STAGE_NAME, stageStates } from '../state/stages.ts';
 import { useUnit } from '../state/unit.ts';
 import { Loading, Trouble } from './States.tsx';
@@ -27,12 +27,15 @@ export function TopBar({ children }: { children?: ReactNode }) {
 /** What of this device's logs has not reached the base; nothing to say when all has. */
 function FieldStatus() {
   const left = useFieldLog(() => fieldLog.events.where('place').anyOf(HERE, SET_ASIDE).toArray(), 'left');
+  const loose = useFieldLog(() => fieldLog.walks.where({ comparisonId: UNFILED }).primaryKeys(), 'loose');
   if (!left || left.length === 0) return null;
   const aside = left.filter((k) => k.place === SET_ASIDE);
-  const waiting = left.length - aside.length;
+  const unfiled = left.filter((k) => loose?.includes(k.walkId)).length;
+  const waiting = left.length - aside.length - unfiled;
   return (
     <p role="status" className="text-sm whitespace-nowrap">
       {waiting > 0 && <span>{waiting} to send</span>}
+      {unfiled > 0 && <span className="ml-2">{unfiled} not filed</span>}
       {aside.length > 0 && <strong className="ml-2 border border-sheet px-1.5">{aside.length} refused, set aside</strong>}
     </p>
   );

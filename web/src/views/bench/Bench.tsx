@@ -3,6 +3,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ArrowRight, Footprints, Plus } from 'lucide-react';
+import { useEffect } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
@@ -15,6 +16,12 @@ import { Empty, Loading, Trouble } from '../../components/States.tsx';
 /** Home: the comparisons, and what each wants next. */
 export function Bench() {
   const { data, error } = useComparisons();
+  const client = useQueryClient();
+  // Seen once with a link, every comparison is there without one.
+  useEffect(() => data?.forEach((c) => {
+    void client.prefetchQuery({ queryKey: ['comparison', c.id], queryFn: () => base.comparison(c.id) });
+    void client.prefetchQuery({ queryKey: ['walks', c.id], queryFn: () => base.walks(c.id) });
+  }), [data, client]);
   return (
     <Stage title="Bench" lead="One comparison answers one question: which product reaches how far, on which path, by which criterion." actions={<Link className="btn btn-main" to="/walk-now"><Footprints aria-hidden size={16} />Walk now</Link>}>
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">

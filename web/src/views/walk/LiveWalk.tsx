@@ -85,6 +85,8 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   if (!log || !trace) return null;
   const kind = kindOf(subject?.product.kindId ?? UNKNOWN_KIND);
   const mode = trace.begin.body.mode ?? 'continuous';
+  // At stands one grades what is called or pressed; while walking, what is noticed.
+  const watching = mode === 'continuous' || mode === 'indoor';
   const lost = trace.stretches.at(-1)?.grade === 1;
   const graded = trace.stretches.at(-1)?.grade;
   const post = path && hereM !== undefined && path.checkpoints.length > 0 ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - hereM) < Math.abs(a.atM - hereM) ? b : a)) : undefined;
@@ -150,7 +152,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
       </div>
       {due && <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">Mark {due.name} now (<Length m={due.atM} />)</p>}
       <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
-        {gear.simulated ? <GearPanel tick={tick} watched={kind.watched} words={kind.words} /> : <Clock seconds={gear.clockS} hereM={hereM} watched={kind.watched} />}
+        {gear.simulated ? <GearPanel tick={tick} watched={kind.watched} words={kind.words} /> : <Clock seconds={gear.clockS} hereM={hereM} watched={subject ? kind.watched : 'sound, picture or answer'} />}
         <div className="grid content-start gap-2">
           {asking === 'reconnected' && <Ask title="Reconnected how?" choices={RECONNECT_WAYS} onChoose={(how) => done(() => logNow('reconnected', { how }))()} onCancel={done(() => undefined)} />}
           {asking === 'landmark' && <Ask title="What is passed?" choices={LANDMARKS} onChoose={(what) => done(() => logNow('landmark', { what }))()} onCancel={done(() => undefined)} />}
@@ -162,8 +164,8 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
             <>
               <ModePanel mode={mode} log={log} path={path} kind={kind} add={logNow} mark={(atM, name) => markAt(atM, path?.distanceMethod ?? 'by eye', name)} />
               <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
-                <HoldPress lost={lost} onBegin={press('dropoutBegin', {})} onEnd={press('dropoutEnd', {})} tall={mode === 'drive'} />
-                {mode !== 'drive' && GRADES.map((g) => <Press key={g} k={String(g)} actions={actions} pressed={graded === g}><span className="figure text-xl">{g}</span><span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span></Press>)}
+                {(watching || mode === 'drive') && <HoldPress lost={lost} onBegin={press('dropoutBegin', {})} onEnd={press('dropoutEnd', {})} tall={mode === 'drive'} />}
+                {watching && GRADES.map((g) => <Press key={g} k={String(g)} actions={actions} pressed={graded === g}><span className="figure text-xl">{g}</span><span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span></Press>)}
                 <Press k="m" actions={actions} className="col-span-2">{post ? <>Mark {post.name}<span className="font-normal"><Length m={post.atM} /></span></> : tick ? 'Mark the wheel' : 'Mark a distance …'}</Press>
                 <Press k="t" actions={actions} className="col-span-2" disabled={turned}>{turned ? 'Turned' : 'Turn round'}</Press>
                 <Press k="n" actions={actions}>Note</Press>
@@ -173,7 +175,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
                     <Press k="l" actions={actions}>Door, turn …</Press>
                     <Press k="x" actions={actions}>Tried 3, failed</Press>
                     <Press k="v" actions={actions}>Reading …</Press>
-                    <Press k="r" actions={actions}>Recon-nected …</Press>
+                    <Press k="r" actions={actions}>Recon&shy;nected …</Press>
                   </>
                 )}
                 <Press k="u" actions={actions} className="col-span-2" disabled={!undoable}>Undo</Press>

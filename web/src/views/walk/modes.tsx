@@ -59,7 +59,7 @@ function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
           ))}
           <div className="flex flex-wrap items-center gap-2">
             <label className="flex items-center gap-2">after <input className="input w-16" type="number" min={1} max={20} value={tries} onChange={(e) => setTries(Math.max(1, Number(e.target.value)))} /> tries</label>
-            <button type="button" className="pressable flex-1" onClick={leave}>{missing.length === 0 ? `Leave ${here.name}` : `Leave, not reported: ${missing.map((d) => DIRECTION_WORDS[d].toLowerCase()).join('; ')}`}</button>
+            <button type="button" className="pressable flex-1" onClick={leave}>{missing.length === 0 ? `Leave ${here.name}` : `Leave, not reported: ${missing.map((d) => `“${DIRECTION_WORDS[d]}”`).join(', ')}`}</button>
           </div>
         </>
       )}
