@@ -11,7 +11,7 @@ export default defineConfig({
       srcDir: 'src/field',
       filename: 'serviceWorker.ts',
       injectRegister: false,
-      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'], maximumFileSizeToCacheInBytes: 5_000_000 },
+      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2,wav}'], maximumFileSizeToCacheInBytes: 5_000_000 },
       manifest: {
         name: 'Urvek', short_name: 'Urvek', description: 'A field instrument for comparing the range of wireless products by walking',
         start_url: '/', display: 'standalone', background_color: '#f6f2e7', theme_color: '#1c211f',

@@ -48,6 +48,7 @@ const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = 
     author: yup.string().max(120),
     walkS: yup.number().when('action', { is: 'move', then: () => number().min(0) }),
     grade: yup.number().oneOf(GRADES).when('action', { is: 'regrade', then: (s) => s.required() }),
+    delay: delay().default(undefined).when('action', { is: 'retime', then: (s) => s.required(), otherwise: (s) => s.optional() }),
     reading: reading().default(undefined).when('action', { is: 'remeasure', then: (s) => s.required(), otherwise: (s) => s.optional() }),
   }),
 };

@@ -19,6 +19,7 @@ import { RunSheet } from './views/plan/RunSheet.tsx';
 import { Ranges } from './views/ranges/Ranges.tsx';
 import { Report } from './views/report/Report.tsx';
 import { Trace } from './views/trace/Trace.tsx';
+import { Trainer } from './views/trainer/Trainer.tsx';
 import { Verdict } from './views/verdict/Verdict.tsx';
 import { Walk } from './views/walk/Walk.tsx';
 import { FileWalk, WalkNow } from './views/walk/WalkNow.tsx';
@@ -41,6 +42,7 @@ function ComparisonFrame() {
 
 const router = createBrowserRouter([
   { path: '/', element: <><TopBar /><Bench /></> },
+  { path: '/trainer', element: <Trainer /> },
   { path: '/walk-now', element: <><TopBar /><WalkNow /></> },
   { path: '/file/:walkId', element: <><TopBar /><FileWalk /></> },
   {

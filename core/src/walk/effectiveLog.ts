@@ -33,6 +33,7 @@ function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[
   if (correction.action === 'move' && correction.walkS !== undefined) return [{ ...event, time: { ...event.time, walkS: correction.walkS } }];
   if (correction.action === 'regrade' && event.kind === 'grade' && correction.grade !== undefined) return [{ ...event, body: { grade: correction.grade } }];
   if (correction.action === 'remeasure' && event.kind === 'mark' && correction.reading !== undefined) return [{ ...event, body: { ...event.body, reading: correction.reading } }];
+  if (correction.action === 'retime' && event.kind === 'begin' && correction.delay !== undefined) return [{ ...event, body: { ...event.body, delay: correction.delay } }];
   return [event];
 }
 

@@ -99,7 +99,7 @@ export interface EventBodies {
   correction: Correction;
 }
 
-export const CORRECTION_ACTIONS = ['withdraw', 'move', 'regrade', 'remeasure'] as const;
+export const CORRECTION_ACTIONS = ['withdraw', 'move', 'regrade', 'remeasure', 'retime'] as const;
 
 /** A correction amends another event; nothing is overwritten. */
 export interface Correction {
@@ -114,6 +114,8 @@ export interface Correction {
   readonly grade?: Grade;
   /** The distance it was read at, or by which method (action "remeasure"). */
   readonly reading?: Reading;
+  /** The operator's delay for the whole walk (action "retime", on its begin event). */
+  readonly delay?: OperatorDelay;
 }
 
 export type EventKind = keyof EventBodies;

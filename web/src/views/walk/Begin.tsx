@@ -10,6 +10,7 @@ import { ConditionsForm } from './ConditionsForm.tsx';
 import { storageTrouble } from './device.ts';
 import { RigCheck, type Results } from './RigCheck.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
+import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 
 /** The next walk of the plan, or another; a walk begins with its baseline. */
@@ -34,7 +35,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
     try {
       await fieldLog.adopt(header, 1);
       const reading = { travelledM: 0, method: 'marked line', pressed: false } as const;
-      await fieldLog.append(header.id, 'begin', { baselineGrade: baseline, direction: kind.direction, reading, playoutDelayS: rig.playoutDelayS, mode, conditions, ...(simulated ? { simulatedSeed: header.id } : {}), checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })) }, eventTime(0, 1));
+      await fieldLog.append(header.id, 'begin', { baselineGrade: baseline, direction: kind.direction, reading, playoutDelayS: rig.playoutDelayS, mode, conditions, ...(await delayInForce()), ...(simulated ? { simulatedSeed: header.id } : {}), checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })) }, eventTime(0, 1));
       onBegin(header.id);
     } catch (cause) {
       setError(new Error('This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.', { cause }));

@@ -8,6 +8,7 @@ import { Choice, Field } from '../../components/Field.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { fieldLog, UNFILED, type KeptWalk } from '../../field/fieldLog.ts';
+import { delayInForce } from '../../field/operator.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 import { LiveWalk } from './LiveWalk.tsx';
@@ -18,7 +19,7 @@ import { OneTab } from './Walk.tsx';
 async function begin(): Promise<void> {
   const header: WalkHeader = { id: crypto.randomUUID(), comparisonId: UNFILED, productId: '', rigId: '', pathId: '', startedMs: nowMs() };
   await fieldLog.adopt(header, 1);
-  await fieldLog.append(header.id, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'by eye', pressed: true }, playoutDelayS: 0, mode: 'continuous' }, eventTime(0, 1));
+  await fieldLog.append(header.id, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'by eye', pressed: true }, playoutDelayS: 0, mode: 'continuous', ...(await delayInForce()) }, eventTime(0, 1));
 }
 
 export const WalkNow = () => <OneTab><Now /></OneTab>;
