@@ -67,7 +67,7 @@ test('start, second start, Ctrl-C, start again where it was', async () => {
   // The port is remembered; a server that was killed leaves its database, which the next start takes over.
   const again = start();
   await until(() => again.output().includes(`Open ${url}`));
-  expect(((await (await fetch(`${url}api/comparisons`)).json()) as { demo: boolean }[]).map((c) => c.demo)).toEqual([true]);
+  expect(((await (await fetch(`${url}api/comparisons`)).json()) as { demo: boolean }[]).map((c) => c.demo)).toEqual([true, true]);
   again.child.kill('SIGKILL');
   await again.exit;
   expect(databases()).toHaveLength(1);

@@ -13,7 +13,7 @@ export function thinnessOf(setup: Setup, range: PathRanges): string[] {
     ...cells.filter((c) => c.walks === 1).map((c) => `${c.product}: one walk decides nothing; its interval is all there is.`),
     ...cells.filter((c) => c.walks > 1 && c.walks < 5).map((c) => `${c.product}: ${c.walks} walks give a wide interval.`),
     ...cells.filter((c) => c.bounds?.allFailedByM === undefined && c.reason?.startsWith('no failure')).map((c) => `${c.product}: no walk failed, so what is known is a bound ("more than"), not a range.`),
-    ...(summary.reason === undefined ? [] : [`${summary.reason}.`]),
+    ...(summary.reason === undefined ? [] : [`${summary.reason.charAt(0).toUpperCase()}${summary.reason.slice(1)}.`]),
     ...summary.productRatios.filter((r) => !r.estimate).map((r) => `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`),
     ...coarseSteps(range, walkRows(setup, findings, criterion, side)),
     ...(units.size > 0 && [...units.values()].every((n) => n === 1) ? ['One unit of each product: the results speak for those units.'] : []),

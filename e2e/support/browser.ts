@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { commandOf } from '../../bin/lib/processes.mjs';
-import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
 
 const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--force-device-scale-factor=1', '--hide-scrollbars'];
@@ -54,9 +54,22 @@ export class Page {
     await this.driver.get(new URL(path, this.origin).href);
   }
 
+  /** A view that is drawn again takes its elements away: then they are looked for once more. */
+  private async steady<T>(act: () => Promise<T>): Promise<T> {
+    for (const end = Date.now() + WAIT_MS; ;) {
+      try {
+        return await act();
+      } catch (failure) {
+        if (!(failure instanceof error.StaleElementReferenceError) || Date.now() > end) throw failure;
+      }
+    }
+  }
+
   async find(xpath: string): Promise<WebElement> {
-    const element = await this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT_MS, `nothing at ${xpath}`);
-    return this.driver.wait(until.elementIsVisible(element), WAIT_MS, `not visible: ${xpath}`);
+    return this.steady(async () => {
+      const element = await this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT_MS, `nothing at ${xpath}`);
+      return this.driver.wait(until.elementIsVisible(element), WAIT_MS, `not visible: ${xpath}`);
+    });
   }
 
   async see(text: string): Promise<WebElement> {
@@ -66,9 +79,11 @@ export class Page {
   /** Presses a button or follows a link by its words. */
   async press(name: string): Promise<void> {
     const by = `[contains(normalize-space(.), ${quoted(name)}) or @aria-label=${quoted(name)}]`;
-    const element = await this.find(`(//button${by} | //a${by} | //summary${by})[not(@disabled)]`);
-    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
-    await element.click();
+    await this.steady(async () => {
+      const element = await this.find(`(//button${by} | //a${by} | //summary${by})[not(@disabled)]`);
+      await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+      await element.click();
+    });
   }
 
   /** The field with this label, the nth of its name on the page. */
@@ -93,7 +108,7 @@ export class Page {
   }
 
   async text(xpath: string): Promise<string> {
-    return (await this.find(xpath)).getText();
+    return this.steady(async () => (await this.find(xpath)).getText());
   }
 
   async until(what: string, condition: () => Promise<boolean>, timeoutMs = WAIT_MS): Promise<void> {

@@ -55,7 +55,9 @@ export const separationAtM = (path: Pick<Path, 'legs'>, travelledM: number): num
  */
 export function separationRangeM(path: Pick<Path, 'legs'>, fromM: number, toM: number): { leastM: number; greatestM: number; monotonic: boolean } {
   const totalM = pathLengthM(path);
-  const [start, end] = [Math.max(0, Math.min(fromM, toM)), Math.min(totalM, Math.max(fromM, toM))];
+  // A wheel can read a little more than the path has.
+  const onPath = (m: number): number => Math.min(totalM, Math.max(0, m));
+  const [start, end] = [onPath(Math.min(fromM, toM)), onPath(Math.max(fromM, toM))];
   const turns = segmentsOf(path).flatMap((s) => [s.startM, nearestM(s)]).filter((s) => s > start && s < end);
   const values = [start, ...turns.sort((a, b) => a - b), end].map((s) => separationAtM(path, s));
   return {

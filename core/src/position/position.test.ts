@@ -72,3 +72,7 @@ test('a longer path never shortens separation uncertainty: what is met over a st
     expect(long.greatestM).toBeGreaterThanOrEqual(short.greatestM - 1e-6);
   }));
 });
+
+test('a wheel that reads a little more than the path has does not lead off it', () => {
+  expect(separationRangeM({ legs: [leg(70, 0)] }, 70.01, 70.02)).toEqual({ leastM: 70, greatestM: 70, monotonic: true });
+});

@@ -28,6 +28,8 @@ export interface PredictedEvent {
   readonly lowM: number | undefined;
   readonly medianM: number | undefined;
   readonly highM: number | undefined;
+  /** The same ends along the path: on a bent one they are not the separations. */
+  readonly travelled: { readonly lowM: number | undefined; readonly highM: number | undefined };
 }
 
 export interface PathPrediction {
@@ -49,8 +51,8 @@ export function predictPath(path: Path, link: PathLink, stepM = 0.5): PathPredic
   const firstBelow = (db: number): PathMargin | undefined => points.find((p) => p.marginDb < db);
   const events = (Object.keys(EVENT_MARGIN_DB) as PredictedCriterion[]).map((criterion): PredictedEvent => {
     const needed = EVENT_MARGIN_DB[criterion];
-    const where = (shift: number): number | undefined => firstBelow(needed + shift)?.separationM;
-    return { criterion, lowM: where(TENTH * SHADOWING_SD_DB), medianM: where(0), highM: where(-TENTH * SHADOWING_SD_DB) };
+    const [low, median, high] = [TENTH, 0, -TENTH].map((share) => firstBelow(needed + share * SHADOWING_SD_DB));
+    return { criterion, lowM: low?.separationM, medianM: median?.separationM, highM: high?.separationM, travelled: { lowM: low?.travelledM, highM: high?.travelledM } };
   });
   const lost = firstBelow(0);
   return { points, events, breaks: lost && { travelledM: lost.travelledM, because: reason(path, points, lost, stepM) }, warnings: predictionWarnings({ ...link, model: path.model, obstructions: points.at(-1)?.obstructions ?? [] }) };

@@ -14,7 +14,7 @@ export const LEAST_WALKS = 3;
  * Percentile interval of a distance when the walks, not the presses, are drawn again with replacement: presses at one
  * stand share a fade (B. Efron, Ann. Statist. 7 (1979)). Undefined from fewer than three walks.
  */
-export function resampledDistance(walks: readonly TrialWalk[], p: number, random: Random, draws = 400): { readonly low: number | undefined; readonly high: number | undefined } | undefined {
+export function resampledDistance(walks: readonly TrialWalk[], p: number, random: Random, draws = 200): { readonly low: number | undefined; readonly high: number | undefined } | undefined {
   if (walks.length < LEAST_WALKS) return undefined;
   const drawn = Array.from({ length: draws }, () => {
     const rows = walks.flatMap(() => (walks[Math.floor(random.uniform() * walks.length)] as TrialWalk).rows);

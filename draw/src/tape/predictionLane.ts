@@ -19,7 +19,7 @@ export function predictionLane(id: string, label: string, { points, events }: Pa
       band: TENTH * SHADOWING_SD_DB,
       least: -20,
       most: Math.min(40, Math.max(20, highest)),
-      marks: events.map((e) => ({ lowM: e.lowM, highM: e.highM, label: e.criterion })),
+      marks: events.map((e) => ({ ...e.travelled, label: e.criterion })),
     },
   };
 }

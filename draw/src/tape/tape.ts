@@ -44,6 +44,7 @@ export interface TapeOptions {
 const TAPE_HEIGHT = 26;
 const LANE_HEIGHT = 26;
 const CLAIM_LINE = 15;
+const LABEL_LINE = 13;
 
 /** The scale of the tape that `tapeScene` draws: for pointing at it. */
 export const scaleOf = ({ ground, width = 1160, labelWidth = 150 }: TapeOptions): TapeScale => tapeScale(ground.lengthM, labelWidth, width - 26);
@@ -52,13 +53,14 @@ export const scaleOf = ({ ground, width = 1160, labelWidth = 150 }: TapeOptions)
 export function tapeScene(options: TapeOptions): Scene {
   const { ground, lanes = [], claims = [], hereM, width = 1160 } = options;
   const scale = scaleOf(options);
-  const tapeTop = 10 + claims.length * CLAIM_LINE + (ground.obstructions.length > 0 ? 16 : 0);
+  const rows = labelRows(ground.obstructions, scale);
+  const tapeTop = 10 + claims.length * CLAIM_LINE + (rows.length > 0 ? 3 + LABEL_LINE * (1 + Math.max(...rows)) : 0);
   const groundTop = tapeTop + TAPE_HEIGHT + 4;
   const lanesTop = groundTop + 24;
   const tops = lanes.reduce<number[]>((at, lane) => [...at, (at.at(-1) as number) + (lane.height ?? LANE_HEIGHT)], [lanesTop]);
   const bottom = tops.at(-1) as number;
   const groups: Group[] = [
-    { id: 'ground', title: undefined, shapes: groundShapes(options, scale, groundTop, tapeTop) },
+    { id: 'ground', title: undefined, shapes: groundShapes(options, scale, groundTop, tapeTop, rows) },
     { id: 'tape', title: undefined, shapes: tapeShapes(options, scale, tapeTop, bottom) },
     ...lanes.map((lane, i) => ({ id: lane.id, title: lane.title, shapes: laneShapes(lane, scale, tops[i] as number) })),
     ...claims.map((claim, i) => ({ id: `claim-${i}`, title: claim.label, shapes: claimShapes(claim, scale, 10 + i * CLAIM_LINE, bottom) })),
@@ -88,13 +90,32 @@ function tapeShapes({ ground, unit, measure, labelWidth = 150 }: TapeOptions, sc
   ];
 }
 
-function groundShapes({ ground }: TapeOptions, scale: TapeScale, top: number, tapeTop: number): Shape[] {
+/** Width of a letter of a small label, px. */
+const LETTER_PX = 6;
+
+/** Labels that would run into each other stand in rows above each other: the row of each, 0 nearest the tape. */
+function labelRows(obstructions: TapeGround['obstructions'], scale: TapeScale): number[] {
+  const ends: number[] = [];
+  const order = obstructions.map((_, i) => i).sort((a, b) => (obstructions[a]?.atM ?? 0) - (obstructions[b]?.atM ?? 0));
+  const rows = new Array<number>(obstructions.length).fill(0);
+  for (const i of order) {
+    const { atM, label } = obstructions[i] as TapeGround['obstructions'][number];
+    const from = scale.x(atM);
+    const free = ends.findIndex((end) => end < from);
+    const row = free === -1 ? ends.length : free;
+    ends[row] = from + 14 + LETTER_PX * label.length;
+    rows[i] = row;
+  }
+  return rows;
+}
+
+function groundShapes({ ground }: TapeOptions, scale: TapeScale, top: number, tapeTop: number, rows: readonly number[]): Shape[] {
   return [
     ...ground.legs.map((leg) => rect(scale.x(leg.fromM), top, scale.x(leg.toM) - scale.x(leg.fromM), 9, `leg-${leg.exposure}`)),
-    ...ground.obstructions.flatMap((o) => [
+    ...ground.obstructions.flatMap((o, i) => [
       path(`M${scale.x(o.atM)} ${tapeTop - 2}l-5 -8h10z`, 'obstruction'),
       rect(scale.x(o.atM) - 1.5, top - 2, 3, 15, 'obstruction'),
-      text(scale.x(o.atM) + 8, tapeTop - 4, o.label, 'small'),
+      text(scale.x(o.atM) + 8, tapeTop - 4 - LABEL_LINE * (rows[i] ?? 0), o.label, 'small'),
     ]),
     ...ground.checkpoints.map((c) => path(`M${scale.x(c.atM)} ${top + 8}l4 6h-8z`, 'checkpoint')),
   ];

@@ -1,7 +1,7 @@
-import { createHash } from 'node:crypto';
 import type { Product, Setup, StoredWalk } from '@urvek/contract';
 import { newRig, plannedWalks, standInOf } from '@urvek/contract';
-import { kindOf, operate, seeded, startWalk, type LoggedAction, type WalkEvent } from '@urvek/core';
+import { kindOf, operate, seeded, startWalk, type LoggedAction } from '@urvek/core';
+import { eventsOf, uuidFrom } from './events.ts';
 
 /** Everything here is invented: place, products, figures, walks. */
 export const DEMO_ID = '0c1d0000-0000-4000-8000-000000000001';
@@ -37,12 +37,6 @@ export const DEMO_SETUP: Setup = {
   plan: { walksEach: 6, criterion: 'first dropout', ratio: 1.25, sigma: 0.12, startTime: '12:05', setUpMin: 8, atFixedEnd: 'Base, at the lower gate', atMobileEnd: 'Walker', secondChannel: 'field telephone at the footbridge' },
 };
 
-/** A version-4-shaped UUID from a name, so that the demo has the same ids everywhere. */
-function uuidFrom(name: string): string {
-  const hex = createHash('sha256').update(name).digest('hex');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
-}
-
 /** Walks of a made-up afternoon, played by stand-ins with fixed seeds. */
 export function demoWalks(setup: Setup = DEMO_SETUP): StoredWalk[] {
   let startedMs = Date.UTC(2026, 4, 12, 12, 5);
@@ -52,16 +46,7 @@ export function demoWalks(setup: Setup = DEMO_SETUP): StoredWalk[] {
     const { log } = operate(startWalk(standInOf(product, rig), path, seed), seeded(seed, 'operator'));
     const direction = kindOf(product.kindId).direction;
     const begin: LoggedAction = { atS: 0, kind: 'begin', body: { baselineGrade: 5, direction, reading: { travelledM: 0, method: 'marked line', pressed: false }, playoutDelayS: rig.playoutDelayS, simulatedSeed: seed } };
-    const originMs = startedMs;
-    const events = [begin, ...log].sort((a, b) => a.atS - b.atS).map((action, i) => ({
-      walkId: id,
-      deviceId: uuidFrom('cindermoor/device'),
-      seq: index * 10_000 + i + 1,
-      version: 1,
-      kind: action.kind,
-      time: { walkS: action.atS, rate: 1, inputMs: action.atS * 1000, originMs, wallMs: Math.round(originMs + action.atS * 1000) },
-      body: action.body,
-    }) as WalkEvent);
+    const events = eventsOf(id, [begin, ...log], startedMs, index * 10_000 + 1);
     const header = { id, comparisonId: DEMO_ID, productId: product.id, rigId: rig.id, pathId: path.id, startedMs };
     startedMs += 1000 * ((events.at(-1)?.time.walkS ?? 0) + 240);
     return { header, log: events };

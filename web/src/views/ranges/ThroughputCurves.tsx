@@ -22,7 +22,7 @@ export function ThroughputCurves({ found: { curves, shared }, lengthM, name }: {
         yAxis: axis('Mbit/s', { min: 0, nameGap: 36 }),
         series: curves.flatMap((c, i) => [
           { type: 'scatter', name: `${label(c)}: read`, symbol: series(i).symbol, symbolSize: 6, itemStyle: { color: series(i).colour }, data: c.rows.map((r) => [r.distanceM / per, r.mbps]) },
-          { type: 'line', name: label(c), symbol: 'none', lineStyle: { type: series(i).type, color: series(i).colour, width: 2 }, itemStyle: { color: series(i).colour }, data: c.curve.map((r) => [r.distanceM / per, r.mbps]), ...(i === 0 && need > 0 ? { markLine: { silent: true, symbol: 'none', lineStyle: { color: COLOUR.claim, type: 'dashed' }, label: { formatter: `need ${need}` }, data: [{ yAxis: need }] } } : {}) },
+          { type: 'line', name: label(c), symbol: 'none', lineStyle: { type: series(i).type, color: series(i).colour, width: 2 }, itemStyle: { color: series(i).colour }, data: c.curve.map((r) => [r.distanceM / per, r.mbps]), ...(i === 0 && need > 0 ? { markLine: { silent: true, symbol: 'none', lineStyle: { color: COLOUR.claim, type: 'dashed' }, label: { formatter: `need ${need}`, position: 'insideEndTop' }, data: [{ yAxis: need }] } } : {}) },
         ]),
       },
       table: { header: ['product', 'direction', 'separation_m', 'throughput_mbps', 'share_of_baseline', 'network'], rows: curves.flatMap((c) => c.rows.map((r) => [c.product, c.direction, Number(r.distanceM.toFixed(2)), r.mbps, Number((r.mbps / (c.curve[0]?.mbps || 1)).toFixed(3)), r.network ?? ''])) },
