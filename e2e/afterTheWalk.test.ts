@@ -63,3 +63,32 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
   await page.driver.executeScript("document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
   await page.see('Trace: Ossimere Clip on Incline, walk 1');
 }, 60_000);
+
+test('Trace: stepped by keys over time, the truth revealed, a mark measured again, and the lag corrected with undo', async () => {
+  const { page } = session;
+  await page.open(`/c/${DEMO_ID}/trace`);
+  const line = await page.find("//*[starts-with(@aria-label, 'Time line')]");
+  await page.driver.executeScript('arguments[0].focus()', line);
+  for (const key of ['\uE014', '\uE014', '+']) await line.sendKeys(key);
+  await page.until('an entry with its lag', async () => /grade \d, pressed at .* happened 0\.62 ± 0\.20 s earlier; at/.test(await page.text('//*[@data-selected]')));
+  await page.press('Reveal it');
+  await page.see('Losses of half a second or more');
+  const before = await page.text("//section[@aria-label='Outcomes']");
+  await page.fill('Reaction', '2.6');
+  await page.fill('Spread', '0.2');
+  await page.press('Correct it');
+  // Two seconds more of reaction are about three metres nearer.
+  await page.until('outcomes moved', async () => (await page.text("//section[@aria-label='Outcomes']")) !== before);
+  await page.press('Undo');
+  await page.until('outcomes as they were', async () => (await page.text("//section[@aria-label='Outcomes']")) === before);
+  await (await page.find("//label[contains(., 'wheel readings too')]/input")).click();
+  await (await page.find("(//button[starts-with(@aria-label, 'Correct: mark')])[1]")).click();
+  await page.choose('Correction', 'measured otherwise');
+  await page.fill('Travelled distance', '0.009');
+  await page.see('a thousand times off');
+  await page.fill('Travelled distance', '8.5');
+  await page.choose('Measured by', 'laser');
+  await page.fill('Reason', 'taped afterwards');
+  await page.press('Log the correction');
+  await page.see('measured again: 8.5 m, laser: taped afterwards');
+}, 60_000);

@@ -9,3 +9,4 @@ export * from './tape/scale.ts';
 export * from './tape/tape.ts';
 export * from './tape/walkLanes.ts';
 export * from './thinness.ts';
+export * from './time/timeLine.ts';

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { BATCH_LIMIT, findWalks, rangesByPath, type Comparison, type StoredWalk } from '@urvek/contract';
+import { BATCH_LIMIT, findWalks, rangesByPath, readInterchange, type Comparison, type StoredWalk } from '@urvek/contract';
 import { readWalkIntervals } from '@urvek/core';
 import { randomUUID } from 'node:crypto';
 import { request as rawRequest } from 'node:http';
@@ -165,5 +165,25 @@ describe('comparisons', () => {
     await one.destroy();
     await two.destroy();
     await fresh.drop();
+  });
+});
+
+describe('a walk that fills a place in the plan, and a whole comparison as a file', () => {
+  test('its place comes back with it; another place under the same id is refused', async () => {
+    const head = { ...header(), slot: { round: 2, place: 1, variant: 'plain', pair: 'incline/2' } };
+    expect((await call('PUT', `/walks/${head.id}`, head)).status).toBe(204);
+    expect((await call('PUT', `/walks/${head.id}`, head)).status).toBe(204);
+    expect((await call('PUT', `/walks/${head.id}`, { ...head, slot: { ...head.slot, place: 2 } })).status).toBe(409);
+    expect((await call('PUT', `/walks/${head.id}`, { ...head, slot: { ...head.slot, variant: 'sideways' } })).status).toBe(422);
+    const walks = (await call('GET', `/comparisons/${DEMO_ID}/walks`)).body as StoredWalk[];
+    expect(walks.find((w) => w.header.id === head.id)?.header.slot).toEqual(head.slot);
+  });
+
+  test('the file holds the comparison whole, and reads back as it was written', async () => {
+    const whole = readInterchange((await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body);
+    expect(whole.comparison).toMatchObject({ id: DEMO_ID, simulated: true });
+    const walks = (await call('GET', `/comparisons/${DEMO_ID}/walks`)).body as StoredWalk[];
+    expect(whole.walks).toEqual(walks);
+    expect((await call('GET', `/comparisons/${randomUUID()}/comparison.json`)).status).toBe(404);
   });
 });

@@ -1,5 +1,5 @@
 import type { Finding } from '@urvek/contract';
-import { CRITERION_MEANING, DISTANCE_METHODS, GRADES, isAutomatic, keyText, kindOf, looksMisread, standingCorrections, type Correction, type DistanceMethod, type Grade, type WalkEvent } from '@urvek/core';
+import { CRITERIA, CRITERION_MEANING, DEFAULT_DELAY, DISTANCE_METHODS, GRADES, isAutomatic, keyText, kindOf, looksMisread, outcomeOf, standingCorrections, type Correction, type DistanceMethod, type Grade, type Side, type WalkEvent } from '@urvek/core';
 import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { format } from 'date-fns';
@@ -17,6 +17,8 @@ import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { eventText } from '../../state/eventText.ts';
 import { useUnit } from '../../state/unit.ts';
+import { TimeLine } from './TimeLine.tsx';
+import { Truth } from './Truth.tsx';
 
 export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...workspace} />}</WithWorkspace>;
 
@@ -35,8 +37,13 @@ function TraceStage({ id, comparison, walks, findings }: Ready) {
             <Legend />
           </section>
           <FailedChecks finding={finding} kindId={comparison.setup.products.find((p) => p.id === finding.header.productId)?.kindId} />
+          <TimeLine key={finding.walkId} finding={finding} log={log} />
           <div className="grid gap-4 xl:grid-cols-[1.1fr_1fr]">
-            <Outcomes finding={finding} />
+            <div className="grid content-start gap-4">
+              <Outcomes finding={finding} />
+              <Lag finding={finding} log={log} />
+              <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />
+            </div>
             <Log finding={finding} log={log} />
           </div>
         </div>
@@ -76,24 +83,64 @@ const Legend = () => (
   </ul>
 );
 
-function Outcomes({ finding: { outcomes, summary } }: { finding: Finding }) {
+function Outcomes({ finding }: { finding: Finding }) {
   const [unit] = useUnit();
+  const { summary, directions, trace } = finding;
+  const sides: Side[] = directions.length > 1 ? [...directions.map((d) => d.direction), 'both ways'] : directions.map((d) => d.direction);
+  // Good, bad and good again on the way out: first dropout and last usable then differ, and both are shown.
+  const out = trace.stretches.filter((s) => !s.returning);
+  const firstLost = out.findIndex((s) => s.state === 'lost');
+  const comesBack = firstLost !== -1 && out.slice(firstLost).some((s) => s.grade >= 3);
   return (
     <section className="sheet p-3" aria-label="Outcomes">
       <h2>Outcomes, in separation</h2>
       <table className="table mt-1">
-        <thead><tr><th>Criterion</th><th>Interval</th></tr></thead>
+        <thead><tr><th>Criterion</th>{sides.map((side) => <th key={side}>{sides.length > 1 ? side : 'Interval'}</th>)}</tr></thead>
         <tbody>
-          {outcomes.map((o) => (
-            <tr key={o.criterion}><td title={CRITERION_MEANING[o.criterion]}>{o.criterion}</td>
-              <td>{o.interval ? <span className="figure">{intervalText(o.interval, unit)}</span> : <span className="text-faint">{o.absent}</span>}{o.bent && <span className="text-faint"> (bent path: least and greatest)</span>}</td></tr>
+          {CRITERIA.map((criterion) => (
+            <tr key={criterion}><td title={CRITERION_MEANING[criterion]}>{criterion}</td>
+              {sides.map((side) => {
+                const o = outcomeOf(finding, criterion, side);
+                return <td key={side}>{o.interval ? <span className="figure">{intervalText(o.interval, unit)}</span> : <span className="text-faint">{o.absent}</span>}{o.bent && <span className="text-faint"> (bent path: least and greatest)</span>}</td>;
+              })}</tr>
           ))}
         </tbody>
       </table>
+      {comesBack && <p className="mt-2 border-l-4 border-degraded pl-2">Coverage comes back beyond the first loss: a farther place works where a nearer one fails. First dropout and last usable differ.</p>}
       <p className="mt-2">
         Dropouts: <span className="figure">{summary.dropouts.length}</span>, <span className="figure">{summary.lostS.toFixed(0)} s</span> in all, the longest <span className="figure">{summary.longestDropoutS.toFixed(0)} s</span>.
         {summary.usableShare !== undefined && <> Usable on <span className="figure">{(100 * summary.usableShare).toFixed(0)} %</span> of the way out{summary.longestUsableM !== undefined && <>, the longest stretch <Length m={summary.longestUsableM} /></>}.</>}
+        {trace.gaps > 0 && <> <strong>{trace.gaps} {trace.gaps === 1 ? 'gap' : 'gaps'}</strong> in which nothing could be logged.</>}
       </p>
+    </section>
+  );
+}
+
+/** The delay by which what was noticed is moved back; adjusted by a correction, never in place. */
+function Lag({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
+  const { begin } = finding.trace;
+  const now = begin.body.delay ?? DEFAULT_DELAY;
+  const [reaction, setReaction] = useState('');
+  const [spread, setSpread] = useState('');
+  const notice = useNotice();
+  const valid = [reaction, spread].every((v) => v.trim() !== '' && Number(v) >= 0 && Number(v) <= 10);
+  const adjust = async (): Promise<void> => {
+    await fieldLog.adopt(finding.header, 0);
+    const write = (correction: Correction): Promise<WalkEvent> => fieldLog.append(finding.walkId, 'correction', correction, eventTime(begin.time.walkS, begin.time.rate));
+    const amends = log.find((e) => e.kind === 'begin') ?? begin;
+    const made = await write({ amends: { deviceId: amends.deviceId, seq: amends.seq }, action: 'retime', reason: `delay of ${reaction} s for the whole walk`, delay: { reactionS: Number(reaction), spreadS: Number(spread) } });
+    void sync();
+    notice({ text: 'Lag corrected', undo: () => void write({ amends: { deviceId: made.deviceId, seq: made.seq }, action: 'withdraw', reason: 'undone' }).then(sync) });
+  };
+  return (
+    <section className="sheet p-3" aria-label="Lag">
+      <h2>Lag</h2>
+      <p className="mt-1">What was noticed is moved back by a reaction of <span className="figure">{now.reactionS} ± {now.spreadS} s</span>{begin.body.delay ? '' : ' (the usual one)'} and a playout delay of <span className="figure">{begin.body.playoutDelayS} s</span>.</p>
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <Field className="w-28" label="Reaction" suffix="s" inputMode="decimal" value={reaction} onChange={(e) => setReaction(e.target.value)} />
+        <Field className="w-28" label="Spread" suffix="s" inputMode="decimal" value={spread} onChange={(e) => setSpread(e.target.value)} />
+        <button type="button" className="btn" disabled={!valid} onClick={() => void adjust()}>Correct it</button>
+      </div>
     </section>
   );
 }
@@ -140,7 +187,7 @@ function SetAside({ walkId }: { walkId: string }) {
 }
 
 const correctionText = (c: Correction): string =>
-  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : c.action === 'remeasure' ? `measured again: ${c.reading?.travelledM} m, ${c.reading?.method}` : `made grade ${c.grade}`}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;
+  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : c.action === 'remeasure' ? `measured again: ${c.reading?.travelledM} m, ${c.reading?.method}` : c.action === 'retime' ? `lag corrected to ${c.delay?.reactionS} s` : `made grade ${c.grade}`}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;
 
 /** A correction is an event of its own, with its reason; what it amends stays in the log. */
 function CorrectionDialog({ finding, event, onClose }: { finding: Finding; event: WalkEvent; onClose: () => void }) {
