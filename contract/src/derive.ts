@@ -1,5 +1,5 @@
 import {
-  blindLabels, findWalk, METHOD_UNCERTAINTY, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
+  blindLabels, findWalk, kindOf, METHOD_UNCERTAINTY, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
   type Claim, type Criterion, type DistanceMethod, type PathLink, type RangeSummary, type Side, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkInterval, type WalkIntervalRow, type WalkRecord,
 } from '@urvek/core';
 import { criterionFor, type Product, type ProductClaim, type Rig, type Setup, type WantedCriterion } from './setup.ts';
@@ -40,9 +40,13 @@ export const claimText = (claim: ProductClaim): string => `${claim.upTo ? 'up to
 
 const speaksTo = (path: SetupPath, claim: ProductClaim): boolean => claim.condition === 'unstated' || claim.condition === path.condition;
 
-/** The claims that a path can speak to, where they stand on its tape. */
-export const claimFlags = ({ products }: Setup, path: SetupPath): { atM: number; label: string }[] =>
-  products.flatMap((p) => distanceClaims(p).filter((c) => speaksTo(path, c)).map((c) => ({ atM: claimOf(c).distanceM, label: `${p.name}: ${claimText(c)}` })));
+/** The claims that a path can speak to, of one kind of product where one is asked for, where they stand on its tape. */
+export const claimFlags = ({ products }: Setup, path: SetupPath, kindId?: string): { atM: number; label: string }[] =>
+  products.filter((p) => kindId === undefined || p.kindId === kindId).flatMap((p) => distanceClaims(p).filter((c) => speaksTo(path, c)).map((c) => ({ atM: claimOf(c).distanceM, label: `${p.name}: ${claimText(c)}` })));
+
+/** "Incline", or "Incline, Microphone" where several kinds are compared. */
+export const rangeTitle = ({ products }: Setup, { path, kindId }: Pick<PathRanges, 'path' | 'kindId'>): string =>
+  (new Set(products.map((p) => p.kindId)).size > 1 ? `${path.name}, ${kindOf(kindId).name}` : path.name);
 
 /** Estimates of one kind of product on one path by one criterion. */
 export interface PathRanges {

@@ -137,13 +137,13 @@ function Checks({ setup, slots }: { setup: Setup; slots: SlotState[] }) {
     return [{ key: `${path.id}-${rig.id}`, text: reachM === undefined ? `${product.name} on ${path.name}: predicted to hold to the end; this will be a bound.` : `${product.name} on ${path.name}: predicted ${reachM.toFixed(0)} m, the path is ${(pathLengthM(path) / reachM).toFixed(1)}× that${pathLengthM(path) < OUTRUN * reachM ? `, short of ${OUTRUN}×` : ''}.` }];
   }));
   return (
-    <section className="sheet grid content-start gap-4 p-4" aria-label="Checks of the plan">
-      <div>
+    <section className="sheet grid min-w-0 content-start gap-4 p-4" aria-label="Checks of the plan">
+      <div className="min-w-0">
         <h2>Balance</h2>
-        <table className="table mt-1">
+        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="How often each product stands in each place"><table className="table mt-1">
           <thead><tr><th>Product</th>{products.map((p, i) => <th key={p.id}>place {i + 1}</th>)}</tr></thead>
           <tbody>{products.map((p) => <tr key={p.id}><td>{p.name}</td>{products.map((q, place) => <td key={q.id} className="figure">{slots.filter((s) => s.item.variant === 'plain' && s.item.product.id === p.id && s.place === place + 1).length}</td>)}</tr>)}</tbody>
-        </table>
+        </table></div>
         <p className="mt-1">{balanced ? 'Every product stands in every place equally often.' : `Not balanced: choose a multiple of ${after} walks, or one product leads more often.`}</p>
       </div>
       <div>

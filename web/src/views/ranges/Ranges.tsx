@@ -1,5 +1,5 @@
-import type { PathCurves, PathRanges, WantedCriterion } from '@urvek/contract';
-import { INTERVAL_METHOD, kindOf, pathLengthM, SIDES, type Side } from '@urvek/core';
+import { rangeTitle, type PathCurves, type PathRanges, type WantedCriterion } from '@urvek/contract';
+import { INTERVAL_METHOD, pathLengthM, SIDES, type Side } from '@urvek/core';
 import { rangeLanes, separationGround, sceneToSvg, tapeScene, thinnessOf, type TapeOptions } from '@urvek/draw';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
@@ -72,18 +72,18 @@ export function SaveTape({ range, claims }: { range: PathRanges; claims?: TapeOp
 
 function PathSection({ workspace, range, curves, exponent, area }: { workspace: Ready; range: PathRanges; curves: PathCurves | undefined; exponent: number; area: boolean }) {
   const navigate = useNavigate();
-  const { path, summary, criterion, side, kindId } = range;
+  const { path, summary, criterion, side } = range;
   const { setup } = workspace.comparison;
   const openWalk = (group: string): void => {
     if (group.startsWith('walk-')) void navigate(`/c/${workspace.id}/trace/${group.slice(5)}`);
   };
   const thin = thinnessOf(setup, range);
-  const severalKinds = new Set(setup.products.map((p) => p.kindId)).size > 1;
-  const name = `${path.name}, ${criterion}`;
+  const title = rangeTitle(setup, range);
+  const name = `${title}, ${criterion}`;
   const lengthM = pathLengthM(path);
   return (
-    <section className="sheet mb-4 p-4" aria-label={`Ranges on ${path.name}${severalKinds ? `, ${kindOf(kindId).name}` : ''}`}>
-      <h2>{path.name}{severalKinds && `, ${kindOf(kindId).name}`}: {criterion}{side && `, ${side}`}</h2>
+    <section className="sheet mb-4 p-4" aria-label={`Ranges on ${title}`}>
+      <h2>{title}: {criterion}{side && `, ${side}`}</h2>
       {summary.n === 0 ? <p className="mt-2">No walk here has this outcome.</p> : (
         <>
           {thin.length > 0 && <details className="mt-1 border-l-4 border-degraded pl-3" open={thin.length <= 3}><summary className="cursor-pointer font-bold">What is thin ({thin.length})</summary><ul className="list-disc pl-5">{thin.map((t) => <li key={t}>{t}</li>)}</ul></details>}

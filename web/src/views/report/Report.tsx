@@ -1,4 +1,4 @@
-import { claimFlags, claimText, unitsWalked, type ClaimVerdict, type Finding, type PathRanges, type Setup } from '@urvek/contract';
+import { claimFlags, claimText, rangeTitle, unitsWalked, type ClaimVerdict, type Finding, type PathRanges, type Setup } from '@urvek/contract';
 import { balancedAfterRounds, CRITERION_MEANING, kindOf, pathLengthM } from '@urvek/core';
 import { thinnessOf, walkLanes, travelledGround } from '@urvek/draw';
 import { format } from 'date-fns';
@@ -64,10 +64,10 @@ const Part = ({ title, children }: { title: string; children: ReactNode }) => <s
 function Result({ range, setup }: { range: PathRanges; setup: Setup }) {
   const reach = Math.max(...range.summary.fitted.map((c) => c.median?.estimateM ?? c.bounds?.allHeldToM ?? 0));
   return (
-    <Part title={`Result on ${range.path.name}`}>
+    <Part title={`Result on ${rangeTitle(setup, range)}`}>
       <ul className="grid gap-1 text-[1.05rem]">{range.summary.productRatios.map((r) => <li key={`${r.numerator}/${r.denominator}`}><RatioLine ratio={r} /></li>)}</ul>
       <figure className="mt-2">
-        <RangesTape range={range} claims={claimFlags(setup, range.path)} />
+        <RangesTape range={range} claims={claimFlags(setup, range.path, range.kindId)} />
         <figcaption className="text-[0.85rem] text-faint">{range.criterion}: {CRITERION_MEANING[range.criterion]}. Bracket: one walk, between the last place that held and the first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval{reach > 0 ? '.' : ' (none here).'}</figcaption>
       </figure>
       <EstimateTable range={range} />
@@ -126,7 +126,7 @@ function Caveats({ ranges, workspace: { comparison: { setup }, findings }, unfin
     ...new Set(setup.products.map((p) => `${kindOf(p.kindId).name}, test signal: ${kindOf(p.kindId).testSignal}.`)),
     balanced ? 'The products were walked in a balanced order: each led equally often.' : 'The order of the products was not balanced.',
     ...(unfinished > 0 ? [`${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`] : []),
-    ...ranges.flatMap((r) => thinnessOf(setup, r).map((t) => `${r.path.name}: ${t}`)),
+    ...ranges.flatMap((r) => thinnessOf(setup, r).map((t) => `${rangeTitle(setup, r)}: ${t}`)),
     ...setup.products.filter((p) => unitsWalked(p, findings) === 1).map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),
     'Range is stated in separation, the straight line between the two ends, and speaks for this path.',
     delay,

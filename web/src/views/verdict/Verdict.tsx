@@ -1,4 +1,4 @@
-import { claimFlags, claimText, type ClaimVerdict } from '@urvek/contract';
+import { claimFlags, claimText, rangeTitle, type ClaimVerdict } from '@urvek/contract';
 import type { VerdictOutcome } from '@urvek/core';
 import { useFindings } from '../../api/queries.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
@@ -16,8 +16,8 @@ function VerdictStage(workspace: Ready) {
       {data?.verdicts.length === 0 && <Empty title="No claim is entered">Enter what the makers say in Kit.</Empty>}
       {data?.ranges.filter((r) => r.summary.n > 0).map((range) => (
         <figure key={range.id} className="sheet mb-3 px-4 py-2">
-          <figcaption className="font-bold">{range.path.name}: {range.criterion}, against what is claimed</figcaption>
-          <RangesTape range={range} claims={claimFlags(workspace.comparison.setup, range.path)} walks={false} />
+          <figcaption className="font-bold">{rangeTitle(workspace.comparison.setup, range)}: {range.criterion}, against what is claimed</figcaption>
+          <RangesTape range={range} claims={claimFlags(workspace.comparison.setup, range.path, range.kindId)} walks={false} />
         </figure>
       ))}
       <div className="grid gap-3">{data?.verdicts.map((v) => <ClaimCard key={`${v.claim.id}-${v.path?.id ?? ''}`} judged={v} />)}</div>
