@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { BATCH_LIMIT, findWalks, rangesByPath, readInterchange, type Comparison, type StoredWalk } from '@urvek/contract';
+import { BATCH_LIMIT, findWalks, rangesByPath, readInterchange, type Comparison, type Interchange, type StoredWalk } from '@urvek/contract';
 import { readWalkIntervals } from '@urvek/core';
 import { randomUUID } from 'node:crypto';
 import { request as rawRequest } from 'node:http';
@@ -186,4 +186,31 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
     expect(whole.walks).toEqual(walks);
     expect((await call('GET', `/comparisons/${randomUUID()}/comparison.json`)).status).toBe(404);
   });
+
+  test('another Urvek takes it in, with the same findings to the last digit; twice is refused, and half of one is nothing', async () => {
+    const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;
+    expect((await call('POST', '/comparisons/import', file)).status).toBe(409);
+    const other = await scratchDatabase();
+    const elsewhere = await serve({ databaseUrl: other.url, port: 0, demo: false, report: (e) => failures.push(e) });
+    try {
+      const send = async (body: unknown): Promise<number> => (await fetch(new URL('api/comparisons/import', elsewhere.url), { method: 'POST', headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) })).status;
+      const spoiled = structuredClone(file) as unknown as { walks: { log: { body: object }[] }[] };
+      (spoiled.walks.find((w) => w.log.length > 50)?.log.at(-1) as { body: object }).body = { reason: 'bored' };
+      expect(await send(spoiled)).toBe(422);
+      expect(await send({ ...file, version: 99 })).toBe(422);
+      expect(await send({ ...file, setup: { ...file.setup, products: 'many' } })).toBe(422);
+      expect(await send('['.repeat(100_000))).toBe(400);
+      expect(await send({ format: 'urvek-comparison', junk: 'x'.repeat(68_000_000) })).toBe(413);
+      expect(await (await fetch(new URL('api/comparisons', elsewhere.url))).json()).toEqual([]);
+      expect(await send(file)).toBe(201);
+      const csv = async (at: string): Promise<string> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walk-intervals.csv`, at))).text();
+      expect(await csv(elsewhere.url)).toBe(await csv(serving.url));
+      const again = (await (await fetch(new URL(`api/comparisons/${DEMO_ID}/comparison.json`, elsewhere.url))).json()) as Interchange;
+      expect(again).toEqual(file);
+      expect(await send(file)).toBe(409);
+    } finally {
+      await elsewhere.close();
+      await other.drop();
+    }
+  }, 60_000);
 });

@@ -1,4 +1,4 @@
-import { BadEvent, type Problem } from '@urvek/contract';
+import { BadEvent, InterchangeError, type Problem } from '@urvek/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import { ValidationError } from 'yup';
 import { Conflict, NotFound } from '../storage/store.ts';
@@ -12,6 +12,7 @@ export const problemHandler = (report: (error: unknown) => void): ErrorRequestHa
   const { status } = error as { status?: number };
   const kept = 'Nothing of this request was stored.';
   if (error instanceof BadEvent) return send(response, 422, { code: 'invalid', what: error.message, kept, todo: 'Set that event aside and send the rest.', positions: [error.position] });
+  if (error instanceof InterchangeError) return send(response, 422, { code: 'invalid', what: `The file was not imported: ${error.message}.`, kept, todo: 'Mend what is named, or choose another file.' });
   if (error instanceof ValidationError) return send(response, 422, { code: 'invalid', what: error.errors.join('; '), kept, todo: 'Mend what is named and send it again.' });
   if (error instanceof Conflict) {
     return send(response, 409, { code: 'conflict', what: error.message, kept: 'What was stored first stands. ' + kept, todo: error.positions ? 'Set those events aside and send the rest.' : 'Load it again and repeat the change.', positions: error.positions });

@@ -1,15 +1,20 @@
-import { BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, findWalks, intervalRows, newComparisonSchema, validateBatch, walkHeaderSchema, WANTED_CRITERIA, writeInterchange, type Problem, type WantedCriterion } from '@urvek/contract';
+import { BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, findWalks, intervalRows, newComparisonSchema, readInterchange, validateBatch, walkHeaderSchema, WANTED_CRITERIA, writeInterchange, type Problem, type WantedCriterion } from '@urvek/contract';
 import { SIDES, writeWalkIntervals, type Side } from '@urvek/core';
 import { json, Router } from 'express';
 import * as yup from 'yup';
 import { NotFound, type Store } from '../storage/store.ts';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+const IMPORT_LIMIT = '64mb';
 const strict = { strict: true, abortEarly: false } as const;
 const batchSchema = yup.object({ events: yup.array(yup.mixed()).required() }).noUnknown();
 
 export function apiRouter(store: Store): Router {
   const router = Router();
+  // A whole comparison is larger than anything else that is sent.
+  router.post('/comparisons/import', json({ limit: IMPORT_LIMIT, strict: true }), async (request, response) => {
+    response.status(201).json(await store.importComparison(readInterchange(request.body)));
+  });
   router.use(json({ limit: '1mb', strict: true }));
   router.param('id', (_request, _response, next, id: string) => next(UUID.test(id) ? undefined : new NotFound(`no such id: ${id}`)));
 

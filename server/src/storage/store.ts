@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
-import { plannedWalks, type BatchAccepted, type Comparison, type ComparisonSummary, type ComparisonUpdate, type NewComparison, type Setup, type StoredWalk, type WalkHeader } from '@urvek/contract';
+import { plannedWalks, type BatchAccepted, type Comparison, type ComparisonSummary, type ComparisonUpdate, type Interchange, type NewComparison, type Setup, type StoredWalk, type WalkHeader } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
-import type { DataSource, EntityManager } from 'typeorm';
+import { In, type DataSource, type EntityManager } from 'typeorm';
 import type { Clock } from '../clock.ts';
 import { comparisonEntity, eventEntity, factEntity, walkEntity, type ComparisonRow, type EventRow, type WalkRow } from './entities.ts';
 
@@ -14,6 +14,9 @@ export class Conflict extends Error {
     super(message);
   }
 }
+
+/** Rows of one insert: with nine columns well below the database's limit of parameters. */
+const INSERT_ROWS = 1000;
 
 /** Everything the server keeps. */
 export class Store {
@@ -62,10 +65,29 @@ export class Store {
     return this.getComparison(id);
   }
 
+  /** Takes in a whole comparison with its walks and their logs, or nothing of it. @throws Conflict when it, or one of its walks, is here already. */
+  async importComparison({ comparison: { simulated, ...head }, setup, walks }: Interchange): Promise<Comparison> {
+    const now = this.clock.now();
+    await this.database.transaction(async (manager) => {
+      if (await manager.getRepository(comparisonEntity).existsBy({ id: head.id })) throw new Conflict(`the comparison ${JSON.stringify(head.title)} is here already`);
+      const ids = walks.map((w) => w.header.id);
+      const known = await manager.getRepository(walkEntity).findBy({ id: In(ids) });
+      if (known.length > 0) throw new Conflict(`walk ${known[0]?.id} is here already, under another comparison`);
+      await manager.createQueryBuilder().insert().into(comparisonEntity).values({ ...head, demo: simulated, setup, revision: 1, createdAt: now, updatedAt: now }).updateEntity(false).execute();
+      for (const { header, log } of walks) {
+        await manager.createQueryBuilder().insert().into(walkEntity).values(rowOf(header)).updateEntity(false).execute();
+        for (let at = 0; at < log.length; at += INSERT_ROWS) {
+          await manager.createQueryBuilder().insert().into(eventEntity).values(log.slice(at, at + INSERT_ROWS).map((e) => ({ ...e, receivedAt: now }))).updateEntity(false).execute();
+        }
+      }
+    });
+    return this.getComparison(head.id);
+  }
+
   /** Registers a walk; the same header again changes nothing. */
-  async registerWalk({ startedMs, slot, ...header }: WalkHeader): Promise<void> {
+  async registerWalk(header: WalkHeader): Promise<void> {
     await this.getComparison(header.comparisonId);
-    const row: WalkRow = { ...header, startedAt: new Date(startedMs), slot: slot ?? null };
+    const row = rowOf(header);
     await this.database.createQueryBuilder().insert().into(walkEntity).values(row).orIgnore().updateEntity(false).execute();
     const stored = await this.database.getRepository(walkEntity).findOneByOrFail({ id: header.id });
     if (!isDeepStrictEqual({ ...stored }, { ...row })) throw new Conflict(`walk ${header.id} is registered with other content`);
@@ -131,6 +153,8 @@ const plain = (event: WalkEvent): unknown => JSON.parse(JSON.stringify(event));
 
 const headOf = ({ id, title, question, demo, revision, updatedAt }: Omit<ComparisonRow, 'setup'>): Omit<Comparison, 'setup'> =>
   ({ id, title, question, demo, revision, updatedAt: updatedAt.toISOString() });
+
+const rowOf = ({ startedMs, slot, ...header }: WalkHeader): WalkRow => ({ ...header, startedAt: new Date(startedMs), slot: slot ?? null });
 
 const headerOf = ({ startedAt, slot, ...walk }: WalkRow): WalkHeader => ({ ...walk, startedMs: startedAt.getTime(), ...(slot ? { slot } : {}) });
 

@@ -31,6 +31,7 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
 export const base = {
   comparisons: () => call<ComparisonSummary[]>('GET', '/comparisons'),
   create: (wanted: NewComparison) => call<Comparison>('POST', '/comparisons', wanted),
+  importWhole: (file: unknown) => call<Comparison>('POST', '/comparisons/import', file),
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
   walks: (id: string) => call<StoredWalk[]>('GET', `/comparisons/${id}/walks`),

@@ -10,6 +10,7 @@ import { base } from '../../api/client.ts';
 import { useComparisons, useFieldLog } from '../../api/queries.ts';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { Field } from '../../components/Field.tsx';
+import { FilePick } from '../../components/FilePick.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 
@@ -32,7 +33,7 @@ export function Bench() {
           {data?.length === 0 && <Empty title="No comparison yet">Put the question on the right, then enter the kit.</Empty>}
           {data?.map((comparison) => <Entry key={comparison.id} comparison={comparison} />)}
         </section>
-        <NewComparisonForm />
+        <div className="grid content-start gap-3"><NewComparisonForm /><ImportWhole /></div>
       </div>
     </Stage>
   );
@@ -94,5 +95,28 @@ function NewComparisonForm() {
       {create.error && <Trouble error={create.error} />}
       <div><button className="btn btn-main" disabled={create.isPending}><Plus aria-hidden size={16} />Make it</button></div>
     </form>
+  );
+}
+
+const IMPORT_LIMIT_BYTES = 64_000_000;
+
+/** A whole comparison from a file of another Urvek, or of this one's past: all of it is taken in, or nothing. */
+function ImportWhole() {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const take = useMutation({
+    mutationFn: base.importWhole,
+    onSuccess: (comparison) => {
+      void client.invalidateQueries({ queryKey: ['comparisons'] });
+      void navigate(`/c/${comparison.id}/ranges`);
+    },
+  });
+  return (
+    <section className="sheet grid gap-2 p-4" aria-label="Import a comparison">
+      <h2>From a file</h2>
+      <FilePick label="Import a comparison" hint="Import a whole comparison, a file ending in .urvek.json" accept=".json,application/json" limitBytes={IMPORT_LIMIT_BYTES} expects={[SyntaxError]} kept="Nothing was stored; choose another file." read={(_, text) => take.mutate(JSON.parse(text))} />
+      {take.isPending && <p role="status" className="text-faint">Reading the comparison …</p>}
+      {take.error && <Trouble error={take.error} />}
+    </section>
   );
 }
