@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import type { WalkEvent } from '@urvek/core';
 import { type BadEvent, validateBatch, validateEvent } from './event.ts';
 import { EMPTY_SETUP, newRig, setupSchema, type Setup } from './setup.ts';
-import { claimFlags, findWalks, intervalRows, judgeClaims, pathLinkOf, plannedWalks, planState, rangesByPath, unitsWalked } from './derive.ts';
+import { claimFlags, findWalks, intervalRows, pathLinkOf, plannedWalks, planState, rangesByPath, unitsWalked } from './derive.ts';
+import { judgeClaims } from './verdicts.ts';
 import type { StoredWalk } from './walk.ts';
 
 const WALK = '11111111-1111-4111-8111-111111111111';
@@ -126,4 +127,13 @@ describe('what follows from set-up and logs', () => {
     expect(pathLinkOf(a, a.rigs[0] as Setup['products'][number]['rigs'][number])).toBeUndefined();
     expect(pathLinkOf({ ...a, sensitivityDbm: -90 }, { ...newRig('r', 'u'), feederLossDb: 2, bodyLossDb: 8, antennaGainDbi: 3 })).toMatchObject({ eirpDbm: 0, receiveGainDbi: 3, requiredDbm: -90 });
   });
+});
+
+test('claims of every form are judged, or it is said why not', () => {
+  const [first, second] = setup.products as [Setup['products'][number], Setup['products'][number]];
+  const claims = ([['ratio', '2×', second.id], ['ratio', '2×', undefined], ['throughput', '300 Mbit/s', undefined], ['latency', '50 ms', undefined]] as const).map(([form, entered, against], i) => ({ id: `c${i}`, form, entered, upTo: false, condition: 'open' as const, source: '', ...(against === undefined ? {} : { against }) }));
+  const asked: Setup = { ...setup, products: [{ ...first, claims: [...claims] }, second] };
+  const reasons = judgeClaims(asked, rangesByPath(asked, [], 'by kind')).filter((v) => v.product.id === first.id).map((v) => v.verdict);
+  expect(reasons.map((r) => r.outcome)).toEqual(['not tested', 'not tested', 'not tested', 'not tested']);
+  expect(reasons.map((r) => r.reason).join(' ')).toMatch(/were not both walked here.*choose one in Kit.*No throughput was read.*No latency was measured/);
 });

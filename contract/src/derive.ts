@@ -1,6 +1,6 @@
 import {
-  blindLabels, findWalk, kindOf, METHOD_UNCERTAINTY, judgeClaim, parseClaim, separationRangeM, pathLengthM, summariseRanges, walkIntervals, balancedOrder,
-  type Claim, type Criterion, type DistanceMethod, type PathLink, type RangeSummary, type Side, type Slot, type StandIn, type Verdict, type WalkFinding, type WalkInterval, type WalkIntervalRow, type WalkRecord,
+  blindLabels, findWalk, kindOf, METHOD_UNCERTAINTY, parseClaim, summariseRanges, walkIntervals, balancedOrder,
+  type Claim, type Criterion, type DistanceMethod, type PathLink, type RangeSummary, type Side, type Slot, type StandIn, type WalkFinding, type WalkInterval, type WalkIntervalRow, type WalkRecord,
 } from '@urvek/core';
 import { criterionFor, type Product, type ProductClaim, type Rig, type Setup, type WantedCriterion } from './setup.ts';
 import type { StoredWalk, WalkHeader, WalkVariant } from './walk.ts';
@@ -38,7 +38,8 @@ export const OUTRUN = 1.5;
 
 export const claimText = (claim: ProductClaim): string => `${claim.upTo ? 'up to ' : ''}${claim.entered}, ${claim.condition === 'unstated' ? 'condition unstated' : claim.condition}`;
 
-const speaksTo = (path: SetupPath, claim: ProductClaim): boolean => claim.condition === 'unstated' || claim.condition === path.condition;
+/** Whether a path can speak to a claim. */
+export const speaksTo = (path: SetupPath, claim: ProductClaim): boolean => claim.condition === 'unstated' || claim.condition === path.condition;
 
 /** The claims that a path can speak to, of one kind of product where one is asked for, where they stand on its tape. */
 export const claimFlags = ({ products }: Setup, path: SetupPath, kindId?: string): { atM: number; label: string }[] =>
@@ -91,35 +92,6 @@ export function acrossPaths(setup: Setup, ranges: readonly PathRanges[]): Across
 }
 
 export const productOf = (setup: Setup, { header }: Finding): Product | undefined => setup.products.find((p) => p.id === header.productId);
-
-export interface ClaimVerdict {
-  readonly product: Product;
-  readonly claim: ProductClaim;
-  readonly path: SetupPath | undefined;
-  readonly verdict: Verdict;
-}
-
-/** Each claim on each path of its own condition; "not tested" where there is none. */
-export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimVerdict[] {
-  return setup.products.flatMap((product) => product.claims.flatMap((claim) => {
-    if (claim.form !== 'distance') return [{ product, claim, path: undefined, verdict: notJudged(claim) }];
-    const fitting = ranges.filter(({ path, kindId }) => kindId === product.kindId && speaksTo(path, claim));
-    const judge = (range: PathRanges | undefined): ClaimVerdict => ({
-      product, claim, path: range?.path,
-      verdict: judgeClaim(claimOf(claim), {
-        criterion: range?.criterion ?? criterionFor(setup.plan.criterion, product.kindId),
-        cell: range?.summary.fitted.find((c) => c.product === product.name),
-        unitsTested: unitsWalked(product, range?.findings ?? []),
-        pathReachM: range && separationRangeM(range.path, 0, pathLengthM(range.path)).greatestM,
-      }),
-    });
-    return fitting.length === 0 ? [judge(undefined)] : fitting.map(judge);
-  }));
-}
-
-const notJudged = ({ form }: ProductClaim): Verdict => ({
-  outcome: 'not tested', reason: `Urvek does not judge claims of ${form} yet.`, next: undefined, caveats: [],
-});
 
 /** Units that took part in walks of a product. */
 export function unitsWalked(product: Product, findings: readonly Finding[]): number {

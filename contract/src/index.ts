@@ -6,4 +6,5 @@ export * from './problem.ts';
 export * from './derive.ts';
 export * from './planning.ts';
 export * from './setup.ts';
+export * from './verdicts.ts';
 export * from './walk.ts';

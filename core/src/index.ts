@@ -1,5 +1,6 @@
 export * from './compare/claim.ts';
 export * from './compare/findings.ts';
+export * from './compare/ratioClaim.ts';
 export * from './formats/geojson.ts';
 export * from './formats/gpx.ts';
 export * from './formats/surveyCsv.ts';
@@ -59,6 +60,7 @@ export * from './simulate/replay.ts';
 export * from './simulate/standIn.ts';
 export * from './simulate/truth.ts';
 export * from './throughput/throughput.ts';
+export * from './throughput/throughputClaim.ts';
 export * from './trials/binomial.ts';
 export * from './trials/firth.ts';
 export * from './trials/readBack.ts';
