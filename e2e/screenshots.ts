@@ -7,6 +7,7 @@ import { openBrowser, Page, type Browser } from './support/browser.ts';
 const origin = process.argv[2] ?? 'http://127.0.0.1:4826/';
 const folder = process.argv[3] ?? 'docs/screenshots';
 const DEMO = '/c/0c1d0000-0000-4000-8000-000000000001';
+const SLATE_WORKS = '/c/0c1d0000-0000-4000-8000-000000000002';
 
 async function shoot(page: Page, name: string): Promise<void> {
   await page.driver.sleep(700);
@@ -46,6 +47,18 @@ async function main(): Promise<void> {
       await page.see(sign);
       await shoot(page, stage);
     }
+    await page.open(`${SLATE_WORKS}/paths`);
+    await page.find("//section[@aria-label='Wagon Shed']//*[@data-prediction]");
+    await page.driver.executeScript("document.querySelector('section[aria-label=\"Wagon Shed\"]').scrollIntoView()");
+    await shoot(page, 'site-plan');
+    await page.open(`${SLATE_WORKS}/ranges`);
+    await page.see('Presses answered over distance');
+    await page.see('one way only');
+    await page.driver.executeScript("document.querySelector('[data-throughput-curves]').closest('section').scrollIntoView()");
+    await shoot(page, 'ranges-throughput');
+    await page.open('/trainer');
+    await page.see('Begin the lesson');
+    await shoot(page, 'trainer');
     await walking(desk, 'walk', false);
   } finally {
     await desk.close();

@@ -1,8 +1,9 @@
 import { findWalks, intervalRows, WANTED_CRITERIA, type Interchange } from '@urvek/contract';
-import { FormatError, readWalkIntervals, SELECTORS, SIDES, summariseRanges, type WalkIntervalRow } from '@urvek/core';
+import { readWalkIntervals, SELECTORS, SIDES, summariseRanges, type WalkIntervalRow } from '@urvek/core';
 import { BadInput } from './badInput.ts';
 import { comparisonOf } from './comparison.ts';
 import { readInput } from './readInput.ts';
+import { rowsOf } from './readRows.ts';
 import { rangesJson } from './rangesJson.ts';
 import { rangesTable } from './rangesTable.ts';
 
@@ -12,20 +13,14 @@ export type Selection = { readonly [K in (typeof SELECTORS)[number]]?: string };
 export async function ranges(file: string, { json, exponent, ...selection }: Selection & { json?: true; exponent?: string }): Promise<string> {
   const gamma = exponent === undefined ? undefined : Number(exponent);
   if (gamma !== undefined && !(gamma > 0 && Number.isFinite(gamma))) throw new BadInput(`--exponent ${exponent}: not a number above 0`);
-  const rows = select(await readRows(file, selection), selection, file);
+  const rows = select(await intervalsOf(file, selection), selection, file);
   const summary = summariseRanges(rows.map((row) => (row.unit === '' ? { ...row, unit: undefined } : row)));
   return json ? `${JSON.stringify(rangesJson(summary, rows, gamma), null, 1)}\n` : rangesTable(summary);
 }
 
-async function readRows(file: string, { criterion, direction }: Selection): Promise<WalkIntervalRow[]> {
+async function intervalsOf(file: string, { criterion, direction }: Selection): Promise<WalkIntervalRow[]> {
   const text = await readInput(file);
-  if (/^\s*\{/.test(text)) return rowsOfComparison(comparisonOf(text, file), criterion, direction, file);
-  try {
-    return readWalkIntervals(text);
-  } catch (error) {
-    if (error instanceof FormatError) throw new BadInput(`${file}, ${error.message}`);
-    throw error;
-  }
+  return /^\s*\{/.test(text) ? rowsOfComparison(comparisonOf(text, file), criterion, direction, file) : rowsOf(file, text, readWalkIntervals);
 }
 
 /** Takes every unit, nested in its product. */

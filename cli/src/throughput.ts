@@ -1,12 +1,11 @@
-import { capOf, crossNeed, fittedInOrder, FormatError, readThroughput, throughputCurve } from '@urvek/core';
+import { capOf, crossNeed, fittedInOrder, readThroughput, throughputCurve } from '@urvek/core';
 import { BadInput } from './badInput.ts';
-import { readInput } from './readInput.ts';
+import { readRows } from './readRows.ts';
 
 /** The `throughput` command: the decreasing curve, its cap, and where a need is crossed. @throws BadInput */
 export async function throughput(file: string, { json, need, backhaul }: { json?: true; need?: string; backhaul?: string }): Promise<string> {
-  const text = await readInput(file);
   const [needMbps, backhaulMbps] = [positive('--need', need), positive('--backhaul', backhaul)];
-  const rows = rowsOf(text, file);
+  const rows = await readRows(file, readThroughput);
   const curve = throughputCurve(rows);
   const cap = capOf(rows, backhaulMbps);
   const crossing = needMbps === undefined ? undefined : crossNeed(curve, needMbps);
@@ -29,15 +28,4 @@ function positive(name: string, value: string | undefined): number | undefined {
   const number = Number(value);
   if (!(number > 0 && Number.isFinite(number))) throw new BadInput(`${name} ${value}: not a number above 0`);
   return number;
-}
-
-function rowsOf(text: string, file: string): ReturnType<typeof readThroughput> {
-  try {
-    const rows = readThroughput(text);
-    if (rows.length === 0) throw new BadInput(`${file}: no row`);
-    return rows;
-  } catch (error) {
-    if (error instanceof FormatError) throw new BadInput(`${file}, ${error.message}`);
-    throw error;
-  }
 }

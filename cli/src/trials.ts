@@ -1,28 +1,16 @@
-import { distanceOf, firth, firthCoefficientInterval, FormatError, readTrials, type TrialDistance, type TrialRow } from '@urvek/core';
+import { distanceOf, firth, firthCoefficientInterval, readTrials, type TrialDistance, type TrialRow } from '@urvek/core';
 import { BadInput } from './badInput.ts';
-import { readInput } from './readInput.ts';
+import { readRows } from './readRows.ts';
 
 /** The `trials` command: hits and misses by distance. @throws BadInput */
 export async function trials(file: string, { json }: { json?: true }): Promise<string> {
-  const rows = await read(file);
+  const rows = await readRows(file, readTrials);
   const products = [...new Set(rows.map((r) => r.product))];
   const found = products.map((product) => ({ product, result: resultOf(rows.filter((r) => r.product === product), file) }));
   if (!json) return table(found);
   const [only] = found;
   const object = products.length === 1 && only?.product === undefined ? only?.result : { products: Object.fromEntries(found.map((f) => [f.product ?? '', f.result])) };
   return `${JSON.stringify(object, null, 1)}\n`;
-}
-
-async function read(file: string): Promise<ReturnType<typeof readTrials>> {
-  const text = await readInput(file);
-  try {
-    const rows = readTrials(text);
-    if (rows.length === 0) throw new BadInput(`${file}: no row`);
-    return rows;
-  } catch (error) {
-    if (error instanceof FormatError) throw new BadInput(`${file}, ${error.message}`);
-    throw error;
-  }
 }
 
 const ends = ({ low, high }: { low: number | undefined; high: number | undefined }): [number | null, number | null] => [low ?? null, high ?? null];

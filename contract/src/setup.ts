@@ -249,7 +249,7 @@ export const comparisonUpdateSchema = yup.object({ ...comparisonHead, setup: set
 export type NewComparison = yup.InferType<typeof newComparisonSchema>;
 export type ComparisonUpdate = yup.InferType<typeof comparisonUpdateSchema>;
 
-export interface ComparisonSummary {
+interface ComparisonHead {
   readonly id: string;
   readonly title: string;
   readonly question: string;
@@ -257,18 +257,15 @@ export interface ComparisonSummary {
   readonly demo: boolean;
   readonly revision: number;
   readonly updatedAt: string;
+}
+
+export interface ComparisonSummary extends ComparisonHead {
   readonly products: readonly string[];
   readonly paths: readonly string[];
   readonly walksPlanned: number;
   readonly walksMade: number;
 }
 
-export interface Comparison {
-  readonly id: string;
-  readonly title: string;
-  readonly question: string;
-  readonly demo: boolean;
-  readonly revision: number;
-  readonly updatedAt: string;
+export interface Comparison extends ComparisonHead {
   readonly setup: Setup;
 }
