@@ -10,7 +10,7 @@ let browser: Browser;
 
 beforeAll(async () => {
   app = await startApp({ demo: true });
-}, 60_000);
+}, 90_000);
 
 afterAll(async () => {
   await browser.close();
@@ -77,7 +77,7 @@ test('an event that the base refuses is set aside and the rest goes on; a batch 
   await page.see('1 refused, set aside');
   await page.see('number ' + String(before + 1) + ', grade');
   await page.until('the rest at the base', async () => lastLog(await walks()).length === before + 200);
-}, 60_000);
+}, 90_000);
 
 test('with the server gone the log goes on', async () => {
   const page = new Page(browser.driver, app.url);
@@ -89,4 +89,4 @@ test('with the server gone the log goes on', async () => {
   await page.key('d');
   await page.until('kept here', async () => (await seen(page)).kept >= 3);
   expect((await seen(page)).atBase).toBeLessThan((await seen(page)).kept);
-}, 60_000);
+}, 90_000);

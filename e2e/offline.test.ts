@@ -14,7 +14,7 @@ beforeAll(async () => {
   app = await startApp({ demo: true });
   browser = await openBrowser();
   page = new Page(browser.driver, app.url);
-}, 60_000);
+}, 90_000);
 
 afterAll(async () => {
   await browser.close();
@@ -81,7 +81,7 @@ test('Walk now: two presses to a running log, nothing set up; afterwards it is f
   await page.see('Trace: Unknown product on Unknown path, walk 1');
   await page.see('crackling by the wall');
   await page.see('mark 40.0 m, wheel');
-}, 60_000);
+}, 90_000);
 
 test('stop and call: a checkpoint is not left silently half-filled', async () => {
   await page.open(`/c/${DEMO_ID}/walk`);
@@ -98,4 +98,4 @@ test('stop and call: a checkpoint is not left silently half-filled', async () =>
   await page.see('left post 1: both ways reported');
   await page.open(`/c/${DEMO_ID}/ranges`);
   await page.see('one way only; the mobile end is deaf there');
-}, 60_000);
+}, 90_000);

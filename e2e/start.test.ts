@@ -88,4 +88,4 @@ test('a port that is taken is said in clear words, and nothing is left running',
   const wrong = start('--port', 'many');
   expect(await wrong.exit).toBe(1);
   expect(wrong.output()).toContain('invalid --port: many');
-}, 60_000);
+}, 90_000);

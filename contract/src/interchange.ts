@@ -36,21 +36,27 @@ const at = <T>(where: string, read: () => T): T => {
 
 const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** A part that must be there: a schema of its own takes nothing for an answer. */
+function object(value: unknown): Record<string, unknown> {
+  if (!isObject(value)) throw new Error('not an object');
+  return value;
+}
+
 /** Reads a comparison from parsed JSON. @throws InterchangeError naming the place of what is wrong. */
 export function readInterchange(value: unknown): Interchange {
   if (!isObject(value) || value.format !== INTERCHANGE_FORMAT) throw new InterchangeError(`not a comparison of Urvek: its "format" is not "${INTERCHANGE_FORMAT}"`);
   const { version } = value;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) throw new InterchangeError(`"version" is ${JSON.stringify(version)}, not a whole number from 1`);
   if (version > INTERCHANGE_VERSION) throw new InterchangeError(`the file is of version ${version}; this Urvek reads up to ${INTERCHANGE_VERSION}. Open it with a newer one`);
-  const comparison = at('comparison', () => headSchema.validateSync(value.comparison, { strict: true }));
-  const setup = at('setup', () => setupSchema.validateSync(value.setup, { strict: true }));
+  const comparison = at('comparison', () => headSchema.validateSync(object(value.comparison), { strict: true }));
+  const setup = at('setup', () => setupSchema.validateSync(object(value.setup), { strict: true }));
   if (!Array.isArray(value.walks)) throw new InterchangeError('walks: not a list');
   return { format: INTERCHANGE_FORMAT, version, comparison, setup, walks: value.walks.map((walk, i) => readWalk(walk, `walk ${i + 1}`, comparison.id)) };
 }
 
 function readWalk(value: unknown, where: string, comparisonId: string): StoredWalk {
   if (!isObject(value)) throw new InterchangeError(`${where}: not an object`);
-  const header: WalkHeader = at(`${where}, header`, () => walkHeaderSchema.validateSync(value.header, { strict: true }));
+  const header: WalkHeader = at(`${where}, header`, () => walkHeaderSchema.validateSync(object(value.header), { strict: true }));
   if (header.comparisonId !== comparisonId) throw new InterchangeError(`${where}: belongs to comparison ${header.comparisonId}`);
   if (!Array.isArray(value.log)) throw new InterchangeError(`${where}: its log is not a list`);
   const seen = new Set<string>();

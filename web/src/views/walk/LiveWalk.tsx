@@ -72,7 +72,9 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const location = useLocation(locating, (fix, inputMs) => void add('fix', fix, gear.walkS(inputMs), inputMs, true));
 
   const path = subject?.path;
-  const trace = log && traceWalk(log, { path: path as Path | undefined });
+  // Worked out when something is logged, not at every tick of the gear.
+  const trace = useMemo(() => log && traceWalk(log, { path: path as Path | undefined }), [log, path]);
+  const lanes = useMemo(() => (trace ? walkLanes(trace, 'out', 'live') : []), [trace]);
   const farthestM = Math.max(0, ...(trace?.fixes.map((f) => f.travelledM) ?? []));
   const ground = useMemo(() => (path ? travelledGround(path as Path) : groundWithout(farthestM)), [path, farthestM]);
   const hereM = tick?.wheelM ?? trace?.fixes.at(-1)?.travelledM;
@@ -148,7 +150,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
       </div>
       {error && <Trouble error={error} />}
       <div className="sheet mt-2 px-3 py-1">
-        <Tape title="The walk so far, on the tape" ground={ground} measure="travelled" lanes={walkLanes(trace, 'out', 'live')} hereM={hereM} />
+        <Tape title="The walk so far, on the tape" ground={ground} measure="travelled" lanes={lanes} hereM={hereM} />
       </div>
       {due && <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">Mark {due.name} now (<Length m={due.atM} />)</p>}
       <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
