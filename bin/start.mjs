@@ -78,7 +78,7 @@ async function run(port, demo) {
     ensureWeb();
     await enableTypeScript();
     const { serve } = await import(join(ROOT, 'server/src/serve.ts'));
-    serving = await serve({ databaseUrl: database.url, port, webRoot: WEB_ROOT, demo, report: (error) => complain(String(error?.stack ?? error)) });
+    serving = await serve({ databaseUrl: database.url, port, webRoot: WEB_ROOT, demo: demo ? 'whole' : 'none', report: (error) => complain(String(error?.stack ?? error)) });
   } catch (error) {
     complain(error.code === 'EADDRINUSE' ? `Port ${port} is taken by another program. Stop that, or choose another port: npm start -- --port ${port + 1}` : String(error?.stack ?? error));
     return stop(1);

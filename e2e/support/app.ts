@@ -15,7 +15,7 @@ export async function startApp({ demo }: { demo: boolean }): Promise<App> {
   const webRoot = process.env.URVEK_TEST_WEB;
   if (!webRoot) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
   const scratch = await scratchDatabase();
-  const start = (port: number): Promise<Serving> => serve({ databaseUrl: scratch.url, port, webRoot, demo, report: (error) => console.error(error) });
+  const start = (port: number): Promise<Serving> => serve({ databaseUrl: scratch.url, port, webRoot, demo: demo ? 'small' : 'none', report: (error) => console.error(error) });
   let serving: Serving | undefined = await start(0);
   const { url, port } = serving;
   const stopServer = async (): Promise<void> => {

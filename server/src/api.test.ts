@@ -15,7 +15,7 @@ const failures: unknown[] = [];
 
 beforeAll(async () => {
   scratch = await scratchDatabase();
-  serving = await serve({ databaseUrl: scratch.url, port: 0, demo: true, report: (e) => failures.push(e) });
+  serving = await serve({ databaseUrl: scratch.url, port: 0, demo: 'whole', report: (e) => failures.push(e) });
 }, 60_000);
 
 afterAll(async () => {
@@ -143,7 +143,7 @@ describe('comparisons', () => {
   });
 
   test('the demo is there once, however often the server starts, and its CSV holds what the findings hold', async () => {
-    const second = await serve({ databaseUrl: scratch.url, port: 0, demo: true, report: () => {} });
+    const second = await serve({ databaseUrl: scratch.url, port: 0, demo: 'whole', report: () => {} });
     await second.close();
     const list = (await call('GET', '/comparisons')).body as { demo: boolean; walksPlanned: number }[];
     expect(list.filter((c) => c.demo)).toEqual([expect.objectContaining({ walksPlanned: 12 }), expect.objectContaining({ walksPlanned: 108, walksMade: 108 })]);
@@ -191,7 +191,7 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
     const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;
     expect((await call('POST', '/comparisons/import', file)).status).toBe(409);
     const other = await scratchDatabase();
-    const elsewhere = await serve({ databaseUrl: other.url, port: 0, demo: false, report: (e) => failures.push(e) });
+    const elsewhere = await serve({ databaseUrl: other.url, port: 0, demo: 'none', report: (e) => failures.push(e) });
     try {
       const send = async (body: unknown): Promise<number> => (await fetch(new URL('api/comparisons/import', elsewhere.url), { method: 'POST', headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) })).status;
       const spoiled = structuredClone(file) as unknown as { walks: { log: { body: object }[] }[] };

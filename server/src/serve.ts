@@ -2,7 +2,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createApp } from './api/app.ts';
 import { systemClock } from './clock.ts';
-import { loadDemo } from './demo/load.ts';
+import { loadDemo, type DemoSize } from './demo/load.ts';
 import { openDatabase } from './storage/database.ts';
 import { Store } from './storage/store.ts';
 
@@ -11,7 +11,7 @@ export interface ServeOptions {
   /** 0: any free port. */
   readonly port: number;
   readonly webRoot?: string;
-  readonly demo: boolean;
+  readonly demo: DemoSize;
   readonly report: (error: unknown) => void;
 }
 
@@ -25,7 +25,7 @@ export interface Serving {
 export async function serve({ databaseUrl, port, webRoot, demo, report }: ServeOptions): Promise<Serving> {
   const database = await openDatabase(databaseUrl);
   const store = new Store(database, systemClock);
-  if (demo) await loadDemo(store);
+  await loadDemo(store, demo);
   const authorities = new Set<string>();
   const server = createServer(createApp({ store, authorities: () => authorities, webRoot, report }));
   try {

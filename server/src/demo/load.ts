@@ -8,9 +8,14 @@ const DEMOS = [
   { fact: 'demo slate works', head: { id: SLATE_WORKS_ID, title: SLATE_WORKS_TITLE, question: SLATE_WORKS_QUESTION }, setup: SLATE_WORKS, walks: slateWorksWalks },
 ] as const;
 
+/** How much of the demo: nothing, the small comparison that most tests need, or all. */
+export type DemoSize = 'none' | 'small' | 'whole';
+
+const COUNT: Readonly<Record<DemoSize, number>> = { none: 0, small: 1, whole: DEMOS.length };
+
 /** Loads the demos once; what the user changes in them afterwards stays. */
-export async function loadDemo(store: Store): Promise<void> {
-  for (const { fact, head, setup, walks } of DEMOS) {
+export async function loadDemo(store: Store, size: DemoSize): Promise<void> {
+  for (const { fact, head, setup, walks } of DEMOS.slice(0, COUNT[size])) {
     if ((await store.fact(fact)) !== undefined) continue;
     await store.createComparison(head, setup, true);
     for (const { header, log } of walks()) {
