@@ -22,7 +22,7 @@ function check(title, script) {
 function jest(title, projects, folder, env, more = []) {
   say(`\n── ${title}`);
   const results = join(folder, `${projects.join('-')}.json`);
-  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--json', `--outputFile=${results}`, ...more];
+  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--testTimeout=60000', '--json', `--outputFile=${results}`, ...more];
   spawnSync(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' } });
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(results, 'utf8'));

@@ -18,7 +18,7 @@ test.each([
   await session.page.open(stage.startsWith('/') ? stage : `/c/${DEMO_ID}/${stage}`);
   await session.page.see(sign);
   expect(await violations()).toEqual([]);
-}, 90_000);
+}, 180_000);
 
 test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized', async () => {
   await session.page.open(`/c/${DEMO_ID}/walk`);
@@ -32,4 +32,4 @@ test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized
   const heights = await session.page.driver.executeScript<number[]>("return [...document.querySelectorAll('[role=group][aria-label=Log] button')].map((b) => b.getBoundingClientRect().height)");
   expect(heights.length).toBeGreaterThanOrEqual(11);
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64);
-}, 90_000);
+}, 180_000);

@@ -45,7 +45,7 @@ test('Ranges: the figures are the command line’s on the exported CSV', async (
   expect(line).toContain(`${ratio?.interval95[0].toFixed(2)} to ${ratio?.interval95[1].toFixed(2)}`);
   expect(line).toContain(`p = ${(ratio?.holm_p ?? 1) < 0.001 ? '< 0.001' : ratio?.holm_p.toFixed(3)}`);
   expect(line).toContain(`${Math.abs(ratio?.db_at_n.db ?? 0).toFixed(1)} dB at exponent 4`);
-}, 90_000);
+}, 180_000);
 
 test('Ranges: another criterion, both ways, what is thin, the curve’s figures, and a click that opens the walk', async () => {
   const { page } = session;
@@ -62,7 +62,7 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
   await page.see('Incline: last usable');
   await page.driver.executeScript("document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
   await page.see('Trace: Ossimere Clip on Incline, walk 1');
-}, 90_000);
+}, 180_000);
 
 test('Trace: stepped by keys over time, the truth revealed, a mark measured again, and the lag corrected with undo', async () => {
   const { page } = session;
@@ -91,4 +91,4 @@ test('Trace: stepped by keys over time, the truth revealed, a mark measured agai
   await page.fill('Reason', 'taped afterwards');
   await page.press('Log the correction');
   await page.see('measured again: 8.5 m, laser: taped afterwards');
-}, 90_000);
+}, 180_000);

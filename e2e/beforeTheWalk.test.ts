@@ -20,7 +20,7 @@ test('Kit: two rigs side by side, claims that disagree, and undo', async () => {
   await session.page.see('Kit saved');
   await session.page.press('Undo');
   await session.page.see('They are set up alike in everything that is stated.');
-}, 90_000);
+}, 180_000);
 
 test('Paths: an obstruction that becomes a wall moves the prediction', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
@@ -34,7 +34,7 @@ test('Paths: an obstruction that becomes a wall moves the prediction', async () 
   expect(await session.page.driver.executeScript<number>("return document.querySelectorAll('[data-scene] .s-obstruction').length")).toBe(2);
   await session.page.press('Discard changes');
   await session.page.until('the prediction as it was', async () => (await breaks()).includes('distance alone'));
-}, 90_000);
+}, 180_000);
 
 test('Paths: a wall drawn across the route appears on the tape and in the prediction', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
@@ -63,7 +63,7 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
   await (await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]")).sendKeys('\uE017');
   await session.page.see('Nothing is drawn yet.');
   await session.page.press('Discard changes');
-}, 90_000);
+}, 180_000);
 
 test('Paths: a route from a GPX file becomes a path with its posts; a bad file is refused in words', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
@@ -83,7 +83,7 @@ test('Paths: a route from a GPX file becomes a path with its posts; a bad file i
   await session.page.press('Save paths');
   await session.page.see('Paths saved');
   await session.page.press('Undo');
-}, 90_000);
+}, 180_000);
 
 test('Plan: simulated power with progress and stop, then the run sheet', async () => {
   await session.page.open(`/c/${DEMO_ID}/plan`);
@@ -110,7 +110,7 @@ test('Plan: simulated power with progress and stop, then the run sheet', async (
   const sheet = await session.page.text('//main//table');
   expect(sheet.split('\n').filter((line) => line.startsWith('1') && line.includes('Incline'))).toHaveLength(12);
   expect(await session.page.text('//main')).toContain('field telephone at the footbridge');
-}, 90_000);
+}, 180_000);
 
 test('Walk: what fails in the rig check is kept with the walk and printed', async () => {
   await session.page.open(`/c/${DEMO_ID}/walk`);
@@ -123,4 +123,4 @@ test('Walk: what fails in the rig check is kept with the walk and printed', asyn
   await session.page.see('Failed in the rig check:');
   await session.page.press('Report');
   await session.page.see('failed in the rig check: Batteries fresh at both ends');
-}, 90_000);
+}, 180_000);

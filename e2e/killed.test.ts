@@ -10,7 +10,7 @@ let browser: Browser;
 
 beforeAll(async () => {
   app = await startApp({ demo: true });
-}, 90_000);
+}, 180_000);
 
 afterAll(async () => {
   await browser.close();
@@ -44,7 +44,7 @@ test('a browser killed in mid-walk loses nothing that was kept', async () => {
   const log = lastLog(await walks());
   expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
   expect(log.filter((e) => e.kind !== 'mark' || e.body.reading.pressed).map((e) => e.kind)).toEqual(['begin', 'grade', 'grade', 'mark', 'dropoutBegin', 'gap', 'dropoutEnd', 'end']);
-}, 90_000);
+}, 180_000);
 
 const walks = async (): Promise<StoredWalk[]> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
 const lastLog = (all: StoredWalk[]): StoredWalk['log'] => [...(all.toSorted((a, b) => a.header.startedMs - b.header.startedMs).at(-1)?.log ?? [])].sort((a, b) => a.seq - b.seq);
@@ -77,7 +77,7 @@ test('an event that the base refuses is set aside and the rest goes on; a batch 
   await page.see('1 refused, set aside');
   await page.see('number ' + String(before + 1) + ', grade');
   await page.until('the rest at the base', async () => lastLog(await walks()).length === before + 200);
-}, 90_000);
+}, 180_000);
 
 test('with the server gone the log goes on', async () => {
   const page = new Page(browser.driver, app.url);
@@ -89,4 +89,4 @@ test('with the server gone the log goes on', async () => {
   await page.key('d');
   await page.until('kept here', async () => (await seen(page)).kept >= 3);
   expect((await seen(page)).atBase).toBeLessThan((await seen(page)).kept);
-}, 90_000);
+}, 180_000);

@@ -14,7 +14,7 @@ beforeAll(async () => {
   app = await startApp({ demo: true });
   browser = await openBrowser();
   page = new Page(browser.driver, app.url);
-}, 90_000);
+}, 180_000);
 
 afterAll(async () => {
   await browser.close();
@@ -61,7 +61,7 @@ test('offline from cold: plan and paths are there, a walk is logged, and every e
   await page.until('everything at the base', async () => (await walksAtBase()).some((w) => w.header.id === held[0]?.walkId && w.log.length === held.length), 30_000);
   const sent = (await walksAtBase()).find((w) => w.header.id === held[0]?.walkId);
   expect(inOrder(sent?.log ?? [])).toEqual(held);
-}, 120_000);
+}, 240_000);
 
 test('Walk now: two presses to a running log, nothing set up; afterwards it is filed, and what is unknown says so', async () => {
   await page.open('/');
@@ -81,7 +81,7 @@ test('Walk now: two presses to a running log, nothing set up; afterwards it is f
   await page.see('Trace: Unknown product on Unknown path, walk 1');
   await page.see('crackling by the wall');
   await page.see('mark 40.0 m, wheel');
-}, 90_000);
+}, 180_000);
 
 test('stop and call: a checkpoint is not left silently half-filled', async () => {
   await page.open(`/c/${DEMO_ID}/walk`);
@@ -98,4 +98,4 @@ test('stop and call: a checkpoint is not left silently half-filled', async () =>
   await page.see('left post 1: both ways reported');
   await page.open(`/c/${DEMO_ID}/ranges`);
   await page.see('one way only; the mobile end is deaf there');
-}, 90_000);
+}, 180_000);

@@ -76,7 +76,7 @@ test('start, second start, Ctrl-C, start again where it was', async () => {
   expect(databases()).toHaveLength(1);
   third.child.kill('SIGTERM');
   expect(await third.exit).toBe(0);
-}, 120_000);
+}, 240_000);
 
 test('a port that is taken is said in clear words, and nothing is left running', async () => {
   const { port, server } = await freePort();
@@ -88,4 +88,4 @@ test('a port that is taken is said in clear words, and nothing is left running',
   const wrong = start('--port', 'many');
   expect(await wrong.exit).toBe(1);
   expect(wrong.output()).toContain('invalid --port: many');
-}, 90_000);
+}, 180_000);

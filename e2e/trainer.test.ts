@@ -31,4 +31,4 @@ test('the trainer learns a scripted delay to 20 ms, counts a miss, and walks beg
   expect(Math.min(...pressedAfter)).toBeGreaterThanOrEqual(0.349);
   await page.see('Answered 5, missed 1, pressed for nothing 0.');
   await page.see('from 5 answers');
-}, 90_000);
+}, 180_000);

@@ -123,4 +123,4 @@ test('what was logged of a walk that was cut short is whole, on the device and a
   await session.page.see('A walk is not finished');
   await session.page.press('End it where it stopped');
   await session.page.see('Begin the walk');
-}, 90_000);
+}, 180_000);
