@@ -37,10 +37,10 @@ const demo = demoWalks();
 const findings = findWalks(DEMO_SETUP, demo);
 const events = demo.reduce((sum, w) => sum + w.log.length, 0);
 const rows: [string, number][] = [
+  ['960 walks, 10 parameters and σ: the fit alone', median(60, () => fitRanges(nineSixty))],
+  ['the estimate without a model (Turnbull) of 960 intervals', median(5, () => turnbull(nineSixty))],
   ['12 walks, 2 products: fit and all profile intervals', median(20, () => summariseRanges(simulatedWalks(2, 1, 6)))],
   ['960 walks, 5 products × 6 paths (10 parameters and σ): the same', median(3, () => summariseRanges(simulatedWalks(5, 6, 32)))],
-  ['960 walks, 10 parameters and σ: the fit alone', median(20, () => fitRanges(nineSixty))],
-  ['the estimate without a model (Turnbull) of 960 intervals', median(5, () => turnbull(nineSixty))],
   [`demo: ${demo.length} logs of ${events} events reduced to outcomes`, median(10, () => findWalks(DEMO_SETUP, demo))],
   ['2,000 simulated comparisons of 2 products × 6 walks', median(1, () => simulatePower({ ratio: 1.25, sigma: 0.2, walksEach: 6, stepRatio: 1.05 }, 2000, 'bench'))],
   ['prediction along 500 m in steps of 0.5 m, four obstructions', median(10, () => predictPath(wallPath, { frequencyMHz: 2400, eirpDbm: 20, receiveGainDbi: 0, requiredDbm: -85, heightsM: [1.5, 1.5] }))],

@@ -36,7 +36,7 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
   const productNode = (level: string): number => known(productIndex, level, 'product');
   const pathNode = (level: string): number => known(pathIndex, level, 'path');
 
-  const component = strongComponents(productLevels.length + pathLevels.length, tiesOf(walks, productOf, productNode, pathNode));
+  const component = strongComponents(productLevels.length + pathLevels.length, tiesOf(walks, productOf, productNode, pathNode, productLevels.length + pathLevels.length));
   const informative = walks.flatMap((w, i) => (component[productNode(productOf(w))] === component[pathNode(w.path)] ? [i] : []));
   const column = columnsOf(component, productLevels.length, pathLevels.length);
   const columns = Math.max(-1, ...column) + 1;
@@ -87,17 +87,18 @@ function known(index: ReadonlyMap<string, number>, level: string, what: string):
 
 const mean = (values: readonly number[]): number => (values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length);
 
+/** The ties of all walks, each once: thousands of walks make only a few. */
 function tiesOf(
   walks: readonly WalkInterval[], productOf: (w: WalkInterval) => string,
-  productNode: (level: string) => number, pathNode: (level: string) => number,
+  productNode: (level: string) => number, pathNode: (level: string) => number, nodes: number,
 ): [number, number][] {
-  return walks.flatMap((w) => {
+  const ties = new Set<number>();
+  for (const w of walks) {
     const [p, q] = [productNode(productOf(w)), pathNode(w.path)];
-    const ties: [number, number][] = [];
-    if (w.heldM > 0) ties.push([p, q]);
-    if (w.failedM !== undefined) ties.push([q, p]);
-    return ties;
-  });
+    if (w.heldM > 0) ties.add(p * nodes + q);
+    if (w.failedM !== undefined) ties.add(q * nodes + p);
+  }
+  return [...ties].map((tie) => [Math.floor(tie / nodes), tie % nodes]);
 }
 
 /** One column a node, but for the first path of each component, which is its zero; lone nodes have none (-1). */
