@@ -1,5 +1,5 @@
 // npm test: type check, lint, Jest, then the browser tests. Ends with one line "N passed, N failed".
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -11,18 +11,20 @@ import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
 const tally = { passed: 0, failed: 0 };
 
-/** Runs a tool of the project's; its exit code counts as one test. */
-function check(title, script) {
+/** Runs tools of the project's side by side; each exit code counts as one test. */
+async function check(title, scripts) {
   say(`\n── ${title}`);
-  const { status } = spawnSync('npm', ['run', '--silent', script], { cwd: ROOT, stdio: 'inherit' });
-  tally[status === 0 ? 'passed' : 'failed']++;
+  await Promise.all(scripts.map(async (script) => {
+    const status = await new Promise((done) => spawn('npm', ['run', '--silent', script], { cwd: ROOT, stdio: 'inherit' }).once('exit', done));
+    tally[status === 0 ? 'passed' : 'failed']++;
+  }));
 }
 
 /** Runs some of Jest's projects and adds up their tests. A suite that does not even load counts as a failed test. */
-function jest(title, projects, folder, env, more = []) {
+function jest(title, projects, folder, env) {
   say(`\n── ${title}`);
   const results = join(folder, `${projects.join('-')}.json`);
-  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--testTimeout=60000', '--json', `--outputFile=${results}`, ...more];
+  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--testTimeout=60000', '--json', `--outputFile=${results}`, '--maxWorkers=2'];
   spawnSync(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' } });
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(results, 'utf8'));
@@ -40,12 +42,11 @@ async function main() {
   chmodSync(folder, 0o711);
   const cluster = await startCluster(join(folder, 'database'), { fast: true });
   try {
-    check('types', 'typecheck');
-    check('lint and arrows', 'lint');
+    await check('types, lint and arrows', ['typecheck', 'lint']);
     ensureWeb();
     const env = { URVEK_TEST_DATABASE: cluster.url('postgres'), URVEK_TEST_WEB: WEB_ROOT };
     jest('units and server', ['units', 'server'], folder, env);
-    jest('browser', ['browser'], folder, env, ['--maxWorkers=2']);
+    jest('browser', ['browser'], folder, env);
   } finally {
     await cluster.stop();
     rmSync(folder, { recursive: true, force: true });

@@ -52,6 +52,33 @@ export async function main(args: readonly string[], output: Output): Promise<num
       output.out(await predict(file, options));
     });
   program
+    .command('verdict <file>')
+    .description('claims and needs of a comparison of Urvek (JSON), judged against its walks')
+    .option('--json', 'one JSON object instead of a table')
+    .action(async (file: string, options: { json?: true }) => {
+      const { verdict } = await import('./verdict.ts');
+      output.out(await verdict(file, options));
+    });
+  program
+    .command('audit <file>')
+    .description('fairness and consistency of a comparison of Urvek (JSON)')
+    .option('--json', 'one JSON object instead of a list')
+    .action(async (file: string, options: { json?: true }) => {
+      const { audit } = await import('./audit.ts');
+      output.out(await audit(file, options));
+    });
+  program
+    .command('report <file>')
+    .description('the report of a comparison of Urvek (JSON), with its pictures and tables')
+    .requiredOption('--out <folder>', 'where to write it; made when it is not there')
+    .option('--unit <unit>', 'm, km, ft, yd or mi', 'm')
+    .option('--form <form>', 'long or short', 'long')
+    .option('--private', 'with what its report withholds')
+    .action(async (file: string, options: { out: string; unit: string; form: string; private?: true }) => {
+      const { report } = await import('./report.ts');
+      output.out(await report(file, options));
+    });
+  program
     .command('convert <length>')
     .description('a length in another unit: urvek convert "0.45 km" --to ft')
     .requiredOption('--to <unit>', 'm, km, ft, yd or mi')

@@ -39,7 +39,7 @@ export const OUTRUN = 1.5;
 export const claimText = (claim: ProductClaim): string => `${claim.upTo ? 'up to ' : ''}${claim.entered}, ${claim.condition === 'unstated' ? 'condition unstated' : claim.condition}`;
 
 /** Whether a path can speak to a claim. */
-export const speaksTo = (path: SetupPath, claim: ProductClaim): boolean => claim.condition === 'unstated' || claim.condition === path.condition;
+export const speaksTo = (path: SetupPath, claim: Pick<ProductClaim, 'condition'>): boolean => claim.condition === 'unstated' || claim.condition === path.condition;
 
 /** The claims that a path can speak to, of one kind of product where one is asked for, where they stand on its tape. */
 export const claimFlags = ({ products }: Setup, path: SetupPath, kindId?: string): { atM: number; label: string }[] =>

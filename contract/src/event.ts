@@ -17,7 +17,7 @@ const count = (least: number, most: number) => yup.number().integer().min(least)
 const delay = () => strict<OperatorDelay>({ reactionS: number().min(0).max(10), spreadS: number().min(0).max(10) });
 const conditions = () => strict<Conditions>({
   weather: yup.string().oneOf(WEATHERS), groundWet: yup.boolean(), temperatureC: number().optional().min(-60).max(60), leaf: yup.string().oneOf(LEAVES),
-  peopleAbout: yup.number().integer().min(0).max(100_000), otherTransmitters: yup.string().max(300), load: yup.string().max(300),
+  peopleAbout: yup.number().integer().min(0).max(100_000), otherTransmitters: yup.string().max(300), load: yup.string().max(300), instrument: yup.string().max(120),
 });
 const rigCheckResult = () => strict<RigCheckResult>({ id: yup.string().required().max(40), result: yup.string().oneOf(CHECK_RESULTS).required(), note: yup.string().max(300) });
 

@@ -43,7 +43,7 @@ describe('a whole comparison in a file', () => {
   });
 
   test.each<[string, (f: Interchange) => unknown, RegExp]>([
-    ['a newer version', (f) => ({ ...f, version: 2 }), /version 2; this Urvek reads up to 1\. Open it with a newer one/],
+    ['a newer version', (f) => ({ ...f, version: 3 }), /version 3; this Urvek reads up to 2\. Open it with a newer one/],
     ['another format', (f) => ({ ...f, format: 'x' }), /its "format" is not/],
     ['a walk of another comparison', (f) => ({ ...f, walks: f.walks.map((w) => ({ ...w, header: { ...w.header, comparisonId: uuid(8) } })) }), /walk 1: belongs to comparison/],
     ['an event of another walk', (f) => ({ ...f, walks: f.walks.map((w) => ({ ...w, log: [{ walkId: uuid(7), deviceId: uuid(2), seq: 1, version: 1, kind: 'dropoutBegin', body: {}, time: { walkS: 0, rate: 1, inputMs: 0, originMs: 0, wallMs: 0 } }] })) }), /walk 1, event 1: belongs to walk/],

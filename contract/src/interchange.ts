@@ -5,7 +5,7 @@ import { walkHeaderSchema, type StoredWalk, type WalkHeader } from './walk.ts';
 
 export const INTERCHANGE_FORMAT = 'urvek-comparison';
 /** The newest version that is written; every earlier one is read. */
-export const INTERCHANGE_VERSION = 1;
+export const INTERCHANGE_VERSION = 2;
 
 /** A whole comparison in one file, raw log included. */
 export interface Interchange {
@@ -16,10 +16,18 @@ export interface Interchange {
   readonly walks: readonly StoredWalk[];
 }
 
+/**
+ * From each version to the next. Version 2 added needs, quoted figures, latency, costs, acknowledged findings and the
+ * report to the set-up, all of which may be absent: a file of version 1 is one of version 2 without them.
+ */
+const MIGRATIONS: readonly ((file: Record<string, unknown>) => Record<string, unknown>)[] = [
+  (file) => ({ ...file, version: 2 }),
+];
+
 /** A file that is not one, or not one that is understood here. */
 export class InterchangeError extends Error {}
 
-const headSchema = yup.object({
+export const headSchema = yup.object({
   id: yup.string().uuid().required(),
   title: yup.string().trim().required().max(120),
   question: yup.string().max(500).defined(),
@@ -43,15 +51,16 @@ function object(value: unknown): Record<string, unknown> {
 }
 
 /** Reads a comparison from parsed JSON. @throws InterchangeError naming the place of what is wrong. */
-export function readInterchange(value: unknown): Interchange {
-  if (!isObject(value) || value.format !== INTERCHANGE_FORMAT) throw new InterchangeError(`not a comparison of Urvek: its "format" is not "${INTERCHANGE_FORMAT}"`);
-  const { version } = value;
+export function readInterchange(given: unknown): Interchange {
+  if (!isObject(given) || given.format !== INTERCHANGE_FORMAT) throw new InterchangeError(`not a comparison of Urvek: its "format" is not "${INTERCHANGE_FORMAT}"`);
+  const { version } = given;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) throw new InterchangeError(`"version" is ${JSON.stringify(version)}, not a whole number from 1`);
   if (version > INTERCHANGE_VERSION) throw new InterchangeError(`the file is of version ${version}; this Urvek reads up to ${INTERCHANGE_VERSION}. Open it with a newer one`);
+  const value = MIGRATIONS.slice(version - 1).reduce((file, migrate) => migrate(file), given);
   const comparison = at('comparison', () => headSchema.validateSync(object(value.comparison), { strict: true }));
   const setup = at('setup', () => setupSchema.validateSync(object(value.setup), { strict: true }));
   if (!Array.isArray(value.walks)) throw new InterchangeError('walks: not a list');
-  return { format: INTERCHANGE_FORMAT, version, comparison, setup, walks: value.walks.map((walk, i) => readWalk(walk, `walk ${i + 1}`, comparison.id)) };
+  return { format: INTERCHANGE_FORMAT, version: INTERCHANGE_VERSION, comparison, setup, walks: value.walks.map((walk, i) => readWalk(walk, `walk ${i + 1}`, comparison.id)) };
 }
 
 function readWalk(value: unknown, where: string, comparisonId: string): StoredWalk {

@@ -1,12 +1,7 @@
 import { ANTENNA_PLACES, CLAIM_FORMS, CRITERIA, DISTANCE_METHODS, EXPOSURES, FEATURE_KINDS, INTERFERENCE_TESTS, isLine, kindOf, KINDS, OBSTRUCTION_KINDS, parseClaim, PATH_MODELS, pathLengthM, SLAB_MATERIALS, type ClaimForm, type Criterion, type Path, type SlabMaterial } from '@urvek/core';
 import * as yup from 'yup';
-
-const id = () => yup.string().required().matches(/^[A-Za-z0-9-]{1,64}$/);
-const name = (what: string) => yup.string().trim().required(`${what} needs a name`).max(120);
-const finite = (what: string) => yup.number().required(`${what} is missing`).typeError(`${what} is not a number`).test('finite', `${what} is not a number`, (v) => Number.isFinite(v));
-const words = (most = 120) => yup.string().max(most).defined();
-/** A figure that may be unknown; unknown is not zero. */
-const known = (what: string, least = 0) => yup.number().typeError(`${what} is not a number`).test('finite', `${what} is not a number`, (v) => v === undefined || Number.isFinite(v)).min(least, `${what} must be at least ${least}`);
+import { finite, id, known, name, words } from './fields.ts';
+import { acknowledgedSchema, costSchema, latencySchema, needSchema, quotedSchema, reportSchema } from './judging.ts';
 
 const CLAIM_EXAMPLE: Readonly<Record<ClaimForm, string>> = {
   distance: 'write a distance with its unit, as in "100 m" or "328 ft"',
@@ -85,6 +80,8 @@ export const productSchema = yup.object({
   units: yup.array(unitSchema).required().min(1, 'A product needs at least one unit').max(20),
   rigs: yup.array(rigSchema).required().min(1, 'A product needs at least one rig').max(20),
   standIn: standInSchema.required(),
+  /** What it costs, and everything needed to reach its range. */
+  costs: yup.array(costSchema).default(undefined).optional().max(30),
 }).noUnknown();
 
 export const legSchema = yup.object({
@@ -218,6 +215,13 @@ export const setupSchema = yup.object({
   plan: planSchema.required(),
   survey: yup.array(surveyRowSchema).default(undefined).optional().max(2000),
   interference: yup.array(interferenceSchema).default(undefined).optional().max(50),
+  needs: yup.array(needSchema).default(undefined).optional().max(100),
+  quoted: yup.array(quotedSchema).default(undefined).optional().max(200),
+  latency: yup.array(latencySchema).default(undefined).optional().max(200),
+  acknowledged: yup.array(acknowledgedSchema).default(undefined).optional().max(300),
+  /** The currency that costs are in. */
+  currency: yup.string().max(8),
+  report: reportSchema.default(undefined).optional(),
 }).noUnknown();
 
 export type SurveyRow = yup.InferType<typeof surveyRowSchema>;

@@ -10,3 +10,8 @@ export * from './tape/tape.ts';
 export * from './tape/walkLanes.ts';
 export * from './thinness.ts';
 export * from './time/timeLine.ts';
+export * from './report/document.ts';
+export * from './report/html.ts';
+export * from './report/report.ts';
+export { PUBLISHED_PX } from './report/setUp.ts';
+export { claimSentence, ratioSentence, reachSentence } from './report/summary.ts';

@@ -1,17 +1,23 @@
 import { afterAll, expect, test } from '@jest/globals';
 import type { Comparison } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { scratchDatabase } from './test/scratchDatabase.ts';
 
 const KILLS = 20;
 const scratch = await scratchDatabase();
+const root = fileURLToPath(new URL('../..', import.meta.url));
+/** Bundled once, beside the packages that it imports: twenty starts from sources would compile them twenty times. */
+const bundle = mkdtempSync(join(root, 'node_modules/.urvek-serve-'));
 let server: ChildProcess | undefined;
 
 afterAll(async () => {
   server?.kill('SIGKILL');
+  rmSync(bundle, { recursive: true, force: true });
   await scratch.drop();
 });
 
@@ -19,7 +25,7 @@ afterAll(async () => {
 function start(): Promise<string> {
   const env = { ...process.env };
   delete env.NODE_OPTIONS;
-  const child = spawn(process.execPath, [fileURLToPath(new URL('../../bin/tsx.mjs', import.meta.url)), fileURLToPath(new URL('./test/serveAlone.ts', import.meta.url)), scratch.url, '0'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, [join(bundle, 'serveAlone.js'), scratch.url, '0'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
   server = child;
   return new Promise((resolve, reject) => {
     child.stdout?.once('data', (data) => resolve(`http://127.0.0.1:${String(data).trim()}/api`));
@@ -33,6 +39,7 @@ const send = (url: string, method: string, body: unknown): Promise<Response> => 
 test(`a server killed in mid-sync, ${KILLS} times, loses and doubles nothing: a batch is there whole or not at all`, async () => {
   const [comparisonId, walkId, deviceId] = [randomUUID(), randomUUID(), randomUUID()];
   const event = (seq: number): WalkEvent => ({ walkId, deviceId, seq, version: 1, kind: 'note', time: { walkS: seq, rate: 1, inputMs: seq, originMs: 0, wallMs: seq }, body: { text: `note ${seq} ${'…'.repeat(200)}` } });
+  execFileSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--configLoader', 'native', '--logLevel', 'error', '--ssr', join(root, 'server/src/test/serveAlone.ts'), '--outDir', bundle], { cwd: bundle, stdio: 'inherit' });
   const batches = Array.from({ length: KILLS + 1 }, (_, b) => Array.from({ length: 100 }, (__, i) => event(100 * b + i + 1)));
   let api = await start();
   const made = (await (await send(`${api}/comparisons`, 'POST', { id: comparisonId, title: 'Killed', question: '' })).json()) as Comparison;

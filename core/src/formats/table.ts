@@ -42,9 +42,9 @@ export function readTable(text: string, { required, optional = [] }: TableColumn
 
 interface CsvRecord { readonly cells: string[]; readonly line: number }
 
-export function parseRecords(text: string): CsvRecord[] {
+export function parseRecords(text: string, delimiter = ','): CsvRecord[] {
   try {
-    const parsed = parse(text, { bom: true, info: true, relax_column_count: true, skip_empty_lines: true }) as unknown as { record: string[]; info: { lines: number } }[];
+    const parsed = parse(text, { delimiter, bom: true, info: true, relax_column_count: true, skip_empty_lines: true }) as unknown as { record: string[]; info: { lines: number } }[];
     // `lines` counts to the end of a record: one with line breaks inside quotes is named by its last line.
     return parsed.map(({ record, info }) => ({ cells: record, line: info.lines }));
   } catch (error) {

@@ -73,3 +73,17 @@ export function coordinatesOf(path: Pick<Path, 'legs'>, fixedEnd: Coordinate): C
     return [...places, from.heightM === undefined ? to : { ...to, heightM: from.heightM + leg.riseM }];
   }, [fixedEnd]);
 }
+
+/** The coordinate of a place on the path by travelled distance. */
+export const coordinateAt = (path: Pick<Path, 'legs'>, fixedEnd: Coordinate, travelledM: number): Coordinate =>
+  coordinatesOf({ legs: cutAt(path.legs, travelledM) }, fixedEnd).at(-1) as Coordinate;
+
+/** The legs up to a travelled distance, the last one cut there. */
+function cutAt(legs: readonly Leg[], travelledM: number): Leg[] {
+  let left = travelledM;
+  return legs.flatMap((leg) => {
+    const share = Math.min(1, Math.max(0, left / leg.lengthM));
+    left -= leg.lengthM;
+    return share > 0 ? [{ ...leg, lengthM: leg.lengthM * share, riseM: leg.riseM * share }] : [];
+  });
+}

@@ -56,6 +56,8 @@ export interface Conditions {
   readonly peopleAbout?: number;
   readonly otherTransmitters?: string;
   readonly load?: string;
+  /** What the readings were taken with. */
+  readonly instrument?: string;
 }
 
 export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;

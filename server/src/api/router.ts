@@ -1,5 +1,8 @@
-import { BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, findWalks, intervalRows, newComparisonSchema, readInterchange, validateBatch, walkHeaderSchema, WANTED_CRITERIA, writeInterchange, type Problem, type WantedCriterion } from '@urvek/contract';
-import { SIDES, writeWalkIntervals, type Side } from '@urvek/core';
+import {
+  BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, eventsCsv, findingsCsv, findWalks, intervalRows, judgeComparison, marksCsv, newComparisonSchema, NOTHING_WITHHELD, readingsCsv, readInterchange, routesOf,
+  validateBatch, walkHeaderSchema, walksCsv, WANTED_CRITERIA, withhold, writeInterchange, type Finding, type Interchange, type Problem, type WantedCriterion,
+} from '@urvek/contract';
+import { SIDES, writeGeoJson, writeGpx, writeWalkIntervals, type Side } from '@urvek/core';
 import { json, Router } from 'express';
 import * as yup from 'yup';
 import { NotFound, type Store } from '../storage/store.ts';
@@ -15,6 +18,16 @@ export function apiRouter(store: Store): Router {
   router.post('/comparisons/import', json({ limit: IMPORT_LIMIT, strict: true }), async (request, response) => {
     response.status(201).json(await store.importComparison(readInterchange(request.body)));
   });
+  const wholeFile = async (id: string): Promise<Interchange> => {
+    const { title, question, demo, setup } = await store.getComparison(id);
+    return writeInterchange({ id, title, question, simulated: demo }, setup, await store.walksOf(id));
+  };
+  /** A comparison as it may leave: without what its report withholds. */
+  const leaving = async (id: string): Promise<Interchange> => {
+    const file = await wholeFile(id);
+    return withhold(file, file.setup.report?.withheld ?? NOTHING_WITHHELD).file;
+  };
+
   router.use(json({ limit: '1mb', strict: true }));
   router.param('id', (_request, _response, next, id: string) => next(UUID.test(id) ? undefined : new NotFound(`no such id: ${id}`)));
 
@@ -39,10 +52,27 @@ export function apiRouter(store: Store): Router {
     response.type('text/csv').attachment(name).send(writeWalkIntervals(rows));
   });
 
+  type Leaving = Pick<Interchange, 'setup' | 'walks'> & { readonly findings: readonly Finding[] };
+  const tables: Readonly<Record<string, (of: Leaving) => string>> = {
+    'walks.csv': ({ setup, findings }) => walksCsv(setup, findings),
+    'marks.csv': ({ findings }) => marksCsv(findings),
+    'readings.csv': ({ findings }) => readingsCsv(findings),
+    'events.csv': ({ walks }) => eventsCsv(walks),
+    'findings.csv': ({ setup, walks }) => findingsCsv(judgeComparison(setup, walks)),
+    'routes.gpx': ({ setup, findings }) => writeGpx(routesOf(setup, findings)),
+    'routes.geojson': ({ setup, findings }) => writeGeoJson(routesOf(setup, findings)),
+  };
+  // What leaves here as a table leaves out what is to stay private, as the whole file does.
+  router.get('/comparisons/:id/files/:name', async (request, response) => {
+    const write = tables[request.params.name];
+    if (!write) throw new NotFound(`no file ${request.params.name}; there are ${Object.keys(tables).join(', ')}`);
+    const { setup, walks } = await leaving(request.params.id);
+    response.type(request.params.name.endsWith('.csv') ? 'text/csv' : 'application/octet-stream').attachment(request.params.name).send(write({ setup, walks, findings: findWalks(setup, walks) }));
+  });
+
   router.get('/comparisons/:id/comparison.json', async (request, response) => {
-    const { id, title, question, demo, setup } = await store.getComparison(request.params.id);
-    const file = writeInterchange({ id, title, question, simulated: demo }, setup, await store.walksOf(id));
-    response.type('application/json').attachment(`${title.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60)}.urvek.json`).send(JSON.stringify(file));
+    const file = await (request.query.private === 'kept' ? wholeFile(request.params.id) : leaving(request.params.id));
+    response.type('application/json').attachment(`${file.comparison.title.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60)}.urvek.json`).send(JSON.stringify(file));
   });
 
   router.put('/walks/:id', async (request, response) => {

@@ -1,4 +1,4 @@
-import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type StoredWalk, type WantedCriterion } from '@urvek/contract';
+import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type Judgement, type StoredWalk, type WantedCriterion } from '@urvek/contract';
 import type { Side } from '@urvek/core';
 import { keyText } from '@urvek/core';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
@@ -6,7 +6,7 @@ import * as Comlink from 'comlink';
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { fieldLog } from '../field/fieldLog.ts';
-import type { Findings, FindingsWorker } from '../workers/findings.worker.ts';
+import type { FindingsWorker } from '../workers/findings.worker.ts';
 import { base } from './client.ts';
 
 export const useComparisons = () => useQuery({ queryKey: ['comparisons'], queryFn: base.comparisons });
@@ -80,7 +80,7 @@ const findingsWorker = (): Comlink.Remote<FindingsWorker> =>
   (worker ??= Comlink.wrap<FindingsWorker>(new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' })));
 
 /** Estimates and verdicts, computed off the page's thread; keyed by what they were made from. */
-export function useFindings({ comparison, walks }: Workspace, criterion?: WantedCriterion, side?: Side): UseQueryResult<Findings> {
+export function useFindings({ comparison, walks }: Workspace, criterion?: WantedCriterion, side?: Side): UseQueryResult<Judgement> {
   const wanted = criterion ?? comparison?.setup.plan.criterion;
   const size = walks?.map((w) => `${w.header.id}:${w.log.length}`).join();
   return useQuery({

@@ -11,5 +11,7 @@ export const accessory: Kind = {
   testSignal: 'that of the product it is fitted to, with and without it in turn',
   claimCriterion: 'last usable',
   direction: 'mobile-to-fixed',
+  judgedBy: 'sense',
+  bothWays: false,
   checks: [{ id: 'fitted', text: 'Fitted as its maker says, and the rest of the rig unchanged' }, { id: 'legal', text: 'Power and antenna gain within local rules; ask a licensed person when in doubt' }, ...COMMON_CHECKS],
 };

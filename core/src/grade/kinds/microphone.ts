@@ -10,5 +10,7 @@ export const microphone: Kind = {
   testSignal: 'read a text aloud without a pause, at one level',
   claimCriterion: 'first dropout',
   direction: 'mobile-to-fixed',
+  judgedBy: 'sense',
+  bothWays: false,
   checks: [{ id: 'plugs', text: 'Plugs seated: every channel is heard' }, ...COMMON_CHECKS],
 };

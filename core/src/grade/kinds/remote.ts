@@ -10,5 +10,7 @@ export const remote: Kind = {
   testSignal: 'ten presses a stand, two seconds apart; inert loads only, and an all-clear at the far end',
   claimCriterion: 'last usable',
   direction: 'mobile-to-fixed',
+  judgedBy: 'figures',
+  bothWays: false,
   checks: [{ id: 'inert', text: 'Nothing that moves, opens or fires is connected' }, ...COMMON_CHECKS],
 };

@@ -10,5 +10,7 @@ export const router: Kind = {
   testSignal: 'the same transfer both ways, after ten seconds to settle',
   claimCriterion: 'last usable',
   direction: 'fixed-to-mobile',
+  judgedBy: 'figures',
+  bothWays: true,
   checks: [{ id: 'backhaul', text: 'Backhaul measured by cable: it does not cap the result' }, ...COMMON_CHECKS],
 };

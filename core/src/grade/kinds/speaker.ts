@@ -10,5 +10,7 @@ export const speaker: Kind = {
   testSignal: 'speech at conversation level; loud tones only with the neighbours told and ears away',
   claimCriterion: 'last usable',
   direction: 'mobile-to-fixed',
+  judgedBy: 'sense',
+  bothWays: false,
   checks: [{ id: 'sides', text: 'Every side of a pair is heard' }, ...COMMON_CHECKS],
 };

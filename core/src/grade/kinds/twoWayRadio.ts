@@ -10,5 +10,7 @@ export const twoWayRadio: Kind = {
   testSignal: 'fresh words or figures, read back by the other end',
   claimCriterion: 'last usable',
   direction: 'mobile-to-fixed',
+  judgedBy: 'sense',
+  bothWays: true,
   checks: [{ id: 'squelch', text: 'Squelch set alike, and opened by the other end' }, ...COMMON_CHECKS],
 };

@@ -10,5 +10,7 @@ export const videoLink: Kind = {
   testSignal: 'a running clock with tenths of a second and something that moves, in frame',
   claimCriterion: 'first dropout',
   direction: 'mobile-to-fixed',
+  judgedBy: 'sense',
+  bothWays: false,
   checks: [{ id: 'plugs', text: 'Video cables seated and locked: the picture stays when they are touched' }, ...COMMON_CHECKS],
 };

@@ -1,4 +1,4 @@
-import { loggedLevels, pathLinkOf, pathSchema, type Finding, type Setup, type SetupPath } from '@urvek/contract';
+import { loggedLevels, pathLinkOf, pathSchema, type Finding, type Setup, type SetupPath, routeFileOf } from '@urvek/contract';
 import { DISTANCE_METHODS, EXPOSURES, LEAST_STEP_M, METHOD_UNCERTAINTY, OBSTRUCTION_KINDS, PATH_MODELS, pathLengthM, separationAtM, ROUTE_FILE_LIMIT_BYTES, RouteFileError, SLAB_MATERIALS, TOLERANCE_M, type DistanceMethod, type ObstructionKind, type Path, type PathLink } from '@urvek/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -17,7 +17,7 @@ import { KnownPoints } from './KnownPoints.tsx';
 import { LevelFit } from './LevelFit.tsx';
 import { OnAir } from './OnAir.tsx';
 import { Prediction } from './Prediction.tsx';
-import { exportAs, pathsFromFile, routeFileOf } from './routeFiles.ts';
+import { exportAs, pathsFromFile } from './routeFiles.ts';
 import { download } from '../../state/download.ts';
 import { SitePlan } from './SitePlan.tsx';
 

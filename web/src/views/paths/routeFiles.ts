@@ -1,5 +1,5 @@
 import type { SetupPath } from '@urvek/contract';
-import { coordinatesOf, legsOf, pathLengthM, placeOnRoute, readGeoJson, readGpx, routeOf, RouteFileError, writeGeoJson, writeGpx, type RouteFile } from '@urvek/core';
+import { legsOf, pathLengthM, placeOnRoute, readGeoJson, readGpx, routeOf, RouteFileError, writeGeoJson, writeGpx } from '@urvek/core';
 
 /** A waypoint farther from the route than this is not on it. */
 const ON_ROUTE_M = 25;
@@ -20,27 +20,6 @@ export function pathsFromFile(name: string, text: string): SetupPath[] {
       return offM <= ON_ROUTE_M ? [{ name: w.name, atM: Math.min(lengthM, Math.round(travelledM * 10) / 10) }] : [];
     });
     return { id: crypto.randomUUID().slice(0, 8), name: line.name, condition: 'open', model: 'two-slope', distanceMethod: 'map', hazards: '', permission: '', fixedEnd: route[0], legs, obstructions: [], checkpoints: checkpoints.sort((a, b) => a.atM - b.atM) };
-  });
-}
-
-/** A path with a coordinate as a file of one line, its checkpoints as waypoints. */
-export function routeFileOf(path: SetupPath): RouteFile | undefined {
-  const { fixedEnd } = path;
-  if (!fixedEnd) return undefined;
-  const waypoint = ({ name, atM }: SetupPath['checkpoints'][number]): RouteFile['waypoints'][number][] => {
-    const place = coordinatesOf({ legs: cutAt(path.legs, atM) }, fixedEnd).at(-1);
-    return place ? [{ ...place, name }] : [];
-  };
-  return { lines: [{ name: path.name, places: coordinatesOf(path, fixedEnd) }], waypoints: path.checkpoints.flatMap(waypoint) };
-}
-
-/** The legs up to a travelled distance, the last one cut there. */
-function cutAt(legs: SetupPath['legs'], atM: number): SetupPath['legs'] {
-  let left = atM;
-  return legs.flatMap((leg) => {
-    const share = Math.min(1, Math.max(0, left / leg.lengthM));
-    left -= leg.lengthM;
-    return share > 0 ? [{ ...leg, lengthM: leg.lengthM * share, riseM: leg.riseM * share }] : [];
   });
 }
 

@@ -15,7 +15,8 @@ export function ConditionsForm({ conditions, onChange }: { conditions: Condition
         <Field label="Temperature" suffix="°C" inputMode="decimal" defaultValue={conditions.temperatureC ?? ''} onBlur={(e) => set({ temperatureC: number(e.target.value) })} />
         <Field label="People about" inputMode="numeric" defaultValue={conditions.peopleAbout ?? ''} onBlur={(e) => { const n = number(e.target.value); set({ peopleAbout: n === undefined ? undefined : Math.max(0, Math.round(n)) }); }} />
         <Field label="Load on the link" value={conditions.load ?? ''} onChange={(e) => set({ load: e.target.value })} />
-        <Field className="col-span-3" label="Other transmitters" value={conditions.otherTransmitters ?? ''} onChange={(e) => set({ otherTransmitters: e.target.value })} />
+        <Field label="Read with" value={conditions.instrument ?? ''} onChange={(e) => set({ instrument: e.target.value })} />
+        <Field className="col-span-2" label="Other transmitters" value={conditions.otherTransmitters ?? ''} onChange={(e) => set({ otherTransmitters: e.target.value })} />
       </div>
     </details>
   );

@@ -1,0 +1,35 @@
+import type { Side } from '@urvek/core';
+import { auditComparison, type AuditEntry } from './audits.ts';
+import { pathCurves, type PathCurves } from './curves.ts';
+import { acrossPaths, findWalks, rangesByPath, type AcrossPaths, type PathRanges } from './derive.ts';
+import { findLatencies, type LatencyFound } from './latencies.ts';
+import { costTables, judgeNeeds, type CostTable, type NeedJudged } from './needs.ts';
+import type { Setup, WantedCriterion } from './setup.ts';
+import { judgeClaims, type ClaimVerdict } from './verdicts.ts';
+import type { StoredWalk } from './walk.ts';
+
+/** All that is found of a comparison: the same on the phone, the server and the command line. */
+export interface Judgement {
+  /** By the criterion and direction looked at. */
+  readonly ranges: readonly PathRanges[];
+  /** By the id of their range. */
+  readonly curves: readonly PathCurves[];
+  readonly across: readonly AcrossPaths[];
+  /** From here on judged by the plan's criterion, whatever is looked at. */
+  readonly verdicts: readonly ClaimVerdict[];
+  readonly needs: readonly NeedJudged[];
+  readonly audits: readonly AuditEntry[];
+  readonly latencies: readonly LatencyFound[];
+  readonly costs: readonly CostTable[];
+}
+
+export function judgeComparison(setup: Setup, walks: readonly StoredWalk[], wanted: WantedCriterion = setup.plan.criterion, side?: Side): Judgement {
+  const findings = findWalks(setup, walks);
+  const ranges = rangesByPath(setup, findings, wanted, side);
+  const judged = wanted === setup.plan.criterion && side === undefined ? ranges : rangesByPath(setup, findings, setup.plan.criterion);
+  return {
+    ranges, curves: ranges.map((r) => pathCurves(setup, r)), across: acrossPaths(setup, ranges),
+    verdicts: judgeClaims(setup, judged), needs: judgeNeeds(setup, findings), audits: auditComparison(setup, walks, findings, judged),
+    latencies: findLatencies(setup), costs: costTables(setup, judged),
+  };
+}

@@ -1,0 +1,88 @@
+import type { AuditCase, AuditRule } from './auditCase.ts';
+import { announced } from './consistency/announced.ts';
+import type { ConsistencyRule, Entered } from './consistency/entered.ts';
+import { failedWithoutDistance } from './consistency/failedWithoutDistance.ts';
+import { impossibleMean } from './consistency/impossibleMean.ts';
+import { logAgainstTable } from './consistency/logAgainstTable.ts';
+import { sameFigure } from './consistency/sameFigure.ts';
+import { antennaPlace } from './fairness/antennaPlace.ts';
+import { bestOf } from './fairness/bestOf.ts';
+import { cap } from './fairness/cap.ts';
+import { channel } from './fairness/channel.ts';
+import { connectors } from './fairness/connectors.ts';
+import { distanceMethod } from './fairness/distanceMethod.ts';
+import { foliage } from './fairness/foliage.ts';
+import { heights } from './fairness/heights.ts';
+import { instrument } from './fairness/instrument.ts';
+import { judgedKnowing } from './fairness/judgedKnowing.ts';
+import { knownPhrase } from './fairness/knownPhrase.ts';
+import { load } from './fairness/load.ts';
+import { oneDirection } from './fairness/oneDirection.ts';
+import { order } from './fairness/order.ts';
+import { orientation } from './fairness/orientation.ts';
+import { otherTransmitters } from './fairness/otherTransmitters.ts';
+import { pathAndMode } from './fairness/pathAndMode.ts';
+import { playoutBuffer } from './fairness/playoutBuffer.ts';
+import { power } from './fairness/power.ts';
+import { repeatability } from './fairness/repeatability.ts';
+import { startNotZero } from './fairness/startNotZero.ts';
+import { stepAgainstDifference } from './fairness/stepAgainstDifference.ts';
+import { surprise } from './fairness/surprise.ts';
+import { timeOfDay } from './fairness/timeOfDay.ts';
+import { twoThings } from './fairness/twoThings.ts';
+import { unitsTested } from './fairness/unitsTested.ts';
+import { weather } from './fairness/weather.ts';
+import { width } from './fairness/width.ts';
+
+export const FAIRNESS_RULES: readonly AuditRule[] = [
+  heights, antennaPlace, orientation, channel, width, power, instrument, cap, load, weather, foliage, timeOfDay, order, pathAndMode, distanceMethod, stepAgainstDifference,
+  unitsTested, oneDirection, startNotZero, playoutBuffer, otherTransmitters, connectors, bestOf, knownPhrase, twoThings, surprise, repeatability, judgedKnowing,
+];
+
+export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [impossibleMean, sameFigure, logAgainstTable, announced, failedWithoutDistance];
+
+/** A finding with its rule and where it was found. */
+export interface Audited {
+  /** The same as long as the thing found is: what is acknowledged is kept by it. */
+  readonly key: string;
+  readonly audit: 'fairness' | 'consistency';
+  readonly rule: string;
+  readonly title: string;
+  readonly path: string;
+  readonly products: readonly string[];
+  readonly what: string;
+  readonly sizeDb: number | undefined;
+  readonly size: string | undefined;
+  readonly mend: string;
+}
+
+/**
+ * Findings of all rules, those first that could change a verdict most: an effect of known size that reaches the smallest
+ * advantage found, then effects of unknown size, then effects of known size that stay below it.
+ */
+export function auditFairness(of: AuditCase): Audited[] {
+  const found = FAIRNESS_RULES.flatMap((rule) => rule.find(of).map((f) => ({ ...f, audit: 'fairness' as const, rule: rule.id, title: rule.title, path: of.pathName })));
+  return withKeys(found).map((f) => ({ f, rank: rankOf(f, of) })).sort((a, b) => b.rank - a.rank).map(({ f }) => f);
+}
+
+export const auditConsistency = (entered: Entered): Audited[] =>
+  withKeys(CONSISTENCY_RULES.flatMap((rule) => rule.find(entered).map((f) => ({ ...f, audit: 'consistency' as const, rule: rule.id, title: rule.title, sizeDb: undefined, size: undefined }))));
+
+/** Rule, path and products name a finding; a second one of the same is told by what it says. */
+function withKeys(found: readonly Omit<Audited, 'key'>[]): Audited[] {
+  const taken = new Set<string>();
+  return found.map((f) => {
+    const name = [f.rule, f.path, ...f.products].join('/');
+    const key = taken.has(name) ? `${name}/${f.what}` : name;
+    taken.add(key);
+    return { ...f, key: key.slice(0, 300) };
+  });
+}
+
+function rankOf({ sizeDb, products }: Audited, { ratios, products: all, exponent }: AuditCase): number {
+  if (sizeDb === undefined) return 0;
+  const names = all.filter((p) => products.includes(p.id)).map((p) => p.name);
+  const advantages = ratios.flatMap((r) => (r.estimate && names.some((n) => n === r.numerator || n === r.denominator) ? [(10 * exponent * Math.abs(r.estimate.logRatio)) / Math.LN10] : []));
+  const least = advantages.length > 0 ? Math.min(...advantages) : 0;
+  return sizeDb >= least ? 1000 + sizeDb - least : sizeDb - least;
+}

@@ -1,0 +1,62 @@
+import type { DistanceMethod } from '../../position/method.ts';
+
+/** What somebody wrote down, beside the log. */
+export interface Quoted {
+  readonly productId: string;
+  readonly product: string;
+  readonly path: string;
+  readonly source: string;
+  readonly walks: number | undefined;
+  readonly meanM: number | undefined;
+  readonly bestM: number | undefined;
+  readonly worstM: number | undefined;
+  readonly spreadM: number | undefined;
+  /** It failed there, and the distance was not noted. */
+  readonly failedWithoutDistance: boolean;
+}
+
+/** One log, as far as its consistency goes. */
+export interface EnteredWalk {
+  readonly productId: string;
+  readonly product: string;
+  readonly path: string;
+  readonly label: string;
+  readonly marks: readonly { readonly atM: number; readonly name: string | undefined; readonly method: DistanceMethod; readonly atS: number }[];
+  readonly notes: readonly { readonly text: string; readonly atS: number }[];
+  /** Moments at which a grade, a measure, a count or a call was entered. */
+  readonly readingsS: readonly number[];
+  /** It is logged stand by stand: each mark should have its reading. */
+  readonly atStands: boolean;
+  /** Failures that no mark places. */
+  readonly unplacedFailures: number;
+  readonly endS: number;
+}
+
+/** What the walks of a product on a path bound: the median's interval by the case's criterion. */
+export interface LoggedRange {
+  readonly productId: string;
+  readonly path: string;
+  readonly lowM: number | undefined;
+  readonly highM: number | undefined;
+  readonly walks: number;
+}
+
+/** All that was entered. */
+export interface Entered {
+  readonly quoted: readonly Quoted[];
+  readonly walks: readonly EnteredWalk[];
+  readonly ranges: readonly LoggedRange[];
+}
+
+export interface ConsistencyFinding {
+  readonly products: readonly string[];
+  readonly path: string;
+  readonly what: string;
+  readonly mend: string;
+}
+
+export interface ConsistencyRule {
+  readonly id: string;
+  readonly title: string;
+  find(entered: Entered): ConsistencyFinding[];
+}
