@@ -2,7 +2,7 @@ import {
   auditConsistency, auditFairness, effectiveLog, kindOf, outcomeOf, parseClaim,
   type AuditCase, type Audited, type AuditedProduct, type AuditedWalk, type Conditions, type Entered, type EnteredWalk, type WalkEvent,
 } from '@urvek/core';
-import { throughputFindings } from './curves.ts';
+import { checkpointMatrix, throughputFindings } from './curves.ts';
 import { plannedPaths, plannedRigs, productOf, rangesByPath, type Finding, type PathRanges, type PlannedWalk, type SetupPath } from './derive.ts';
 import { criterionFor, type Product, type Rig, type Setup } from './setup.ts';
 import type { StoredWalk } from './walk.ts';
@@ -19,13 +19,13 @@ const USUAL_EXPONENT = 3;
 export function auditComparison(setup: Setup, walks: readonly StoredWalk[], findings: readonly Finding[], ranges: readonly PathRanges[]): AuditEntry[] {
   const logs = new Map(walks.map((w) => [w.header.id, w.log]));
   const cases = ranges.filter((r) => r.findings.length > 0).map((r) => caseOf(setup, findings, r, logs));
-  return acknowledged(setup, [...cases.flatMap((c) => auditFairness(c)), ...auditConsistency(enteredOf(setup, findings, ranges, logs))]);
+  return acknowledged(setup, [...auditFairness(cases), ...auditConsistency(enteredOf(setup, findings, ranges, logs))]);
 }
 
 /** The same on the rigs of a plan, while it can still be changed at no cost: what has walked counts, what has not is taken as planned. */
 export function auditPlan(setup: Setup, findings: readonly Finding[]): AuditEntry[] {
   const kinds = [...new Set(plannedRigs(setup).map(({ product }) => product.kindId))];
-  return acknowledged(setup, plannedPaths(setup).flatMap((path) => kinds.flatMap((kindId) => auditFairness(plannedCase(setup, findings, path, kindId)))));
+  return acknowledged(setup, auditFairness(plannedPaths(setup).flatMap((path) => kinds.map((kindId) => plannedCase(setup, findings, path, kindId)))));
 }
 
 /** What a walk about to begin would add: findings on its product that are there with it and its conditions. */
@@ -38,7 +38,7 @@ export function auditBegin(setup: Setup, findings: readonly Finding[], walk: Pic
   };
   const products = base.products.map((p) => (p.id === product.id ? { ...p, walks: [...p.walks, begun], rigs: [rig] } : p));
   const only = new Set(['units', 'knowing', 'order', 'path-and-mode', 'time-of-day']);
-  return acknowledged(setup, auditFairness({ ...base, products })).filter((f) => f.products.includes(product.id) && !only.has(f.rule));
+  return acknowledged(setup, auditFairness([{ ...base, products }])).filter((f) => f.products.includes(product.id) && !only.has(f.rule));
 }
 
 function acknowledged(setup: Setup, found: readonly Audited[]): AuditEntry[] {
@@ -57,6 +57,7 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange, lo
   const { path, kindId, criterion } = range;
   const kind = kindOf(kindId);
   const curves = range.summary ? throughputFindings(range as PathRanges).curves : [];
+  const oneWay = range.summary ? checkpointMatrix(range as PathRanges).oneWay : [];
   const of = setup.products.filter((p) => p.kindId === kindId);
   return {
     pathId: path.id, pathName: path.name, criterion, kindName: kind.name, judgedBy: kind.judgedBy, bothWays: kind.bothWays,
@@ -69,6 +70,7 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange, lo
         pathsWalked: [...new Set(findings.filter((f) => f.header.productId === product.id).map((f) => f.path.name))],
         quoted: (setup.quoted ?? []).filter((q) => q.productId === product.id && q.pathId === path.id).map((q) => ({ source: q.source, walks: q.walks, meanM: q.meanM, bestM: q.bestM, worstM: q.worstM, spreadM: q.spreadM })),
         cap: curves.find((c) => c.product === product.name && c.cap)?.cap,
+        oneWay: oneWay.filter((o) => o.product === product.name),
       };
     }),
     ratios: range.summary?.productRatios ?? [],

@@ -119,17 +119,25 @@ export function plannedRigs({ products, plan }: Setup): { product: Product; rig:
 
 export const plannedPaths = ({ paths, plan }: Setup): SetupPath[] => (plan.pathIds ? paths.filter((p) => plan.pathIds?.includes(p.id)) : paths);
 
+/** In turn by product, so that two rigs of one do not follow each other: what is compared is products. */
+function inTurn<T extends { readonly product: Product }>(rigs: readonly T[]): T[] {
+  const nth = (rig: T): number => rigs.filter((r) => r.product === rig.product).indexOf(rig);
+  return [...rigs].sort((a, b) => nth(a) - nth(b));
+}
+
 /**
- * Path by path, every rig in a balanced order; then, where the plan wants them, each rig with its ends swapped, and the
- * first walk of the path once more.
+ * Path by path and round by round, kind by kind, every rig in a balanced order among those that it is compared with; then, where the plan
+ * wants them, each rig with its ends swapped, and the first walk of the path once more.
  */
 export function plannedWalks(setup: Setup): Slot<PlannedWalk>[] {
   const { plan } = setup;
   const rigs = plannedRigs(setup);
+  const kinds = [...new Set(rigs.map((r) => r.product.kindId))];
+  const byKind = kinds.map((kindId) => balancedOrder(inTurn(rigs.filter((r) => r.product.kindId === kindId)), plan.walksEach));
   return plannedPaths(setup).flatMap((path) => {
     const of = (variant: WalkVariant, { product, rig }: (typeof rigs)[number]): PlannedWalk => ({ product, rig: variant === 'ends swapped' ? swapEnds(rig) : rig, path, variant });
-    const rounds = balancedOrder(rigs, plan.walksEach).map(({ item, ...slot }) => ({ ...slot, item: of('plain', item) }));
     const after = (list: PlannedWalk[], round: number): Slot<PlannedWalk>[] => list.map((item, i) => ({ round, place: i + 1, item }));
+    const rounds = Array.from({ length: plan.walksEach }, (_, r) => after(byKind.flatMap((slots) => slots.filter((s) => s.round === r + 1).map((s) => of('plain', s.item))), r + 1)).flat();
     const swaps = plan.swapEnds ? after(rigs.map((r) => of('ends swapped', r)), plan.walksEach + 1) : [];
     const [first] = rounds;
     return [...rounds, ...swaps, ...(plan.repeatBaseline && first ? after([{ ...first.item, variant: 'baseline' }], plan.walksEach + 2) : [])];

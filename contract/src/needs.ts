@@ -16,8 +16,9 @@ const WORST_FIRST = ['fails', 'unknown', 'marginal', 'meets'] as const;
 /** Every need for every product of its kind, on the paths of its condition; the path that serves it worst counts. In order of margin, unknown ones last. */
 export function judgeNeeds(setup: Setup, findings: readonly Finding[]): NeedJudged[] {
   return (setup.needs ?? []).flatMap((need) => {
-    const ranges = rangesByPath(setup, findings, need.criterion, need.side).filter((r) => r.kindId === need.kindId && speaksTo(r.path, need) && r.summary.n > 0);
-    const judged = setup.products.filter((p) => p.kindId === need.kindId).map((product) => worst(need, product, ranges));
+    const fitting = { ...setup, products: setup.products.filter((p) => p.kindId === need.kindId), paths: setup.paths.filter((p) => speaksTo(p, need)) };
+    const ranges = rangesByPath(fitting, findings, need.criterion, need.side).filter((r) => r.summary.n > 0);
+    const judged = fitting.products.map((product) => worst(need, product, ranges));
     return judged.sort((a, b) => (b.verdict.margin ?? -1) - (a.verdict.margin ?? -1));
   });
 }

@@ -10,6 +10,7 @@ import { bestOf } from './fairness/bestOf.ts';
 import { cap } from './fairness/cap.ts';
 import { channel } from './fairness/channel.ts';
 import { connectors } from './fairness/connectors.ts';
+import { deafEnd } from './fairness/deafEnd.ts';
 import { distanceMethod } from './fairness/distanceMethod.ts';
 import { foliage } from './fairness/foliage.ts';
 import { heights } from './fairness/heights.ts';
@@ -36,7 +37,7 @@ import { width } from './fairness/width.ts';
 
 export const FAIRNESS_RULES: readonly AuditRule[] = [
   heights, antennaPlace, orientation, channel, width, power, instrument, cap, load, weather, foliage, timeOfDay, order, pathAndMode, distanceMethod, stepAgainstDifference,
-  unitsTested, oneDirection, startNotZero, playoutBuffer, otherTransmitters, connectors, bestOf, knownPhrase, twoThings, surprise, repeatability, judgedKnowing,
+  unitsTested, oneDirection, deafEnd, startNotZero, playoutBuffer, otherTransmitters, connectors, bestOf, knownPhrase, twoThings, surprise, repeatability, judgedKnowing,
 ];
 
 export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [impossibleMean, sameFigure, logAgainstTable, announced, failedWithoutDistance];
@@ -56,30 +57,46 @@ export interface Audited {
   readonly mend: string;
 }
 
+type Found = Omit<Audited, 'key'>;
+
 /**
- * Findings of all rules, those first that could change a verdict most: an effect of known size that reaches the smallest
- * advantage found, then effects of unknown size, then effects of known size that stay below it.
+ * Findings of all rules over all cases, one that stands on several paths once. Those come first that could change a verdict most: an effect
+ * of known size that reaches the smallest advantage found, then effects of unknown size, then effects of known size that
+ * stay below it.
  */
-export function auditFairness(of: AuditCase): Audited[] {
-  const found = FAIRNESS_RULES.flatMap((rule) => rule.find(of).map((f) => ({ ...f, audit: 'fairness' as const, rule: rule.id, title: rule.title, path: of.pathName })));
-  return withKeys(found).map((f) => ({ f, rank: rankOf(f, of) })).sort((a, b) => b.rank - a.rank).map(({ f }) => f);
+export function auditFairness(cases: readonly AuditCase[]): Audited[] {
+  const ranked = cases.flatMap((of) => FAIRNESS_RULES.flatMap((rule) => rule.find(of).map((f) => {
+    const found: Found = { ...f, audit: 'fairness', rule: rule.id, title: rule.title, path: of.pathName };
+    return { found, rank: rankOf(found, of) };
+  })));
+  return withKeys(oncePerThing(ranked.sort((a, b) => b.rank - a.rank).map((r) => r.found)));
 }
 
 export const auditConsistency = (entered: Entered): Audited[] =>
   withKeys(CONSISTENCY_RULES.flatMap((rule) => rule.find(entered).map((f) => ({ ...f, audit: 'consistency' as const, rule: rule.id, title: rule.title, sizeDb: undefined, size: undefined }))));
 
-/** Rule, path and products name a finding; a second one of the same is told by what it says. */
-function withKeys(found: readonly Omit<Audited, 'key'>[]): Audited[] {
+function oncePerThing(found: readonly Found[]): Found[] {
+  const things = new Map<string, Found>();
+  for (const f of found) {
+    const thing = [f.rule, ...f.products, f.what].join('/');
+    const before = things.get(thing);
+    things.set(thing, before ? { ...before, path: `${before.path}, ${f.path}` } : f);
+  }
+  return [...things.values()];
+}
+
+/** Rule and products name a finding; a second one of the same is told by its path, a third by what it says. */
+function withKeys(found: readonly Found[]): Audited[] {
   const taken = new Set<string>();
   return found.map((f) => {
-    const name = [f.rule, f.path, ...f.products].join('/');
-    const key = taken.has(name) ? `${name}/${f.what}` : name;
+    const names = [[f.rule, ...f.products], [f.rule, ...f.products, f.path], [f.rule, ...f.products, f.path, f.what]].map((parts) => parts.join('/').slice(0, 300));
+    const key = names.find((name) => !taken.has(name)) ?? (names[2] as string);
     taken.add(key);
-    return { ...f, key: key.slice(0, 300) };
+    return { ...f, key };
   });
 }
 
-function rankOf({ sizeDb, products }: Audited, { ratios, products: all, exponent }: AuditCase): number {
+function rankOf({ sizeDb, products }: Found, { ratios, products: all, exponent }: AuditCase): number {
   if (sizeDb === undefined) return 0;
   const names = all.filter((p) => products.includes(p.id)).map((p) => p.name);
   const advantages = ratios.flatMap((r) => (r.estimate && names.some((n) => n === r.numerator || n === r.denominator) ? [(10 * exponent * Math.abs(r.estimate.logRatio)) / Math.LN10] : []));

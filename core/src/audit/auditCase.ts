@@ -54,6 +54,8 @@ export interface AuditedProduct {
   readonly pathsWalked: readonly string[];
   readonly quoted: readonly QuotedFigure[];
   readonly cap: Cap | undefined;
+  /** Checkpoints at which one end is heard and the other is not. */
+  readonly oneWay: readonly { readonly checkpoint: string; readonly deaf: 'fixed end' | 'mobile end' }[];
 }
 
 /** Products of one kind on one path, by one criterion: what is compared. */

@@ -1,4 +1,4 @@
-import { mean, standardDeviation } from './statistics.ts';
+import { mean, standardDeviation } from '../range/moments.ts';
 import { studentQuantile } from '../range/student.ts';
 
 export const LATENCY_METHODS = ['frames', 'filmed clock'] as const;

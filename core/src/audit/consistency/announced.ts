@@ -14,10 +14,13 @@ export const announced: ConsistencyRule = {
 const saidOnly = ({ notes, readingsS }: EnteredWalk): string[] =>
   notes.filter((n) => ANNOUNCES.test(n.text) && !readingsS.some((s) => Math.abs(s - n.atS) <= NEAR_S)).map((n) => `“${n.text.slice(0, 80)}” stands in the notes, and no reading near it`);
 
+/** A stand lasts from its first mark to the first mark elsewhere. */
 function emptyStands({ atStands, marks, readingsS, endS }: EnteredWalk): string[] {
   if (!atStands) return [];
-  return marks.filter((m) => m.name !== undefined).flatMap((m, i, named) => {
-    const untilS = named[i + 1]?.atS ?? endS + 1;
-    return readingsS.some((s) => s >= m.atS && s < untilS) ? [] : [`nothing was entered at “${m.name}”`];
+  const stands = marks.filter((m) => m.name !== undefined).filter((m, i, named) => m.name !== named[i - 1]?.name);
+  const empty = stands.filter((m, i) => {
+    const untilS = stands[i + 1]?.atS ?? endS + 1;
+    return !readingsS.some((s) => s >= m.atS && s < untilS);
   });
+  return empty.length === 0 ? [] : [`nothing was entered at ${empty.map((m) => `“${m.name}”`).join(', ')}`];
 }

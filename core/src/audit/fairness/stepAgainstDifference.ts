@@ -3,7 +3,7 @@ import { pairsOf, stepOf } from '../pairs.ts';
 
 const percent = (ratio: number): string => `${(100 * (ratio - 1)).toFixed(0)} %`;
 
-/** Marks farther apart than the difference: it was not seen but interpolated. A claim smaller than the step cannot be settled either. */
+/** Marks farther apart than a difference that is said to be there: it was not seen but interpolated. A claim smaller than the step cannot be settled either. */
 export const stepAgainstDifference: AuditRule = {
   id: 'step', title: 'Steps wider than the difference',
   find: (of) => pairsOf(of).flatMap((pair): AuditFinding[] => {
@@ -13,7 +13,9 @@ export const stepAgainstDifference: AuditRule = {
     const products = pair.map((p) => p.id);
     const decibel = (ratio: number): Pick<AuditFinding, 'sizeDb' | 'size'> => ({ sizeDb: (10 * of.exponent * step) / Math.LN10, size: `brackets of ${width}, a difference of ${percent(ratio)}` });
     const mend = (ratio: number): string => `Set marks no wider than ${percent(Math.sqrt(ratio))} apart about the expected range, and walk again.`;
-    const ratio = of.ratios.find((r) => [r.numerator, r.denominator].every((name) => pair.some((p) => p.name === name)))?.estimate?.ratio;
+    const found = of.ratios.find((r) => [r.numerator, r.denominator].every((name) => pair.some((p) => p.name === name)));
+    const toldApart = (found?.interval95?.low ?? 0) > 1 || (found?.interval95?.high ?? Infinity) < 1;
+    const ratio = toldApart ? found?.estimate?.ratio : undefined;
     const apart = ratio === undefined ? 1 : Math.max(ratio, 1 / ratio);
     const claims = of.ratioClaims.filter((c) => products.includes(c.product) && products.includes(c.against)).filter((c) => Math.abs(Math.log(c.ratio)) < step);
     return [

@@ -1,14 +1,16 @@
-import { median } from '../../throughput/throughput.ts';
+import { mean, standardDeviation } from '../../range/moments.ts';
+import { studentQuantile } from '../../range/student.ts';
 import type { AuditFinding, AuditRule } from '../auditCase.ts';
 import { logPlace } from '../pairs.ts';
 
-/** Scaled median absolute deviations beyond which a walk surprises (common practice: 3.5). */
-const FAR = 3.5;
-const MAD_TO_SD = 1.4826;
-/** Walks of one setting vary by a few per cent in any case. */
-const LEAST_SD = 0.05;
+/** A walk surprises when it lies outside what the others let expect of one more, but for one time in a thousand. */
+const EXPECTED = 0.999;
+/** Walks of one setting vary by a few per cent in any case, s.d. of ln. */
+const LEAST_SD = 0.03;
+/** Fewer others say nothing of their spread. */
+const LEAST_OTHERS = 3;
 
-/** The last walk of a product surprises, and it was left at that. */
+/** The last walk of a product surprises, and it was left at that. Prediction interval of one more of a normal sample, in ln distance. */
 export const surprise: AuditRule = {
   id: 'surprise', title: 'A surprise was not measured again',
   find: ({ products }) => products.flatMap((p): AuditFinding[] => {
@@ -17,14 +19,15 @@ export const surprise: AuditRule = {
       return place === undefined ? [] : [{ walk: w, place }];
     });
     const last = places.at(-1);
-    if (places.length < 4 || !last) return [];
     const others = places.slice(0, -1).map((x) => x.place);
-    const middle = median(others);
-    const sd = Math.max(LEAST_SD, MAD_TO_SD * median(others.map((x) => Math.abs(x - middle))));
-    const factor = Math.exp(last.place - middle);
-    return Math.abs(last.place - middle) < FAR * sd ? [] : [{
-      products: [p.id], what: `${p.name}, walk ${last.walk.label}: ${factor.toFixed(2)} times the median of the others, and no walk after it`,
-      sizeDb: undefined, size: `a factor of ${factor.toFixed(2)}`, mend: 'Walk it once more before it counts.',
+    if (!last || others.length < LEAST_OTHERS) return [];
+    const sd = Math.max(LEAST_SD, standardDeviation(others)) * Math.sqrt(1 + 1 / others.length);
+    const off = last.place - mean(others);
+    if (Math.abs(off) < studentQuantile(0.5 + EXPECTED / 2, others.length - 1) * sd) return [];
+    const factor = Math.exp(off).toFixed(2);
+    return [{
+      products: [p.id], what: `${p.name}, walk ${last.walk.label}: ${factor} times as far as the others, and no walk after it`,
+      sizeDb: undefined, size: `a factor of ${factor}`, mend: 'Walk it once more before it counts.',
     }];
   }),
 };
