@@ -14,7 +14,7 @@ const project = (displayName, roots, more = {}) => ({
 
 export default {
   projects: [
-    project('units', ['core/src', 'contract/src', 'draw/src', 'cli/src', 'web/src'].map((d) => `<rootDir>/${d}`)),
+    project('units', ['core/src', 'contract/src', 'draw/src', 'cli/src', 'web/src', 'bench'].map((d) => `<rootDir>/${d}`)),
     project('server', ['<rootDir>/server/src']),
     project('browser', ['<rootDir>/e2e']),
   ],

@@ -4,8 +4,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { EMPTY_SETUP, findWalks, intervalRows, newRig, plannedWalks, standInOf, writeInterchange, type Setup, type StoredWalk } from '@urvek/contract';
-import { operate, seeded, startWalk, writeWalkIntervals, type LoggedAction, type WalkEvent } from '@urvek/core';
+import { EMPTY_SETUP, findWalks, intervalRows, judgeComparison, newRig, plannedWalks, standInOf, writeInterchange, type Setup, type StoredWalk } from '@urvek/contract';
+import { formatLength, operate, seeded, startWalk, writeWalkIntervals, type LoggedAction, type WalkEvent } from '@urvek/core';
 import { main } from './main.ts';
 
 const reference = (name: string): string => fileURLToPath(new URL(`../../core/src/range/reference/${name}`, import.meta.url));
@@ -240,3 +240,57 @@ function same(actual: unknown, expected: unknown): void {
   expect(Object.keys(actual as object)).toEqual(Object.keys(expected as object));
   for (const key of Object.keys(expected as object)) same((actual as Record<string, unknown>)[key], (expected as Record<string, unknown>)[key]);
 }
+
+describe('verdict, audit and report of a whole comparison', () => {
+  const judgedSetup: Setup = {
+    ...SETUP,
+    products: SETUP.products.map((p, i) => ({ ...p, name: i === 0 ? 'Clip <b>a</b>' : p.name, claims: [{ id: `c${i}`, form: 'distance' as const, entered: '20 m', upTo: true, condition: 'open' as const, source: 'box' }] })),
+    needs: [{ id: 'n', use: 'Stage', entered: '10 m', condition: 'open', kindId: 'microphone', criterion: 'by kind' }],
+    acknowledged: [{ key: 'knowing/a/b', reason: 'only one of us was there' }],
+  };
+  const judgedFile = (): string => {
+    const path = join(folder, 'judged.urvek.json');
+    writeFileSync(path, JSON.stringify(writeInterchange({ id: uuid(50), title: 'Clips', question: 'Which?', simulated: true }, judgedSetup, WALKS)));
+    return path;
+  };
+  const judged = judgeComparison(judgedSetup, WALKS);
+
+  test('verdict: each claim and need with its outcome and reason', async () => {
+    const { claims, needs } = JSON.parse((await run('verdict', judgedFile(), '--json')).out) as { claims: { outcome: string; reason: string }[]; needs: { outcome: string; margin: number }[] };
+    expect(claims.map((c) => [c.outcome, c.reason])).toEqual(judged.verdicts.map((v) => [v.verdict.outcome, v.verdict.reason]));
+    expect(needs.map((n) => [n.outcome, n.margin])).toEqual(judged.needs.map((n) => [n.verdict.outcome, n.verdict.margin]));
+    expect((await run('verdict', judgedFile())).out).toContain('supported   Clip <b>a</b>: up to 20 m, open, on Field');
+  });
+
+  test('audit: each finding, and why it was left', async () => {
+    const { findings } = JSON.parse((await run('audit', judgedFile(), '--json')).out) as { findings: { rule: string; acknowledged: string | null }[] };
+    expect(findings.map((f) => f.rule)).toEqual(judged.audits.map((a) => a.rule));
+    expect(findings.find((f) => f.rule === 'knowing')?.acknowledged).toBe('only one of us was there');
+    expect((await run('audit', judgedFile())).out).toContain('left, because: only one of us was there');
+  });
+
+  test('report: a page, its pictures and tables; every figure is that of ranges; nothing of a name is run', async () => {
+    const out = join(folder, 'report');
+    const { code, out: written } = await run('report', judgedFile(), '--out', out);
+    expect(code).toBe(0);
+    const html = readFileSync(join(out, 'report.html'), 'utf8');
+    const { fitted, product_ratios: ratios } = JSON.parse((await run('ranges', judgedFile(), '--json')).out) as { fitted: { median: { estimate_m: number }; walks: number }[]; product_ratios: { ratio: number }[] };
+    for (const cell of fitted) expect(html).toContain(`median ${formatLength(cell.median.estimate_m)}`);
+    for (const r of ratios) expect(html).toContain(`${r.ratio.toFixed(2)}× as far`);
+    expect(html).toContain('Clip &lt;b&gt;a&lt;/b&gt;');
+    expect(html).not.toContain('<b>a</b>');
+    expect(html).toContain('Made up: these walks were played by simulated gear.');
+    expect(html).toContain('only one of us was there');
+    expect(written).toContain('ranges-field.svg');
+    expect(readFileSync(join(out, 'ranges-field.svg'), 'utf8')).toMatch(/^<svg /);
+    expect(readFileSync(join(out, 'findings.csv'), 'utf8').split('\r\n')[0]).toContain('value,low95,high95,unit');
+    await run('report', judgedFile(), '--out', out, '--form', 'short');
+    expect(readFileSync(join(out, 'report.txt'), 'utf8')).toContain('Who paid:');
+  });
+
+  test.each([[['report', 'FILE', '--out', 'x', '--unit', 'league'], '--unit league'], [['report', 'FILE', '--out', 'x', '--form', 'middle'], '--form middle'], [['audit', 'nowhere.json'], 'cannot be read'], [['report', 'FILE'], '--out']] as const)('%j is refused', async (args, says) => {
+    const { code, out, err } = await run(...args.map((a) => (a === 'FILE' ? judgedFile() : a)));
+    expect([code, out]).toEqual([2, '']);
+    expect(err).toContain(says);
+  });
+});

@@ -22,7 +22,7 @@ const conditions = () => strict<Conditions>({
 const rigCheckResult = () => strict<RigCheckResult>({ id: yup.string().required().max(40), result: yup.string().oneOf(CHECK_RESULTS).required(), note: yup.string().max(300) });
 
 /** The type of each body is core's: a schema that says otherwise does not compile. */
-const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
+export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
   begin: strict({ baselineGrade: grade(), direction: direction(), mode: yup.string().oneOf(WALK_MODES), conditions: conditions().default(undefined).optional(), delay: delay().default(undefined).optional(), reading: reading().required(), playoutDelayS: number().min(0).max(30), simulatedSeed: yup.string().max(120), checks: yup.array(rigCheckResult().required()).max(60) }),
   dropoutBegin: strict({}),
   dropoutEnd: strict({}),
@@ -53,19 +53,19 @@ const BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = 
   }),
 };
 
-const envelope = strict({
+export const eventEnvelope = strict({
   ...key(),
   walkId: yup.string().uuid().required(),
   version: yup.number().oneOf([1], 'version ${value} of an event is not known here').required(),
-  kind: yup.string().oneOf(Object.keys(BODIES) as EventKind[]).required(),
+  kind: yup.string().oneOf(Object.keys(EVENT_BODIES) as EventKind[]).required(),
   time: strict({ walkS: number().min(0), rate: number().moreThan(0).max(1000), inputMs: number(), originMs: number(), wallMs: number() }).required(),
   body: yup.mixed().required(),
 });
 
 /** @throws yup.ValidationError naming the field. */
 export function validateEvent(value: unknown): WalkEvent {
-  const event = envelope.validateSync(value) as unknown as WalkEvent;
-  BODIES[event.kind].validateSync(event.body);
+  const event = eventEnvelope.validateSync(value) as unknown as WalkEvent;
+  EVENT_BODIES[event.kind].validateSync(event.body);
   return event;
 }
 

@@ -59,8 +59,13 @@ export function readInterchange(given: unknown): Interchange {
   const value = MIGRATIONS.slice(version - 1).reduce((file, migrate) => migrate(file), given);
   const comparison = at('comparison', () => headSchema.validateSync(object(value.comparison), { strict: true }));
   const setup = at('setup', () => setupSchema.validateSync(object(value.setup), { strict: true }));
-  if (!Array.isArray(value.walks)) throw new InterchangeError('walks: not a list');
-  return { format: INTERCHANGE_FORMAT, version: INTERCHANGE_VERSION, comparison, setup, walks: value.walks.map((walk, i) => readWalk(walk, `walk ${i + 1}`, comparison.id)) };
+  return { format: INTERCHANGE_FORMAT, version: INTERCHANGE_VERSION, comparison, setup, walks: readWalks(value.walks, comparison.id) };
+}
+
+/** Walks of one comparison from parsed JSON. @throws InterchangeError naming the place of what is wrong. */
+export function readWalks(value: unknown, comparisonId: string): StoredWalk[] {
+  if (!Array.isArray(value)) throw new InterchangeError('walks: not a list');
+  return value.map((walk, i) => readWalk(walk, `walk ${i + 1}`, comparisonId));
 }
 
 function readWalk(value: unknown, where: string, comparisonId: string): StoredWalk {

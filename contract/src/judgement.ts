@@ -12,8 +12,6 @@ import type { StoredWalk } from './walk.ts';
 export interface Judgement {
   /** By the criterion and direction looked at. */
   readonly ranges: readonly PathRanges[];
-  /** By the id of their range. */
-  readonly curves: readonly PathCurves[];
   readonly across: readonly AcrossPaths[];
   /** From here on judged by the plan's criterion, whatever is looked at. */
   readonly verdicts: readonly ClaimVerdict[];
@@ -28,8 +26,12 @@ export function judgeComparison(setup: Setup, walks: readonly StoredWalk[], want
   const ranges = rangesByPath(setup, findings, wanted, side);
   const judged = wanted === setup.plan.criterion && side === undefined ? ranges : rangesByPath(setup, findings, setup.plan.criterion);
   return {
-    ranges, curves: ranges.map((r) => pathCurves(setup, r)), across: acrossPaths(setup, ranges),
+    ranges, across: acrossPaths(setup, ranges),
     verdicts: judgeClaims(setup, judged), needs: judgeNeeds(setup, findings), audits: auditComparison(setup, walks, findings, judged),
     latencies: findLatencies(setup), costs: costTables(setup, judged),
   };
 }
+
+/** What is drawn beside the tape, by the id of its range; drawing walks again takes longer than all of the above. */
+export const curvesOf = (setup: Setup, walks: readonly StoredWalk[], wanted: WantedCriterion, side?: Side): PathCurves[] =>
+  rangesByPath(setup, findWalks(setup, walks), wanted, side).map((r) => pathCurves(setup, r));

@@ -1,5 +1,5 @@
 import {
-  bothEnds, boundsOf, daylight, doubleUse, flatBatteries, nextPointM, parseClock, pathLengthM, runTimeH, timetable, twoPlaces, walkIntervals, widestStepRatio,
+  balancedAfterRounds, bothEnds, boundsOf, daylight, doubleUse, flatBatteries, nextPointM, parseClock, pathLengthM, runTimeH, timetable, twoPlaces, walkIntervals, widestStepRatio,
   type Daylight, type PlannedUse, type Slot, type TimedWalk,
 } from '@urvek/core';
 import { plannedPaths, plannedRigs, plannedWalks, type Finding, type PlannedWalk, type SetupPath } from './derive.ts';
@@ -71,4 +71,24 @@ export function nextPoints(setup: Setup, findings: readonly Finding[], criterion
     const { heldM, failedM } = common;
     return [{ product, path, heldM, failedM, nextM: failedM === undefined || !(heldM > 0 && failedM > heldM) ? undefined : nextPointM(heldM, failedM, wanted) }];
   }));
+}
+
+export interface KindBalance {
+  readonly kindId: string;
+  readonly products: readonly { readonly name: string; /** Rounds that it leads, on each path. */ readonly leads: number }[];
+  /** Rounds after which all lead equally often. */
+  readonly balancedAfter: number;
+}
+
+/** Who leads how often among the products of a kind. */
+export function planBalance(setup: Setup): KindBalance[] {
+  const [path] = plannedPaths(setup);
+  const rigs = plannedRigs(setup);
+  const slots = plannedWalks(setup).filter((s) => s.item.path === path && s.item.variant === 'plain');
+  return [...new Set(rigs.map((r) => r.product.kindId))].map((kindId) => {
+    const own = slots.filter((s) => s.item.product.kindId === kindId);
+    const firsts = [...new Set(own.map((s) => s.round))].map((round) => own.filter((s) => s.round === round).sort((a, b) => a.place - b.place)[0]?.item.product);
+    const products = [...new Set(rigs.filter((r) => r.product.kindId === kindId).map((r) => r.product))];
+    return { kindId, products: products.map((p) => ({ name: p.name, leads: firsts.filter((f) => f === p).length })), balancedAfter: balancedAfterRounds(rigs.filter((r) => r.product.kindId === kindId).length) };
+  });
 }

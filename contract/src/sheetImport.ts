@@ -127,10 +127,16 @@ function gradeOfCell(text: string, kindId: string, column: string | undefined): 
   return { grade, from: text };
 }
 
-const misread = ({ points }: SheetWalk, mapping: SheetMapping): SheetProblem[] => points.flatMap((p, i) => {
-  const near = [points[i - 1]?.atM, points[i + 1]?.atM].filter((m): m is number => m !== undefined);
-  return near.length > 0 && looksMisread(p.atM, near) ? [{ line: p.line, column: mapping.distance, what: `${p.atM} m is a thousand times off its neighbours: another unit?` }] : [];
-});
+/** A point off both its neighbours is the odd one; one at an end, only where its neighbour is not. */
+function misread({ points }: SheetWalk, mapping: SheetMapping): SheetProblem[] {
+  const off = points.map((p, i) => {
+    const near = [points[i - 1]?.atM, points[i + 1]?.atM].filter((m): m is number => m !== undefined);
+    return near.length > 0 && looksMisread(p.atM, near);
+  });
+  const atEnd = (i: number): boolean => i === 0 || i === points.length - 1;
+  return points.flatMap((p, i) => (off[i] && (!atEnd(i) || !off[i === 0 ? 1 : i - 1] || points.length === 2)
+    ? [{ line: p.line, column: mapping.distance, what: `${p.atM} m is a thousand times off its neighbours: another unit?` }] : []));
+}
 
 /** Walking from point to point, and standing there, s. */
 const STAND_S = 10;

@@ -11,7 +11,10 @@ export interface Withholding {
 
 const escaped = (word: string): string => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
-/** Replaces words wherever they stand, whatever their case. */
+/** What names a thing for the machine stays, or nothing would find it again. */
+const IS_ID = /^(id|key|kind|form|.*Ids?)$/;
+
+/** Replaces words wherever they stand in a text for people, whatever their case. */
 export function withoutWords<T>(value: T, words: readonly string[]): { value: T; count: number } {
   if (words.length === 0) return { value, count: 0 };
   const pattern = new RegExp(words.map(escaped).join('|'), 'gi');
@@ -24,7 +27,7 @@ export function withoutWords<T>(value: T, words: readonly string[]): { value: T;
       });
     }
     if (Array.isArray(v)) return v.map(walk);
-    return typeof v === 'object' && v !== null ? Object.fromEntries(Object.entries(v).map(([k, inner]) => [k, walk(inner)])) : v;
+    return typeof v === 'object' && v !== null ? Object.fromEntries(Object.entries(v).map(([k, inner]) => [k, IS_ID.test(k) ? inner : walk(inner)])) : v;
   };
   return { value: walk(value) as T, count };
 }

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { BATCH_LIMIT, findWalks, rangesByPath, readInterchange, type Comparison, type Interchange, type StoredWalk } from '@urvek/contract';
-import { readWalkIntervals } from '@urvek/core';
+import { parseRecords, readWalkIntervals } from '@urvek/core';
+import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import { request as rawRequest } from 'node:http';
 import { DataSource } from 'typeorm';
@@ -40,6 +41,13 @@ async function newWalk(): Promise<string> {
   expect((await call('PUT', `/walks/${id}`, header(id))).status).toBe(204);
   return id;
 }
+/** The answer to a body of so many megabytes, streamed. */
+const megabytes = async (url: string, count: number): Promise<number> => {
+  const chunk = new TextEncoder().encode(' '.repeat(1_000_000));
+  let left = count;
+  const body = new ReadableStream({ pull: (to) => (left-- > 0 ? to.enqueue(chunk) : to.close()) });
+  return (await fetch(new URL('api/comparisons/import', url), { method: 'POST', headers: { 'content-type': 'application/json' }, body, duplex: 'half' } as RequestInit)).status;
+};
 const stored = async (id: string): Promise<unknown[]> => (await call('GET', `/walks/${id}/events`)).body;
 
 describe('the log of a walk', () => {
@@ -200,7 +208,9 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
       expect(await send({ ...file, version: 99 })).toBe(422);
       expect(await send({ ...file, setup: { ...file.setup, products: 'many' } })).toBe(422);
       expect(await send('['.repeat(100_000))).toBe(400);
-      expect(await send({ format: 'urvek-comparison', junk: 'x'.repeat(68_000_000) })).toBe(413);
+      // Nested deeper than any reader should follow, but well-formed.
+      expect(await send(JSON.stringify({ ...file, setup: 0 }).replace('"setup":0', `"setup":{"products":${'['.repeat(2000)}${']'.repeat(2000)}}`))).toBe(422);
+      expect(await megabytes(elsewhere.url, 200)).toBe(413);
       expect(await (await fetch(new URL('api/comparisons', elsewhere.url))).json()).toEqual([]);
       expect(await send(file)).toBe(201);
       const csv = async (at: string): Promise<string> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walk-intervals.csv`, at))).text();
@@ -213,4 +223,36 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
       await other.drop();
     }
   }, 60_000);
+});
+
+test('whatever the order of batches, repeated and split, by two devices at once: the same log, each device’s in order', async () => {
+  const devices = [randomUUID(), randomUUID()];
+  await fc.assert(fc.asyncProperty(fc.array(fc.record({ device: fc.nat(1), from: fc.nat(19), length: fc.integer({ min: 1, max: 20 }) }), { minLength: 2, maxLength: 10 }), async (batches) => {
+    const id = await newWalk();
+    const event = (device: number, seq: number) => ({ ...grade(id, seq, 1 + (seq % 5)), deviceId: devices[device] });
+    const run = (device: number, from: number, length: number) => Array.from({ length: Math.min(length, 20 - from) }, (_, i) => event(device, from + i + 1));
+    const sent = batches.map(({ device, from, length }) => run(device, from, length));
+    const answers = await Promise.all([...sent, ...sent.toReversed()].map((events) => call('POST', `/walks/${id}/events`, { events })));
+    expect(answers.map((a) => a.status)).toEqual(answers.map(() => 200));
+    const expected = devices.flatMap((deviceId, d) => [...new Set(batches.filter((b) => b.device === d).flatMap((b) => run(d, b.from, b.length).map((e) => e.seq)))].sort((a, b) => a - b).map((seq) => `${deviceId}:${seq}`));
+    const log = (await stored(id)) as { deviceId: string; seq: number }[];
+    expect(log.map((e) => `${e.deviceId}:${e.seq}`)).toEqual([...expected].sort((a, b) => (a.split(':')[0] as string < (b.split(':')[0] as string) ? -1 : a.split(':')[0] === b.split(':')[0] ? Number(a.split(':')[1]) - Number(b.split(':')[1]) : 1)));
+  }), { numRuns: 12 });
+}, 60_000);
+
+test('names that a browser or a spreadsheet might run come out of tables as text', async () => {
+  const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;
+  const id = randomUUID();
+  const named: Interchange = {
+    ...file, comparison: { ...file.comparison, id, title: '<script>alert(1)</script>' },
+    setup: { ...file.setup, products: file.setup.products.map((p, i) => ({ ...p, name: i === 0 ? '=cmd|calc' : '@SUM(A1)' })) },
+    walks: file.walks.slice(0, 2).map((w) => { const walkId = randomUUID(); return { header: { ...w.header, id: walkId, comparisonId: id }, log: w.log.map((e) => ({ ...e, walkId })) }; }),
+  };
+  expect((await call('POST', '/comparisons/import', named)).status).toBe(201);
+  for (const name of ['walks.csv', 'marks.csv', 'events.csv', 'findings.csv', 'readings.csv']) {
+    const text = (await call('GET', `/comparisons/${id}/files/${name}`)).body as string;
+    for (const cell of parseRecords(text).flatMap((r) => r.cells)) expect(cell).not.toMatch(/^[=@]/);
+  }
+  expect((await call('GET', `/comparisons/${id}/files/secrets.csv`)).status).toBe(404);
+  expect((await call('GET', `/comparisons/${id}/files/toString`)).status).toBe(404);
 });

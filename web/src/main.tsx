@@ -18,6 +18,7 @@ import { Plan } from './views/plan/Plan.tsx';
 import { RunSheet } from './views/plan/RunSheet.tsx';
 import { Ranges } from './views/ranges/Ranges.tsx';
 import { Report } from './views/report/Report.tsx';
+import { SheetImport } from './views/trace/SheetImport.tsx';
 import { Trace } from './views/trace/Trace.tsx';
 import { Trainer } from './views/trainer/Trainer.tsx';
 import { Verdict } from './views/verdict/Verdict.tsx';
@@ -57,6 +58,7 @@ const router = createBrowserRouter([
       { path: 'run-sheet', element: <RunSheet /> },
       { path: 'walk', element: <Walk /> },
       { path: 'trace/:walkId?', element: <Trace /> },
+      { path: 'import-sheet', element: <SheetImport /> },
       { path: 'ranges', element: <Ranges /> },
       { path: 'verdict', element: <Verdict /> },
       { path: 'report', element: <Report /> },

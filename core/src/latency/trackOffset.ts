@@ -23,7 +23,8 @@ export function trackOffsetS(first: Float64Array, second: Float64Array, sampleRa
 
 function correlate(a: Float64Array, b: Float64Array, lag: number): number {
   let sum = 0;
-  for (let i = Math.max(0, -lag); i < Math.min(a.length, b.length - lag); i++) sum += (a[i] as number) * (b[i + lag] as number);
+  const to = Math.min(a.length, b.length - lag);
+  for (let i = Math.max(0, -lag); i < to; i++) sum += (a[i] as number) * (b[i + lag] as number);
   return sum;
 }
 

@@ -1,5 +1,5 @@
-import { rangeTitle, unitsWalked, type Finding, type PathRanges, type Setup, type SetupPath } from '@urvek/contract';
-import { balancedAfterRounds, CRITERION_MEANING, formatLength, INTERVAL_METHOD, kindOf, pathLengthM, type Conditions, type LengthUnit } from '@urvek/core';
+import { planBalance, rangeTitle, unitsWalked, type Finding, type PathRanges, type Setup, type SetupPath } from '@urvek/contract';
+import { CRITERION_MEANING, formatLength, INTERVAL_METHOD, kindOf, pathLengthM, type Conditions, type LengthUnit } from '@urvek/core';
 import { tapeScene } from '../tape/tape.ts';
 import { travelledGround } from '../tape/ground.ts';
 import { walkLanes } from '../tape/walkLanes.ts';
@@ -50,9 +50,9 @@ function failedChecks(setup: Setup, { header, trace }: Finding): string[] {
 }
 
 export function caveatItems(setup: Setup, ranges: readonly PathRanges[], findings: readonly Finding[], unfinished: number): string[] {
-  const balanced = setup.plan.walksEach % balancedAfterRounds(Math.max(1, setup.products.length)) === 0;
+  const balanced = planBalance(setup).every((kind) => setup.plan.walksEach % kind.balancedAfter === 0);
   return [
-    balanced ? 'The products were walked in a balanced order: each led equally often.' : 'The order of the products was not balanced.',
+    balanced ? 'The products were planned in a balanced order: each leads equally often.' : 'The order of the products was not balanced.',
     ...(unfinished > 0 ? [`${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`] : []),
     ...ranges.flatMap((r) => thinnessOf(setup, r).map((t) => `${rangeTitle(setup, r)}: ${t}`)),
     ...setup.products.filter((p) => unitsWalked(p, findings) === 1).map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),

@@ -1,5 +1,5 @@
 import {
-  BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, eventsCsv, findingsCsv, findWalks, intervalRows, judgeComparison, marksCsv, newComparisonSchema, NOTHING_WITHHELD, readingsCsv, readInterchange, routesOf,
+  BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, eventsCsv, findingsCsv, findWalks, intervalRows, judgeComparison, marksCsv, newComparisonSchema, NOTHING_WITHHELD, readingsCsv, readInterchange, readWalks, routesOf,
   validateBatch, walkHeaderSchema, walksCsv, WANTED_CRITERIA, withhold, writeInterchange, type Finding, type Interchange, type Problem, type WantedCriterion,
 } from '@urvek/contract';
 import { SIDES, writeGeoJson, writeGpx, writeWalkIntervals, type Side } from '@urvek/core';
@@ -14,9 +14,15 @@ const batchSchema = yup.object({ events: yup.array(yup.mixed()).required() }).no
 
 export function apiRouter(store: Store): Router {
   const router = Router();
+  router.param('id', (_request, _response, next, id: string) => next(UUID.test(id) ? undefined : new NotFound(`no such id: ${id}`)));
   // A whole comparison is larger than anything else that is sent.
   router.post('/comparisons/import', json({ limit: IMPORT_LIMIT, strict: true }), async (request, response) => {
     response.status(201).json(await store.importComparison(readInterchange(request.body)));
+  });
+  router.post('/comparisons/:id/walks', json({ limit: IMPORT_LIMIT, strict: true }), async (request, response) => {
+    const walks = readWalks((request.body as { walks?: unknown }).walks, request.params.id);
+    await store.importWalks(request.params.id, walks);
+    response.status(201).json({ walks: walks.length });
   });
   const wholeFile = async (id: string): Promise<Interchange> => {
     const { title, question, demo, setup } = await store.getComparison(id);
@@ -29,7 +35,6 @@ export function apiRouter(store: Store): Router {
   };
 
   router.use(json({ limit: '1mb', strict: true }));
-  router.param('id', (_request, _response, next, id: string) => next(UUID.test(id) ? undefined : new NotFound(`no such id: ${id}`)));
 
   router.get('/health', (_request, response) => void response.json({ name: 'urvek', ok: true }));
 
@@ -45,9 +50,9 @@ export function apiRouter(store: Store): Router {
   });
   router.get('/comparisons/:id/walks', async (request, response) => void response.json(await store.walksOf(request.params.id)));
   router.get('/comparisons/:id/walk-intervals.csv', async (request, response) => {
-    const { setup } = await store.getComparison(request.params.id);
+    const { setup, walks } = await leaving(request.params.id);
     const criterion = await yup.string().oneOf(WANTED_CRITERIA).default(setup.plan.criterion).validate(request.query.criterion);
-    const rows = intervalRows(setup, findWalks(setup, await store.walksOf(request.params.id)), criterion as WantedCriterion, await yup.string().oneOf(SIDES).validate(request.query.direction) as Side | undefined);
+    const rows = intervalRows(setup, findWalks(setup, walks), criterion as WantedCriterion, await yup.string().oneOf(SIDES).validate(request.query.direction) as Side | undefined);
     const name = `walk-intervals-${criterion.replaceAll(' ', '-')}.csv`;
     response.type('text/csv').attachment(name).send(writeWalkIntervals(rows));
   });
@@ -64,7 +69,7 @@ export function apiRouter(store: Store): Router {
   };
   // What leaves here as a table leaves out what is to stay private, as the whole file does.
   router.get('/comparisons/:id/files/:name', async (request, response) => {
-    const write = tables[request.params.name];
+    const write = Object.hasOwn(tables, request.params.name) ? tables[request.params.name] : undefined;
     if (!write) throw new NotFound(`no file ${request.params.name}; there are ${Object.keys(tables).join(', ')}`);
     const { setup, walks } = await leaving(request.params.id);
     response.type(request.params.name.endsWith('.csv') ? 'text/csv' : 'application/octet-stream').attachment(request.params.name).send(write({ setup, walks, findings: findWalks(setup, walks) }));

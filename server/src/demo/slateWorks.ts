@@ -114,6 +114,16 @@ export interface Faults {
 }
 
 export const NO_FAULTS: Faults = { mostMbps: {}, fixedEndDeafDb: {}, leads: undefined };
+/** What the audits must find, by rule and product. */
+export const PLANTED_FAULTS = [
+  { what: 'one rig stands 0.9 m lower', rule: 'heights', products: ['quillon', 'ardpuck'] },
+  { what: 'one product is always first', rule: 'order', products: ['ossimere', 'threnlow'] },
+  { what: 'a throughput is capped by what is behind it', rule: 'cap', products: ['mossgate'] },
+  { what: 'the receiver at the fixed end is deaf', rule: 'deaf-end', products: ['holmroe'] },
+  { what: 'a claim is smaller than the step', rule: 'step', products: ['mossgate', 'fennick'] },
+  { what: 'a mean that cannot be', rule: 'impossible-mean', products: ['larkbell'] },
+] as const;
+
 const PLANTED: Faults = { mostMbps: { mossgate: 94 }, fixedEndDeafDb: { holmroe: 18 }, leads: 'ossimere' };
 
 const WORDS = ['slate', 'lantern', 'harrow', 'copper', 'thistle', 'anvil', 'mortar', 'bracken', 'gable', 'ferry'];

@@ -70,18 +70,16 @@ export class Store {
     const now = this.clock.now();
     await this.database.transaction(async (manager) => {
       if (await manager.getRepository(comparisonEntity).existsBy({ id: head.id })) throw new Conflict(`the comparison ${JSON.stringify(head.title)} is here already`);
-      const ids = walks.map((w) => w.header.id);
-      const known = await manager.getRepository(walkEntity).findBy({ id: In(ids) });
-      if (known.length > 0) throw new Conflict(`walk ${known[0]?.id} is here already, under another comparison`);
       await manager.createQueryBuilder().insert().into(comparisonEntity).values({ ...head, demo: simulated, setup, revision: 1, createdAt: now, updatedAt: now }).updateEntity(false).execute();
-      for (const { header, log } of walks) {
-        await manager.createQueryBuilder().insert().into(walkEntity).values(rowOf(header)).updateEntity(false).execute();
-        for (let at = 0; at < log.length; at += INSERT_ROWS) {
-          await manager.createQueryBuilder().insert().into(eventEntity).values(log.slice(at, at + INSERT_ROWS).map((e) => ({ ...e, receivedAt: now }))).updateEntity(false).execute();
-        }
-      }
+      await insertWalks(manager, walks, now);
     });
     return this.getComparison(head.id);
+  }
+
+  /** Takes in walks with their logs, all or none. @throws Conflict when one of them is here already. */
+  async importWalks(comparisonId: string, walks: readonly StoredWalk[]): Promise<void> {
+    await this.getComparison(comparisonId);
+    await this.database.transaction((manager) => insertWalks(manager, walks, this.clock.now()));
   }
 
   /** Registers a walk; the same header again changes nothing. */
@@ -145,6 +143,17 @@ export class Store {
 
   private async requireWalk(manager: EntityManager, walkId: string): Promise<void> {
     if (!(await manager.getRepository(walkEntity).existsBy({ id: walkId }))) throw new NotFound(`no walk ${walkId}`);
+  }
+}
+
+async function insertWalks(manager: EntityManager, walks: readonly StoredWalk[], now: Date): Promise<void> {
+  const known = await manager.getRepository(walkEntity).findBy({ id: In(walks.map((w) => w.header.id)) });
+  if (known.length > 0) throw new Conflict(`walk ${known[0]?.id} is here already`);
+  for (const { header, log } of walks) {
+    await manager.createQueryBuilder().insert().into(walkEntity).values(rowOf(header)).updateEntity(false).execute();
+    for (let at = 0; at < log.length; at += INSERT_ROWS) {
+      await manager.createQueryBuilder().insert().into(eventEntity).values(log.slice(at, at + INSERT_ROWS).map((e) => ({ ...e, receivedAt: now }))).updateEntity(false).execute();
+    }
   }
 }
 

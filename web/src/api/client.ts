@@ -35,8 +35,10 @@ export const base = {
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
   walks: (id: string) => call<StoredWalk[]>('GET', `/comparisons/${id}/walks`),
+  importWalks: (id: string, walks: readonly StoredWalk[]) => call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }),
   register: (header: WalkHeader) => call<undefined>('PUT', `/walks/${header.id}`, header),
   append: (walkId: string, events: readonly WalkEvent[]) => call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),
   intervalsCsv: (id: string, criterion: WantedCriterion, side?: Side) => `/api/comparisons/${id}/walk-intervals.csv?${new URLSearchParams({ criterion, ...(side ? { direction: side } : {}) }).toString()}`,
-  wholeFile: (id: string) => `/api/comparisons/${id}/comparison.json`,
+  wholeFile: (id: string, withPrivate = false) => `/api/comparisons/${id}/comparison.json${withPrivate ? '?private=kept' : ''}`,
+  file: (id: string, name: string) => `/api/comparisons/${id}/files/${name}`,
 };

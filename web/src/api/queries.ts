@@ -1,4 +1,4 @@
-import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type Judgement, type StoredWalk, type WantedCriterion } from '@urvek/contract';
+import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type Judgement, type PathCurves, type StoredWalk, type WantedCriterion } from '@urvek/contract';
 import type { Side } from '@urvek/core';
 import { keyText } from '@urvek/core';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
@@ -79,15 +79,24 @@ let worker: Comlink.Remote<FindingsWorker> | undefined;
 const findingsWorker = (): Comlink.Remote<FindingsWorker> =>
   (worker ??= Comlink.wrap<FindingsWorker>(new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' })));
 
+/** What a finding was made from. A sealed set-up, or one with something withheld, has other names under the same revision. */
+const madeFrom = ({ comparison, walks }: Pick<Workspace, 'comparison' | 'walks'>) =>
+  [comparison?.id, comparison?.revision, comparison?.setup.products.map((p) => p.name), comparison?.setup.paths.map((p) => p.name), walks?.map((w) => `${w.header.id}:${w.log.length}`).join()];
+
 /** Estimates and verdicts, computed off the page's thread; keyed by what they were made from. */
-export function useFindings({ comparison, walks }: Workspace, criterion?: WantedCriterion, side?: Side): UseQueryResult<Judgement> {
+export function useFindings(workspace: Pick<Workspace, 'comparison' | 'walks'>, criterion?: WantedCriterion, side?: Side): UseQueryResult<Judgement> {
+  const { comparison, walks } = workspace;
   const wanted = criterion ?? comparison?.setup.plan.criterion;
-  const size = walks?.map((w) => `${w.header.id}:${w.log.length}`).join();
   return useQuery({
-    // A sealed set-up has other names under the same revision.
-    queryKey: ['findings', comparison?.id, comparison?.revision, comparison?.setup.products.map((p) => p.name), size, wanted, side],
+    queryKey: ['findings', ...madeFrom(workspace), wanted, side],
     enabled: comparison !== undefined && walks !== undefined,
     queryFn: () => findingsWorker().find((comparison as Comparison).setup, walks as StoredWalk[], wanted as WantedCriterion, side),
     staleTime: Infinity,
+    // What was found before a change stands until what follows from it is there.
+    placeholderData: (before, query) => (query?.queryKey[1] === comparison?.id ? before : undefined),
   });
 }
+
+/** The curves of stage Ranges. */
+export const useCurves = (workspace: { readonly comparison: Comparison; readonly walks: StoredWalk[] }, criterion: WantedCriterion, side?: Side): UseQueryResult<PathCurves[]> =>
+  useQuery({ queryKey: ['curves', ...madeFrom(workspace), criterion, side], queryFn: () => findingsWorker().curves(workspace.comparison.setup, workspace.walks, criterion, side), staleTime: Infinity });

@@ -99,10 +99,10 @@ export function WithWorkspace({ open = false, children }: { open?: boolean; chil
   return (
     <>
       {sealed && <p role="status" className="no-print bg-degraded px-4 py-1 text-white">Blind: products are letters until all planned walks are in; the key is sealed.</p>}
-      {children({ id, comparison, walks, findings, ...sealed, error: null })}
+      {children({ id, comparison, walks, findings, ...sealed, sealed: sealed !== undefined, error: null })}
     </>
   );
 }
 
 type Workspace = ReturnType<typeof useWorkspace>;
-export type Ready = { [K in 'comparison' | 'walks' | 'findings']: NonNullable<Workspace[K]> } & { id: string; error: null };
+export type Ready = { [K in 'comparison' | 'walks' | 'findings']: NonNullable<Workspace[K]> } & { id: string; /** Names are letters here: nothing of the set-up may be saved from it. */ sealed: boolean; error: null };

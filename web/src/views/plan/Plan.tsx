@@ -1,6 +1,7 @@
-import { claimFlags, claimOf, distanceClaims, isSealed, nextPoints, OUTRUN, plannedPaths, plannedRigs, planState, planTroubles, pathLinkOf, planSchema, seal, type Setup, type SlotState } from '@urvek/contract';
-import { attenuatorDb, balancedAfterRounds, pathLengthM, predictPath, type Path } from '@urvek/core';
+import { auditPlan, claimFlags, claimOf, distanceClaims, isSealed, nextPoints, OUTRUN, plannedPaths, plannedRigs, planState, planTroubles, pathLinkOf, planBalance, planSchema, seal, type Setup, type SlotState } from '@urvek/contract';
+import { attenuatorDb, pathLengthM, predictPath, type Path } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
+import { useMemo } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
@@ -11,9 +12,11 @@ import { asFigure } from '../kit/form.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
-import { Empty } from '../../components/States.tsx';
+import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { AuditList } from '../verdict/AuditList.tsx';
+import { useAcknowledge } from '../verdict/useAcknowledge.ts';
 import { PowerPanel } from './PowerPanel.tsx';
 
 export const Plan = () => <WithWorkspace open>{(workspace) => <PlanEditor {...workspace} />}</WithWorkspace>;
@@ -46,12 +49,13 @@ function PlanEditor({ comparison, findings, walks, id }: Ready) {
           <Tape title={`${path.name} and the claims`} ground={travelledGround(path)} measure="travelled" claims={claimFlags(comparison.setup, path)} />
         </section>
       ))}
+      {slots.length > 0 && !blind && <PlanAudit workspace={{ comparison, findings, walks, id, sealed: false, error: null }} setup={setup} />}
       {slots.length === 0 ? (
         <div className="mt-4"><Empty title="Nothing to plan yet">Enter products in <Link className="underline" to={`/c/${id}/kit`}>Kit</Link> and a path in <Link className="underline" to={`/c/${id}/paths`}>Paths</Link>; the order follows from them.</Empty></div>
       ) : (
         <div className="mt-4 grid gap-4 lg:grid-cols-[1fr_380px]">
-          <div className="grid content-start gap-4"><Order id={id} slots={slots} />{!blind && <NextSteps workspace={{ comparison: { ...comparison, setup }, walks, findings, id, error: null }} />}</div>
-          <Checks setup={setup} slots={slots} />
+          <div className="grid content-start gap-4"><Order id={id} slots={slots} />{!blind && <NextSteps workspace={{ comparison: { ...comparison, setup }, walks, findings, id, sealed: false, error: null }} />}</div>
+          <Checks setup={setup} />
         </div>
       )}
       {plan.ratio > 1 && plan.sigma > 0 && <div className="mt-4"><PowerPanel key={`${plan.ratio}/${plan.sigma}`} ratio={plan.ratio} sigma={plan.sigma} walksEach={plan.walksEach} /></div>}
@@ -124,10 +128,39 @@ function NextSteps({ workspace }: { workspace: Ready }) {
   );
 }
 
-function Checks({ setup, slots }: { setup: Setup; slots: SlotState[] }) {
-  const { products, paths, plan } = setup;
-  const after = balancedAfterRounds(Math.max(1, plannedRigs(setup).length));
-  const balanced = plan.walksEach % after === 0;
+/** How often each product leads among those that it is compared with. */
+function Balance({ setup }: { setup: Setup }) {
+  const table = planBalance(setup).filter((kind) => kind.products.length > 1);
+  const uneven = table.filter((kind) => setup.plan.walksEach % kind.balancedAfter !== 0);
+  return (
+    <div className="min-w-0">
+      <h2>Balance</h2>
+      {table.length > 0 && (
+        <table className="table mt-1">
+          <thead><tr><th>Product</th><th>Leads, of {setup.plan.walksEach} rounds</th></tr></thead>
+          <tbody>{table.flatMap((kind) => kind.products.map((p) => <tr key={p.name}><td>{p.name}</td><td className="figure">{p.leads}</td></tr>))}</tbody>
+        </table>
+      )}
+      <p className="mt-1">{table.length === 0 ? 'Nothing is compared with another of its kind.' : uneven.length === 0 ? 'Every product stands in every place equally often.' : `Not balanced: choose a multiple of ${Math.max(...uneven.map((k) => k.balancedAfter))} walks, or one product leads more often.`}</p>
+    </div>
+  );
+}
+
+/** The audits on the plan as it stands: mending costs nothing yet. */
+function PlanAudit({ workspace, setup }: { workspace: Ready; setup: Setup }) {
+  const { acknowledge, reopen, error } = useAcknowledge(workspace.comparison);
+  const audits = useMemo(() => auditPlan(setup, workspace.findings), [setup, workspace.findings]);
+  return (
+    <section className="sheet mt-4 p-4" aria-label="Fairness of the plan">
+      <h2>Is it fair?</h2>
+      {error && <Trouble error={error} />}
+      {audits.length === 0 ? <p>The audit finds nothing to question in what is planned and walked so far.</p> : <div className="mt-2"><AuditList audits={audits} onAcknowledge={acknowledge} onReopen={reopen} /></div>}
+    </section>
+  );
+}
+
+function Checks({ setup }: { setup: Setup }) {
+  const { products, paths } = setup;
   const troubles = planTroubles(setup, localMinutes);
   const claims = products.flatMap((p) => distanceClaims(p).map((c) => ({ product: p.name, ...claimOf(c) })));
   const expected = plannedPaths(setup).flatMap((path) => plannedRigs(setup).flatMap(({ product, rig }) => {
@@ -138,14 +171,7 @@ function Checks({ setup, slots }: { setup: Setup; slots: SlotState[] }) {
   }));
   return (
     <section className="sheet grid min-w-0 content-start gap-4 p-4" aria-label="Checks of the plan">
-      <div className="min-w-0">
-        <h2>Balance</h2>
-        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="How often each product stands in each place"><table className="table mt-1">
-          <thead><tr><th>Product</th>{products.map((p, i) => <th key={p.id}>place {i + 1}</th>)}</tr></thead>
-          <tbody>{products.map((p) => <tr key={p.id}><td>{p.name}</td>{products.map((q, place) => <td key={q.id} className="figure">{slots.filter((s) => s.item.variant === 'plain' && s.item.product.id === p.id && s.place === place + 1).length}</td>)}</tr>)}</tbody>
-        </table></div>
-        <p className="mt-1">{balanced ? 'Every product stands in every place equally often.' : `Not balanced: choose a multiple of ${after} walks, or one product leads more often.`}</p>
-      </div>
+      <Balance setup={setup} />
       <div>
         <h2>Can it be done?</h2>
         {troubles.length === 0 ? <p>Nobody and nothing is needed twice at once, and the batteries last.</p> : <ul className="mt-1 grid gap-1">{troubles.map((t) => <li key={t} className="border-l-4 border-lost pl-2">{t}</li>)}</ul>}

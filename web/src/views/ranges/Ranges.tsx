@@ -5,7 +5,7 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
-import { useFindings } from '../../api/queries.ts';
+import { useCurves, useFindings } from '../../api/queries.ts';
 import { SaveAs } from '../../components/Chart.tsx';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
@@ -34,6 +34,7 @@ function RangesStage(workspace: Ready) {
   const [exponent, setExponent] = useState(USUAL_EXPONENT);
   const [area, setArea] = useState(false);
   const { data, error } = useFindings(workspace, criterion, side);
+  const { data: curves } = useCurves(workspace, criterion, side);
   const ranges = data?.ranges.filter((r) => r.findings.length > 0);
   return (
     <Stage title="Ranges" lead="How far each holds, in separation, with what each walk says and what all of them bound." actions={<a className="btn" href={base.intervalsCsv(workspace.id, criterion, side)} download><Download aria-hidden size={16} />Intervals as CSV</a>}>
@@ -46,7 +47,7 @@ function RangesStage(workspace: Ready) {
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the estimates" />}
       {ranges?.length === 0 && <Empty title="No walk yet">Estimates begin with the first finished walk.</Empty>}
-      {ranges?.map((range) => <PathSection key={range.id} workspace={workspace} range={range} curves={data?.curves.find((c) => c.id === range.id)} exponent={exponent} area={area} />)}
+      {ranges?.map((range) => <PathSection key={range.id} workspace={workspace} range={range} curves={curves?.find((c) => c.id === range.id)} exponent={exponent} area={area} />)}
       {data?.across.map((across) => <Forest key={across.kindId} across={across} ranges={data.ranges} />)}
     </Stage>
   );
@@ -95,6 +96,7 @@ function PathSection({ workspace, range, curves, exponent, area }: { workspace: 
           <Hysteresis setup={setup} range={range} />
         </>
       )}
+      {!curves && <Loading what="the curves" />}
       {curves && (
         <>
           <div className="mt-3 grid gap-4 lg:grid-cols-2">

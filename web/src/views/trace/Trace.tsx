@@ -25,10 +25,10 @@ export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...worksp
 function TraceStage({ id, comparison, walks, findings }: Ready) {
   const { walkId } = useParams();
   const finding = findings.find((f) => f.walkId === walkId) ?? findings.at(-1);
-  if (!finding) return <Stage title="Trace"><Empty title="No walk yet">A trace is worked out from the log of a walk: <Link className="underline" to={`/c/${id}/walk`}>make one</Link>.</Empty></Stage>;
+  if (!finding) return <Stage title="Trace"><Empty title="No walk yet">A trace is worked out from the log of a walk: <Link className="underline" to={`/c/${id}/walk`}>make one</Link>, or <Link className="underline" to={`/c/${id}/import-sheet`}>take walks from a table</Link>.</Empty></Stage>;
   const log = walks.find((w) => w.header.id === finding.walkId)?.log ?? [];
   return (
-    <Stage title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`} lead={<>{format(finding.header.startedMs, 'd MMMM yyyy, HH:mm')}; {finding.trace.endReason ? `ended: ${finding.trace.endReason}` : 'still under way'}; {finding.trace.direction}{finding.trace.begin.body.simulatedSeed !== undefined && '; simulated gear'}</>}>
+    <Stage title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`} lead={<>{format(finding.header.startedMs, 'd MMMM yyyy, HH:mm')}; {finding.trace.endReason ? `ended: ${finding.trace.endReason}` : 'still under way'}; {finding.trace.direction}{finding.trace.begin.body.simulatedSeed !== undefined && '; simulated gear'}</>} actions={<Link className="btn" to={`/c/${id}/import-sheet`}>Walks from a table</Link>}>
       <div className="grid gap-4 lg:grid-cols-[210px_1fr]">
         <WalkList id={id} findings={findings} current={finding.walkId} />
         <div className="grid min-w-0 gap-4">

@@ -1,56 +1,43 @@
-import { claimFlags, claimText, rangeTitle, type ClaimVerdict } from '@urvek/contract';
-import type { VerdictOutcome } from '@urvek/core';
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
+import type { ReactNode } from 'react';
 import { useFindings } from '../../api/queries.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
-import { RangesTape } from '../ranges/Ranges.tsx';
-import { Empty, Loading, Trouble } from '../../components/States.tsx';
+import { SaveBar } from '../../components/SaveBar.tsx';
+import { Loading, Trouble } from '../../components/States.tsx';
+import { useSetupForm } from '../../components/useSetupForm.ts';
+import { Audits } from './Audits.tsx';
+import { Claims } from './Claims.tsx';
+import { Earlier } from './Earlier.tsx';
+import { LatencyPanel } from './LatencyPanel.tsx';
+import { Needs } from './Needs.tsx';
 
 export const Verdict = () => <WithWorkspace>{(workspace) => <VerdictStage {...workspace} />}</WithWorkspace>;
 
 function VerdictStage(workspace: Ready) {
   const { data, error } = useFindings(workspace);
+  const { form, save, error: saveError, saving } = useSetupForm(workspace.comparison, 'Verdict');
+  const open = data?.audits.filter((a) => a.acknowledged === undefined).length;
+  const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);
+  const parts: [string, ReactNode][] = data ? [
+    [`Claims${count(data.verdicts.length)}`, <Claims key="c" workspace={workspace} judged={data} />],
+    [`Needs${count(new Set(data.needs.map((n) => n.need.id)).size)}`, <Needs key="n" form={form} judged={data} />],
+    [`Fairness${open ? ` ${open} open` : ''}`, <Audits key="a" workspace={workspace} form={form} audits={data.audits} />],
+    ['Latency', <LatencyPanel key="l" form={form} found={data.latencies} />],
+    ['Earlier', <Earlier key="e" workspace={workspace} />],
+  ] : [];
   return (
-    <Stage title="Verdict" lead="Every claim against the walks of its own condition. A claim that the walks cannot settle is undecided, not refuted.">
+    <Stage title="Verdict" lead="Claims and needs against the walks of their own condition, and what could make the comparison unfair. What the walks cannot settle is undecided, not refuted.">
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}
-      {data?.verdicts.length === 0 && <Empty title="No claim is entered">Enter what the makers say in Kit.</Empty>}
-      {data?.ranges.filter((r) => r.summary.n > 0).map((range) => (
-        <figure key={range.id} className="sheet mb-3 px-4 py-2">
-          <figcaption className="font-bold">{rangeTitle(workspace.comparison.setup, range)}: {range.criterion}, against what is claimed</figcaption>
-          <RangesTape range={range} claims={claimFlags(workspace.comparison.setup, range.path, range.kindId)} walks={false} />
-        </figure>
-      ))}
-      <div className="grid gap-3">{data?.verdicts.map((v) => <ClaimCard key={`${v.claim.id}-${v.path?.id ?? ''}`} judged={v} />)}</div>
+      {data && (
+        <TabGroup>
+          <TabList className="no-print mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+            {parts.map(([name]) => <Tab key={name.split(' ')[0]} className="min-h-10 cursor-pointer border-2 border-b-0 border-transparent px-4 py-1 font-head font-bold whitespace-nowrap data-selected:border-ink data-selected:bg-sheet">{name}</Tab>)}
+          </TabList>
+          <TabPanels>{parts.map(([name, part]) => <TabPanel key={name.split(' ')[0]}>{part}</TabPanel>)}</TabPanels>
+        </TabGroup>
+      )}
+      {!workspace.sealed && <SaveBar what="verdict" dirty={form.formState.isDirty} saving={saving} error={saveError} onSave={save} onDiscard={() => form.reset()} />}
     </Stage>
-  );
-}
-
-const MARK: Readonly<Record<VerdictOutcome, { shape: string; className: string }>> = {
-  supported: { shape: 'M3 3H21V21H3Z', className: 'fill-clear stroke-clear' },
-  refuted: { shape: 'M4 4L20 20M20 4L4 20', className: 'fill-none stroke-lost' },
-  undecided: { shape: 'M3 12H21M8 7L3 12L8 17M16 7L21 12L16 17', className: 'fill-none stroke-degraded' },
-  'not tested': { shape: 'M3 3H21V21H3Z', className: 'fill-none stroke-faint' },
-};
-
-/** The outcome by shape as well as colour. */
-export const OutcomeMark = ({ outcome }: { outcome: VerdictOutcome }) => (
-  <span className="inline-flex items-center gap-2 font-head font-bold whitespace-nowrap">
-    <svg aria-hidden viewBox="0 0 24 24" width="20" height="20" className={`${MARK[outcome].className} stroke-[3]`}><path d={MARK[outcome].shape} /></svg>{outcome}
-  </span>
-);
-
-function ClaimCard({ judged }: { judged: ClaimVerdict }) {
-  const { product, claim, path, verdict } = judged;
-  return (
-    <article className="sheet grid gap-x-6 gap-y-2 p-4 md:grid-cols-[190px_1fr]" data-verdict={verdict.outcome}>
-      <div><OutcomeMark outcome={verdict.outcome} /></div>
-      <div>
-        <h2>{product.name}: “{claimText(claim)}”</h2>
-        <p className="text-[0.85rem] text-faint">{claim.source && `${claim.source}; `}{path ? `judged on ${path.name}` : claim.form === 'distance' ? 'no path of this condition' : `a claim of ${claim.form}`}</p>
-        <p className="mt-1">{verdict.reason}</p>
-        {verdict.next !== undefined && <p className="mt-1"><strong>What would decide it:</strong> {verdict.next}</p>}
-        <ul className="mt-1 text-[0.85rem] text-faint">{verdict.caveats.map((c) => <li key={c}>{c}</li>)}</ul>
-      </div>
-    </article>
   );
 }

@@ -1,4 +1,4 @@
-import { planState, slotOf, type Comparison, type Finding, type WalkHeader } from '@urvek/contract';
+import { auditBegin, planState, slotOf, type Comparison, type Finding, type WalkHeader } from '@urvek/contract';
 import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { useEffect, useState } from 'react';
@@ -30,6 +30,8 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
   if (!slot) return <Stage title="Walk"><Empty title="Nothing to walk yet">The plan is empty: enter two products, a path, and how often.</Empty></Stage>;
   const { product, rig, path } = slot.item;
   const kind = kindOf(product.kindId);
+  // A sealed plan has letters for names, and the audit would give them away.
+  const unfair = comparison.setup.plan.blind ? [] : auditBegin(comparison.setup, findings, slot.item, conditions, nowMs()).filter((a) => a.acknowledged === undefined);
   const begin = async (): Promise<void> => {
     const header: WalkHeader = { id: crypto.randomUUID(), comparisonId: comparison.id, productId: product.id, rigId: rig.id, pathId: path.id, startedMs: nowMs(), slot: slotOf(comparison.setup, slot) };
     try {
@@ -59,6 +61,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
           </div>
           {simulated && <p className="border-l-4 border-degraded pl-3">Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is real; what you hear is invented.</p>}
           <ConditionsForm conditions={conditions} onChange={setConditions} />
+          {unfair.length > 0 && <section className="border-l-4 border-degraded pl-3" aria-label="Not as the others"><h2 className="text-base">Not as the others, while it can still be mended</h2><ul className="text-[0.9rem]">{unfair.map((a) => <li key={a.key} data-audit={a.rule}>{a.what}. <span className="text-faint">{a.mend}</span></li>)}</ul></section>}
           {mode === 'drive' && <p className="border-l-4 border-lost pl-3">Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.</p>}
           {trouble && <p role="status" className="border-l-4 border-degraded pl-3 text-[0.85rem]">{trouble}</p>}
           {error && <Trouble error={error} />}

@@ -1,0 +1,114 @@
+import { expect, test } from '@jest/globals';
+import { AxeBuilder } from '@axe-core/webdriverjs';
+import type { Comparison } from '@urvek/contract';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { useSession } from './support/session.ts';
+
+const session = useSession({ demo: true });
+const axe = async (): Promise<string[]> => (await new AxeBuilder(session.page.driver).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`);
+const tab = async (name: string): Promise<void> => (await session.page.find(`//button[@role='tab'][starts-with(normalize-space(.), '${name}')]`)).click();
+
+test('a finding is left as it is for a reason, and the reason stands in the report; undo opens it again', async () => {
+  const { page } = session;
+  await page.open(`/c/${DEMO_ID}/verdict`);
+  await page.see('Judged on the median');
+  await tab('Fairness');
+  await page.see('with the names known');
+  expect(await axe()).toEqual([]);
+  await page.press('Leave as it is: Judged by one who knew which was which');
+  await page.fill('Reason, which is printed', 'one person walked alone');
+  await page.press('Save the reason');
+  await page.see('Left as it is, because:');
+  await page.press('Report');
+  await page.see('one person walked alone');
+  await page.driver.navigate().back();
+  await tab('Fairness');
+  await page.press('Open it again');
+  await page.until('it is open again', async () => (await page.driver.findElements({ xpath: "//*[contains(., 'Left as it is, because:')]" } as never)).length === 0);
+}, 180_000);
+
+test('a need from the list of usual ones is judged once it is saved', async () => {
+  const { page } = session;
+  await page.open(`/c/${DEMO_ID}/verdict`);
+  await page.see('Judged on the median');
+  await tab('Needs');
+  await page.see('No need is entered');
+  await page.choose('Usual in the trade', 'Guide ahead of a group');
+  await page.press('Take it');
+  await page.press('Save verdict');
+  await page.until('two products judged', async () => (await page.driver.executeScript<number>("return document.querySelectorAll('[data-need]').length")) === 2);
+  expect(await page.text("//*[@aria-label='Needs judged']")).toContain('9 of 10 walks hold to');
+  expect(await axe()).toEqual([]);
+}, 180_000);
+
+test('on paper: no controls, the made-up mark on every page, the wording questioned on screen only', async () => {
+  const { page } = session;
+  await page.open(`/c/${DEMO_ID}/report`);
+  await page.see('What was tested, and how it was set up');
+  await page.press('Word it anew');
+  const text = await page.find("//textarea[@maxlength='2000']");
+  await text.clear();
+  await text.sendKeys('It never fails.');
+  await page.see('do not carry it');
+  await page.press('Save the wording');
+  await page.see('It never fails.');
+  const print = (media: string) => (page.driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }).sendDevToolsCommand('Emulation.setEmulatedMedia', { media });
+  await print('print');
+  const onPaper = await page.driver.executeScript<{ mark: string; controls: number; questions: number }>(`return {
+    mark: getComputedStyle(document.querySelector('.every-page')).position,
+    controls: [...document.querySelectorAll('button, nav, header.no-print')].filter((e) => e.offsetParent !== null).length,
+    questions: [...document.querySelectorAll('[aria-label="Words in question"]')].filter((e) => e.offsetParent !== null).length,
+  }`);
+  expect(onPaper).toEqual({ mark: 'fixed', controls: 0, questions: 0 });
+  await print('');
+  // Half the walks of the first product, as the figures say it, come back.
+  await page.press('Worded by you; word it anew');
+  await page.press('As the figures say it');
+  await page.see('half of its walks on Incline hold to');
+}, 180_000);
+
+test('what is private is left out of the page and of the files', async () => {
+  const { page } = session;
+  await page.open(`/c/${DEMO_ID}/report`);
+  await page.press('Who paid, and what stays private');
+  await (await page.find("//label[contains(., 'names of people and places')]/input")).click();
+  await page.see('1 names of places');
+  await page.see('Path 1, open');
+  const file = await (await fetch(new URL(`/api/comparisons/${DEMO_ID}/comparison.json`, page.origin))).text();
+  expect(file).not.toContain('"Incline"');
+  expect(await (await fetch(new URL(`/api/comparisons/${DEMO_ID}/files/walks.csv`, page.origin))).text()).not.toContain('Incline');
+  await page.press('Undo');
+  await page.see('Incline, open');
+}, 180_000);
+
+test('a table that somebody kept: nothing comes in until all is right', async () => {
+  const { page } = session;
+  const folder = mkdtempSync(join(tmpdir(), 'urvek-sheet-'));
+  try {
+    const take = async (text: string): Promise<void> => {
+      const file = join(folder, 'kept.csv');
+      writeFileSync(file, text);
+      await (await page.driver.findElement({ xpath: "//input[@type='file']" } as never)).sendKeys(file);
+    };
+    await page.open(`/c/${DEMO_ID}/import-sheet`);
+    await page.see('Walks from a table');
+    await take('Device,Run,Dist,Quality\nOssimere Clip,1,100 ft,clean\nOssimere Clip,1,,silence\nNo Such,1,90,5\n');
+    await page.see('2 rows are in the way');
+    await page.see('no product is called "No Such"');
+    expect(await (await page.find("//button[starts-with(normalize-space(.), 'Import ')]")).isEnabled()).toBe(false);
+    expect(await axe()).toEqual([]);
+    await take('Device,Run,Dist,Quality\nOssimere Clip,1,100 ft,clean\nOssimere Clip,1,120 m,silence\n');
+    await page.see('(“silence”)');
+    await page.press('Import 1 walk');
+    await page.see('Trace:');
+    const walks = (await (await fetch(new URL(`/api/comparisons/${DEMO_ID}/walks`, page.origin))).json()) as unknown[];
+    expect(walks).toHaveLength(13);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+  const after = (await (await fetch(new URL(`/api/comparisons/${DEMO_ID}`, page.origin))).json()) as Comparison;
+  expect(after.setup.needs).toHaveLength(1);
+}, 180_000);
