@@ -16,13 +16,13 @@ function row(cell: CoverageCell, c: CoverageCounts): string {
   const { walksEach, sigma, stepRatio, censoredShare } = cell;
   return [
     String(walksEach).padStart(5), sigma.toFixed(2).padStart(5), `${Math.round(100 * (stepRatio - 1))} %`.padStart(5), `${Math.round(100 * censoredShare)} %`.padStart(9),
-    ...[c.median, c.p10, c.ratio].map((covered) => percent(covered / c.sets)), percent(c.oneSided / c.sets), percent(c.withoutInterval / c.sets),
+    ...[c.median, c.p10, c.ratio].map(({ given, covering }) => percent(covering / given)), percent(c.oneSided / c.sets), percent(c.withoutInterval / c.sets),
   ].join(' ');
 }
 
 async function main(): Promise<void> {
   const comparisons = Number(process.argv[2] ?? 10_000);
-  console.log(`${comparisons} comparisons a cell of two products; medians 100 m and 120 m; share (%) of sets in which the interval covers.`);
+  console.log(`${comparisons} comparisons a cell of two products; medians 100 m and 120 m; share (%) of the intervals given that cover; sets with one-sided walks and without an interval.`);
   console.log('walks     σ  step  censored  median   p10  ratio  1-sided  none');
   const shim = fileURLToPath(new URL('./worker.mjs', import.meta.url));
   let next = 0;

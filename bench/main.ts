@@ -1,6 +1,6 @@
 // npm run bench: what the heavy parts take on this machine, in one run.
 import { cpus } from 'node:os';
-import { fitRanges, predictPath, seeded, simulatePower, summariseRanges, turnbull, type Path, type WalkInterval } from '@urvek/core';
+import { fitRanges, predictPath, seeded, simulatePower, summariseRanges, traceWalk, turnbull, type Path, type WalkEvent, type WalkInterval } from '@urvek/core';
 import { demoWalks, DEMO_SETUP } from '../server/src/demo/cindermoor.ts';
 import { findWalks, rangesByPath } from '@urvek/contract';
 
@@ -36,7 +36,17 @@ const nineSixty = simulatedWalks(5, 6, 32);
 const demo = demoWalks();
 const findings = findWalks(DEMO_SETUP, demo);
 const events = demo.reduce((sum, w) => sum + w.log.length, 0);
+/** One long walk: an hour of everything, ten events a second. */
+const longWalk = (() => {
+  const [first] = demo;
+  if (!first) throw new RangeError('the demo has no walk');
+  const begin = first.log.find((e) => e.kind === 'begin') as WalkEvent;
+  const at = (i: number): WalkEvent['time'] => ({ walkS: i / 10, rate: 1, inputMs: i * 100, originMs: 0, wallMs: i * 100 });
+  const log = Array.from({ length: 36_000 }, (_, i) => (i === 0 ? begin : { ...begin, seq: i + 2, time: at(i), ...(i % 10 === 0 ? { kind: 'mark', body: { reading: { travelledM: Math.min(420, i / 90), method: 'wheel', pressed: false } } } : { kind: 'grade', body: { grade: 1 + ((i >> 6) % 5) } }) }) as WalkEvent);
+  return log;
+})();
 const rows: [string, number][] = [
+  ['a log of 36,000 events reduced to its trace', median(10, () => traceWalk(longWalk, { path: DEMO_SETUP.paths[0] as Path }))],
   ['960 walks, 10 parameters and σ: the fit alone', median(60, () => fitRanges(nineSixty))],
   ['the estimate without a model (Turnbull) of 960 intervals', median(5, () => turnbull(nineSixty))],
   ['12 walks, 2 products: fit and all profile intervals', median(20, () => summariseRanges(simulatedWalks(2, 1, 6)))],

@@ -41,6 +41,9 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
   measured: strict({ quantity: yup.string().oneOf(QUANTITIES).required(), value: number().optional(), direction: direction(), network: yup.string().max(120) }),
   fix: strict({ latitudeDeg: number().min(-90).max(90), longitudeDeg: number().min(-180).max(180), accuracyM: number().moreThan(0).max(1e6) }),
   end: strict({ reason: yup.string().oneOf(END_REASONS).required(), reading: reading().default(undefined).optional() }),
+  joined: strict({ role: yup.string().oneOf(['walker', 'base'] as const).required(), direction: direction() }),
+  clock: strict({ baseMs: number(), halfRttMs: number().min(0).max(60_000) }),
+  shared: strict({ count: count(1, 1000) }),
   correction: strict({
     amends: strict<EventBodies['correction']['amends']>(key()).required(),
     action: yup.string().oneOf(CORRECTION_ACTIONS).required(),

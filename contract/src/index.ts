@@ -1,3 +1,4 @@
+export * from './joinCode.ts';
 export * from './exports.ts';
 export * from './sheetImport.ts';
 export * from './judgement.ts';

@@ -86,3 +86,5 @@ export * from './latency/latencyClaim.ts';
 export * from './latency/trackOffset.ts';
 export * from './wording/lint.ts';
 export * from './plan/couldSettle.ts';
+export * from './walk/twoEnds/clock.ts';
+export * from './walk/twoEnds/joinLogs.ts';

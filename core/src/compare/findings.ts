@@ -5,6 +5,7 @@ import type { Criterion } from '../walk/criterion.ts';
 import type { WalkEvent } from '../walk/event.ts';
 import { bothWays, outcomesOf, type Outcome } from '../walk/outcome.ts';
 import { directionsOf, traceWalk, type Trace } from '../walk/trace.ts';
+import { joinLogs, type JoinedDevice } from '../walk/twoEnds/joinLogs.ts';
 import { summariseWalk, type WalkSummary } from '../walk/walkSummary.ts';
 
 /** One walk's log with what it was a walk of. */
@@ -32,17 +33,29 @@ export interface WalkFinding extends Omit<WalkRecord, 'log'> {
   readonly summary: WalkSummary;
   /** Each direction that the log speaks of: fixed to mobile and mobile to fixed are different links. */
   readonly directions: readonly DirectionFinding[];
+  /** What devices that joined say of a direction that another device watches too: shown beside it, never averaged with it. */
+  readonly seconds: readonly SecondFinding[];
+}
+
+/** What a device that joined the walk says. */
+export interface SecondFinding extends DirectionFinding {
+  readonly joined: JoinedDevice;
 }
 
 /** Undefined for a log without a beginning. */
 export function findWalk({ log, ...record }: WalkRecord): WalkFinding | undefined {
   const { path } = record;
-  const directions = directionsOf(log).flatMap((direction): DirectionFinding[] => {
-    const trace = traceWalk(log, { path, direction });
+  const find = (direction: Direction, watcher?: string): DirectionFinding[] => {
+    const trace = traceWalk(log, { path, direction, watcher });
     return trace ? [{ direction, trace, outcomes: outcomesOf(trace, path) }] : [];
-  });
-  const main = directions[0];
-  return main && { ...record, trace: main.trace, outcomes: main.outcomes, summary: summariseWalk(main.trace), directions };
+  };
+  const own = directionsOf(log).flatMap((direction) => find(direction));
+  const others = joinLogs(log).joined.flatMap((joined) => find(joined.direction, joined.deviceId).map((f): SecondFinding => ({ ...f, joined })));
+  // A direction that only the joined device watches is its own; where both watch, the walk's own device stands.
+  const added = others.filter((o, i) => !own.some((d) => d.direction === o.direction) && others.findIndex((x) => x.direction === o.direction) === i);
+  const directions = [...own, ...added.map(({ joined: _, ...f }) => f)];
+  const main = directions.find((d) => d.direction === d.trace.begin.body.direction) ?? directions[0];
+  return main && { ...record, trace: main.trace, outcomes: main.outcomes, summary: summariseWalk(main.trace), directions, seconds: others.filter((o) => !added.includes(o)) };
 }
 
 export const SIDES = ['mobile-to-fixed', 'fixed-to-mobile', 'both ways'] as const;

@@ -2,7 +2,8 @@ import { isFit, type NoFit, type RangeFit } from './fit.ts';
 
 /**
  * How coarse the brackets are against the spread between walks, 0 to 1: mean width of the brackets in ln distance over σ,
- * counted from one spread (0) to two (1). With no σ to be had, every bracket is coarse. Exact places have none.
+ * counted from one spread (0) to two (1), times the share of walks that have one: a bound is where the path ended, and no
+ * grid made it coarse. With no σ to be had, every bracket is coarse. Exact places have none.
  */
 export function coarseness(fit: RangeFit | NoFit): number {
   const { low, high } = fit.model.data;
@@ -12,7 +13,8 @@ export function coarseness(fit: RangeFit | NoFit): number {
     if (width < Infinity) [sum, count] = [sum + width, count + 1];
   }
   if (sum === 0) return 0;
-  return isFit(fit) ? Math.min(1, Math.max(0, sum / count / fit.sigma - 1)) : 1;
+  const share = count / low.length;
+  return share * (isFit(fit) ? Math.min(1, Math.max(0, sum / count / fit.sigma - 1)) : 1);
 }
 
 /**

@@ -17,12 +17,17 @@ export interface CoverageCell {
   readonly ratio: number;
 }
 
-/** In how many sets the interval covered the truth; sets without an interval count as covering, and are counted. */
+/** How many intervals were given, and how many of them covered the truth. */
+export interface Covered {
+  readonly given: number;
+  readonly covering: number;
+}
+
 export interface CoverageCounts {
   readonly sets: number;
-  readonly median: number;
-  readonly p10: number;
-  readonly ratio: number;
+  readonly median: Covered;
+  readonly p10: Covered;
+  readonly ratio: Covered;
   /** Sets in which a product's walks were all censored on one side. */
   readonly oneSided: number;
   readonly withoutInterval: number;
@@ -51,7 +56,8 @@ export function coverageOf(cell: CoverageCell, sets: number, seed: string): Cove
   const random = seeded('coverage', seed, JSON.stringify(cell));
   // Where the path must end for that share of all walks to outlast it, by bisection on the two distributions.
   const endM = censoredShare === 0 ? Infinity : pathEnd(censoredShare, sigma, ratio);
-  const counts = { sets, median: 0, p10: 0, ratio: 0, oneSided: 0, withoutInterval: 0 };
+  const none = () => ({ given: 0, covering: 0 });
+  const counts = { sets, median: none(), p10: none(), ratio: none(), oneSided: 0, withoutInterval: 0 };
   for (let i = 0; i < sets; i++) {
     const walks = [...walksOf(random, 'A', MEDIAN_M, cell, endM), ...walksOf(random, 'B', MEDIAN_M * ratio, cell, endM)];
     const fit = fitRanges(walks);
@@ -64,10 +70,11 @@ export function coverageOf(cell: CoverageCell, sets: number, seed: string): Cove
     ];
     if (!contrast) counts.oneSided++;
     if (covers.some((c) => c === undefined)) counts.withoutInterval++;
-    const [median, p10, ratioCovers] = covers.map((c) => (c ?? true ? 1 : 0)) as [number, number, number];
-    counts.median += median;
-    counts.p10 += p10;
-    counts.ratio += ratioCovers;
+    [counts.median, counts.p10, counts.ratio].forEach((count, k) => {
+      if (covers[k] === undefined) return;
+      count.given++;
+      if (covers[k]) count.covering++;
+    });
   }
   return counts;
 }

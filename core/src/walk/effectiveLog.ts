@@ -39,7 +39,7 @@ function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[
 
 /** The event that undo would withdraw: the last that stands, other than the beginning. */
 export const lastUndoable = (log: readonly WalkEvent[]): WalkEvent | undefined =>
-  effectiveLog(log).filter((e) => e.kind !== 'begin' && e.kind !== 'gap' && !isAutomatic(e)).at(-1);
+  effectiveLog(log).filter((e) => e.kind !== 'begin' && e.kind !== 'gap' && e.kind !== 'joined' && !isAutomatic(e)).at(-1);
 
 /** Written by an instrument, not by a person. */
-export const isAutomatic = (event: WalkEvent): boolean => event.kind === 'mark' && !event.body.reading.pressed;
+export const isAutomatic = (event: WalkEvent): boolean => event.kind === 'clock' || event.kind === 'fix' || (event.kind === 'mark' && !event.body.reading.pressed);

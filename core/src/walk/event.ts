@@ -98,6 +98,12 @@ export interface EventBodies {
   /** The device's own location, kept raw; accuracy is the browser's, a 95 % radius. */
   fix: { readonly latitudeDeg: number; readonly longitudeDeg: number; readonly accuracyM: number };
   end: { readonly reason: EndReason; readonly reading?: Reading };
+  /** A further device takes part: at which end, and which direction it watches. */
+  joined: { readonly role: 'walker' | 'base'; readonly direction: Direction };
+  /** The device's clock against the base's, at the middle of a round trip: its own time is the event's. */
+  clock: { readonly baseMs: number; readonly halfRttMs: number };
+  /** Both devices press at one count, or a clap: a moment that is the same on both. */
+  shared: { readonly count: number };
   correction: Correction;
 }
 

@@ -71,7 +71,7 @@ function failedFromTheStart({ path }: Context, criterion: Criterion, first: Stre
 /** Joins the good and the bad point, each widened by its own uncertainty and that of the operator's timing. */
 function between({ trace, path, delay }: Context, criterion: Criterion, goodAt: Position | undefined, badAt: Position | undefined): Outcome {
   if (!goodAt || !badAt) return none(criterion, 'a failed point with no distance: no mark around it');
-  const timingS = lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay).uncertaintyS;
+  const timingS = Math.hypot(lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay).uncertaintyS, trace.clockUncertaintyS);
   const widened = (p: Position): [number, number] => {
     const by = COVERAGE * Math.hypot(p.uncertaintyM, timingS * p.speedMps);
     return [p.travelledM - by, p.travelledM + by];

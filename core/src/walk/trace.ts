@@ -1,4 +1,5 @@
 import type { Direction } from '../grade/kind.ts';
+import { WALKING_MPS } from '../plan/timetable.ts';
 import { stateOf, type Grade, type LinkState } from '../grade/grade.ts';
 import { coordinatesOf, placeOnRoute } from '../path/fromCoordinates.ts';
 import type { Path } from '../path/path.ts';
@@ -8,6 +9,7 @@ import { effectiveLog } from './effectiveLog.ts';
 import type { EndReason, EventBodies, EventOf, Reading, ReconnectWay, WalkEvent } from './event.ts';
 import { lagOf, type OperatorDelay } from './lag.ts';
 import { observationsOf } from './observation.ts';
+import { joinLogs } from './twoEnds/joinLogs.ts';
 
 /** A stretch of one grade. Positions are absent where no mark tells them. */
 export interface Stretch {
@@ -36,6 +38,8 @@ export interface Trace {
   readonly begin: EventOf<'begin'>;
   readonly direction: Direction;
   readonly fixes: readonly Fix[];
+  /** How well the watching device's clock is known on the walk's: 0 where it is the one that began. */
+  readonly clockUncertaintyS: number;
   /** By which methods the marks were come by. */
   readonly methods: readonly DistanceMethod[];
   readonly stretches: readonly Stretch[];
@@ -54,9 +58,6 @@ export interface Trace {
 
 interface Placed { readonly atS: number; readonly position: Position | undefined }
 
-/** Speed at which a person's timing scatter becomes distance. */
-const WALKING_MPS = 1.4;
-
 export interface TraceOptions {
   /** The path: its counters' zero, and its coordinates where device locations are to be placed. */
   readonly path?: Pick<Path, 'legs' | 'startOffsetM' | 'fixedEnd' | 'checkpoints'>;
@@ -64,11 +65,20 @@ export interface TraceOptions {
   readonly direction?: Direction;
   /** Only for what the log itself does not say. */
   readonly delay?: OperatorDelay;
+  /** Whose ear or eye: a device that joined; the one that began the walk otherwise. */
+  readonly watcher?: string;
 }
 
+/** Logged by whoever watches; with two devices, each has its own. */
+const WATCHED = new Set<WalkEvent['kind']>(['grade', 'dropoutBegin', 'dropoutEnd', 'reconnected']);
+
 /** Undefined until the walk has begun. */
-export function traceWalk(log: readonly WalkEvent[], { path, direction: wanted, delay: usual }: TraceOptions = {}): Trace | undefined {
-  const events = effectiveLog(log);
+export function traceWalk(given: readonly WalkEvent[], { path, direction: wanted, delay: usual, watcher }: TraceOptions = {}): Trace | undefined {
+  const { log, joined } = joinLogs(given);
+  const beganOn = log.find((e) => e.kind === 'begin')?.deviceId;
+  const others = new Set(joined.map((j) => j.deviceId));
+  const heard = (e: WalkEvent): boolean => !WATCHED.has(e.kind) || (watcher === undefined || watcher === beganOn ? !others.has(e.deviceId) : e.deviceId === watcher);
+  const events = effectiveLog(log).filter(heard);
   const begin = events.find((e) => e.kind === 'begin');
   if (!begin) return undefined;
   const delay = begin.body.delay ?? usual;
@@ -77,11 +87,12 @@ export function traceWalk(log: readonly WalkEvent[], { path, direction: wanted, 
   const turn = events.findLast((e) => e.kind === 'turn');
   const lastS = end?.time.walkS ?? Math.max(...events.map((e) => e.time.walkS));
   const fixes = fixesOf(events, delay, path);
-  const grades = gradeChanges(events, begin, lastS, delay, direction);
+  const grades = gradeChanges(events, begin, lastS, delay, direction, watcher !== undefined || direction === begin.body.direction);
   const placed = <K extends 'measured' | 'hits' | 'call'>(kind: K) =>
     events.flatMap((e) => (e.kind === kind ? [{ ...(e.body as EventBodies[K]), atS: e.time.walkS, position: positionAt(fixes, e.time.walkS) }] : []));
   return {
     begin, direction, fixes,
+    clockUncertaintyS: joined.find((j) => j.deviceId === watcher)?.uncertaintyS ?? 0,
     methods: [...new Set(events.flatMap((e) => (e.kind === 'fix' ? ['satellite' as const] : (e.kind !== 'begin' && readingOf(e)?.method) || [])))],
     stretches: stretchesOf(grades.changes, fixes, turn?.time.walkS, lastS),
     reconnections: grades.reconnections.map((r) => ({ ...r, position: positionAt(fixes, r.atS) })),
@@ -97,12 +108,15 @@ export function traceWalk(log: readonly WalkEvent[], { path, direction: wanted, 
 }
 
 /** The directions that a log speaks of: that of its begin event, and every other in which something was called or read. */
-export function directionsOf(log: readonly WalkEvent[]): Direction[] {
-  const events = effectiveLog(log);
+export function directionsOf(given: readonly WalkEvent[]): Direction[] {
+  const { log, joined } = joinLogs(given);
+  const others = new Set(joined.map((j) => j.deviceId));
+  const events = effectiveLog(log).filter((e) => !others.has(e.deviceId) || !WATCHED.has(e.kind));
   const begin = events.find((e) => e.kind === 'begin');
   if (!begin) return [];
   const seen = observationsOf(events, begin.body.direction).map((o) => o.direction);
-  const watched = events.some((e) => e.kind === 'grade' || e.kind === 'dropoutBegin') || seen.length === 0;
+  // Where a joined device watches it, silence of the first is not a clean link: it only says where one is.
+  const watched = events.some((e) => e.kind === 'grade' || e.kind === 'dropoutBegin') || (seen.length === 0 && !joined.some((j) => j.direction === begin.body.direction));
   return [...new Set([...(watched ? [begin.body.direction] : []), ...seen])];
 }
 
@@ -141,7 +155,7 @@ export const readingOf = (event: WalkEvent): Reading | undefined =>
 
 interface Change { readonly atS: number; readonly grade: Grade; readonly lookedBeforeS: number }
 
-function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, lastS: number, delay: OperatorDelay | undefined, direction: Direction): { changes: Change[]; reconnections: Omit<Reconnection, 'position'>[] } {
+function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, lastS: number, delay: OperatorDelay | undefined, direction: Direction, watched: boolean): { changes: Change[]; reconnections: Omit<Reconnection, 'position'>[] } {
   const startS = begin.time.walkS;
   const changes: Change[] = [{ atS: startS, grade: begin.body.baselineGrade, lookedBeforeS: startS }];
   const reconnections: Omit<Reconnection, 'position'>[] = [];
@@ -154,8 +168,7 @@ function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, las
     now = grade;
     changes.push({ atS, grade, lookedBeforeS });
   };
-  // What is noticed while walking belongs to the direction that the walk began with.
-  const watched = direction === begin.body.direction;
+  // What is noticed while walking belongs to the direction that its device watches.
   const seen = new Map(observationsOf(events, begin.body.direction).filter((o) => o.direction === direction).map((o) => [o.atS, o]));
   let lookedS = startS;
   for (const event of events) {

@@ -1,6 +1,6 @@
 import {
-  BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, eventsCsv, findingsCsv, findWalks, intervalRows, judgeComparison, marksCsv, newComparisonSchema, NOTHING_WITHHELD, readingsCsv, readInterchange, readWalks, routesOf,
-  validateBatch, walkHeaderSchema, walksCsv, WANTED_CRITERIA, withhold, writeInterchange, type Finding, type Interchange, type Problem, type WantedCriterion,
+  BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, eventsCsv, findingsCsv, findWalks, intervalRows, joinCode, judgeComparison, marksCsv, newComparisonSchema, NOTHING_WITHHELD, readingsCsv, readInterchange, readWalks, routesOf,
+  tidyCode, validateBatch, walkHeaderSchema, walksCsv, WANTED_CRITERIA, withhold, writeInterchange, type Finding, type Interchange, type Problem, type WantedCriterion,
 } from '@urvek/contract';
 import { SIDES, writeGeoJson, writeGpx, writeWalkIntervals, type Side } from '@urvek/core';
 import { json, Router } from 'express';
@@ -9,6 +9,8 @@ import { NotFound, type Store } from '../storage/store.ts';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const IMPORT_LIMIT = '64mb';
+/** A walk can be joined for two days. */
+const JOINABLE_MS = 48 * 3_600_000;
 const strict = { strict: true, abortEarly: false } as const;
 const batchSchema = yup.object({ events: yup.array(yup.mixed()).required() }).noUnknown();
 
@@ -37,6 +39,15 @@ export function apiRouter(store: Store): Router {
   router.use(json({ limit: '1mb', strict: true }));
 
   router.get('/health', (_request, response) => void response.json({ name: 'urvek', ok: true }));
+
+  // The base's clock, for devices that compare theirs with it.
+  router.get('/time', (_request, response) => void response.set('Cache-Control', 'no-store').json({ baseMs: store.now().getTime() }));
+  router.get('/join/:code', async (request, response) => {
+    const code = tidyCode(request.params.code);
+    const header = (await store.walksSince(store.now().getTime() - JOINABLE_MS)).find((w) => joinCode(w.id) === code);
+    if (!header) throw new NotFound(`no walk of the last two days has the code ${code}`);
+    response.json(header);
+  });
 
   router.get('/comparisons', async (_request, response) => void response.json(await store.listComparisons()));
   router.post('/comparisons', async (request, response) => {

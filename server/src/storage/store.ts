@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { plannedWalks, type BatchAccepted, type Comparison, type ComparisonSummary, type ComparisonUpdate, type Interchange, type NewComparison, type Setup, type StoredWalk, type WalkHeader } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
-import { In, type DataSource, type EntityManager } from 'typeorm';
+import { In, MoreThan, type DataSource, type EntityManager } from 'typeorm';
 import type { Clock } from '../clock.ts';
 import { comparisonEntity, eventEntity, factEntity, walkEntity, type ComparisonRow, type EventRow, type WalkRow } from './entities.ts';
 
@@ -91,6 +91,12 @@ export class Store {
     if (!isDeepStrictEqual({ ...stored }, { ...row })) throw new Conflict(`walk ${header.id} is registered with other content`);
   }
 
+  /** Walks begun since, newest first: of them a second device names the one it joins. */
+  async walksSince(ms: number): Promise<WalkHeader[]> {
+    const rows = await this.database.getRepository(walkEntity).find({ where: { startedAt: MoreThan(new Date(ms)) }, order: { startedAt: 'DESC' }, take: 1000 });
+    return rows.map(headerOf);
+  }
+
   async walksOf(comparisonId: string): Promise<StoredWalk[]> {
     await this.getComparison(comparisonId);
     const walks = await this.database.getRepository(walkEntity).find({ where: { comparisonId }, order: { startedAt: 'ASC' } });
@@ -129,6 +135,10 @@ export class Store {
       }
       return { stored: fresh.length, alreadyHere: events.length - fresh.length };
     });
+  }
+
+  now(): Date {
+    return this.clock.now();
   }
 
   async fact(name: string): Promise<string | undefined> {

@@ -27,6 +27,8 @@ export interface KeptWalk {
   /** A walk that this device is making: 1 until its end is logged. */
   readonly underWay: 0 | 1;
   readonly nextSeq: number;
+  /** A walk that another device makes and this one joined. */
+  readonly joined?: true;
 }
 
 /** What this device has logged. Committed to disk before it is called kept; nothing is deleted. */
@@ -54,6 +56,14 @@ class FieldLog extends Dexie {
     await this.transaction('rw', this.walks, async () => {
       if (await this.walks.get(header.id)) return;
       await this.walks.add({ id: header.id, comparisonId: header.comparisonId, header, registered: 0, underWay, nextSeq: 1 });
+    });
+  }
+
+  /** Takes part in a walk that another device makes. Its own number sequence is its own. */
+  async joinWalk(header: WalkHeader): Promise<void> {
+    await this.transaction('rw', this.walks, async () => {
+      if (await this.walks.get(header.id)) return;
+      await this.walks.add({ id: header.id, comparisonId: header.comparisonId, header, registered: 1, underWay: 0, nextSeq: 1, joined: true });
     });
   }
 

@@ -20,6 +20,9 @@ export function eventText(event: WalkEvent): string {
     case 'rung': return `${event.body.rung} ${event.body.worked ? 'worked' : 'failed'}, ${event.body.direction}`;
     case 'measured': return `${event.body.quantity} ${event.body.value === undefined ? 'lost' : `${event.body.value} ${QUANTITY_UNIT[event.body.quantity]}`}, ${event.body.direction}`;
     case 'fix': return `location ± ${event.body.accuracyM.toFixed(0)} m`;
+    case 'joined': return `a device joined: ${event.body.role}, watches ${event.body.direction}`;
+    case 'clock': return `clock compared, ± ${event.body.halfRttMs.toFixed(0)} ms`;
+    case 'shared': return `shared moment ${event.body.count}`;
     case 'end': return `ended: ${event.body.reason}`;
     case 'correction': return `correction (${event.body.action}): ${event.body.reason}`;
   }

@@ -47,10 +47,11 @@ test('every kind of event has its words', () => {
     turn: {}, reconnected: { how: 'by itself' }, note: { text: 'wind' }, gap: { fromWallMs: 0 },
     landmark: { what: 'door', name: 'mill door' }, tried: { tries: 3, failed: 2 }, call: { checkpoint: 'post 3', direction: 'mobile-to-fixed', grade: 4, tries: 1 }, hits: { presses: 10, hits: 9, orientation: 'back' },
     readBack: { sent: 'oak 7', heard: 'oak 4', direction: 'mobile-to-fixed' }, rung: { rung: 'tone', worked: true, direction: 'mobile-to-fixed' }, measured: { quantity: 'throughput', value: 41, direction: 'fixed-to-mobile' }, fix: { latitudeDeg: 1, longitudeDeg: 1, accuracyM: 5 },
+    joined: { role: 'base', direction: 'mobile-to-fixed' }, clock: { baseMs: 1, halfRttMs: 4.4 }, shared: { count: 2 },
     end: { reason: 'weather' }, correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
   const texts = Object.entries(bodies).map(([kind, body]) => eventText({ kind, body } as unknown as WalkEvent));
   expect(texts).toEqual(['begun, baseline 5', 'dropout begins', 'dropout ends', 'grade 3', 'mark post 2 40.0 m, wheel', 'turned round', 'reconnected by itself', '“wind”', 'gap: nothing could be logged',
     'door: mill door', 'tried and failed 2 of 3', 'post 3, mobile-to-fixed: grade 4 after 1 try', '9 of 10 presses answered, back', 'read back “oak 4” for “oak 7”', 'tone worked, mobile-to-fixed', 'throughput 41 Mbit/s, fixed-to-mobile', 'location ± 5 m',
-    'ended: weather', 'correction (withdraw): slip']);
+    'a device joined: base, watches mobile-to-fixed', 'clock compared, ± 4 ms', 'shared moment 2', 'ended: weather', 'correction (withdraw): slip']);
 });

@@ -1,5 +1,5 @@
 import type { Finding } from '@urvek/contract';
-import { CRITERIA, CRITERION_MEANING, DEFAULT_DELAY, DISTANCE_METHODS, GRADES, isAutomatic, keyText, kindOf, looksMisread, outcomeOf, standingCorrections, type Correction, type DistanceMethod, type Grade, type Side, type WalkEvent } from '@urvek/core';
+import { CRITERIA, CRITERION_MEANING, DEFAULT_DELAY, DISTANCE_METHODS, GRADES, isAutomatic, joinLogs, keyText, kindOf, looksMisread, outcomeOf, standingCorrections, type Correction, type DistanceMethod, type Grade, type JoinedDevice, type Side, type WalkEvent } from '@urvek/core';
 import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { format } from 'date-fns';
@@ -26,7 +26,7 @@ function TraceStage({ id, comparison, walks, findings }: Ready) {
   const { walkId } = useParams();
   const finding = findings.find((f) => f.walkId === walkId) ?? findings.at(-1);
   if (!finding) return <Stage title="Trace"><Empty title="No walk yet">A trace is worked out from the log of a walk: <Link className="underline" to={`/c/${id}/walk`}>make one</Link>, or <Link className="underline" to={`/c/${id}/import-sheet`}>take walks from a table</Link>.</Empty></Stage>;
-  const log = walks.find((w) => w.header.id === finding.walkId)?.log ?? [];
+  const { log, joined } = joinLogs(walks.find((w) => w.header.id === finding.walkId)?.log ?? []);
   return (
     <Stage title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`} lead={<>{format(finding.header.startedMs, 'd MMMM yyyy, HH:mm')}; {finding.trace.endReason ? `ended: ${finding.trace.endReason}` : 'still under way'}; {finding.trace.direction}{finding.trace.begin.body.simulatedSeed !== undefined && '; simulated gear'}</>} actions={<Link className="btn" to={`/c/${id}/import-sheet`}>Walks from a table</Link>}>
       <div className="grid gap-4 lg:grid-cols-[210px_1fr]">
@@ -40,7 +40,7 @@ function TraceStage({ id, comparison, walks, findings }: Ready) {
           <TimeLine key={finding.walkId} finding={finding} log={log} />
           <div className="grid gap-4 xl:grid-cols-[1.1fr_1fr]">
             <div className="grid content-start gap-4">
-              <Outcomes finding={finding} />
+              <Outcomes finding={finding} joined={joined} />
               <Lag finding={finding} log={log} />
               <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />
             </div>
@@ -83,9 +83,9 @@ const Legend = () => (
   </ul>
 );
 
-function Outcomes({ finding }: { finding: Finding }) {
+function Outcomes({ finding, joined }: { finding: Finding; joined: readonly JoinedDevice[] }) {
   const [unit] = useUnit();
-  const { summary, directions, trace } = finding;
+  const { summary, directions, seconds, trace } = finding;
   const sides: Side[] = directions.length > 1 ? [...directions.map((d) => d.direction), 'both ways'] : directions.map((d) => d.direction);
   // Good, bad and good again on the way out: first dropout and last usable then differ, and both are shown.
   const out = trace.stretches.filter((s) => !s.returning);
@@ -106,6 +106,16 @@ function Outcomes({ finding }: { finding: Finding }) {
           ))}
         </tbody>
       </table>
+      {seconds.length > 0 && (
+        <>
+          <h3 className="mt-3">What the other device says of the same direction, side by side</h3>
+          <table className="table mt-1" data-seconds>
+            <thead><tr><th>Criterion</th><th>The walk’s own device</th>{seconds.map((s) => <th key={s.joined.deviceId}>{s.joined.role}, joined</th>)}</tr></thead>
+            <tbody>{CRITERIA.slice(0, 5).map((criterion) => <tr key={criterion}><td>{criterion}</td>{[finding, ...seconds].map((of, i) => { const o = of.outcomes.find((x) => x.criterion === criterion); return <td key={i} className="figure">{o?.interval ? intervalText(o.interval, unit) : o?.absent}</td>; })}</tr>)}</tbody>
+          </table>
+        </>
+      )}
+      {joined.length > 0 && <ul className="mt-2 text-[0.85rem]" aria-label="Devices that joined">{joined.map((j) => <li key={j.deviceId}>{j.role} watched {j.direction}; its clock by {j.by}, ± {j.uncertaintyS < 1 ? `${(1000 * j.uncertaintyS).toFixed(0)} ms` : `${j.uncertaintyS.toFixed(1)} s`}.</li>)}</ul>}
       {comesBack && <p className="mt-2 border-l-4 border-degraded pl-2">Coverage comes back beyond the first loss: a farther place works where a nearer one fails. First dropout and last usable differ.</p>}
       <p className="mt-2">
         Dropouts: <span className="figure">{summary.dropouts.length}</span>, <span className="figure">{summary.lostS.toFixed(0)} s</span> in all, the longest <span className="figure">{summary.longestDropoutS.toFixed(0)} s</span>.

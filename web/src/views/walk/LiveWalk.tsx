@@ -12,11 +12,13 @@ import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { Ask, Keys, NoteForm, Press, TypedMark, wheelReading, type Actions } from './controls.tsx';
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
+import { useClockComparison } from '../../field/clocks.ts';
+import { SecondDevice } from './SecondDevice.tsx';
 import { ModePanel, Readings, type Log } from './modes.tsx';
 import { Clock, GearPanel, KeptCount, LastEvents, Saved } from './status.tsx';
 import { useGear } from './useGear.ts';
 
-const RATES = [1, 2, 5, 10, 20];
+const RATES = [1, 2, 5, 10, 20, 60];
 /** A press that is held this long is a dropout that lasts as long as it is held. */
 const HELD_MS = 500;
 /** So far ahead of a checkpoint one is told to mark it. */
@@ -40,6 +42,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const [sound, setSound] = useState(true);
   const [speak, setSpeak] = useState(false);
   const [locating, setLocating] = useState(false);
+  const [joining, setJoining] = useState(false);
   const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
   const soundNow = useRef(sound);
@@ -69,6 +72,9 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const gear = useGear(kept.id, log, subject, onWheel);
   const { tick } = gear;
   useGaps((fromWallMs) => { if (!gear.simulated) void add('gap', { fromWallMs }, gear.walkS(performance.now()), undefined, true); });
+  // Once another device is expected, this one's clock is compared too.
+  const compared = joining || (log?.some((e) => e.kind === 'clock') ?? false);
+  useClockComparison(compared, ({ inputMs, ...body }) => void add('clock', body, gear.walkS(inputMs), inputMs, true));
   const location = useLocation(locating, (fix, inputMs) => void add('fix', fix, gear.walkS(inputMs), inputMs, true));
 
   const path = subject?.path;
@@ -93,6 +99,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const graded = trace.stretches.at(-1)?.grade;
   const post = path && hereM !== undefined && path.checkpoints.length > 0 ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - hereM) < Math.abs(a.atM - hereM) ? b : a)) : undefined;
   const undoable = lastUndoable(log);
+  const shared = log.filter((e) => e.kind === 'shared').length;
 
   const press = <K extends EventKind>(k: K, body: EventBodies[K]) => (inputMs: number): void => void add(k, body, gear.walkS(inputMs), inputMs);
   const logNow: Log = (k, body) => press(k, body)(performance.now());
@@ -138,6 +145,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
         <KeptCount walkId={kept.id} />
         <Saved saved={saved} />
         <div className="ml-auto flex flex-wrap items-center gap-x-3">
+          <button type="button" className="btn-quiet" onClick={() => setJoining(true)}>second device</button>
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sun} onChange={(e) => setSun(e.target.checked)} />sun</label>
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sound} onChange={(e) => setSound(e.target.checked)} />beep</label>
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={speak} onChange={(e) => setSpeak(e.target.checked)} />spoken prompts</label>
@@ -149,6 +157,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
         </div>
       </div>
       {error && <Trouble error={error} />}
+      {joining && <SecondDevice walkId={kept.id} shared={shared} onShared={() => logNow('shared', { count: shared + 1 })} onClose={() => setJoining(false)} />}
       <div className="sheet mt-2 px-3 py-1">
         <Tape title="The walk so far, on the tape" ground={ground} measure="travelled" lanes={lanes} hereM={hereM} />
       </div>
