@@ -1,31 +1,35 @@
-import { keyText, type Correction, type WalkEvent } from './event.ts';
+import { keyText, type Correction, type EventOf, type WalkEvent } from './event.ts';
 
-const asWritten = (log: readonly WalkEvent[]): WalkEvent[] =>
-  [...log].sort((a, b) => a.time.wallMs - b.time.wallMs || a.deviceId.localeCompare(b.deviceId) || a.seq - b.seq);
+/** By the wall's clock, as it was written. */
+const asWritten = (events: readonly WalkEvent[]): WalkEvent[] =>
+  [...events].sort((a, b) => a.time.wallMs - b.time.wallMs || (a.deviceId < b.deviceId ? -1 : a.deviceId > b.deviceId ? 1 : a.seq - b.seq));
 
 /**
  * The correction that counts for each amended event, by its key: the latest one that was not itself withdrawn.
  */
 export function standingCorrections(log: readonly WalkEvent[]): Map<string, Correction> {
-  const kindOf = new Map(log.map((e) => [keyText(e), e.kind]));
+  const written = asWritten(log.filter((e) => e.kind === 'correction')) as EventOf<'correction'>[];
+  const corrections = new Set(written.map(keyText));
   const voided = new Set<string>();
   const standing = new Map<string, Correction>();
-  for (const event of asWritten(log).toReversed()) {
-    if (event.kind !== 'correction' || voided.has(keyText(event))) continue;
+  for (const event of written.toReversed()) {
+    if (voided.has(keyText(event))) continue;
     const target = keyText(event.body.amends);
-    if (kindOf.get(target) === 'correction') voided.add(target);
+    if (corrections.has(target)) voided.add(target);
     else if (!standing.has(target)) standing.set(target, event.body);
   }
   return standing;
 }
 
-/** The log as it stands after its corrections, in order of the walk's clock. */
+/** The log as it stands after its corrections, in order of the walk's clock; what is of one moment, as it was written. */
 export function effectiveLog(log: readonly WalkEvent[]): WalkEvent[] {
   const corrections = standingCorrections(log);
-  return asWritten(log)
-    .flatMap((event) => (event.kind === 'correction' ? [] : apply(event, corrections.get(keyText(event)))))
-    .sort((a, b) => a.time.walkS - b.time.walkS || a.seq - b.seq);
+  const standing = corrections.size === 0 ? log.filter((e) => e.kind !== 'correction') : log.flatMap((event) => (event.kind === 'correction' ? [] : apply(event, corrections.get(keyText(event)))));
+  // Usually it is in order already; looking is cheaper than sorting.
+  return standing.every((e, i) => i === 0 || byWalkClock(standing[i - 1] as WalkEvent, e) <= 0) ? standing : standing.sort(byWalkClock);
 }
+
+const byWalkClock = (a: WalkEvent, b: WalkEvent): number => a.time.walkS - b.time.walkS || a.seq - b.seq || a.time.wallMs - b.time.wallMs;
 
 function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[] {
   if (!correction) return [event];

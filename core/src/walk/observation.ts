@@ -30,7 +30,8 @@ export interface Observation {
 /** Grades seen at stands: calls, hits, and throughput against the first reading of its direction. */
 export function observationsOf(events: readonly WalkEvent[], main: Direction): Observation[] {
   const baseline = new Map<Direction, number>();
-  return events.flatMap((event): Observation[] => {
+  // A walk that is watched has none of these, and thousands of others.
+  return events.filter((e) => e.kind === 'call' || e.kind === 'hits' || e.kind === 'measured').flatMap((event): Observation[] => {
     const { walkS: atS } = event.time;
     if (event.kind === 'call') return [{ atS, grade: event.body.grade, direction: event.body.direction }];
     if (event.kind === 'hits') return [{ atS, grade: gradeOfHits(event.body.hits, event.body.presses), direction: main }];

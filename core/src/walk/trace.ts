@@ -72,32 +72,44 @@ export interface TraceOptions {
 /** Logged by whoever watches; with two devices, each has its own. */
 const WATCHED = new Set<WalkEvent['kind']>(['grade', 'dropoutBegin', 'dropoutEnd', 'reconnected']);
 
+/** The events of each kind, in their order, sorted out in one pass: a log is long, and most of it is of one kind. */
+function byKind(events: readonly WalkEvent[]): <K extends WalkEvent['kind']>(kind: K) => readonly EventOf<K>[] {
+  const lists = new Map<string, WalkEvent[]>();
+  for (const event of events) {
+    const list = lists.get(event.kind);
+    if (list) list.push(event);
+    else lists.set(event.kind, [event]);
+  }
+  return <K extends WalkEvent['kind']>(kind: K) => (lists.get(kind) ?? []) as unknown as readonly EventOf<K>[];
+}
+
 /** Undefined until the walk has begun. */
 export function traceWalk(given: readonly WalkEvent[], { path, direction: wanted, delay: usual, watcher }: TraceOptions = {}): Trace | undefined {
   const { log, joined } = joinLogs(given);
   const beganOn = log.find((e) => e.kind === 'begin')?.deviceId;
   const others = new Set(joined.map((j) => j.deviceId));
   const heard = (e: WalkEvent): boolean => !WATCHED.has(e.kind) || (watcher === undefined || watcher === beganOn ? !others.has(e.deviceId) : e.deviceId === watcher);
-  const events = effectiveLog(log).filter(heard);
-  const begin = events.find((e) => e.kind === 'begin');
+  const events = others.size === 0 && watcher === undefined ? effectiveLog(log) : effectiveLog(log).filter(heard);
+  const of = byKind(events);
+  const [begin] = of('begin');
   if (!begin) return undefined;
   const delay = begin.body.delay ?? usual;
   const direction = wanted ?? begin.body.direction;
-  const end = events.findLast((e) => e.kind === 'end');
-  const turn = events.findLast((e) => e.kind === 'turn');
-  const lastS = end?.time.walkS ?? Math.max(...events.map((e) => e.time.walkS));
-  const fixes = fixesOf(events, delay, path);
+  const [end, turn] = [of('end').at(-1), of('turn').at(-1)];
+  // In order of the walk's clock: the last event is the latest.
+  const lastS = end?.time.walkS ?? (events.at(-1) as WalkEvent).time.walkS;
+  const fixes = fixesOf([...of('begin'), ...of('mark'), ...of('turn'), ...of('end'), ...of('fix')], delay, path);
   const grades = gradeChanges(events, begin, lastS, delay, direction, watcher !== undefined || direction === begin.body.direction);
   const placed = <K extends 'measured' | 'hits' | 'call'>(kind: K) =>
-    events.flatMap((e) => (e.kind === kind ? [{ ...(e.body as EventBodies[K]), atS: e.time.walkS, position: positionAt(fixes, e.time.walkS) }] : []));
+    (of(kind) as readonly WalkEvent[]).map((e) => ({ ...(e.body as EventBodies[K]), atS: e.time.walkS, position: positionAt(fixes, e.time.walkS) }));
   return {
     begin, direction, fixes,
     clockUncertaintyS: joined.find((j) => j.deviceId === watcher)?.uncertaintyS ?? 0,
-    methods: [...new Set(events.flatMap((e) => (e.kind === 'fix' ? ['satellite' as const] : (e.kind !== 'begin' && readingOf(e)?.method) || [])))],
+    methods: [...new Set([...of('mark'), ...of('turn'), ...of('end')].flatMap((e) => readingOf(e)?.method ?? [])), ...(of('fix').length > 0 ? ['satellite' as const] : [])].filter((m, i, all) => all.indexOf(m) === i),
     stretches: stretchesOf(grades.changes, fixes, turn?.time.walkS, lastS),
     reconnections: grades.reconnections.map((r) => ({ ...r, position: positionAt(fixes, r.atS) })),
-    notes: events.flatMap((e) => (e.kind === 'note' ? [{ atS: e.time.walkS, text: e.body.text }] : [])),
-    gaps: events.filter((e) => e.kind === 'gap').length,
+    notes: of('note').map((e) => ({ atS: e.time.walkS, text: e.body.text })),
+    gaps: of('gap').length,
     turnS: turn?.time.walkS,
     endS: lastS,
     endReason: end?.body.reason,
@@ -172,13 +184,13 @@ function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, las
   const seen = new Map(observationsOf(events, begin.body.direction).filter((o) => o.direction === direction).map((o) => [o.atS, o]));
   let lookedS = startS;
   for (const event of events) {
-    const observation = seen.get(event.time.walkS);
+    const observation = seen.size === 0 ? undefined : seen.get(event.time.walkS);
     if (observation && (event.kind === 'call' || event.kind === 'hits' || event.kind === 'measured')) {
       become(observation.atS, observation.grade, lookedS);
       lookedS = observation.atS;
       continue;
     }
-    if (!watched) continue;
+    if (!watched || (event.kind === 'grade' && event.body.grade === now)) continue;
     const atS = Math.min(lastS, Math.max(startS, event.time.walkS - lagOf(event, begin.body.playoutDelayS, delay).lagS));
     if (event.kind === 'grade') become(atS, event.body.grade);
     else if (event.kind === 'dropoutBegin') become(atS, 1);
