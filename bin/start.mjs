@@ -15,11 +15,11 @@ const PORT_FILE = join(DATA, 'port');
 const RUNNING_FILE = join(DATA, 'running.json');
 
 function readOptions() {
-  const { values } = parseArgs({ options: { port: { type: 'string' }, demo: { type: 'boolean', default: true } }, allowNegative: true });
+  const { values } = parseArgs({ options: { port: { type: 'string' }, demo: { type: 'boolean', default: true }, lan: { type: 'boolean', default: false } }, allowNegative: true });
   const remembered = existsSync(PORT_FILE) ? Number(readFileSync(PORT_FILE, 'utf8')) : DEFAULT_PORT;
   const port = values.port === undefined ? remembered : Number(values.port);
   if (!(Number.isInteger(port) && port >= 1 && port <= 65535)) throw new Unable(`invalid --port: ${values.port}; a number from 1 to 65535`);
-  return { port, demo: values.demo };
+  return { port, demo: values.demo, lan: values.lan };
 }
 
 /** Claims this folder for one Urvek: two would stop each other's database. @returns what runs here already, if anything. */
@@ -45,7 +45,7 @@ async function openDatabase() {
 }
 
 async function main() {
-  const { port, demo } = readOptions();
+  const { port, demo, lan } = readOptions();
   mkdirSync(DATA, { recursive: true });
   const already = await claim();
   if (already) {
@@ -53,14 +53,14 @@ async function main() {
     return;
   }
   try {
-    await run(port, demo);
+    await run(port, demo, lan);
   } catch (error) {
     rmSync(RUNNING_FILE, { force: true });
     throw error;
   }
 }
 
-async function run(port, demo) {
+async function run(port, demo, lan) {
   ensurePackages();
   const database = await openDatabase();
   let serving;
@@ -78,14 +78,18 @@ async function run(port, demo) {
     ensureWeb();
     await enableTypeScript();
     const { serve } = await import(join(ROOT, 'server/src/serve.ts'));
-    serving = await serve({ databaseUrl: database.url, port, webRoot: WEB_ROOT, demo: demo ? 'whole' : 'none', report: (error) => complain(String(error?.stack ?? error)) });
+    const { privateAddresses } = await import(join(ROOT, 'server/src/lan/network.ts'));
+    const addresses = lan ? privateAddresses() : [];
+    if (lan && addresses.length === 0) throw new Unable('This machine has no private address on a local network: connect it, or start without --lan.');
+    serving = await serve({ databaseUrl: database.url, port, webRoot: WEB_ROOT, ...(lan ? { lan: { folder: join(DATA, 'authority'), addresses, port } } : {}), demo: demo ? 'whole' : 'none', report: (error) => complain(String(error?.stack ?? error)) });
   } catch (error) {
-    complain(error.code === 'EADDRINUSE' ? `Port ${port} is taken by another program. Stop that, or choose another port: npm start -- --port ${port + 1}` : String(error?.stack ?? error));
+    complain(error instanceof Unable ? error.message : error.code === 'EADDRINUSE' ? `Port ${port} is taken by another program. Stop that, or choose another port: npm start -- --port ${port + 1}` : String(error?.stack ?? error));
     return stop(1);
   }
   writeFileSync(PORT_FILE, String(serving.port));
   writeFileSync(RUNNING_FILE, JSON.stringify({ pid: process.pid, url: serving.url }));
   say(`Urvek is running. Open ${serving.url}`);
+  for (const url of serving.lanUrls) say(`On the local network, for paired devices: ${url} (pair them under Devices, at the address above)`);
   say('Ctrl-C stops it.');
 }
 

@@ -21,10 +21,10 @@ async function check(title, scripts) {
 }
 
 /** Runs some of Jest's projects and adds up their tests. A suite that does not even load counts as a failed test. */
-function jest(title, projects, folder, env) {
+function jest(title, projects, folder, env, workers) {
   say(`\n── ${title}`);
   const results = join(folder, `${projects.join('-')}.json`);
-  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--testTimeout=60000', '--json', `--outputFile=${results}`, '--maxWorkers=2'];
+  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--testTimeout=60000', '--json', `--outputFile=${results}`, `--maxWorkers=${workers}`];
   spawnSync(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' } });
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(results, 'utf8'));
@@ -45,8 +45,9 @@ async function main() {
     await check('types, lint and arrows', ['typecheck', 'lint']);
     ensureWeb();
     const env = { URVEK_TEST_DATABASE: cluster.url('postgres'), URVEK_TEST_WEB: WEB_ROOT };
-    jest('units and server', ['units', 'server'], folder, env);
-    jest('browser', ['browser'], folder, env);
+    jest('units and server', ['units', 'server'], folder, env, 2);
+    // A browser test mostly waits.
+    jest('browser', ['browser'], folder, env, 3);
   } finally {
     await cluster.stop();
     rmSync(folder, { recursive: true, force: true });

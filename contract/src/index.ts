@@ -1,3 +1,4 @@
+export * from './lan.ts';
 export * from './joinCode.ts';
 export * from './exports.ts';
 export * from './sheetImport.ts';

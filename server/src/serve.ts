@@ -1,8 +1,11 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createApp } from './api/app.ts';
-import { systemClock } from './clock.ts';
+import { systemClock, type Clock } from './clock.ts';
 import { loadDemo, type DemoSize } from './demo/load.ts';
+import { Devices } from './lan/devices.ts';
+import { closed, listen, openNetwork, type LanOptions, type Network } from './lan/network.ts';
+import { lanRouter } from './lan/router.ts';
 import { openDatabase } from './storage/database.ts';
 import { Store } from './storage/store.ts';
 
@@ -13,45 +16,40 @@ export interface ServeOptions {
   readonly webRoot?: string;
   readonly demo: DemoSize;
   readonly report: (error: unknown) => void;
+  readonly clock?: Clock;
+  /** Serves on these addresses of the local network too, over HTTPS, to paired devices. */
+  readonly lan?: LanOptions;
 }
 
 export interface Serving {
   readonly port: number;
   readonly url: string;
+  /** Addresses on the local network, for paired devices; empty on loopback only. */
+  readonly lanUrls: readonly string[];
   close(): Promise<void>;
 }
 
 /** Opens the database, loads the demo once, and serves on loopback. */
-export async function serve({ databaseUrl, port, webRoot, demo, report }: ServeOptions): Promise<Serving> {
+export async function serve({ databaseUrl, port, webRoot, demo, report, clock = systemClock, lan }: ServeOptions): Promise<Serving> {
   const database = await openDatabase(databaseUrl);
-  const store = new Store(database, systemClock);
+  const store = new Store(database, clock);
   await loadDemo(store, demo);
   const authorities = new Set<string>();
-  const server = createServer(createApp({ store, authorities: () => authorities, webRoot, report }));
-  try {
-    await listen(server, port);
-  } catch (error) {
+  let network: Network | undefined;
+  let server: Server | undefined;
+  const close = async (): Promise<void> => {
+    for (const open of [server, ...(network?.servers ?? [])]) await closed(open);
     await database.destroy();
+  };
+  try {
+    network = lan && await openNetwork(lan, { database, store, clock, webRoot, report });
+    server = createServer(createApp({ store, authorities: () => authorities, webRoot, report, lan: lanRouter(new Devices(database, clock), network) }));
+    await listen(server, port, '127.0.0.1');
+  } catch (error) {
+    await close();
     throw error;
   }
   const taken = (server.address() as AddressInfo).port;
   for (const name of ['127.0.0.1', 'localhost', '[::1]']) authorities.add(`${name}:${taken}`);
-  return {
-    port: taken,
-    url: `http://127.0.0.1:${taken}/`,
-    close: async () => {
-      server.closeAllConnections();
-      await new Promise<void>((resolve) => server.close(() => resolve()));
-      await database.destroy();
-    },
-  };
+  return { port: taken, url: `http://127.0.0.1:${taken}/`, lanUrls: network?.urls ?? [], close };
 }
-
-const listen = (server: Server, port: number): Promise<void> =>
-  new Promise((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(port, '127.0.0.1', () => {
-      server.off('error', reject);
-      resolve();
-    });
-  });

@@ -22,6 +22,7 @@ import { SheetImport } from './views/trace/SheetImport.tsx';
 import { Trace } from './views/trace/Trace.tsx';
 import { Trainer } from './views/trainer/Trainer.tsx';
 import { Verdict } from './views/verdict/Verdict.tsx';
+import { Devices } from './views/bench/Devices.tsx';
 import { Join, JoinedLog } from './views/walk/Join.tsx';
 import { Walk } from './views/walk/Walk.tsx';
 import { FileWalk, WalkNow } from './views/walk/WalkNow.tsx';
@@ -46,6 +47,7 @@ const router = createBrowserRouter([
   { path: '/', element: <><TopBar /><Bench /></> },
   { path: '/trainer', element: <Trainer /> },
   { path: '/walk-now', element: <><TopBar /><WalkNow /></> },
+  { path: '/devices', element: <><TopBar /><Devices /></> },
   { path: '/join/:code?', element: <><TopBar /><Join /></> },
   { path: '/joined/:walkId', element: <><TopBar /><JoinedLog /></> },
   { path: '/file/:walkId', element: <><TopBar /><FileWalk /></> },

@@ -110,7 +110,7 @@ describe('existence is tested first', () => {
       });
       expect(numbers).toContain('"n":');
       if (summary.sigma !== undefined) expect(summary.sigma).toBeGreaterThan(0);
-    }), { numRuns: 60 });
+    }), { numRuns: 25 });
   });
 });
 

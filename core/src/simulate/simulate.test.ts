@@ -88,9 +88,9 @@ describe('known truth, from the gear to the estimate', () => {
     expect(judged.filter(Boolean).length / judged.length).toBeGreaterThanOrEqual(0.75);
   });
 
-  test('the interval of the median and of the ratio cover the truth of 400 walks', () => {
+  test('the interval of the median and of the ratio cover the truth of 150 walks', () => {
     const summary = summariseRanges(walkIntervals(walks.map((w) => w.finding), 'first dropout'));
-    const truth = { near: trueFirstDropout(standIn('near', -85), path, 400, 'many', even).medianM as number, far: trueFirstDropout(standIn('far', -91), path, 400, 'many', even).medianM as number };
+    const truth = { near: trueFirstDropout(standIn('near', -85), path, 150, 'many', even).medianM as number, far: trueFirstDropout(standIn('far', -91), path, 150, 'many', even).medianM as number };
     for (const product of ['near', 'far'] as const) {
       const interval = summary.fitted.find((c) => c.product === product)?.interval95M.median;
       expect(interval?.low).toBeLessThan(truth[product]);

@@ -1,4 +1,4 @@
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import type { Store } from '../storage/store.ts';
@@ -13,17 +13,25 @@ export interface AppOptions {
   /** Folder of the built web application; absent in API tests. */
   readonly webRoot?: string;
   readonly report: (error: unknown) => void;
+  /** What stands before everything else on the local network: the page that pairs, and the gate. */
+  readonly before?: readonly RequestHandler[];
+  /** By which its own pages come: plain on loopback. */
+  readonly protocol?: 'http' | 'https';
+  /** Pairing and devices, for this machine's own pages only. */
+  readonly lan?: RequestHandler;
 }
 
-export function createApp({ store, authorities, webRoot, report }: AppOptions): Express {
+export function createApp({ store, authorities, webRoot, report, before = [], protocol, lan }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(onlyFromHere(authorities));
+  app.use(onlyFromHere(authorities, protocol));
   app.use(helmet({
-    // Plain HTTP on loopback: no upgrade to HTTPS.
+    // Plain HTTP on loopback: no upgrade to HTTPS; and on the local network no promise that outlives the authority.
     strictTransportSecurity: false,
     contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], objectSrc: ["'none'"], baseUri: ["'self'"], formAction: ["'self'"], frameAncestors: ["'none'"] } },
   }));
+  for (const handler of before) app.use(handler);
+  if (lan) app.use('/api/lan', lan);
   app.use('/api', apiRouter(store));
   if (webRoot !== undefined) {
     app.use(express.static(webRoot, { index: false, setHeaders: (response, path) => void response.set('Cache-Control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache') }));

@@ -1,7 +1,8 @@
 import { DataSource } from 'typeorm';
+import { AddDevices1764200000000 } from './addDevices.ts';
 import { AddWalkSlot1764100000000 } from './addWalkSlot.ts';
 import { CreateTables1764000000000 } from './createTables.ts';
-import { comparisonEntity, eventEntity, factEntity, walkEntity } from './entities.ts';
+import { comparisonEntity, deviceEntity, eventEntity, factEntity, walkEntity } from './entities.ts';
 
 /** Any number, the same for every server process: holds off others while one migrates. */
 const MIGRATION_LOCK = 7_305_119;
@@ -11,8 +12,8 @@ export async function openDatabase(url: string): Promise<DataSource> {
   const database = new DataSource({
     type: 'postgres',
     url,
-    entities: [comparisonEntity, walkEntity, eventEntity, factEntity],
-    migrations: [CreateTables1764000000000, AddWalkSlot1764100000000],
+    entities: [comparisonEntity, walkEntity, eventEntity, factEntity, deviceEntity],
+    migrations: [CreateTables1764000000000, AddWalkSlot1764100000000, AddDevices1764200000000],
     installExtensions: false,
   });
   await database.initialize();

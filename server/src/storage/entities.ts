@@ -93,3 +93,27 @@ export const factEntity = new EntitySchema<FactRow>({
   tableName: 'fact',
   columns: { name: { type: 'text', primary: true }, value: { type: 'text' } },
 });
+
+/** A device paired on the local network. */
+export interface DeviceRow {
+  id: string;
+  name: string;
+  tokenHash: string;
+  pairedAt: Date;
+  seenAt: Date;
+  revokedAt: Date | null;
+}
+
+export const deviceEntity = new EntitySchema<DeviceRow>({
+  name: 'device',
+  tableName: 'device',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    name: { type: 'text' },
+    tokenHash: { type: 'text', name: 'token_hash' },
+    pairedAt: { type: 'timestamptz', name: 'paired_at' },
+    seenAt: { type: 'timestamptz', name: 'seen_at' },
+    revokedAt: { type: 'timestamptz', name: 'revoked_at', nullable: true },
+  },
+  uniques: [{ name: 'device_token', columns: ['tokenHash'] }],
+});

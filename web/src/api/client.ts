@@ -1,4 +1,4 @@
-import type { BatchAccepted, Comparison, ComparisonSummary, ComparisonUpdate, NewComparison, Problem, StoredWalk, WalkHeader, WantedCriterion } from '@urvek/contract';
+import type { BatchAccepted, Comparison, ComparisonSummary, ComparisonUpdate, LanState, NewComparison, PairingOffer, Problem, StoredWalk, WalkHeader, WantedCriterion } from '@urvek/contract';
 import type { Side, WalkEvent } from '@urvek/core';
 
 /** An answer of the base that says no. */
@@ -36,6 +36,9 @@ export const base = {
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
   walks: (id: string) => call<StoredWalk[]>('GET', `/comparisons/${id}/walks`),
   importWalks: (id: string, walks: readonly StoredWalk[]) => call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }),
+  lan: () => call<LanState>('GET', '/lan'),
+  offer: () => call<PairingOffer>('POST', '/lan/offers', {}),
+  revoke: (deviceId: string) => call<undefined>('DELETE', `/lan/devices/${deviceId}`),
   time: () => call<{ baseMs: number }>('GET', '/time'),
   join: (code: string) => call<WalkHeader>('GET', `/join/${encodeURIComponent(code)}`),
   register: (header: WalkHeader) => call<undefined>('PUT', `/walks/${header.id}`, header),

@@ -24,7 +24,7 @@ export function Bench() {
     void client.prefetchQuery({ queryKey: ['walks', c.id], queryFn: () => base.walks(c.id) });
   }), [data, client]);
   return (
-    <Stage title="Bench" lead="One comparison answers one question: which product reaches how far, on which path, by which criterion." actions={<><Link className="btn" to="/trainer">Reaction trainer</Link><Link className="btn btn-main" to="/walk-now"><Footprints aria-hidden size={16} />Walk now</Link></>}>
+    <Stage title="Bench" lead="One comparison answers one question: which product reaches how far, on which path, by which criterion." actions={<><Link className="btn" to="/devices">Devices</Link><Link className="btn" to="/join">Join a walk</Link><Link className="btn" to="/trainer">Reaction trainer</Link><Link className="btn btn-main" to="/walk-now"><Footprints aria-hidden size={16} />Walk now</Link></>}>
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <section aria-label="Comparisons" className="grid content-start gap-3">
           <Unfiled />

@@ -1,16 +1,13 @@
 import { joinCode } from '@urvek/contract';
-import { toString } from 'qrcode';
-import { useEffect, useState } from 'react';
+import { QrCode } from '../../components/QrCode.tsx';
 
 /** How a second device joins: a code to type, a picture to scan, and a moment to share where there is no network. */
 export function SecondDevice({ walkId, shared, onShared, onClose }: { walkId: string; shared: number; onShared: () => void; onClose: () => void }) {
   const code = joinCode(walkId);
   const address = `${window.location.origin}/join/${code}`;
-  const [picture, setPicture] = useState<string>();
-  useEffect(() => void toString(address, { type: 'svg', margin: 1 }).then(setPicture), [address]);
   return (
     <section className="sheet grid gap-3 p-3 sm:grid-cols-[auto_1fr]" aria-label="Second device">
-      {picture !== undefined && <img alt={`A picture of the address ${address}, to scan`} width={150} height={150} src={`data:image/svg+xml;utf8,${encodeURIComponent(picture)}`} />}
+      <QrCode address={address} what={`A picture of the address ${address}, to scan`} />
       <div>
         <p>On the other device open <strong className="break-all">{window.location.origin}/join</strong> and type</p>
         <p className="figure text-3xl font-bold tracking-widest" data-join-code={code}>{code}</p>
