@@ -1,8 +1,11 @@
 import { serve, type Serving } from '../../server/src/serve.ts';
+import type { LanOptions } from '../../server/src/lan/network.ts';
 import { scratchDatabase } from '../../server/src/test/scratchDatabase.ts';
 
 export interface App {
   readonly url: string;
+  /** On the local network. */
+  readonly lanUrls: readonly string[];
   /** Stops the server; the database stays. */
   stopServer(): Promise<void>;
   /** Starts it again, at the same address. */
@@ -11,19 +14,19 @@ export interface App {
 }
 
 /** The real application on a database and a port of its own. */
-export async function startApp({ demo }: { demo: boolean }): Promise<App> {
+export async function startApp({ demo, lan }: { demo: boolean; lan?: LanOptions }): Promise<App> {
   const webRoot = process.env.URVEK_TEST_WEB;
   if (!webRoot) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
   const scratch = await scratchDatabase();
-  const start = (port: number): Promise<Serving> => serve({ databaseUrl: scratch.url, port, webRoot, demo: demo ? 'small' : 'none', report: (error) => console.error(error) });
+  const start = (port: number): Promise<Serving> => serve({ databaseUrl: scratch.url, port, webRoot, demo: demo ? 'small' : 'none', lan, report: (error) => console.error(error) });
   let serving: Serving | undefined = await start(0);
-  const { url, port } = serving;
+  const { url, port, lanUrls } = serving;
   const stopServer = async (): Promise<void> => {
     await serving?.close();
     serving = undefined;
   };
   return {
-    url, stopServer,
+    url, lanUrls, stopServer,
     startServer: async () => { serving ??= await start(port); },
     close: async () => {
       await stopServer();

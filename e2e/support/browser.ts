@@ -14,10 +14,10 @@ export interface Browser {
 }
 
 /** Debian's Chromium, headless; on a profile of its own, or on one that an earlier browser left. */
-export async function openBrowser({ width = 1280, height = 800, profile = mkdtempSync(join(tmpdir(), 'urvek-browser-')) } = {}): Promise<Browser> {
+export async function openBrowser({ width = 1280, height = 800, profile = mkdtempSync(join(tmpdir(), 'urvek-browser-')), flags = [] as readonly string[] } = {}): Promise<Browser> {
   const options = new Options();
   options.setBinaryPath('/usr/bin/chromium');
-  options.addArguments(...FLAGS, `--user-data-dir=${profile}`, `--window-size=${width},${height}`);
+  options.addArguments(...FLAGS, ...flags, `--user-data-dir=${profile}`, `--window-size=${width},${height}`);
   const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder('/usr/bin/chromedriver')).build();
   await driver.manage().setTimeouts({ implicit: 0, pageLoad: 30_000 });
   // The window's size counts its frame; what a page gets is set here.

@@ -1,0 +1,52 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { AxeBuilder } from '@axe-core/webdriverjs';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startApp, type App } from './support/app.ts';
+import { openBrowser, Page, type Browser } from './support/browser.ts';
+
+const folder = mkdtempSync(join(tmpdir(), 'urvek-authority-'));
+let app: App;
+const browsers: Browser[] = [];
+const open = async (origin: string, flags: readonly string[] = []): Promise<Page> => {
+  const browser = await openBrowser({ flags });
+  browsers.push(browser);
+  return new Page(browser.driver, origin);
+};
+
+beforeAll(async () => {
+  app = await startApp({ demo: true, lan: { folder, addresses: ['127.0.0.1'], port: 0 } });
+}, 60_000);
+afterAll(async () => {
+  for (const browser of browsers) await browser.close();
+  await app.close();
+  rmSync(folder, { recursive: true });
+});
+
+test('a phone is paired by the code on this machine’s page, works, and is shut out when it is revoked', async () => {
+  const desk = await open(app.url);
+  await desk.open('/devices');
+  await desk.press('Make a code');
+  const code = await (await desk.find('//*[@data-pairing-code]')).getAttribute('data-pairing-code') as string;
+  expect((await new AxeBuilder(desk.driver).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => v.id)).toEqual([]);
+  // Installing an authority is the phone's own matter; here the browser is told to take the certificate.
+  const phone = await open(app.lanUrls[0] as string, ['--ignore-certificate-errors']);
+  await phone.open('/walk-now');
+  await phone.see('Pair this device');
+  expect((await new AxeBuilder(phone.driver).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await phone.fill('Code, eight signs', 'WRNGWRNG');
+  await phone.press('Pair');
+  await phone.see('This code is wrong, was used, or has expired.');
+  const field = await phone.field('Code, eight signs');
+  await field.clear();
+  await field.sendKeys(code);
+  await phone.press('Pair');
+  await phone.see('Clip microphones on the Incline');
+  expect(await phone.driver.executeScript('return document.cookie')).toBe('');
+  await desk.press('Revoke Phone');
+  await desk.see('revoked');
+  await phone.driver.executeScript("return navigator.serviceWorker?.getRegistrations().then((all) => Promise.all(all.map((r) => r.unregister())))");
+  await phone.open('/');
+  await phone.see('Pair this device');
+}, 180_000);
