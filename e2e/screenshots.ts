@@ -47,6 +47,12 @@ async function main(): Promise<void> {
       await page.see(sign);
       await shoot(page, stage);
     }
+    for (const [tab, sign, name] of [['Needs', 'Judged on the distance', 'verdict-needs'], ['Fairness', 'First what could change', 'verdict-fairness']] as const) {
+      await page.open(`${SLATE_WORKS}/verdict`);
+      await (await page.find(`//button[@role='tab'][starts-with(normalize-space(.), '${tab}')]`)).click();
+      await page.see(sign);
+      await shoot(page, name);
+    }
     await page.open(`${SLATE_WORKS}/paths`);
     await page.find("//section[@aria-label='Wagon Shed']//*[@data-prediction]");
     await page.driver.executeScript("document.querySelector('section[aria-label=\"Wagon Shed\"]').scrollIntoView()");

@@ -37,7 +37,7 @@ test('two browsers on one walk, one clock 37 minutes off: what happens at once s
   await beginReal(walker);
   await walker.press('second device');
   const code = await (await walker.find('//*[@data-join-code]')).getAttribute('data-join-code');
-  second = await openBrowser();
+  second = await openBrowser({ flags: ['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'] });
   const base = new Page(second.driver, walker.origin);
   await devTools(base, 'Page.addScriptToEvaluateOnNewDocument', { source: SKEWED });
   await base.open('/join/ZZZZZZ');
@@ -49,6 +49,12 @@ test('two browsers on one walk, one clock 37 minutes off: what happens at once s
   await walker.press('Close');
   const clocks = async (): Promise<string[]> => [...new Set((await newest()).log.filter((e) => e.kind === 'clock').map((e) => e.deviceId))];
   await walker.until('both clocks compared', async () => (await clocks()).length === 2);
+  // A spoken note is kept like any other event, and heard again in Trace.
+  await base.press('Note');
+  await base.press('Speak it');
+  await base.driver.sleep(1200);
+  await base.press('Stop and keep it');
+  await base.see('“spoken, ');
   // Thrice, both ends press at one moment: begins, ends, begins.
   for (let i = 0; i < 3; i++) {
     const atMs = Date.now() + 1500;
@@ -68,6 +74,10 @@ test('two browsers on one walk, one clock 37 minutes off: what happens at once s
   // Two headless browsers on a busy machine: timers fire some tens of milliseconds late.
   a.forEach((walkS, i) => expect(Math.abs(walkS - (b[i] as number))).toBeLessThan(0.25));
   await walker.see('What the other device says of the same direction, side by side');
+  const voice = (await newest()).log.find((e) => e.kind === 'note')?.body as { voice?: { mime: string; base64: string; seconds: number } };
+  expect(voice.voice?.mime).toMatch(/^audio\//);
+  expect(voice.voice?.base64.length).toBeGreaterThan(500);
+  await walker.find("//audio[starts-with(@src, 'data:audio/')]");
   expect(await walker.text("//*[@aria-label='Devices that joined']")).toContain('by clocks compared, ±');
 }, 240_000);
 

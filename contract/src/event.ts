@@ -1,4 +1,4 @@
-import { CHECK_RESULTS, CORRECTION_ACTIONS, DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, LANDMARKS, LEAVES, QUANTITIES, RECONNECT_WAYS, RUNGS, WALK_MODES, WEATHERS, type Conditions, type EventBodies, type EventKind, type OperatorDelay, type RigCheckResult, type WalkEvent } from '@urvek/core';
+import { CHECK_RESULTS, CORRECTION_ACTIONS, DIRECTIONS, DISTANCE_METHODS, END_REASONS, GRADES, LANDMARKS, LEAVES, QUANTITIES, RECONNECT_WAYS, RUNGS, WALK_MODES, WEATHERS, type Conditions, type EventBodies, type EventKind, type OperatorDelay, type RigCheckResult, type VoiceNote, type WalkEvent } from '@urvek/core';
 import * as yup from 'yup';
 
 /** Events a batch may hold; a larger one is answered with 413, and the device halves it. */
@@ -30,7 +30,7 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
   mark: strict({ reading: reading().required(), name: yup.string().max(120) }),
   turn: strict({ reading: reading().default(undefined).optional() }),
   reconnected: strict({ how: yup.string().oneOf(RECONNECT_WAYS).required() }),
-  note: strict({ text: yup.string().required().max(2000) }),
+  note: strict({ text: yup.string().required().max(2000), voice: strict<VoiceNote>({ mime: yup.string().required().matches(/^audio\/[\w.+-]+(; ?codecs=[\w.,"-]+)?$/), base64: yup.string().required().max(400_000).matches(/^[A-Za-z0-9+/]+={0,2}$/), seconds: number().min(0).max(60) }).default(undefined).optional() }),
   gap: strict({ fromWallMs: number() }),
   landmark: strict({ what: yup.string().oneOf(LANDMARKS).required(), name: yup.string().max(120) }),
   tried: strict({ tries: count(1, 99), failed: count(0, 99).max(yup.ref('tries') as unknown as number, 'more failed than were tried'), movedM: number().optional().min(0).max(100) }),

@@ -88,3 +88,7 @@ export * from './wording/lint.ts';
 export * from './plan/couldSettle.ts';
 export * from './walk/twoEnds/clock.ts';
 export * from './walk/twoEnds/joinLogs.ts';
+export * from './plan/callTimetable.ts';
+export * from './simulate/partner.ts';
+export * from './simulate/satellite.ts';
+export * from './walk/script.ts';

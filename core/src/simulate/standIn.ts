@@ -131,7 +131,7 @@ function graded(): (marginDb: number) => Grade {
   let betterForS = 0;
   return (marginDb) => {
     smooth = smooth === undefined ? marginDb : smooth + 0.2 * (marginDb - smooth);
-    const heard = gradeAt(smooth);
+    const heard = gradeOfMargin(smooth);
     if (now === undefined || heard <= now) {
       now = heard;
       betterForS = 0;
@@ -147,4 +147,5 @@ function graded(): (marginDb: number) => Grade {
   };
 }
 
-const gradeAt = (marginDb: number): Grade => MARGIN_DB.find(([, least]) => marginDb >= least)?.[0] ?? 1;
+/** What comes through at a margin; no hysteresis. */
+export const gradeOfMargin = (marginDb: number): Grade => MARGIN_DB.find(([, least]) => marginDb >= least)?.[0] ?? 1;

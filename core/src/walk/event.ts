@@ -68,6 +68,13 @@ export const QUANTITIES = ['throughput', 'round trip', 'round-trip variation', '
 export type Quantity = (typeof QUANTITIES)[number];
 export const QUANTITY_UNIT: Readonly<Record<Quantity, string>> = { throughput: 'Mbit/s', 'round trip': 'ms', 'round-trip variation': 'ms', loss: '%', level: 'dBm' };
 
+/** A few spoken seconds. */
+export interface VoiceNote {
+  readonly mime: string;
+  readonly base64: string;
+  readonly seconds: number;
+}
+
 /** What can be logged, by kind. */
 export interface EventBodies {
   begin: {
@@ -82,7 +89,7 @@ export interface EventBodies {
   mark: { readonly reading: Reading; readonly name?: string };
   turn: { readonly reading?: Reading };
   reconnected: { readonly how: ReconnectWay };
-  note: { readonly text: string };
+  note: { readonly text: string; /** Spoken: what the microphone heard. */ readonly voice?: VoiceNote };
   gap: { readonly fromWallMs: number };
   landmark: { readonly what: (typeof LANDMARKS)[number]; readonly name?: string };
   /** Tried and failed, n of n, after a small move where one was made. */

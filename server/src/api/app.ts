@@ -28,7 +28,7 @@ export function createApp({ store, authorities, webRoot, report, before = [], pr
   app.use(helmet({
     // Plain HTTP on loopback: no upgrade to HTTPS; and on the local network no promise that outlives the authority.
     strictTransportSecurity: false,
-    contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], objectSrc: ["'none'"], baseUri: ["'self'"], formAction: ["'self'"], frameAncestors: ["'none'"] } },
+    contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], mediaSrc: ["'self'", 'data:'], objectSrc: ["'none'"], baseUri: ["'self'"], formAction: ["'self'"], frameAncestors: ["'none'"] } },
   }));
   for (const handler of before) app.use(handler);
   if (lan) app.use('/api/lan', lan);

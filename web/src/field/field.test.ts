@@ -105,3 +105,29 @@ describe('sending', () => {
     expect(base.logs.get(id)?.size).toBe(3);
   });
 });
+
+describe('a log that was kept alone', () => {
+  test('goes over to the walk of the other end whole and in order, and not when a part was sent', async () => {
+    const [alone, walkOf] = [crypto.randomUUID(), crypto.randomUUID()];
+    await fieldLog.adopt(header(alone), 1);
+    await fieldLog.append(alone, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'by eye', pressed: false }, playoutDelayS: 0 }, eventTime(0, 1, 1));
+    await fieldLog.append(alone, 'shared', { count: 1 }, eventTime(1, 1, 2));
+    await fieldLog.append(alone, 'dropoutBegin', {}, eventTime(2, 1, 3));
+    await fieldLog.append(alone, 'end', { reason: 'time' }, eventTime(3, 1, 4));
+    const before = await fieldLog.logOf(alone);
+    await fieldLog.goOver(alone, header(walkOf), { role: 'base', direction: 'mobile-to-fixed' });
+    const after = await fieldLog.logOf(walkOf);
+    expect(after.map((e) => e.kind)).toEqual(['joined', 'shared', 'dropoutBegin', 'note']);
+    expect(after.map((e) => [e.deviceId, e.seq, e.time])).toEqual(before.map((e) => [e.deviceId, e.seq, e.time]));
+    expect(await fieldLog.logOf(alone)).toEqual([]);
+    // Once more, or after a part was sent: refused, and nothing moves.
+    const again = crypto.randomUUID();
+    await fieldLog.adopt(header(again), 1);
+    await note(again, 'x');
+    await expect(fieldLog.goOver(again, header(walkOf), { role: 'base', direction: 'mobile-to-fixed' })).rejects.toThrow('has a log of that walk already');
+    globalThis.fetch = new FakeBase(() => 'answer').fetch as typeof fetch;
+    await sync();
+    await expect(fieldLog.goOver(again, header(crypto.randomUUID()), { role: 'base', direction: 'mobile-to-fixed' })).rejects.toThrow('was sent already');
+    expect(await fieldLog.logOf(again)).toHaveLength(1);
+  });
+});

@@ -67,6 +67,27 @@ class FieldLog extends Dexie {
     });
   }
 
+  /**
+   * A log that was kept alone turns out to be the other end's of a walk: its events go over to that walk, in their order, with all
+   * that their clocks said. Its beginning becomes the joining, its end a note. Only what has not been sent can go over.
+   */
+  async goOver(walkId: string, header: WalkHeader, joined: EventBodies['joined']): Promise<void> {
+    await this.transaction('rw', this.walks, this.events, async () => {
+      if (await this.walks.get(header.id)) throw new Error('This device has a log of that walk already; this one stays as it is.');
+      const kept = await this.events.where('walkId').equals(walkId).sortBy('seq');
+      if (kept.some((k) => k.place !== HERE)) throw new Error('A part of this log was sent already; it stays as it is.');
+      const as = ({ event }: KeptEvent): WalkEvent => {
+        const moved = { ...event, walkId: header.id };
+        if (moved.kind === 'begin') return { ...moved, kind: 'joined', body: joined };
+        return moved.kind === 'end' ? { ...moved, kind: 'note', body: { text: `ended here: ${moved.body.reason}` } } : moved;
+      };
+      await this.events.bulkAdd(kept.map((k) => ({ ...k, walkId: header.id, event: as(k) })));
+      await this.events.bulkDelete(kept.map((k): [string, string, number] => [walkId, k.deviceId, k.seq]));
+      await this.walks.add({ id: header.id, comparisonId: header.comparisonId, header, registered: 1, underWay: 0, nextSeq: Math.max(0, ...kept.map((k) => k.seq)) + 1, joined: true });
+      await this.walks.delete(walkId);
+    });
+  }
+
   /** Stores one event; its number is given in the transaction that stores it. Resolves when it is on disk. */
   async append<K extends EventKind>(walkId: string, kind: K, body: EventBodies[K], time: EventTime): Promise<WalkEvent> {
     return this.transaction('rw', this.walks, this.events, this.facts, async () => {

@@ -1,5 +1,5 @@
-import { GRACE_MIN, planDaylight, plannedPaths, planTroubles, SETTLE_MIN, timedPlan } from '@urvek/contract';
-import { clockText, pathLengthM } from '@urvek/core';
+import { GRACE_MIN, planDaylight, plannedPaths, planTroubles, SETTLE_MIN, timedPlan, type SetupPath } from '@urvek/contract';
+import { callTimetable, clockText, kindOf, pathLengthM, sinceStart, USUAL_CALLS } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { Printer } from 'lucide-react';
 import { localMinutes } from '../../state/clock.ts';
@@ -41,10 +41,26 @@ function Sheet({ comparison: { title, setup } }: Ready) {
                 ))}
               </tbody>
             </table>
+            {plannedPaths(setup).filter((p) => p.checkpoints.length > 0 && setup.products.some((x) => kindOf(x.kindId).bothWays)).map((path) => <Calls key={path.id} path={path} />)}
             <p className="text-[0.85rem] text-faint">Out and back at 1.4 m/s, {SETTLE_MIN} minutes a walk to settle, {plan.setUpMin} to set up each rig.{plan.sideBySide && ' The products of a round are walked together.'} Look up before you look down. Nobody back by the time above: go and look, and call by the second channel.</p>
           </>
         )}
       </article>
     </main>
+  );
+}
+
+/** For two people who cannot hear each other: both keep to it, whatever comes through. */
+function Calls({ path }: { path: SetupPath }) {
+  const { settleS, tries, timeoutS } = USUAL_CALLS;
+  return (
+    <section aria-label={`Call timetable on ${path.name}`}>
+      <h2>Calls on {path.name}, from the start of the walk</h2>
+      <table className="table">
+        <thead><tr><th>Checkpoint</th><th>Be there</th><th>Walker sends</th><th>Fixed end sends</th><th>Move on</th><th className="w-1/4">Heard, each way</th></tr></thead>
+        <tbody>{callTimetable(path.checkpoints).map((row) => <tr key={row.checkpoint}><td>{row.checkpoint}, <Length m={row.atM} /></td>{[row.arriveS, row.walkerSendsS, row.baseSendsS, row.leaveS].map((s, i) => <td key={i} className="figure">{sinceStart(s)}</td>)}<td /></tr>)}</tbody>
+      </table>
+      <p className="text-[0.85rem] text-faint">Stand {settleS} s before the first call; {tries} tries of {timeoutS} s each way. Nothing heard: write that down, and move on at the time above all the same.</p>
+    </section>
   );
 }

@@ -155,9 +155,13 @@ function Lag({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) 
   );
 }
 
+/** A log of an hour has thousands of entries: so many are drawn at a time. */
+const ROWS = 400;
+
 function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
   const [amended, setAmended] = useState<WalkEvent>();
   const [all, setAll] = useState(false);
+  const [rows, setRows] = useState(ROWS);
   const corrections = standingCorrections(log);
   const shown = [...log].sort((a, b) => a.time.walkS - b.time.walkS).filter((e) => e.kind !== 'correction' && (all || !isAutomatic(e)));
   return (
@@ -168,16 +172,17 @@ function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) 
         <table className="table">
           <thead><tr><th>At</th><th>What</th><th><span className="sr-only">Correct</span></th></tr></thead>
           <tbody>
-            {shown.map((event) => {
+            {shown.slice(0, rows).map((event) => {
               const correction = corrections.get(keyText(event));
               return (
                 <tr key={keyText(event)}><td className="figure whitespace-nowrap">{event.time.walkS.toFixed(1)} s</td>
-                  <td><span className={correction?.action === 'withdraw' ? 'line-through' : ''}>{eventText(event)}</span>{correction && <span className="block text-[0.85rem] text-faint">{correctionText(correction)}</span>}</td>
+                  <td><span className={correction?.action === 'withdraw' ? 'line-through' : ''}>{eventText(event)}</span>{event.kind === 'note' && event.body.voice && <audio controls preload="none" className="block h-8 max-w-full" aria-label={`Spoken note at ${event.time.walkS.toFixed(1)} s`} src={`data:${event.body.voice.mime};base64,${event.body.voice.base64}`} />}{correction && <span className="block text-[0.85rem] text-faint">{correctionText(correction)}</span>}</td>
                   <td>{event.kind !== 'begin' && event.kind !== 'gap' && <button className="btn-quiet" aria-label={`Correct: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`} onClick={() => setAmended(event)}>Correct</button>}</td></tr>
               );
             })}
           </tbody>
         </table>
+        {shown.length > rows && <button type="button" className="btn mt-2" onClick={() => setRows(rows + ROWS)}>Show {Math.min(ROWS, shown.length - rows)} more of {shown.length}</button>}
       </div>
       {amended && <CorrectionDialog finding={finding} event={amended} onClose={() => setAmended(undefined)} />}
     </section>

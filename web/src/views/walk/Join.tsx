@@ -91,7 +91,7 @@ function Logging({ kept, log }: { kept: KeptWalk; log: readonly WalkEvent[] }) {
       <div className="flex flex-wrap items-baseline gap-x-4"><h1>{subject?.product.name ?? 'A walk'}</h1><p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p><KeptCount walkId={kept.id} /></div>
       {error && <Trouble error={error} />}
       <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">Joined: log what comes in at this end. The walker logs where.</p>
-      {noting ? <NoteForm gradeOf={(text) => gradeOfWords(text, kind.id)} words={kind.words} onNote={(text, g) => { setNoting(false); add('note', { text }); if (g !== undefined) add('grade', { grade: g }); }} onCancel={() => setNoting(false)} /> : (
+      {noting ? <NoteForm gradeOf={(text) => gradeOfWords(text, kind.id)} words={kind.words} onNote={(text, g, voice) => { setNoting(false); add('note', { text, ...(voice ? { voice } : {}) }); if (g !== undefined) add('grade', { grade: g }); }} onCancel={() => setNoting(false)} /> : (
         <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Log">
           <Press k="d" actions={actions} className={`col-span-5 text-lg ${lost ? 'bg-lost! text-white' : ''}`}>{lost ? 'Dropout ends' : 'Dropout begins'}</Press>
           {GRADES.map((g) => <Press key={g} k={String(g)} actions={actions} pressed={grade === g}><span className="figure text-xl">{g}</span><span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span></Press>)}

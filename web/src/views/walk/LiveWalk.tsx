@@ -1,5 +1,5 @@
-import type { Comparison, PlannedWalk } from '@urvek/contract';
-import { END_REASONS, gradeOfWords, GRADES, kindOf, LANDMARKS, lastUndoable, looksMisread, parseLength, RECONNECT_WAYS, traceWalk, type DistanceMethod, type EventBodies, type EventKind, type Path, type Tick } from '@urvek/core';
+import { standInOf, type Comparison, type PlannedWalk } from '@urvek/contract';
+import { END_REASONS, gradeOfWords, GRADES, kindOf, LANDMARKS, lastUndoable, looksMisread, parseLength, RECONNECT_WAYS, satelliteReceiver, SCRIPT_TEXT, scriptStep, traceWalk, type DistanceMethod, type EventBodies, type EventKind, type Path, type Tick } from '@urvek/core';
 import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
 import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -43,6 +43,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const [speak, setSpeak] = useState(false);
   const [locating, setLocating] = useState(false);
   const [joining, setJoining] = useState(false);
+  const [guided, setGuided] = useState(false);
   const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
   const soundNow = useRef(sound);
@@ -68,7 +69,12 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
     }
     void sync();
   }, [kept.id]);
-  const onWheel = useCallback((tick: Tick) => void add('mark', { reading: wheelReading(tick) }, tick.tS, undefined, true), [add]);
+  // On a path with a coordinate the stand-in has a satellite receiver too.
+  const receiver = useMemo(() => (subject?.path.fixedEnd ? satelliteReceiver(subject.path, subject.path.fixedEnd, kept.id) : undefined), [subject, kept.id]);
+  const onWheel = useCallback((tick: Tick) => {
+    void add('mark', { reading: wheelReading(tick) }, tick.tS, undefined, true);
+    if (receiver) void add('fix', receiver(tick.travelledM, tick.tS), tick.tS, undefined, true);
+  }, [add, receiver]);
   const gear = useGear(kept.id, log, subject, onWheel);
   const { tick } = gear;
   useGaps((fromWallMs) => { if (!gear.simulated) void add('gap', { fromWallMs }, gear.walkS(performance.now()), undefined, true); });
@@ -89,6 +95,8 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const due = next && hereM !== undefined && next.atM - hereM <= PROMPT_M ? next : undefined;
   const dueName = due?.name;
   useEffect(() => { if (speak && dueName !== undefined) say(`mark ${dueName} now`); }, [speak, dueName]);
+  const step = guided && log ? scriptStep(log) : undefined;
+  useEffect(() => { if (speak && step) say(SCRIPT_TEXT[step]); }, [speak, step]);
 
   if (!log || !trace) return null;
   const kind = kindOf(subject?.product.kindId ?? UNKNOWN_KIND);
@@ -149,6 +157,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sun} onChange={(e) => setSun(e.target.checked)} />sun</label>
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sound} onChange={(e) => setSound(e.target.checked)} />beep</label>
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={speak} onChange={(e) => setSpeak(e.target.checked)} />spoken prompts</label>
+          <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={guided} onChange={(e) => setGuided(e.target.checked)} />guided</label>
           {gear.simulated ? (
             <label className="flex items-center gap-1.5">speed
               <select className="input w-auto" value={rate} onChange={(e) => { const to = Number(e.target.value); rateNow.current = to; setRate(to); gear.setRate(to); }}>{RATES.map((r) => <option key={r} value={r}>{r}×</option>)}</select>
@@ -161,14 +170,15 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
       <div className="sheet mt-2 px-3 py-1">
         <Tape title="The walk so far, on the tape" ground={ground} measure="travelled" lanes={lanes} hereM={hereM} />
       </div>
+      {step && <p role="status" className="mt-1 border-l-4 border-accent pl-3" data-step={step}><strong>{step}:</strong> {SCRIPT_TEXT[step]}</p>}
       {due && <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">Mark {due.name} now (<Length m={due.atM} />)</p>}
       <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
-        {gear.simulated ? <GearPanel tick={tick} watched={kind.watched} words={kind.words} /> : <Clock seconds={gear.clockS} hereM={hereM} watched={subject ? kind.watched : 'sound, picture or answer'} />}
+        {gear.simulated ? <GearPanel tick={tick} watched={kind.watched} words={kind.words} standIn={subject && standInOf(subject.product, subject.rig)} bothWays={kind.bothWays} onLevel={(value) => logNow('measured', { quantity: 'level', direction: kind.direction, ...(value === undefined ? {} : { value }) })} /> : <Clock seconds={gear.clockS} hereM={hereM} watched={subject ? kind.watched : 'sound, picture or answer'} />}
         <div className="grid content-start gap-2">
           {asking === 'reconnected' && <Ask title="Reconnected how?" choices={RECONNECT_WAYS} onChoose={(how) => done(() => logNow('reconnected', { how }))()} onCancel={done(() => undefined)} />}
           {asking === 'landmark' && <Ask title="What is passed?" choices={LANDMARKS} onChoose={(what) => done(() => logNow('landmark', { what }))()} onCancel={done(() => undefined)} />}
           {asking === 'end' && <Ask title="Why does the walk end?" choices={END_REASONS} onChoose={(reason) => done(() => void finish(reason))()} onCancel={done(() => undefined)} />}
-          {asking === 'note' && <NoteForm gradeOf={(text) => gradeOfWords(text, kind.id)} words={kind.words} onNote={(text, grade) => done(() => { logNow('note', { text }); if (grade !== undefined) logNow('grade', { grade }); })()} onCancel={done(() => undefined)} />}
+          {asking === 'note' && <NoteForm gradeOf={(text) => gradeOfWords(text, kind.id)} words={kind.words} onNote={(text, grade, voice) => done(() => { logNow('note', { text, ...(voice ? { voice } : {}) }); if (grade !== undefined) logNow('grade', { grade }); })()} onCancel={done(() => undefined)} />}
           {asking === 'mark' && <TypedMark questioned={(text) => questioned(text, trace.fixes.slice(-2).map((f) => f.travelledM))} onMark={(text, method) => done(() => markAt(parseLength(text).valueM, method))()} onCancel={done(() => undefined)} />}
           {asking === 'reading' && <Readings add={logNow} direction={kind.direction} onClose={done(() => undefined)} />}
           {!asking && (

@@ -1,11 +1,11 @@
-import { effectiveLog, isAutomatic, type Grade, type Tick, type WalkEvent } from '@urvek/core';
+import { effectiveLog, isAutomatic, otherWayDb, partnerHears, type Grade, type StandIn, type Tick, type WalkEvent } from '@urvek/core';
 import { useFieldLog } from '../../api/queries.ts';
 import { Length } from '../../components/Length.tsx';
 import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 import { eventText } from '../../state/eventText.ts';
 
 /** What the stand-in plays. */
-export function GearPanel({ tick, watched, words }: { tick: Tick | undefined; watched: string; words: Readonly<Record<Grade, string>> }) {
+export function GearPanel({ tick, watched, words, standIn, bothWays, onLevel }: { tick: Tick | undefined; watched: string; words: Readonly<Record<Grade, string>>; standIn: StandIn | undefined; bothWays: boolean; onLevel: (levelDbm: number | undefined) => void }) {
   if (!tick) return <div className="sheet p-3 text-faint" role="status">The stand-in is starting …</div>;
   return (
     <section className="sheet p-3" aria-label="Simulated gear">
@@ -18,10 +18,28 @@ export function GearPanel({ tick, watched, words }: { tick: Tick | undefined; wa
         <div><dt className="text-[0.8rem] text-faint">Wheel</dt><dd className="figure text-lg" data-wheel={tick.wheelM.toFixed(1)}><Length m={tick.wheelM} /></dd></div>
         <div><dt className="text-[0.8rem] text-faint">Walk’s clock</dt><dd className="figure text-lg">{Math.floor(tick.tS / 60)}:{String(Math.floor(tick.tS % 60)).padStart(2, '0')}</dd></div>
       </dl>
+      {standIn && <LinkMonitor tick={tick} standIn={standIn} onLevel={onLevel} />}
+      {standIn && bothWays && <p className="mt-2 border-t border-rule pt-1 text-[0.9rem]" data-partner><span className="text-faint">Simulated partner:</span> {partnerWords(partnerHears(tick.marginDb, otherWayDb(standIn.productSeed)), words)}</p>}
       {tick.standing && <p className="mt-2 font-bold">{tick.returning ? 'Back at the fixed end: end the walk.' : 'The path ends here: turn round or end.'}</p>}
     </section>
   );
 }
+
+/** What an instrument would show: nothing below what the receiver still reads. */
+function LinkMonitor({ tick, standIn, onLevel }: { tick: Tick; standIn: StandIn; onLevel: (levelDbm: number | undefined) => void }) {
+  const levelDbm = tick.marginDb > MONITOR_FLOOR_DB ? Math.round(standIn.requiredDbm + tick.marginDb) : undefined;
+  return (
+    <div className="mt-2 flex items-center gap-2 border-t border-rule pt-1 text-[0.9rem]">
+      <p className="flex-1"><span className="text-faint">Simulated link monitor:</span> <span className="figure">{levelDbm === undefined ? 'no reading' : `${levelDbm} dBm`}</span></p>
+      <button type="button" className="btn" onClick={() => onLevel(levelDbm)}>Log it</button>
+    </div>
+  );
+}
+
+/** A monitor reads a little below what the link needs, dB. */
+const MONITOR_FLOOR_DB = -4;
+
+const partnerWords = (grade: Grade, words: Readonly<Record<Grade, string>>): string => (grade === 1 ? 'no answer' : `“I hear you ${grade}: ${words[grade]}”`);
 
 /** A real walk: its clock, and where the last mark was. */
 export function Clock({ seconds, hereM, watched }: { seconds: number; hereM: number | undefined; watched: string }) {
