@@ -7,7 +7,7 @@ import { base } from '../../api/client.ts';
 import { Choice } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
-import { Trouble } from '../../components/States.tsx';
+import { Empty, Trouble } from '../../components/States.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { nowMs } from '../../field/time.ts';
 
@@ -46,6 +46,7 @@ function Importer({ id, comparison: { setup } }: Ready) {
           </div>
         )}
       </section>
+      {!sheet && <div className="mt-4"><Empty title="No file yet">The first line names the columns, whatever they are called: product, path, walk, distance, and a grade, words, or presses and hits. “100 ft”, “0.2 km” and “silence” are understood.</Empty></div>}
       {preview && (
         <>
           {preview.problems.length > 0 && (

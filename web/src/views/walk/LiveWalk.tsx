@@ -152,7 +152,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
         <p>{path?.name ?? 'product and path are asked afterwards'}, {turned ? 'on the way back' : 'on the way out'}</p>
         <KeptCount walkId={kept.id} />
         <Saved saved={saved} />
-        <div className="ml-auto flex flex-wrap items-center gap-x-3">
+        <div className="ml-auto flex flex-wrap items-center gap-x-2.5 text-[0.9rem]">
           <button type="button" className="btn-quiet" onClick={() => setJoining(true)}>second device</button>
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sun} onChange={(e) => setSun(e.target.checked)} />sun</label>
           <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sound} onChange={(e) => setSound(e.target.checked)} />beep</label>

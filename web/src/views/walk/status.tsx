@@ -14,11 +14,11 @@ export function GearPanel({ tick, watched, words, standIn, bothWays, onLevel }: 
         <span aria-hidden className="figure grid size-11 place-items-center border-2 border-ink text-2xl font-bold">{tick.grade}</span>
         <p className="text-lg font-bold" data-heard={tick.grade}>{words[tick.grade]}</p>
       </div>
-      <dl className="mt-2 grid grid-cols-2 gap-x-4">
+      <dl className={`mt-2 grid gap-x-4 ${standIn ? 'grid-cols-3' : 'grid-cols-2'}`}>
         <div><dt className="text-[0.8rem] text-faint">Wheel</dt><dd className="figure text-lg" data-wheel={tick.wheelM.toFixed(1)}><Length m={tick.wheelM} /></dd></div>
         <div><dt className="text-[0.8rem] text-faint">Walk’s clock</dt><dd className="figure text-lg">{Math.floor(tick.tS / 60)}:{String(Math.floor(tick.tS % 60)).padStart(2, '0')}</dd></div>
+        {standIn && <LinkMonitor tick={tick} standIn={standIn} onLevel={onLevel} />}
       </dl>
-      {standIn && <LinkMonitor tick={tick} standIn={standIn} onLevel={onLevel} />}
       {standIn && bothWays && <p className="mt-2 border-t border-rule pt-1 text-[0.9rem]" data-partner><span className="text-faint">Simulated partner:</span> {partnerWords(partnerHears(tick.marginDb, otherWayDb(standIn.productSeed)), words)}</p>}
       {tick.standing && <p className="mt-2 font-bold">{tick.returning ? 'Back at the fixed end: end the walk.' : 'The path ends here: turn round or end.'}</p>}
     </section>
@@ -29,9 +29,9 @@ export function GearPanel({ tick, watched, words, standIn, bothWays, onLevel }: 
 function LinkMonitor({ tick, standIn, onLevel }: { tick: Tick; standIn: StandIn; onLevel: (levelDbm: number | undefined) => void }) {
   const levelDbm = tick.marginDb > MONITOR_FLOOR_DB ? Math.round(standIn.requiredDbm + tick.marginDb) : undefined;
   return (
-    <div className="mt-2 flex items-center gap-2 border-t border-rule pt-1 text-[0.9rem]">
-      <p className="flex-1"><span className="text-faint">Simulated link monitor:</span> <span className="figure">{levelDbm === undefined ? 'no reading' : `${levelDbm} dBm`}</span></p>
-      <button type="button" className="btn" onClick={() => onLevel(levelDbm)}>Log it</button>
+    <div>
+      <dt className="text-[0.8rem] text-faint">Link monitor</dt>
+      <dd><button type="button" className="figure min-h-8 border border-ink px-1.5 whitespace-nowrap" aria-label={`Log the level: ${levelDbm === undefined ? 'no reading' : `${levelDbm} dBm`}`} onClick={() => onLevel(levelDbm)}>{levelDbm === undefined ? 'none' : `${levelDbm} dBm`}</button></dd>
     </div>
   );
 }
