@@ -1,8 +1,9 @@
 // npm run bench: what the heavy parts take on this machine, in one run.
 import { cpus } from 'node:os';
-import { fitRanges, predictPath, seeded, simulatePower, summariseRanges, traceWalk, turnbull, type Path, type WalkEvent, type WalkInterval } from '@urvek/core';
+import { fitRanges, predictPath, seeded, simulatePower, summariseRanges, traceWalk, turnbull, type Path, type Trace, type WalkEvent, type WalkInterval } from '@urvek/core';
 import { demoWalks, DEMO_SETUP } from '../server/src/demo/cindermoor.ts';
 import { findWalks, rangesByPath } from '@urvek/contract';
+import { tapeScene, timeLineScene, travelledGround, walkLanes } from '@urvek/draw';
 
 /** Median of `runs` timings, after as many to warm up. */
 function median(runs: number, work: () => unknown): number {
@@ -45,8 +46,10 @@ const longWalk = (() => {
   const log = Array.from({ length: 36_000 }, (_, i) => (i === 0 ? begin : { ...begin, seq: i + 2, time: at(i), ...(i % 10 === 0 ? { kind: 'mark', body: { reading: { travelledM: Math.min(420, i / 90), method: 'wheel', pressed: false } } } : { kind: 'grade', body: { grade: 1 + ((i >> 6) % 5) } }) }) as WalkEvent);
   return log;
 })();
+const longTrace = traceWalk(longWalk, { path: DEMO_SETUP.paths[0] as Path }) as Trace;
 const rows: [string, number][] = [
   ['a log of 36,000 events reduced to its trace', median(10, () => traceWalk(longWalk, { path: DEMO_SETUP.paths[0] as Path }))],
+  ['the same log as two pictures: tape and time line', median(10, () => [tapeScene({ title: 'x', ground: travelledGround(DEMO_SETUP.paths[0] as Path), unit: 'm', measure: 'travelled', lanes: walkLanes(longTrace, 'out', 'x') }), timeLineScene({ trace: longTrace, log: longWalk, width: 1160, fromS: 0, toS: longTrace.endS })])],
   ['960 walks, 10 parameters and σ: the fit alone', median(60, () => fitRanges(nineSixty))],
   ['the estimate without a model (Turnbull) of 960 intervals', median(5, () => turnbull(nineSixty))],
   ['12 walks, 2 products: fit and all profile intervals', median(20, () => summariseRanges(simulatedWalks(2, 1, 6)))],

@@ -5,6 +5,8 @@ import type { Setup } from './setup.ts';
 import type { StoredWalk } from './walk.ts';
 
 type Row = readonly (string | number)[];
+/** Exports say it as the screen does: whether the gear was simulated. */
+const simulatedText = ({ trace }: Finding): string => (trace.begin.body.simulatedSeed === undefined ? 'no' : 'yes');
 const figure = (value: number | undefined, digits = 2): string => (value === undefined ? '' : value.toFixed(digits));
 const instant = (ms: number): string => new Date(ms).toISOString();
 
@@ -17,7 +19,7 @@ export function walksCsv(setup: Setup, findings: readonly Finding[]): string {
     const { summary: s, trace } = f;
     return [
       f.walkId, f.product, unit, rig?.name ?? '', f.path.name, f.label, instant(f.header.startedMs), figure(s.durationS, 1), figure(s.farthestM), figure(s.usableShare, 3), s.dropouts.length, figure(s.lostS, 1),
-      trace.endReason ?? 'not finished', trace.begin.body.mode ?? 'continuous', f.directions.map((d) => d.direction).join(' and '), trace.begin.body.simulatedSeed === undefined ? 'no' : 'yes',
+      trace.endReason ?? 'not finished', trace.begin.body.mode ?? 'continuous', f.directions.map((d) => d.direction).join(' and '), simulatedText(f),
       ...CRITERIA.flatMap((c) => {
         const { interval } = outcomeOf(f, c);
         return [figure(interval?.heldM), figure(interval?.failedM)];
@@ -28,14 +30,15 @@ export function walksCsv(setup: Setup, findings: readonly Finding[]): string {
 
 /** Every mark, with its method and standard uncertainty. */
 export const marksCsv = (findings: readonly Finding[]): string =>
-  writeTable(['walk_id', 'product', 'path', 'walk', 'at_s', 'travelled_m', 'standard_uncertainty_m'], findings.flatMap((f) =>
-    f.trace.fixes.map((x): Row => [f.walkId, f.product, f.path.name, f.label, figure(x.atS), figure(x.travelledM), figure(x.uncertaintyM, 3)])));
+  writeTable(['walk_id', 'product', 'path', 'walk', 'at_s', 'travelled_m', 'standard_uncertainty_m', 'simulated'], findings.flatMap((f) =>
+    f.trace.fixes.map((x): Row => [f.walkId, f.product, f.path.name, f.label, figure(x.atS), figure(x.travelledM), figure(x.uncertaintyM, 3), simulatedText(f)])));
 
 /** Every event as it was logged, and whether a correction has taken it out or changed it. */
 export function eventsCsv(walks: readonly StoredWalk[]): string {
-  return writeTable(['walk_id', 'device_id', 'seq', 'kind', 'at_s', 'logged_utc', 'in_force', 'body_json'], walks.flatMap(({ header, log }) => {
+  return writeTable(['walk_id', 'device_id', 'seq', 'kind', 'at_s', 'logged_utc', 'in_force', 'simulated', 'body_json'], walks.flatMap(({ header, log }) => {
     const inForce = new Map(effectiveLog(log).map((e) => [`${e.deviceId}:${e.seq}`, e]));
-    return log.map((e): Row => [header.id, e.deviceId, e.seq, e.kind, figure(e.time.walkS, 3), instant(e.time.wallMs), e.kind === 'correction' || inForce.has(`${e.deviceId}:${e.seq}`) ? 'yes' : 'no', JSON.stringify(e.body)]);
+    const simulated = log.some((e) => e.kind === 'begin' && e.body.simulatedSeed !== undefined) ? 'yes' : 'no';
+    return log.map((e): Row => [header.id, e.deviceId, e.seq, e.kind, figure(e.time.walkS, 3), instant(e.time.wallMs), e.kind === 'correction' || inForce.has(`${e.deviceId}:${e.seq}`) ? 'yes' : 'no', simulated, JSON.stringify(e.body)]);
   }));
 }
 
@@ -51,13 +54,14 @@ export function findingsCsv({ ranges, verdicts, needs, audits }: Judgement): str
     ...needs.map((n): Row => ['need', n.product.name, n.path?.name ?? '', n.need.use, '', figure(n.verdict.margin, 4), '', '', '×', `${n.verdict.outcome}: ${n.verdict.reason}`]),
     ...audits.map((a): Row => [a.audit, a.products.join(' '), a.path, a.rule, '', figure(a.sizeDb, 1), '', '', a.sizeDb === undefined ? '' : 'dB', `${a.what}${a.acknowledged === undefined ? '' : `; left, because: ${a.acknowledged}`}`]),
   ];
-  return writeTable(['finding', 'subject', 'path', 'criterion_or_name', 'walks', 'value', 'low95', 'high95', 'unit', 'words'], rows);
+  const simulated = ranges.some((r) => r.findings.some((f) => simulatedText(f) === 'yes')) ? 'yes' : 'no';
+  return writeTable(['finding', 'subject', 'path', 'criterion_or_name', 'walks', 'value', 'low95', 'high95', 'unit', 'words', 'simulated'], rows.map((r) => [...r, simulated]));
 }
 
 /** Readings of instruments, with their unit. */
 export const readingsCsv = (findings: readonly Finding[]): string =>
-  writeTable(['walk_id', 'product', 'path', 'walk', 'quantity', 'direction', 'travelled_m', 'value', 'unit'], findings.flatMap((f) =>
-    f.trace.measured.map((m): Row => [f.walkId, f.product, f.path.name, f.label, m.quantity, m.direction, figure(m.position?.travelledM), m.value ?? '', QUANTITY_UNIT[m.quantity]])));
+  writeTable(['walk_id', 'product', 'path', 'walk', 'quantity', 'direction', 'travelled_m', 'value', 'unit', 'simulated'], findings.flatMap((f) =>
+    f.trace.measured.map((m): Row => [f.walkId, f.product, f.path.name, f.label, m.quantity, m.direction, figure(m.position?.travelledM), m.value ?? '', QUANTITY_UNIT[m.quantity], simulatedText(f)])));
 
 /** A path that knows its coordinate, with its checkpoints and the marks of its walks; undefined without one. */
 export function routeFileOf(path: SetupPath, findings: readonly Finding[] = []): RouteFile | undefined {

@@ -92,3 +92,4 @@ export * from './plan/callTimetable.ts';
 export * from './simulate/partner.ts';
 export * from './simulate/satellite.ts';
 export * from './walk/script.ts';
+export * from './walk/playout.ts';

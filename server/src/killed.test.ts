@@ -9,6 +9,7 @@ import { fileURLToPath } from 'node:url';
 import { scratchDatabase } from './test/scratchDatabase.ts';
 
 const KILLS = 20;
+const BATCH = 40;
 const scratch = await scratchDatabase();
 const root = fileURLToPath(new URL('../..', import.meta.url));
 /** Bundled once, beside the packages that it imports: twenty starts from sources would compile them twenty times. */
@@ -40,7 +41,7 @@ test(`a server killed in mid-sync, ${KILLS} times, loses and doubles nothing: a 
   const [comparisonId, walkId, deviceId] = [randomUUID(), randomUUID(), randomUUID()];
   const event = (seq: number): WalkEvent => ({ walkId, deviceId, seq, version: 1, kind: 'note', time: { walkS: seq, rate: 1, inputMs: seq, originMs: 0, wallMs: seq }, body: { text: `note ${seq} ${'…'.repeat(200)}` } });
   execFileSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--configLoader', 'native', '--logLevel', 'error', '--ssr', join(root, 'server/src/test/serveAlone.ts'), '--outDir', bundle], { cwd: bundle, stdio: 'inherit' });
-  const batches = Array.from({ length: KILLS + 1 }, (_, b) => Array.from({ length: 100 }, (__, i) => event(100 * b + i + 1)));
+  const batches = Array.from({ length: KILLS + 1 }, (_, b) => Array.from({ length: BATCH }, (__, i) => event(BATCH * b + i + 1)));
   let api = await start();
   const made = (await (await send(`${api}/comparisons`, 'POST', { id: comparisonId, title: 'Killed', question: '' })).json()) as Comparison;
   expect(made.id).toBe(comparisonId);
@@ -58,13 +59,13 @@ test(`a server killed in mid-sync, ${KILLS} times, loses and doubles nothing: a 
     const log = (await (await fetch(`${api}/walks/${walkId}/events`)).json()) as WalkEvent[];
     // Whole batches only, every acknowledged one among them, nothing twice.
     const perBatch = batches.map((b) => log.filter((e) => e.seq >= (b[0] as WalkEvent).seq && e.seq <= (b.at(-1) as WalkEvent).seq).length);
-    expect(perBatch.every((n) => n === 0 || n === 100)).toBe(true);
-    for (const b of acknowledged) expect(perBatch[b]).toBe(100);
+    expect(perBatch.every((n) => n === 0 || n === BATCH)).toBe(true);
+    for (const b of acknowledged) expect(perBatch[b]).toBe(BATCH);
     expect((await send(`${api}/walks/${walkId}/events`, 'POST', { events: batches[kill] })).status).toBe(200);
     acknowledged.add(kill);
   }
   const log = (await (await fetch(`${api}/walks/${walkId}/events`)).json()) as WalkEvent[];
-  expect(log.map((e) => e.seq)).toEqual(Array.from({ length: 100 * KILLS }, (_, i) => i + 1));
+  expect(log.map((e) => e.seq)).toEqual(Array.from({ length: BATCH * KILLS }, (_, i) => i + 1));
   // Some of the deaths came before the answer: otherwise nothing was tried.
   expect(midway).toBeGreaterThan(0);
 }, 300_000);

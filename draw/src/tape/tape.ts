@@ -1,4 +1,5 @@
 import { formatLength, METRES_PER, type Exposure, type LengthUnit, type LinkState } from '@urvek/core';
+import { onePerPixel } from '../onePerPixel.ts';
 import { line, path, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
 import { tapeScale, ticks, type TapeScale } from './scale.ts';
 
@@ -129,7 +130,7 @@ function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
     text(4, lane.note === undefined ? middle + 4 : middle - 1, lane.label, lane.estimate ? 'strong' : 'label'),
     ...(lane.note === undefined ? [] : [text(4, middle + 11, lane.note, 'small')]),
     ...(lane.states ?? []).flatMap((band) => bandShapes(band, scale, top + 5, height - 10)),
-    ...(lane.marks ?? []).flatMap((mark) => markShapes(mark, scale, top + height - 5)),
+    ...onePerPixel(lane.marks ?? [], (mark) => Math.round(scale.x(mark.atM))).flatMap((mark) => markShapes(mark, scale, top + height - 5)),
     ...(lane.curve ? curveShapes(lane.curve, scale, top + 4, height - 8) : []),
     ...(lane.estimate ? estimateShapes(lane.estimate, scale, middle) : []),
     ...(lane.brackets ?? []).flatMap((b) => bracketShapes(b, scale, middle)),

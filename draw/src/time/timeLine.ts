@@ -1,4 +1,5 @@
 import { stateOf, type Trace, type WalkEvent } from '@urvek/core';
+import { onePerPixel } from '../onePerPixel.ts';
 import { line, path, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
 
 export interface TimeLineOptions {
@@ -25,6 +26,7 @@ const stepOf = (spanS: number, wanted = 10): number => [1, 2, 5, 10, 15, 30, 60,
 export function timeLineScene({ trace, log, width, fromS, toS, selected }: TimeLineOptions): Scene {
   const x = (s: number): number => LEFT + ((Math.min(toS, Math.max(fromS, s)) - fromS) / Math.max(1e-9, toS - fromS)) * (width - LEFT - 16);
   const inside = (s: number): boolean => s >= fromS && s <= toS;
+  const isSelected = (e: WalkEvent): boolean => selected?.deviceId === e.deviceId && selected.seq === e.seq;
   const devices = [...new Set(log.map((e) => e.deviceId))];
   const [statesTop, wayTop] = [24, 24 + STATE_HEIGHT + 10];
   const devicesTop = wayTop + WAY_HEIGHT + 12;
@@ -42,7 +44,7 @@ export function timeLineScene({ trace, log, width, fromS, toS, selected }: TimeL
         shapes: [line(LEFT, top + DEVICE_HEIGHT - 4, width - 16, top + DEVICE_HEIGHT - 4, 'lane'), text(4, top + 15, devices.length > 1 ? `device ${row + 1}` : 'logged', 'label')],
       };
     }),
-    ...log.filter((e) => inside(e.time.walkS) && e.kind !== 'correction').map((e): Group => ({ id: `event-${e.deviceId}-${e.seq}`, title: `${e.kind} at ${e.time.walkS.toFixed(1)} s`, shapes: eventShapes(e, x(e.time.walkS), devicesTop + devices.indexOf(e.deviceId) * DEVICE_HEIGHT, selected?.deviceId === e.deviceId && selected.seq === e.seq) })),
+    ...onePerPixel(log.filter((e) => inside(e.time.walkS) && e.kind !== 'correction'), (e) => `${e.deviceId}/${e.kind}/${Math.round(x(e.time.walkS))}`, isSelected).map((e): Group => ({ id: `event-${e.deviceId}-${e.seq}`, title: `${e.kind} at ${e.time.walkS.toFixed(1)} s`, shapes: eventShapes(e, x(e.time.walkS), devicesTop + devices.indexOf(e.deviceId) * DEVICE_HEIGHT, isSelected(e)) })),
   ];
   return { width, height, title: 'The walk over time', groups };
 }
@@ -57,7 +59,7 @@ function stateShapes({ fromS, toS, state }: Trace['stretches'][number], x: (s: n
 function wayShapes({ fixes }: Trace, x: (s: number) => number, inside: (s: number) => boolean, top: number): Shape[] {
   const farthestM = Math.max(1, ...fixes.map((f) => f.travelledM));
   const y = (m: number): number => top + WAY_HEIGHT * (1 - m / farthestM);
-  const shown = fixes.filter((f) => inside(f.atS));
+  const shown = onePerPixel(fixes.filter((f) => inside(f.atS)), (f) => Math.round(x(f.atS)));
   const way = shown.map((f) => `${x(f.atS).toFixed(1)} ${y(f.travelledM).toFixed(1)}`).join('L');
   return [
     text(4, top + 12, `${farthestM.toFixed(0)} m`, 'small'), text(4, top + WAY_HEIGHT, '0 m', 'small'), text(4, top + WAY_HEIGHT / 2 + 4, 'travelled', 'label'),

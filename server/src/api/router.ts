@@ -1,6 +1,6 @@
 import {
   BATCH_LIMIT, comparisonUpdateSchema, EMPTY_SETUP, eventsCsv, findingsCsv, findWalks, intervalRows, joinCode, judgeComparison, marksCsv, newComparisonSchema, NOTHING_WITHHELD, readingsCsv, readInterchange, readWalks, routesOf,
-  tidyCode, validateBatch, walkHeaderSchema, walksCsv, WANTED_CRITERIA, withhold, writeInterchange, type Finding, type Interchange, type Problem, type WantedCriterion,
+  tidyCode, validateBatch, walkHeaderSchema, walksCsv, WANTED_CRITERIA, withhold, writeInterchange, type Finding, type Interchange, type Problem, type StoredWalk, type WantedCriterion,
 } from '@urvek/contract';
 import { SIDES, writeGeoJson, writeGpx, writeWalkIntervals, type Side } from '@urvek/core';
 import { json, Router } from 'express';
@@ -13,6 +13,9 @@ const IMPORT_LIMIT = '64mb';
 const JOINABLE_MS = 48 * 3_600_000;
 const strict = { strict: true, abortEarly: false } as const;
 const batchSchema = yup.object({ events: yup.array(yup.mixed()).required() }).noUnknown();
+
+/** Files of simulated walks say so in their names: where their columns are given, there is no other place. */
+const isSimulated = (walks: readonly StoredWalk[]): boolean => walks.some((w) => w.log.some((e) => e.kind === 'begin' && e.body.simulatedSeed !== undefined));
 
 export function apiRouter(store: Store): Router {
   const router = Router();
@@ -64,7 +67,7 @@ export function apiRouter(store: Store): Router {
     const { setup, walks } = await leaving(request.params.id);
     const criterion = await yup.string().oneOf(WANTED_CRITERIA).default(setup.plan.criterion).validate(request.query.criterion);
     const rows = intervalRows(setup, findWalks(setup, walks), criterion as WantedCriterion, await yup.string().oneOf(SIDES).validate(request.query.direction) as Side | undefined);
-    const name = `walk-intervals-${criterion.replaceAll(' ', '-')}.csv`;
+    const name = `${isSimulated(walks) ? 'simulated-' : ''}walk-intervals-${criterion.replaceAll(' ', '-')}.csv`;
     response.type('text/csv').attachment(name).send(writeWalkIntervals(rows));
   });
 
@@ -83,7 +86,7 @@ export function apiRouter(store: Store): Router {
     const write = Object.hasOwn(tables, request.params.name) ? tables[request.params.name] : undefined;
     if (!write) throw new NotFound(`no file ${request.params.name}; there are ${Object.keys(tables).join(', ')}`);
     const { setup, walks } = await leaving(request.params.id);
-    response.type(request.params.name.endsWith('.csv') ? 'text/csv' : 'application/octet-stream').attachment(request.params.name).send(write({ setup, walks, findings: findWalks(setup, walks) }));
+    response.type(request.params.name.endsWith('.csv') ? 'text/csv' : 'application/octet-stream').attachment(`${isSimulated(walks) ? 'simulated-' : ''}${request.params.name}`).send(write({ setup, walks, findings: findWalks(setup, walks) }));
   });
 
   router.get('/comparisons/:id/comparison.json', async (request, response) => {

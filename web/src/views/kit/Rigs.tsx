@@ -4,6 +4,7 @@ import { Copy, Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
 import { asFigure, newId, type SetupForm } from './form.ts';
+import { Playout } from './Playout.tsx';
 
 interface Setting { readonly field: keyof RigSettings; readonly label: string; readonly suffix?: string; readonly span?: number }
 
@@ -67,6 +68,7 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
               <div className="mt-1 grid grid-cols-6 gap-x-3 gap-y-2">
                 <Choice className="col-span-2" label="Antenna stands" {...form.register(`${product}.rigs.${i}.antennaPlace`)}>{ANTENNA_PLACES.map((p) => <option key={p} value={p}>{p}</option>)}</Choice>
                 {MORE.map((setting) => <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />)}
+                <Playout onMeasured={(delayS) => form.setValue(`${product}.rigs.${i}.playoutDelayS`, delayS, { shouldDirty: true })} />
               </div>
             </details>
             {values[i] && <BatteryLine rig={values[i]} />}

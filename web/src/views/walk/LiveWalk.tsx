@@ -14,6 +14,7 @@ import { Ask, Keys, NoteForm, Press, TypedMark, wheelReading, type Actions } fro
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
 import { useClockComparison } from '../../field/clocks.ts';
 import { SecondDevice } from './SecondDevice.tsx';
+import { saveLog } from './saveLog.ts';
 import { ModePanel, Readings, type Log } from './modes.tsx';
 import { Clock, GearPanel, KeptCount, LastEvents, Saved } from './status.tsx';
 import { useGear } from './useGear.ts';
@@ -165,7 +166,7 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
           ) : <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={locating} onChange={(e) => setLocating(e.target.checked)} />location {location.text}</label>}
         </div>
       </div>
-      {error && <Trouble error={error} />}
+      {error && <><Trouble error={error} /><button type="button" className="btn" onClick={() => saveLog(kept.id, log)}>Save the log as a file</button></>}
       {joining && <SecondDevice walkId={kept.id} shared={shared} onShared={() => logNow('shared', { count: shared + 1 })} onClose={() => setJoining(false)} />}
       <div className="sheet mt-2 px-3 py-1">
         <Tape title="The walk so far, on the tape" ground={ground} measure="travelled" lanes={lanes} hereM={hereM} />

@@ -4,7 +4,7 @@ import { Stage } from '../../components/Frame.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
-import { download } from '../../state/download.ts';
+import { saveLog } from './saveLog.ts';
 import { subjectOf } from './subject.ts';
 
 /** Offers to go on with a walk that a reload, a crash or a closed tab cut short. */
@@ -24,7 +24,7 @@ export function Unfinished({ comparison, kept, onResume }: { comparison: Compari
         <p>{comparison ? `${subject?.product.name ?? 'A product since removed'} on ${subject?.path.name ?? 'a path since removed'}` : 'Begun with nothing set up'}: {log?.length ?? 0} events are kept on this device.</p>
         <div className="flex gap-2">
           {(subject || !comparison) && <button className="btn btn-main" onClick={() => void resume()}>Go on with it</button>}
-          <button className="btn" disabled={!log} onClick={() => log && download(`walk-${kept.id}.json`, JSON.stringify(log, null, 1), 'application/json')}>Save the log as a file</button>
+          <button className="btn" disabled={!log} onClick={() => log && saveLog(kept.id, log)}>Save the log as a file</button>
           <button className="btn" disabled={!last} onClick={() => last && void fieldLog.append(kept.id, 'end', { reason: 'time' }, eventTime(last.time.walkS, last.time.rate)).then(sync)}>End it where it stopped</button>
         </div>
       </div>

@@ -1,5 +1,5 @@
 import type { SetupPath } from '@urvek/contract';
-import { DIRECTIONS, freshWords, GRADES, QUANTITIES, QUANTITY_UNIT, RUNGS, scoreReadBack, type Direction, type EventBodies, type EventKind, type Kind, type Quantity, type WalkEvent, type WalkMode } from '@urvek/core';
+import { DIRECTIONS, freshWords, GRADES, QUANTITIES, QUANTITY_UNIT, RUNGS, scoreReadBack, USUAL_CALLS, type Direction, type EventBodies, type EventKind, type Kind, type Quantity, type WalkEvent, type WalkMode } from '@urvek/core';
 import { useEffect, useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
 import { Length } from '../../components/Length.tsx';
@@ -28,6 +28,21 @@ export function ModePanel({ mode, ...props }: PanelProps & { mode: WalkMode }) {
   }
 }
 
+/** Seconds left to settle at the place just reached; a link takes a while to come to rest. */
+function useCountdown(place: string | undefined): number {
+  const [leftS, setLeftS] = useState(0);
+  useEffect(() => {
+    if (place === undefined) return;
+    setLeftS(USUAL_CALLS.settleS);
+    const timer = setInterval(() => setLeftS((s) => Math.max(0, s - 1)), 1000);
+    return () => {
+      clearInterval(timer);
+      setLeftS(0);
+    };
+  }, [place]);
+  return leftS;
+}
+
 /** Checkpoints in turn: who hears whom, both ways, before one moves on. */
 function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
   const called = (name: string, direction: Direction): boolean => log.some((e) => e.kind === 'call' && e.body.checkpoint === name && e.body.direction === direction);
@@ -36,6 +51,7 @@ function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
   const here = points.find((c) => !left.has(c.name));
   const [arrived, setArrived] = useState<string>();
   const [tries, setTries] = useState(1);
+  const settleS = useCountdown(arrived);
   if (!here) return <p className="sheet p-3">{points.length === 0 ? 'This path has no checkpoints: lay them out in Paths, or walk continuously.' : 'Every checkpoint is done: turn round or end.'}</p>;
   const atIt = arrived === here.name || DIRECTIONS.some((d) => called(here.name, d));
   const missing = DIRECTIONS.filter((d) => !called(here.name, d));
@@ -51,6 +67,7 @@ function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
       <h2>{here.name}, <Length m={here.atM} /></h2>
       {!atIt ? <button type="button" className="pressable" onClick={() => { mark(here.atM, here.name); setArrived(here.name); }}>I stand at {here.name}</button> : (
         <>
+          {settleS > 0 && <p role="status">Stand still: call in <span className="figure font-bold">{settleS} s</span>.</p>}
           {DIRECTIONS.map((direction) => (
             <fieldset key={direction}>
               <legend className="font-bold">{DIRECTION_WORDS[direction]}{called(here.name, direction) && <span className="font-normal"> (reported)</span>}</legend>
