@@ -28,19 +28,14 @@ export function ModePanel({ mode, ...props }: PanelProps & { mode: WalkMode }) {
   }
 }
 
-/** Seconds left to settle at the place just reached; a link takes a while to come to rest. */
-function useCountdown(place: string | undefined): number {
-  const [leftS, setLeftS] = useState(0);
+/** Counts down the time to settle at the place just reached: a link takes a while to come to rest. */
+function Settle() {
+  const [leftS, setLeftS] = useState(USUAL_CALLS.settleS);
   useEffect(() => {
-    if (place === undefined) return;
-    setLeftS(USUAL_CALLS.settleS);
     const timer = setInterval(() => setLeftS((s) => Math.max(0, s - 1)), 1000);
-    return () => {
-      clearInterval(timer);
-      setLeftS(0);
-    };
-  }, [place]);
-  return leftS;
+    return () => clearInterval(timer);
+  }, []);
+  return leftS > 0 ? <p role="status">Stand still: call in <span className="figure font-bold">{leftS} s</span>.</p> : null;
 }
 
 /** Checkpoints in turn: who hears whom, both ways, before one moves on. */
@@ -51,7 +46,6 @@ function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
   const here = points.find((c) => !left.has(c.name));
   const [arrived, setArrived] = useState<string>();
   const [tries, setTries] = useState(1);
-  const settleS = useCountdown(arrived);
   if (!here) return <p className="sheet p-3">{points.length === 0 ? 'This path has no checkpoints: lay them out in Paths, or walk continuously.' : 'Every checkpoint is done: turn round or end.'}</p>;
   const atIt = arrived === here.name || DIRECTIONS.some((d) => called(here.name, d));
   const missing = DIRECTIONS.filter((d) => !called(here.name, d));
@@ -67,7 +61,7 @@ function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
       <h2>{here.name}, <Length m={here.atM} /></h2>
       {!atIt ? <button type="button" className="pressable" onClick={() => { mark(here.atM, here.name); setArrived(here.name); }}>I stand at {here.name}</button> : (
         <>
-          {settleS > 0 && <p role="status">Stand still: call in <span className="figure font-bold">{settleS} s</span>.</p>}
+          {arrived === here.name && <Settle key={here.name} />}
           {DIRECTIONS.map((direction) => (
             <fieldset key={direction}>
               <legend className="font-bold">{DIRECTION_WORDS[direction]}{called(here.name, direction) && <span className="font-normal"> (reported)</span>}</legend>
