@@ -37,8 +37,9 @@ export function auditBegin(setup: Setup, findings: readonly Finding[], walk: Pic
     methods: [], directions: kindOf(product.kindId).bothWays ? ['mobile-to-fixed', 'fixed-to-mobile'] : [], calls: 0, readBacks: 0, interval: undefined,
   };
   const products = base.products.map((p) => (p.id === product.id ? { ...p, walks: [...p.walks, begun], rigs: [rig] } : p));
-  const only = new Set(['units', 'knowing', 'order', 'path-and-mode', 'time-of-day']);
-  return acknowledged(setup, auditFairness([{ ...base, products }])).filter((f) => f.products.includes(product.id) && !only.has(f.rule));
+  // What one walk alone cannot be blamed for: Plan and Verdict say it.
+  const ofTheWhole = new Set(['units', 'knowing', 'order', 'path-and-mode', 'time-of-day']);
+  return acknowledged(setup, auditFairness([{ ...base, products }])).filter((f) => f.products.includes(product.id) && !ofTheWhole.has(f.rule));
 }
 
 function acknowledged(setup: Setup, found: readonly Audited[]): AuditEntry[] {

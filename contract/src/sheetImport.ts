@@ -1,4 +1,4 @@
-import { FormatError, gradeOfWords, kindOf, looksMisread, parseLength, parseRecords, pathLengthM, type DistanceMethod, type EventBodies, type Grade, type LengthUnit, type WalkEvent } from '@urvek/core';
+import { FormatError, gradeOfWords, kindOf, looksMisread, parseLength, parseRecords, pathLengthM, WALKING_MPS, type DistanceMethod, type EventBodies, type Grade, type LengthUnit, type WalkEvent } from '@urvek/core';
 import type { Product, Setup } from './setup.ts';
 import type { SetupPath } from './derive.ts';
 import type { StoredWalk } from './walk.ts';
@@ -138,9 +138,8 @@ function misread({ points }: SheetWalk, mapping: SheetMapping): SheetProblem[] {
     ? [{ line: p.line, column: mapping.distance, what: `${p.atM} m is a thousand times off its neighbours: another unit?` }] : []));
 }
 
-/** Walking from point to point, and standing there, s. */
+/** Standing at a point, s. */
 const STAND_S = 10;
-const WALKING_MPS = 1.4;
 
 /** The walks of a preview as logs of one device; ids are passed in. `begunMs`: when the first is taken to have begun, the file having no times. */
 export function walksOfSheet(preview: SheetPreview, { method }: SheetOptions, comparisonId: string, newId: () => string, begunMs: number): StoredWalk[] {

@@ -93,3 +93,4 @@ export * from './simulate/partner.ts';
 export * from './simulate/satellite.ts';
 export * from './walk/script.ts';
 export * from './walk/playout.ts';
+export * from './compare/walksFor.ts';

@@ -1,6 +1,7 @@
 import { formatLength } from '../quantity/length.ts';
 import type { CellFinding, Ends } from '../range/summarise.ts';
 import type { Criterion } from '../walk/criterion.ts';
+import { walksFor } from './walksFor.ts';
 
 /** What the maker or folklore says of a product's range. */
 export interface Claim {
@@ -32,10 +33,8 @@ export interface Verdict {
   readonly caveats: readonly string[];
 }
 
-/** Walks that must all hold before their common distance bounds the median from below: 0.5ⁿ ≤ 5 %, n ≥ 5. */
-const WALKS_FOR_MEDIAN = Math.ceil(Math.log(0.05) / Math.log(0.5));
-/** The same for the 90th percentile from above: 0.9ⁿ ≤ 5 %. */
-const WALKS_FOR_P90 = Math.ceil(Math.log(0.05) / Math.log(0.9));
+const WALKS_FOR_MEDIAN = walksFor(0.5);
+const WALKS_FOR_P90 = walksFor(0.9);
 
 /**
  * Judges a distance claim on the median of its criterion. "Up to X" is refuted only when even the 90th percentile

@@ -1,6 +1,7 @@
 import { formatLength } from '../quantity/length.ts';
 import type { CellFinding } from '../range/summarise.ts';
 import type { Criterion } from '../walk/criterion.ts';
+import { walksFor } from './walksFor.ts';
 
 export interface Need {
   readonly use: string;
@@ -22,8 +23,8 @@ export interface NeedVerdict {
   readonly reason: string;
 }
 
-/** Walks that must all hold before 9 of 10 may be said to: 0.9ⁿ ≤ 5 %. */
-export const WALKS_FOR_P10 = Math.ceil(Math.log(0.05) / Math.log(0.9));
+/** Walks that must all hold before 9 of 10 may be said to. */
+export const WALKS_FOR_P10 = walksFor(0.9);
 
 /**
  * Judges a need on p10, the distance to which 9 of 10 walks hold: meets where its lower bound lies beyond the need,

@@ -1,3 +1,5 @@
+import { WALKING_MPS } from '../plan/timetable.ts';
+
 /** A moment at which the position along the path is known. */
 export interface Fix {
   readonly atS: number;
@@ -17,7 +19,6 @@ const WANDER_M2_PER_S = 0.45;
 
 /** One stride at walking pace: how far beyond the outermost marks a position is still given. */
 const STRIDE_M = 0.75;
-const WALKING_MPS = 1.4;
 
 /**
  * Position at a moment, by linear (so monotone) interpolation in time between the marks around it. The variance is

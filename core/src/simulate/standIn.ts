@@ -1,3 +1,4 @@
+import { WALKING_MPS } from '../plan/timetable.ts';
 import type { Grade } from '../grade/grade.ts';
 import { pathLengthM, type Path } from '../path/path.ts';
 import { separationAtM } from '../path/separation.ts';
@@ -43,7 +44,6 @@ const RELOCK = { marginDb: 3, holdS: 2 } as const;
 const RECOVER_S = 1.5;
 
 export const TICK_S = 0.1;
-const WALKING_MPS = 1.4;
 /** No link budget nearer than this: the far field has not begun. */
 const NEAREST_M = 1;
 

@@ -1,3 +1,5 @@
+import { walksFor } from '../compare/walksFor.ts';
+
 /** A word that a conclusion must earn. */
 export interface WordQuestion {
   readonly word: string;
@@ -16,8 +18,8 @@ export interface Carried {
   readonly claimsUpTo: boolean;
 }
 
-/** Walks that must all hold before "always" is more than a hope: 0.9ⁿ ≤ 5 %. */
-const WALKS_FOR_ALWAYS = 29;
+/** Walks that must all hold before "always" is more than a hope. */
+const WALKS_FOR_ALWAYS = walksFor(0.9);
 
 interface Rule { readonly words: RegExp; readonly question: (carried: Carried) => string | undefined }
 

@@ -1,16 +1,11 @@
 import type { DistanceMethod } from '../../position/method.ts';
+import type { QuotedFigure } from '../auditCase.ts';
 
 /** What somebody wrote down, beside the log. */
-export interface Quoted {
+export interface Quoted extends QuotedFigure {
   readonly productId: string;
   readonly product: string;
   readonly path: string;
-  readonly source: string;
-  readonly walks: number | undefined;
-  readonly meanM: number | undefined;
-  readonly bestM: number | undefined;
-  readonly worstM: number | undefined;
-  readonly spreadM: number | undefined;
   /** It failed there, and the distance was not noted. */
   readonly failedWithoutDistance: boolean;
 }
