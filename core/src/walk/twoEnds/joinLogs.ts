@@ -39,7 +39,7 @@ export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
   const moved = new Map(joins.map((join) => {
     const theirs = of(join.deviceId);
     const bridge = bridgeBetween(theirs, own);
-    const at = (event: WalkEvent): WalkEvent => ({ ...event, time: { ...event.time, walkS: Math.max(begin.time.walkS, walkClock(bridge.toOwnMs(monotonicMs(event)))) } });
+    const at = (event: WalkEvent): WalkEvent => ({ ...event, time: { ...event.time, ...walkClock(bridge.toOwnMs(monotonicMs(event))) } });
     const uncertaintyS = Math.max(...theirs.map((e) => bridge.uncertaintyMs(monotonicMs(e)))) / 1000;
     return [join.deviceId, { events: theirs.map(at), joined: { deviceId: join.deviceId, role: join.body.role, direction: join.body.direction, by: bridge.by, uncertaintyS } }] as const;
   }));
@@ -49,15 +49,19 @@ export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
   };
 }
 
-/** From a device's monotonic clock to the walk's: linear between its own events, by the last one's rate beyond. */
-function walkClockOf(own: readonly WalkEvent[]): (ms: number) => number {
+/**
+ * From a device's monotonic clock to the walk's: linear between its own events, by the last one's rate beyond, and not before its
+ * beginning. With the rate, by which a second of reaction is told in seconds of the walk.
+ */
+function walkClockOf(own: readonly WalkEvent[]): (ms: number) => { walkS: number; rate: number } {
   const points = own.map((e) => ({ ms: monotonicMs(e), walkS: e.time.walkS, rate: e.time.rate })).sort((a, b) => a.ms - b.ms);
+  const leastS = points[0]?.walkS ?? 0;
   return (ms) => {
     const after = points.findIndex((p) => p.ms > ms);
     const before = points[after === -1 ? points.length - 1 : Math.max(0, after - 1)] as (typeof points)[number];
     const next = after > 0 ? points[after] : undefined;
-    if (next && next.ms > before.ms) return before.walkS + ((next.walkS - before.walkS) * (ms - before.ms)) / (next.ms - before.ms);
-    return before.walkS + (before.rate * (ms - before.ms)) / 1000;
+    const walkS = next && next.ms > before.ms ? before.walkS + ((next.walkS - before.walkS) * (ms - before.ms)) / (next.ms - before.ms) : before.walkS + (before.rate * (ms - before.ms)) / 1000;
+    return { walkS: Math.max(leastS, walkS), rate: before.rate };
   };
 }
 

@@ -61,7 +61,6 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
           </div>
           {simulated && <p className="border-l-4 border-degraded pl-3">Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is real; what you hear is invented.</p>}
           <ConditionsForm conditions={conditions} onChange={setConditions} />
-          {unfair.length > 0 && <section className="border-l-4 border-degraded pl-3" aria-label="Not as the others"><h2 className="text-base">Not as the others, while it can still be mended</h2><ul className="text-[0.9rem]">{unfair.map((a) => <li key={a.key} data-audit={a.rule}>{a.what}. <span className="text-faint">{a.mend}</span></li>)}</ul></section>}
           {mode === 'drive' && <p className="border-l-4 border-lost pl-3">Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.</p>}
           {trouble && <p role="status" className="border-l-4 border-degraded pl-3 text-[0.85rem]">{trouble}</p>}
           {error && <Trouble error={error} />}
@@ -69,6 +68,7 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
         </div>
         <div>
           <Tape title={`The path ${path.name}`} ground={travelledGround(path)} measure="travelled" />
+          {unfair.length > 0 && <section className="mt-3 border-l-4 border-degraded pl-3" aria-label="Not as the others"><h2 className="text-base">Not as the others, while it can still be mended</h2><ul className="text-[0.9rem]">{unfair.map((a) => <li key={a.key} data-audit={a.rule}>{a.what}. <span className="text-faint">{a.mend}</span></li>)}</ul></section>}
           {path.hazards && <p className="mt-2 border-l-4 border-degraded pl-3"><strong>Mind:</strong> {path.hazards}.</p>}
           <p className="mt-2 text-faint">Walking: look up before you look down. Say when you will be back, by a second way to call.</p>
         </div>
