@@ -7,7 +7,9 @@ const oneWay = LAYERS.map((layer, i) => ({
   comment: `${layer} may import only ${LAYERS.slice(0, i).join(', ') || 'nothing of ours'}`,
   severity: 'error',
   from: { path: `^${layer}/src` },
-  to: { path: `^(?!(${[...LAYERS.slice(0, i), layer].join('|')})/)(core|contract|draw|server|web|cli|e2e|bench|bin)/` },
+  to: {
+    path: `^(?!(${[...LAYERS.slice(0, i), layer].join('|')})/)(core|contract|draw|server|web|cli|e2e|bench|bin)/`,
+  },
 }));
 
 const apart = ['server', 'web', 'cli'].map((leaf) => ({
@@ -35,13 +37,22 @@ module.exports = {
       from: {},
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
-    { name: 'resolvable', severity: 'error', from: { pathNot: '\\.css$' }, to: { couldNotResolve: true, pathNot: '^virtual:' } },
+    {
+      name: 'resolvable',
+      severity: 'error',
+      from: { pathNot: '\\.css$' },
+      to: { couldNotResolve: true, pathNot: '^virtual:' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(^|/)(dist|node_modules)/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'], extensions: ['.ts', '.tsx', '.js', '.mjs', '.cjs', '.json'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.cjs', '.json'],
+    },
   },
 };

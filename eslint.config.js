@@ -18,7 +18,19 @@ export default tseslint.config(
     files: ['core/src/**/*.ts', 'draw/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'console', 'performance', 'localStorage', 'indexedDB', 'setTimeout', 'setInterval'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'console',
+        'performance',
+        'localStorage',
+        'indexedDB',
+        'setTimeout',
+        'setInterval',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random', message: 'randomness is passed in (core/random)' },
@@ -26,7 +38,11 @@ export default tseslint.config(
       ],
     },
   },
-  { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': reactHooks }, rules: reactHooks.configs.recommended.rules },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: reactHooks.configs.recommended.rules,
+  },
   // Programs that talk to a terminal.
   { files: ['bin/**', 'cli/src/**', 'bench/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },

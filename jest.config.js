@@ -1,5 +1,15 @@
 const transform = {
-  '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } }],
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', tsx: true },
+        transform: { react: { runtime: 'automatic' } },
+      },
+      module: { type: 'es6' },
+    },
+  ],
 };
 const project = (displayName, roots, more = {}) => ({
   displayName,
@@ -14,7 +24,10 @@ const project = (displayName, roots, more = {}) => ({
 
 export default {
   projects: [
-    project('units', ['core/src', 'contract/src', 'draw/src', 'cli/src', 'web/src', 'bench'].map((d) => `<rootDir>/${d}`)),
+    project(
+      'units',
+      ['core/src', 'contract/src', 'draw/src', 'cli/src', 'web/src', 'bench'].map((d) => `<rootDir>/${d}`),
+    ),
     project('server', ['<rootDir>/server/src']),
     project('browser', ['<rootDir>/e2e']),
   ],

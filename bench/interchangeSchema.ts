@@ -1,5 +1,13 @@
 import { convertSchema } from '@sodaru/yup-to-json-schema';
-import { EVENT_BODIES, eventEnvelope, headSchema, INTERCHANGE_FORMAT, INTERCHANGE_VERSION, setupSchema, walkHeaderSchema } from '@urvek/contract';
+import {
+  EVENT_BODIES,
+  eventEnvelope,
+  headSchema,
+  INTERCHANGE_FORMAT,
+  INTERCHANGE_VERSION,
+  setupSchema,
+  walkHeaderSchema,
+} from '@urvek/contract';
 
 type Json = Record<string, unknown>;
 
@@ -23,10 +31,24 @@ export function interchangeJsonSchema(): Json {
       walks: {
         type: 'array',
         items: {
-          type: 'object', required: ['header', 'log'], additionalProperties: false,
+          type: 'object',
+          required: ['header', 'log'],
+          additionalProperties: false,
           properties: {
             header: of(walkHeaderSchema),
-            log: { type: 'array', items: { allOf: [{ ...event, properties: { ...event.properties, body: {} } }, { oneOf: Object.entries(EVENT_BODIES).map(([kind, body]) => ({ properties: { kind: { const: kind }, body: of(body) } })) }] } },
+            log: {
+              type: 'array',
+              items: {
+                allOf: [
+                  { ...event, properties: { ...event.properties, body: {} } },
+                  {
+                    oneOf: Object.entries(EVENT_BODIES).map(([kind, body]) => ({
+                      properties: { kind: { const: kind }, body: of(body) },
+                    })),
+                  },
+                ],
+              },
+            },
           },
         },
       },

@@ -12,13 +12,21 @@ try {
   let last = '';
   for (let i = 0; i < PRESSES; i++) {
     await page.key(i % 2 === 0 ? '4' : '3');
-    await page.until('kept', async () => {
-      const now = await page.driver.executeScript<string>("return document.querySelector('[data-saved-ms]')?.dataset.savedMs ?? ''");
-      if (now === '' || now === last) return false;
-      last = now;
-      times.push(Number(now));
-      return true;
-    }, 2000).catch(() => undefined);
+    await page
+      .until(
+        'kept',
+        async () => {
+          const now = await page.driver.executeScript<string>(
+            "return document.querySelector('[data-saved-ms]')?.dataset.savedMs ?? ''",
+          );
+          if (now === '' || now === last) return false;
+          last = now;
+          times.push(Number(now));
+          return true;
+        },
+        2000,
+      )
+      .catch(() => undefined);
   }
   times.sort((a, b) => a - b);
   const at = (share: number): string => (times[Math.floor(share * times.length)] as number).toFixed(1);

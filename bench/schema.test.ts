@@ -5,10 +5,20 @@ import { readFileSync } from 'node:fs';
 import { DEMO_ID, DEMO_SETUP, DEMO_TITLE, demoWalks } from '../server/src/demo/cindermoor.ts';
 import { interchangeJsonSchema } from './interchangeSchema.ts';
 
-const published = JSON.parse(readFileSync(new URL('../docs/interchange.schema.json', import.meta.url), 'utf8')) as object;
+const published = JSON.parse(
+  readFileSync(new URL('../docs/interchange.schema.json', import.meta.url), 'utf8'),
+) as object;
 const ajv = new Ajv({ strict: false, formats: { uuid: /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i } });
 const valid = ajv.compile(published);
-const file = JSON.parse(JSON.stringify(writeInterchange({ id: DEMO_ID, title: DEMO_TITLE, question: '', simulated: true }, DEMO_SETUP, demoWalks()))) as { walks: { log: { body: object; kind: string }[] }[] };
+const file = JSON.parse(
+  JSON.stringify(
+    writeInterchange(
+      { id: DEMO_ID, title: DEMO_TITLE, question: '', simulated: true },
+      DEMO_SETUP,
+      demoWalks(),
+    ),
+  ),
+) as { walks: { log: { body: object; kind: string }[] }[] };
 
 test('the published schema is the one that the reader’s schemas make', () => {
   expect(published).toEqual(JSON.parse(JSON.stringify(interchangeJsonSchema())));
@@ -19,5 +29,7 @@ test('by an independent validator the demo’s file is of it, and a spoiled one 
   expect(valid({ ...file, version: 3 })).toBe(false);
   expect(valid({ ...file, surprise: 1 })).toBe(false);
   const [walk] = file.walks;
-  expect(valid({ ...file, walks: [{ ...walk, log: [{ ...walk?.log[0], body: { grade: 9 } }] }] })).toBe(false);
+  expect(valid({ ...file, walks: [{ ...walk, log: [{ ...walk?.log[0], body: { grade: 9 } }] }] })).toBe(
+    false,
+  );
 });

@@ -2,4 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { interchangeJsonSchema } from './interchangeSchema.ts';
 
-writeFileSync(new URL('../docs/interchange.schema.json', import.meta.url), `${JSON.stringify(interchangeJsonSchema(), null, 1)}\n`);
+writeFileSync(
+  new URL('../docs/interchange.schema.json', import.meta.url),
+  `${JSON.stringify(interchangeJsonSchema(), null, 1)}\n`,
+);

@@ -15,10 +15,18 @@ const PORT_FILE = join(DATA, 'port');
 const RUNNING_FILE = join(DATA, 'running.json');
 
 function readOptions() {
-  const { values } = parseArgs({ options: { port: { type: 'string' }, demo: { type: 'boolean', default: true }, lan: { type: 'boolean', default: false } }, allowNegative: true });
+  const { values } = parseArgs({
+    options: {
+      port: { type: 'string' },
+      demo: { type: 'boolean', default: true },
+      lan: { type: 'boolean', default: false },
+    },
+    allowNegative: true,
+  });
   const remembered = existsSync(PORT_FILE) ? Number(readFileSync(PORT_FILE, 'utf8')) : DEFAULT_PORT;
   const port = values.port === undefined ? remembered : Number(values.port);
-  if (!(Number.isInteger(port) && port >= 1 && port <= 65535)) throw new Unable(`invalid --port: ${values.port}; a number from 1 to 65535`);
+  if (!(Number.isInteger(port) && port >= 1 && port <= 65535))
+    throw new Unable(`invalid --port: ${values.port}; a number from 1 to 65535`);
   return { port, demo: values.demo, lan: values.lan };
 }
 
@@ -80,16 +88,33 @@ async function run(port, demo, lan) {
     const { serve } = await import(join(ROOT, 'server/src/serve.ts'));
     const { privateAddresses } = await import(join(ROOT, 'server/src/lan/network.ts'));
     const addresses = lan ? privateAddresses() : [];
-    if (lan && addresses.length === 0) throw new Unable('This machine has no private address on a local network: connect it, or start without --lan.');
-    serving = await serve({ databaseUrl: database.url, port, webRoot: WEB_ROOT, ...(lan ? { lan: { folder: join(DATA, 'authority'), addresses, port } } : {}), demo: demo ? 'whole' : 'none', report: (error) => complain(String(error?.stack ?? error)) });
+    if (lan && addresses.length === 0)
+      throw new Unable(
+        'This machine has no private address on a local network: connect it, or start without --lan.',
+      );
+    serving = await serve({
+      databaseUrl: database.url,
+      port,
+      webRoot: WEB_ROOT,
+      ...(lan ? { lan: { folder: join(DATA, 'authority'), addresses, port } } : {}),
+      demo: demo ? 'whole' : 'none',
+      report: (error) => complain(String(error?.stack ?? error)),
+    });
   } catch (error) {
-    complain(error instanceof Unable ? error.message : error.code === 'EADDRINUSE' ? `Port ${port} is taken by another program. Stop that, or choose another port: npm start -- --port ${port + 1}` : String(error?.stack ?? error));
+    complain(
+      error instanceof Unable
+        ? error.message
+        : error.code === 'EADDRINUSE'
+          ? `Port ${port} is taken by another program. Stop that, or choose another port: npm start -- --port ${port + 1}`
+          : String(error?.stack ?? error),
+    );
     return stop(1);
   }
   writeFileSync(PORT_FILE, String(serving.port));
   writeFileSync(RUNNING_FILE, JSON.stringify({ pid: process.pid, url: serving.url }));
   say(`Urvek is running. Open ${serving.url}`);
-  for (const url of serving.lanUrls) say(`On the local network, for paired devices: ${url} (pair them under Devices, at the address above)`);
+  for (const url of serving.lanUrls)
+    say(`On the local network, for paired devices: ${url} (pair them under Devices, at the address above)`);
   say('Ctrl-C stops it.');
 }
 

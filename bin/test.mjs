@@ -14,20 +14,38 @@ const tally = { passed: 0, failed: 0 };
 /** Runs tools of the project's side by side; each exit code counts as one test. */
 async function check(title, scripts) {
   say(`\n── ${title}`);
-  await Promise.all(scripts.map(async (script) => {
-    const status = await new Promise((done) => spawn('npm', ['run', '--silent', script], { cwd: ROOT, stdio: 'inherit' }).once('exit', done));
-    tally[status === 0 ? 'passed' : 'failed']++;
-  }));
+  await Promise.all(
+    scripts.map(async (script) => {
+      const status = await new Promise((done) =>
+        spawn('npm', ['run', '--silent', script], { cwd: ROOT, stdio: 'inherit' }).once('exit', done),
+      );
+      tally[status === 0 ? 'passed' : 'failed']++;
+    }),
+  );
 }
 
 /** Runs some of Jest's projects and adds up their tests. A suite that does not even load counts as a failed test. */
 function jest(title, projects, folder, env, workers) {
   say(`\n── ${title}`);
   const results = join(folder, `${projects.join('-')}.json`);
-  const args = [join(ROOT, 'node_modules/jest/bin/jest.js'), '--selectProjects', ...projects, '--testTimeout=60000', '--json', `--outputFile=${results}`, `--maxWorkers=${workers}`];
-  spawnSync(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' } });
+  const args = [
+    join(ROOT, 'node_modules/jest/bin/jest.js'),
+    '--selectProjects',
+    ...projects,
+    '--testTimeout=60000',
+    '--json',
+    `--outputFile=${results}`,
+    `--maxWorkers=${workers}`,
+  ];
+  spawnSync(process.execPath, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
+  });
   try {
-    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(results, 'utf8'));
+    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+      readFileSync(results, 'utf8'),
+    );
     tally.passed += numPassedTests;
     tally.failed += numFailedTests + numRuntimeErrorTestSuites;
   } catch {

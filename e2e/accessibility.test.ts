@@ -7,18 +7,41 @@ import { setSpeed } from './support/walker.ts';
 const session = useSession({ demo: true });
 
 async function violations(): Promise<string[]> {
-  const { violations: found } = await new AxeBuilder(session.page.driver).options({ resultTypes: ['violations'] }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  return found.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).slice(0, 2).join(' ')}`);
+  const { violations: found } = await new AxeBuilder(session.page.driver)
+    .options({ resultTypes: ['violations'] })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return found.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .map((n) => n.html)
+        .slice(0, 2)
+        .join(' ')}`,
+  );
 }
 
 test.each([
-  ['/', 'Clip microphones'], ['/trainer', 'Begin the lesson'], ['key-sheet', 'show the key'], ['kit', 'Add a product'], ['paths', 'Lay them out'], ['plan', 'Balance'], ['run-sheet', 'Back by'], ['walk', 'Begin the walk'],
-  ['trace', 'Outcomes, in separation'], ['ranges', 'Each walk'], ['verdict', 'Judged on the median'], ['report', 'What was tested'],
-])('%s has no WCAG 2.2 AA finding', async (stage, sign) => {
-  await session.page.open(stage.startsWith('/') ? stage : `/c/${DEMO_ID}/${stage}`);
-  await session.page.see(sign);
-  expect(await violations()).toEqual([]);
-}, 180_000);
+  ['/', 'Clip microphones'],
+  ['/trainer', 'Begin the lesson'],
+  ['key-sheet', 'show the key'],
+  ['kit', 'Add a product'],
+  ['paths', 'Lay them out'],
+  ['plan', 'Balance'],
+  ['run-sheet', 'Back by'],
+  ['walk', 'Begin the walk'],
+  ['trace', 'Outcomes, in separation'],
+  ['ranges', 'Each walk'],
+  ['verdict', 'Judged on the median'],
+  ['report', 'What was tested'],
+])(
+  '%s has no WCAG 2.2 AA finding',
+  async (stage, sign) => {
+    await session.page.open(stage.startsWith('/') ? stage : `/c/${DEMO_ID}/${stage}`);
+    await session.page.see(sign);
+    expect(await violations()).toEqual([]);
+  },
+  180_000,
+);
 
 test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized', async () => {
   await session.page.open(`/c/${DEMO_ID}/walk`);
@@ -29,7 +52,9 @@ test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized
   expect(await violations()).toEqual([]);
   await (await session.page.find("//label[contains(., 'sun')]/input")).click();
   expect(await violations()).toEqual([]);
-  const heights = await session.page.driver.executeScript<number[]>("return [...document.querySelectorAll('[role=group][aria-label=Log] button')].map((b) => b.getBoundingClientRect().height)");
+  const heights = await session.page.driver.executeScript<number[]>(
+    "return [...document.querySelectorAll('[role=group][aria-label=Log] button')].map((b) => b.getBoundingClientRect().height)",
+  );
   expect(heights.length).toBeGreaterThanOrEqual(11);
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64);
 }, 180_000);

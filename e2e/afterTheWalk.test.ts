@@ -11,7 +11,12 @@ const session = useSession({ demo: true });
 
 interface Printed {
   readonly fitted: { product: string; median: { estimate_m: number; interval95: [number, number] } }[];
-  readonly product_ratios: { ratio: number; interval95: [number, number]; holm_p: number; db_at_n: { db: number } }[];
+  readonly product_ratios: {
+    ratio: number;
+    interval95: [number, number];
+    holm_p: number;
+    db_at_n: { db: number };
+  }[];
 }
 
 /** What the command line says of a file, at exponent 4. */
@@ -21,7 +26,16 @@ async function printed(text: string): Promise<Printed> {
     const file = join(folder, 'walks.csv');
     writeFileSync(file, text);
     let out = '';
-    expect(await main(['ranges', file, '--json', '--exponent', '4'], { out: (t) => { out += t; }, err: (t) => { throw new Error(t); } })).toBe(0);
+    expect(
+      await main(['ranges', file, '--json', '--exponent', '4'], {
+        out: (t) => {
+          out += t;
+        },
+        err: (t) => {
+          throw new Error(t);
+        },
+      }),
+    ).toBe(0);
     return JSON.parse(out) as Printed;
   } finally {
     rmSync(folder, { recursive: true });
@@ -32,8 +46,13 @@ test('Ranges: the figures are the command line’s on the exported CSV', async (
   const { page } = session;
   await page.open(`/c/${DEMO_ID}/ranges`);
   await page.see('9 of 10 walks hold to');
-  const link = await (await page.find("//a[contains(., 'Intervals as CSV')]")).getAttribute('href') as string;
-  const { fitted, product_ratios: [ratio] } = await printed(await (await fetch(link)).text());
+  const link = (await (
+    await page.find("//a[contains(., 'Intervals as CSV')]")
+  ).getAttribute('href')) as string;
+  const {
+    fitted,
+    product_ratios: [ratio],
+  } = await printed(await (await fetch(link)).text());
   const table = await page.text('//*[@data-estimates]');
   for (const { product, median } of fitted) {
     expect(table).toContain(product);
@@ -52,7 +71,9 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
   await page.open(`/c/${DEMO_ID}/ranges`);
   await page.see('One direction only: mobile-to-fixed.');
   await page.see('Share of walks that hold to a distance');
-  await page.until('the charts', async () => page.driver.executeScript<boolean>("return document.querySelectorAll('[role=img] svg path').length > 10"));
+  await page.until('the charts', async () =>
+    page.driver.executeScript<boolean>("return document.querySelectorAll('[role=img] svg path').length > 10"),
+  );
   await page.press('The figures, and files of them');
   await page.see('walks alone');
   await page.choose('Direction', 'both ways');
@@ -60,7 +81,9 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
   await page.choose('Direction', 'as walked');
   await page.choose('Criterion', 'last usable');
   await page.see('Incline: last usable');
-  await page.driver.executeScript("document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
+  await page.driver.executeScript(
+    "document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+  );
   await page.see('Trace: Ossimere Clip on Incline, walk 1');
 }, 180_000);
 
@@ -70,7 +93,11 @@ test('Trace: stepped by keys over time, the truth revealed, a mark measured agai
   const line = await page.find("//*[starts-with(@aria-label, 'Time line')]");
   await page.driver.executeScript('arguments[0].focus()', line);
   for (const key of ['\uE014', '\uE014', '+']) await line.sendKeys(key);
-  await page.until('an entry with its lag', async () => /grade \d, pressed at .* happened 0\.62 ± 0\.20 s earlier; at/.test(await page.text('//*[@data-selected]')));
+  await page.until('an entry with its lag', async () =>
+    /grade \d, pressed at .* happened 0\.62 ± 0\.20 s earlier; at/.test(
+      await page.text('//*[@data-selected]'),
+    ),
+  );
   await page.press('Reveal it');
   await page.see('Losses of half a second or more');
   const before = await page.text("//section[@aria-label='Outcomes']");
@@ -78,9 +105,15 @@ test('Trace: stepped by keys over time, the truth revealed, a mark measured agai
   await page.fill('Spread', '0.2');
   await page.press('Correct it');
   // Two seconds more of reaction are about three metres nearer.
-  await page.until('outcomes moved', async () => (await page.text("//section[@aria-label='Outcomes']")) !== before);
+  await page.until(
+    'outcomes moved',
+    async () => (await page.text("//section[@aria-label='Outcomes']")) !== before,
+  );
   await page.press('Undo');
-  await page.until('outcomes as they were', async () => (await page.text("//section[@aria-label='Outcomes']")) === before);
+  await page.until(
+    'outcomes as they were',
+    async () => (await page.text("//section[@aria-label='Outcomes']")) === before,
+  );
   await (await page.find("//label[contains(., 'wheel readings too')]/input")).click();
   await (await page.find("(//button[starts-with(@aria-label, 'Correct: mark')])[1]")).click();
   await page.choose('Correction', 'measured otherwise');

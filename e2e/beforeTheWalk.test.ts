@@ -9,7 +9,9 @@ const session = useSession({ demo: true });
 test('Kit: two rigs side by side, claims that disagree, and undo', async () => {
   await session.page.open(`/c/${DEMO_ID}/kit`);
   await session.page.see('They are set up alike in everything that is stated.');
-  await session.page.driver.executeScript('document.querySelectorAll("details").forEach((d) => { d.open = true; })');
+  await session.page.driver.executeScript(
+    'document.querySelectorAll("details").forEach((d) => { d.open = true; })',
+  );
   await session.page.fill('Power as set', '20', 1);
   await session.page.fill('Power as set', '10', 2);
   await session.page.see('−3.0 dB'.replace('−', '-'));
@@ -24,16 +26,25 @@ test('Kit: two rigs side by side, claims that disagree, and undo', async () => {
 
 test('Paths: an obstruction that becomes a wall moves the prediction', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
-  const breaks = async (): Promise<string> => session.page.text('(//*[@data-prediction]//tbody/tr)[1]/td[last()]');
+  const breaks = async (): Promise<string> =>
+    session.page.text('(//*[@data-prediction]//tbody/tr)[1]/td[last()]');
   expect(await breaks()).toContain('distance alone');
   await session.page.choose('Kind', 'wall');
   await session.page.fill('At', '38');
   await session.page.choose('Material', 'concrete');
   await session.page.fill('Thickness', '0.4');
-  await session.page.until('the wall in the prediction', async () => (await breaks()).includes('Footbridge, 38 m'));
-  expect(await session.page.driver.executeScript<number>("return document.querySelectorAll('[data-scene] .s-obstruction').length")).toBe(2);
+  await session.page.until('the wall in the prediction', async () =>
+    (await breaks()).includes('Footbridge, 38 m'),
+  );
+  expect(
+    await session.page.driver.executeScript<number>(
+      "return document.querySelectorAll('[data-scene] .s-obstruction').length",
+    ),
+  ).toBe(2);
   await session.page.press('Discard changes');
-  await session.page.until('the prediction as it was', async () => (await breaks()).includes('distance alone'));
+  await session.page.until('the prediction as it was', async () =>
+    (await breaks()).includes('distance alone'),
+  );
 }, 180_000);
 
 test('Paths: a wall drawn across the route appears on the tape and in the prediction', async () => {
@@ -41,25 +52,48 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
   await session.page.press('Plan of the site');
   await session.page.press('Wall');
   const drawn = async (): Promise<(x: number, y: number) => { x: number; y: number; duration: number }> => {
-    const [left, top, width, height] = (await session.page.driver.executeScript<number[]>('const p = document.querySelector("[data-plan]"); p.scrollIntoView({ block: "center" }); const b = p.getBoundingClientRect(); return [b.left, b.top, b.width, b.height]')) as [number, number, number, number];
+    const [left, top, width, height] = (await session.page.driver.executeScript<number[]>(
+      'const p = document.querySelector("[data-plan]"); p.scrollIntoView({ block: "center" }); const b = p.getBoundingClientRect(); return [b.left, b.top, b.width, b.height]',
+    )) as [number, number, number, number];
     return (x, y) => ({ x: Math.round(left + x * width), y: Math.round(top + y * height), duration: 50 });
   };
   const at = await drawn();
-  await session.page.driver.actions().move(at(0.3, 0.2)).press().move(at(0.3, 0.5)).move(at(0.3, 0.95)).release().perform();
-  await session.page.until('the wall on the tape', async () => session.page.driver.executeScript<boolean>("return [...document.querySelectorAll('[data-scene] text')].some((t) => t.textContent === 'Wall 1' && t.closest('[data-group=ground]'))"));
+  await session.page.driver
+    .actions()
+    .move(at(0.3, 0.2))
+    .press()
+    .move(at(0.3, 0.5))
+    .move(at(0.3, 0.95))
+    .release()
+    .perform();
+  await session.page.until('the wall on the tape', async () =>
+    session.page.driver.executeScript<boolean>(
+      "return [...document.querySelectorAll('[data-scene] text')].some((t) => t.textContent === 'Wall 1' && t.closest('[data-group=ground]'))",
+    ),
+  );
   await session.page.choose('Material', 'concrete');
   await session.page.fill('Thickness', '0.4');
-  await session.page.until('the wall in the prediction', async () => (await session.page.text('(//*[@data-prediction]//tbody/tr)[1]/td[last()]')).includes('Wall 1'));
+  await session.page.until('the wall in the prediction', async () =>
+    (await session.page.text('(//*[@data-prediction]//tbody/tr)[1]/td[last()]')).includes('Wall 1'),
+  );
   await session.page.press('Move');
   const there = await drawn();
   await session.page.driver.actions().move(there(0.65, 0.4)).move(there(0.7, 0.4)).perform();
-  await session.page.until('the crossing under the pointer', async () => /Between: Wall 1, \d+\.\d m\./.test(await session.page.text('//*[@data-readout]')));
+  await session.page.until('the crossing under the pointer', async () =>
+    /Between: Wall 1, \d+\.\d m\./.test(await session.page.text('//*[@data-readout]')),
+  );
   expect(await session.page.text('//*[@data-readout]')).toContain('no line of sight');
   // By keyboard too: a handle moves by a metre, and Delete takes the wall away again.
   const corner = await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]");
   const before = await corner.getAttribute('aria-label');
   await corner.sendKeys('\uE012');
-  await session.page.until('the corner moved', async () => (await (await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]")).getAttribute('aria-label')) !== before);
+  await session.page.until(
+    'the corner moved',
+    async () =>
+      (await (
+        await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]")
+      ).getAttribute('aria-label')) !== before,
+  );
   await (await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]")).sendKeys('\uE017');
   await session.page.see('Nothing is drawn yet.');
   await session.page.press('Discard changes');
@@ -68,15 +102,20 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
 test('Paths: a route from a GPX file becomes a path with its posts; a bad file is refused in words', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
   await session.page.see('Lay them out');
-  const pick = async (file: string): Promise<void> => (await session.page.driver.findElement(By.css('input[type=file]'))).sendKeys(file);
+  const pick = async (file: string): Promise<void> =>
+    (await session.page.driver.findElement(By.css('input[type=file]'))).sendKeys(file);
   await pick(fileURLToPath(new URL('../package.json', import.meta.url)));
   await session.page.see('was not imported: feature 1: not GeoJSON');
   await pick(fileURLToPath(new URL('../core/src/formats/fixtures/route-1.1.gpx', import.meta.url)));
   await session.page.see('Fixed end at');
-  const names = await session.page.driver.executeScript<string[]>("return [...document.querySelectorAll('main section[aria-label]')].map((s) => s.getAttribute('aria-label'))");
+  const names = await session.page.driver.executeScript<string[]>(
+    "return [...document.querySelectorAll('main section[aria-label]')].map((s) => s.getAttribute('aria-label'))",
+  );
   expect(names).toContain('Incline');
   expect(names).toHaveLength(2);
-  const travelled = await session.page.text("(//main//section)[2]//p[starts-with(normalize-space(.), 'Travelled')]");
+  const travelled = await session.page.text(
+    "(//main//section)[2]//p[starts-with(normalize-space(.), 'Travelled')]",
+  );
   // gate to upper gate: about 343 m by the geodesics between the four places.
   expect(Number(/Travelled (\d+) m/.exec(travelled)?.[1])).toBeGreaterThan(335);
   expect(Number(/Travelled (\d+) m/.exec(travelled)?.[1])).toBeLessThan(350);
@@ -92,7 +131,9 @@ test('Plan: simulated power with progress and stop, then the run sheet', async (
   await session.page.press('Stop');
   await session.page.press('Simulate comparisons');
   await session.page.see('28 of 28, 300 comparisons each');
-  const row = await session.page.driver.executeScript<string[]>("return [...document.querySelectorAll('section[aria-label=\"How many walks\"] tbody tr')].map((r) => r.cells[1].textContent)");
+  const row = await session.page.driver.executeScript<string[]>(
+    'return [...document.querySelectorAll(\'section[aria-label="How many walks"] tbody tr\')].map((r) => r.cells[1].textContent)',
+  );
   const powers = row.map((text) => Number(text.replace(/\D/g, '')));
   expect(powers).toHaveLength(7);
   // More walks tell more; 1.4× at σ 0.12 is certain with 16 (normal approximation: over 99.9 %).
@@ -108,7 +149,9 @@ test('Plan: simulated power with progress and stop, then the run sheet', async (
   await session.page.press('Run sheet');
   await session.page.see('15:12');
   const sheet = await session.page.text('//main//table');
-  expect(sheet.split('\n').filter((line) => line.startsWith('1') && line.includes('Incline'))).toHaveLength(12);
+  expect(sheet.split('\n').filter((line) => line.startsWith('1') && line.includes('Incline'))).toHaveLength(
+    12,
+  );
   expect(await session.page.text('//main')).toContain('field telephone at the footbridge');
 }, 180_000);
 

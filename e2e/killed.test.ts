@@ -43,11 +43,24 @@ test('a browser killed in mid-walk loses nothing that was kept', async () => {
   await again.until('all at the base', async () => lastLog(await walks()).some((e) => e.kind === 'end'));
   const log = lastLog(await walks());
   expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
-  expect(log.filter((e) => e.kind !== 'mark' || e.body.reading.pressed).map((e) => e.kind)).toEqual(['begin', 'grade', 'grade', 'mark', 'dropoutBegin', 'gap', 'dropoutEnd', 'end']);
+  expect(log.filter((e) => e.kind !== 'mark' || e.body.reading.pressed).map((e) => e.kind)).toEqual([
+    'begin',
+    'grade',
+    'grade',
+    'mark',
+    'dropoutBegin',
+    'gap',
+    'dropoutEnd',
+    'end',
+  ]);
 }, 180_000);
 
-const walks = async (): Promise<StoredWalk[]> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
-const lastLog = (all: StoredWalk[]): StoredWalk['log'] => [...(all.toSorted((a, b) => a.header.startedMs - b.header.startedMs).at(-1)?.log ?? [])].sort((a, b) => a.seq - b.seq);
+const walks = async (): Promise<StoredWalk[]> =>
+  (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
+const lastLog = (all: StoredWalk[]): StoredWalk['log'] =>
+  [...(all.toSorted((a, b) => a.header.startedMs - b.header.startedMs).at(-1)?.log ?? [])].sort(
+    (a, b) => a.seq - b.seq,
+  );
 
 /** Puts events into the log on the device behind the application's back, as a faulty version of it might have. */
 const SMUGGLE = `
@@ -71,7 +84,10 @@ test('an event that the base refuses is set aside and the rest goes on; a batch 
   const id = latest?.header.id as string;
   const before = latest?.log.length as number;
   // 200 notes of 6 kB are more than the base takes at once.
-  const notes = Array.from({ length: 200 }, (_, i) => ({ kind: 'note', body: { text: `${i} ${'…'.repeat(1900)}` } }));
+  const notes = Array.from({ length: 200 }, (_, i) => ({
+    kind: 'note',
+    body: { text: `${i} ${'…'.repeat(1900)}` },
+  }));
   await page.driver.executeAsyncScript(SMUGGLE, id, [{ kind: 'grade', body: { grade: 9 } }, ...notes]);
   await page.open(`/c/${DEMO_ID}/trace/${id}`);
   await page.see('1 refused, set aside');

@@ -30,16 +30,25 @@ const HELD = `
     all.onsuccess = () => { open.result.close(); done(all.result.map((k) => k.event)); };
   };`;
 
-const walksAtBase = async (): Promise<StoredWalk[]> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
+const walksAtBase = async (): Promise<StoredWalk[]> =>
+  (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
 const inOrder = (log: readonly WalkEvent[]): WalkEvent[] => [...log].sort((a, b) => a.seq - b.seq);
 
 test('offline from cold: plan and paths are there, a walk is logged, and every event arrives once when the base is back', async () => {
   await page.open('/');
   await page.see('Clip microphones');
-  await page.until('the application kept for offline use', async () => page.driver.executeAsyncScript<boolean>("const done = arguments[0]; navigator.serviceWorker.ready.then(async () => done(Boolean(navigator.serviceWorker.controller) && (await caches.keys()).some((k) => k.includes('precache'))));"));
+  await page.until('the application kept for offline use', async () =>
+    page.driver.executeAsyncScript<boolean>(
+      "const done = arguments[0]; navigator.serviceWorker.ready.then(async () => done(Boolean(navigator.serviceWorker.controller) && (await caches.keys()).some((k) => k.includes('precache'))));",
+    ),
+  );
   await page.driver.navigate().refresh();
   await page.see('Clip microphones');
-  await page.until('the comparison kept for offline use', async () => page.driver.executeAsyncScript<boolean>(`const done = arguments[0]; caches.open('base').then(async (c) => done((await c.keys()).filter((r) => r.url.includes('${DEMO_ID}')).length >= 2));`));
+  await page.until('the comparison kept for offline use', async () =>
+    page.driver.executeAsyncScript<boolean>(
+      `const done = arguments[0]; caches.open('base').then(async (c) => done((await c.keys()).filter((r) => r.url.includes('${DEMO_ID}')).length >= 2));`,
+    ),
+  );
   await app.stopServer();
   await kill(browser);
 
@@ -58,7 +67,12 @@ test('offline from cold: plan and paths are there, a walk is logged, and every e
   const held = inOrder(await page.driver.executeAsyncScript<WalkEvent[]>(HELD));
 
   await app.startServer();
-  await page.until('everything at the base', async () => (await walksAtBase()).some((w) => w.header.id === held[0]?.walkId && w.log.length === held.length), 30_000);
+  await page.until(
+    'everything at the base',
+    async () =>
+      (await walksAtBase()).some((w) => w.header.id === held[0]?.walkId && w.log.length === held.length),
+    30_000,
+  );
   const sent = (await walksAtBase()).find((w) => w.header.id === held[0]?.walkId);
   expect(inOrder(sent?.log ?? [])).toEqual(held);
 }, 240_000);

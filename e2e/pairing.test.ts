@@ -28,13 +28,27 @@ test('a phone is paired by the code on this machine’s page, works, and is shut
   const desk = await open(app.url);
   await desk.open('/devices');
   await desk.press('Make a code');
-  const code = await (await desk.find('//*[@data-pairing-code]')).getAttribute('data-pairing-code') as string;
-  expect((await new AxeBuilder(desk.driver).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => v.id)).toEqual([]);
+  const code = (await (
+    await desk.find('//*[@data-pairing-code]')
+  ).getAttribute('data-pairing-code')) as string;
+  expect(
+    (
+      await new AxeBuilder(desk.driver)
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze()
+    ).violations.map((v) => v.id),
+  ).toEqual([]);
   // Installing an authority is the phone's own matter; here the browser is told to take the certificate.
   const phone = await open(app.lanUrls[0] as string, ['--ignore-certificate-errors']);
   await phone.open('/walk-now');
   await phone.see('Pair this device');
-  expect((await new AxeBuilder(phone.driver).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(
+    (
+      await new AxeBuilder(phone.driver)
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze()
+    ).violations.map((v) => v.id),
+  ).toEqual([]);
   await phone.fill('Code, eight signs', 'WRNGWRNG');
   await phone.press('Pair');
   await phone.see('This code is wrong, was used, or has expired.');
@@ -46,7 +60,9 @@ test('a phone is paired by the code on this machine’s page, works, and is shut
   expect(await phone.driver.executeScript('return document.cookie')).toBe('');
   await desk.press('Revoke Phone');
   await desk.see('revoked');
-  await phone.driver.executeScript("return navigator.serviceWorker?.getRegistrations().then((all) => Promise.all(all.map((r) => r.unregister())))");
+  await phone.driver.executeScript(
+    'return navigator.serviceWorker?.getRegistrations().then((all) => Promise.all(all.map((r) => r.unregister())))',
+  );
   await phone.open('/');
   await phone.see('Pair this device');
 }, 180_000);

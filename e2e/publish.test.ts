@@ -8,8 +8,15 @@ import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { useSession } from './support/session.ts';
 
 const session = useSession({ demo: true });
-const axe = async (): Promise<string[]> => (await new AxeBuilder(session.page.driver).options({ resultTypes: ['violations'] }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`);
-const tab = async (name: string): Promise<void> => (await session.page.find(`//button[@role='tab'][starts-with(normalize-space(.), '${name}')]`)).click();
+const axe = async (): Promise<string[]> =>
+  (
+    await new AxeBuilder(session.page.driver)
+      .options({ resultTypes: ['violations'] })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+      .analyze()
+  ).violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`);
+const tab = async (name: string): Promise<void> =>
+  (await session.page.find(`//button[@role='tab'][starts-with(normalize-space(.), '${name}')]`)).click();
 
 test('a finding is left as it is for a reason, and the reason stands in the report; undo opens it again', async () => {
   const { page } = session;
@@ -27,7 +34,12 @@ test('a finding is left as it is for a reason, and the reason stands in the repo
   await page.driver.navigate().back();
   await tab('Fairness');
   await page.press('Open it again');
-  await page.until('it is open again', async () => (await page.driver.findElements({ xpath: "//*[contains(., 'Left as it is, because:')]" } as never)).length === 0);
+  await page.until(
+    'it is open again',
+    async () =>
+      (await page.driver.findElements({ xpath: "//*[contains(., 'Left as it is, because:')]" } as never))
+        .length === 0,
+  );
 }, 180_000);
 
 test('a need from the list of usual ones is judged once it is saved', async () => {
@@ -39,7 +51,12 @@ test('a need from the list of usual ones is judged once it is saved', async () =
   await page.choose('Usual in the trade', 'Guide ahead of a group');
   await page.press('Take it');
   await page.press('Save verdict');
-  await page.until('two products judged', async () => (await page.driver.executeScript<number>("return document.querySelectorAll('[data-need]').length")) === 2);
+  await page.until(
+    'two products judged',
+    async () =>
+      (await page.driver.executeScript<number>("return document.querySelectorAll('[data-need]').length")) ===
+      2,
+  );
   expect(await page.text("//*[@aria-label='Needs judged']")).toContain('9 of 10 walks hold to');
 }, 180_000);
 
@@ -54,9 +71,16 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
   await page.see('do not carry it');
   await page.press('Save the wording');
   await page.see('It never fails.');
-  const print = (media: string) => (page.driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }).sendDevToolsCommand('Emulation.setEmulatedMedia', { media });
+  const print = (media: string) =>
+    (
+      page.driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }
+    ).sendDevToolsCommand('Emulation.setEmulatedMedia', { media });
   await print('print');
-  const onPaper = await page.driver.executeScript<{ mark: string; controls: number; questions: number }>(`return {
+  const onPaper = await page.driver.executeScript<{
+    mark: string;
+    controls: number;
+    questions: number;
+  }>(`return {
     mark: getComputedStyle(document.querySelector('.every-page')).position,
     controls: [...document.querySelectorAll('button, nav, header.no-print')].filter((e) => e.offsetParent !== null).length,
     questions: [...document.querySelectorAll('[aria-label="Words in question"]')].filter((e) => e.offsetParent !== null).length,
@@ -76,9 +100,13 @@ test('what is private is left out of the page and of the files', async () => {
   await (await page.find("//label[contains(., 'names of people and places')]/input")).click();
   await page.see('1 names of places');
   await page.see('Path 1, open');
-  const file = await (await fetch(new URL(`/api/comparisons/${DEMO_ID}/comparison.json`, page.origin))).text();
+  const file = await (
+    await fetch(new URL(`/api/comparisons/${DEMO_ID}/comparison.json`, page.origin))
+  ).text();
   expect(file).not.toContain('"Incline"');
-  expect(await (await fetch(new URL(`/api/comparisons/${DEMO_ID}/files/walks.csv`, page.origin))).text()).not.toContain('Incline');
+  expect(
+    await (await fetch(new URL(`/api/comparisons/${DEMO_ID}/files/walks.csv`, page.origin))).text(),
+  ).not.toContain('Incline');
   await page.press('Undo');
   await page.see('Incline, open');
 }, 180_000);
@@ -94,21 +122,29 @@ test('a table that somebody kept: nothing comes in until all is right', async ()
     };
     await page.open(`/c/${DEMO_ID}/import-sheet`);
     await page.see('Walks from a table');
-    await take('Device,Run,Dist,Quality\nOssimere Clip,1,100 ft,clean\nOssimere Clip,1,,silence\nNo Such,1,90,5\n');
+    await take(
+      'Device,Run,Dist,Quality\nOssimere Clip,1,100 ft,clean\nOssimere Clip,1,,silence\nNo Such,1,90,5\n',
+    );
     await page.see('2 rows are in the way');
     await page.see('no product is called "No Such"');
-    expect(await (await page.find("//button[starts-with(normalize-space(.), 'Import ')]")).isEnabled()).toBe(false);
+    expect(await (await page.find("//button[starts-with(normalize-space(.), 'Import ')]")).isEnabled()).toBe(
+      false,
+    );
     expect(await axe()).toEqual([]);
     await take('Device,Run,Dist,Quality\nOssimere Clip,1,100 ft,clean\nOssimere Clip,1,120 m,silence\n');
     await page.see('(“silence”)');
     await page.press('Import 1 walk');
     await page.see('Trace:');
-    const walks = (await (await fetch(new URL(`/api/comparisons/${DEMO_ID}/walks`, page.origin))).json()) as unknown[];
+    const walks = (await (
+      await fetch(new URL(`/api/comparisons/${DEMO_ID}/walks`, page.origin))
+    ).json()) as unknown[];
     expect(walks).toHaveLength(13);
   } finally {
     rmSync(folder, { recursive: true });
   }
-  const after = (await (await fetch(new URL(`/api/comparisons/${DEMO_ID}`, page.origin))).json()) as Comparison;
+  const after = (await (
+    await fetch(new URL(`/api/comparisons/${DEMO_ID}`, page.origin))
+  ).json()) as Comparison;
   expect(after.setup.needs).toHaveLength(1);
 }, 180_000);
 
@@ -119,7 +155,8 @@ test('the playout delay of a rig is measured by two presses a try, and taken int
   await page.press('Measure the playout delay');
   for (let i = 0; i < 3; i++) {
     // A page that presses for the tester: 2.5 s between the switching and the silence.
-    await page.driver.executeAsyncScript(`const done = arguments[0]; const button = (name) => [...document.querySelectorAll('button')].find((b) => b.textContent === name);
+    await page.driver
+      .executeAsyncScript(`const done = arguments[0]; const button = (name) => [...document.querySelectorAll('button')].find((b) => b.textContent === name);
       button('The sender is off').click(); setTimeout(() => { button('It is gone').click(); done(); }, 2500);`);
   }
   const measured = Number(await (await page.find('//*[@data-playout]')).getAttribute('data-playout'));
@@ -129,6 +166,8 @@ test('the playout delay of a rig is measured by two presses a try, and taken int
   await page.press('Take it');
   await page.press('Save kit');
   await page.see('Kit saved');
-  const { setup } = (await (await fetch(new URL(`/api/comparisons/${DEMO_ID}`, page.origin))).json()) as Comparison;
+  const { setup } = (await (
+    await fetch(new URL(`/api/comparisons/${DEMO_ID}`, page.origin))
+  ).json()) as Comparison;
   expect(setup.products[0]?.rigs[0]?.playoutDelayS).toBeCloseTo(measured, 1);
 }, 120_000);

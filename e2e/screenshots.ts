@@ -19,14 +19,27 @@ async function walking(browser: Browser, name: string, finish: boolean): Promise
   await page.open(`${DEMO}/walk`);
   await page.press('Begin the walk');
   await page.see('Dropout begins');
-  await (await page.find("//select[option[normalize-space(.)='20×']]/option[normalize-space(.)='20×']")).click();
-  await page.until('some way out', async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 75);
+  await (
+    await page.find("//select[option[normalize-space(.)='20×']]/option[normalize-space(.)='20×']")
+  ).click();
+  await page.until(
+    'some way out',
+    async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 75,
+  );
   await page.key('4');
   await page.key('m');
-  await page.until('farther out', async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 118);
+  await page.until(
+    'farther out',
+    async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 118,
+  );
   await page.key('d');
-  await page.until('silence', async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 132);
-  await (await page.find("//select[option[normalize-space(.)='20×']]/option[normalize-space(.)='1×']")).click();
+  await page.until(
+    'silence',
+    async () => Number(await (await page.find('//*[@data-wheel]')).getAttribute('data-wheel')) > 132,
+  );
+  await (
+    await page.find("//select[option[normalize-space(.)='20×']]/option[normalize-space(.)='1×']")
+  ).click();
   await shoot(page, name);
   if (finish) {
     await page.key('e');
@@ -42,12 +55,24 @@ async function main(): Promise<void> {
     await page.open('/');
     await page.see('Clip microphones');
     await shoot(page, 'bench');
-    for (const [stage, sign] of [['kit', 'Add a product'], ['paths', 'Lay them out'], ['plan', 'Balance'], ['run-sheet', 'Back by'], ['trace', 'Outcomes'], ['ranges', 'Median, 95'], ['verdict', 'Judged on'], ['report', 'What was tested']] as const) {
+    for (const [stage, sign] of [
+      ['kit', 'Add a product'],
+      ['paths', 'Lay them out'],
+      ['plan', 'Balance'],
+      ['run-sheet', 'Back by'],
+      ['trace', 'Outcomes'],
+      ['ranges', 'Median, 95'],
+      ['verdict', 'Judged on'],
+      ['report', 'What was tested'],
+    ] as const) {
       await page.open(`${DEMO}/${stage}`);
       await page.see(sign);
       await shoot(page, stage);
     }
-    for (const [tab, sign, name] of [['Needs', 'Judged on the distance', 'verdict-needs'], ['Fairness', 'First what could change', 'verdict-fairness']] as const) {
+    for (const [tab, sign, name] of [
+      ['Needs', 'Judged on the distance', 'verdict-needs'],
+      ['Fairness', 'First what could change', 'verdict-fairness'],
+    ] as const) {
       await page.open(`${SLATE_WORKS}/verdict`);
       await (await page.find(`//button[@role='tab'][starts-with(normalize-space(.), '${tab}')]`)).click();
       await page.see(sign);
@@ -55,12 +80,16 @@ async function main(): Promise<void> {
     }
     await page.open(`${SLATE_WORKS}/paths`);
     await page.find("//section[@aria-label='Wagon Shed']//*[@data-prediction]");
-    await page.driver.executeScript("document.querySelector('section[aria-label=\"Wagon Shed\"]').scrollIntoView()");
+    await page.driver.executeScript(
+      'document.querySelector(\'section[aria-label="Wagon Shed"]\').scrollIntoView()',
+    );
     await shoot(page, 'site-plan');
     await page.open(`${SLATE_WORKS}/ranges`);
     await page.see('Presses answered over distance');
     await page.see('one way only');
-    await page.driver.executeScript("document.querySelector('[data-throughput-curves]').closest('section').scrollIntoView()");
+    await page.driver.executeScript(
+      "document.querySelector('[data-throughput-curves]').closest('section').scrollIntoView()",
+    );
     await shoot(page, 'ranges-throughput');
     await page.open('/trainer');
     await page.see('Begin the lesson');

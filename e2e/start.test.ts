@@ -17,31 +17,46 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-interface Started { child: ChildProcess; output: () => string; exit: Promise<number | null> }
+interface Started {
+  child: ChildProcess;
+  output: () => string;
+  exit: Promise<number | null>;
+}
 
 /** The start command, with a data folder of the test's own and no database given. */
 function start(...args: string[]): Started {
   const env: NodeJS.ProcessEnv = { ...process.env, URVEK_DATA: folder };
   delete env.DATABASE_URL;
   delete env.NODE_OPTIONS;
-  const child = spawn(process.execPath, [fileURLToPath(new URL('../bin/start.mjs', import.meta.url)), ...args], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(
+    process.execPath,
+    [fileURLToPath(new URL('../bin/start.mjs', import.meta.url)), ...args],
+    { env, stdio: ['ignore', 'pipe', 'pipe'] },
+  );
   running.push(child);
   let text = '';
-  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (data) => { text += String(data); });
+  for (const stream of [child.stdout, child.stderr])
+    stream?.on('data', (data) => {
+      text += String(data);
+    });
   return { child, output: () => text, exit: new Promise((resolve) => child.once('exit', resolve)) };
 }
 
 async function until(condition: () => Promise<boolean> | boolean): Promise<void> {
-  for (const end = Date.now() + 45_000; Date.now() < end; await new Promise((r) => setTimeout(r, 50))) if (await condition()) return;
+  for (const end = Date.now() + 45_000; Date.now() < end; await new Promise((r) => setTimeout(r, 50)))
+    if (await condition()) return;
   throw new Error('did not come in 45 s');
 }
 
 /** Database servers that run on this test's folder. */
-const databases = (): string[] => readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && commandOf(pid).includes(`-D ${folder}`));
+const databases = (): string[] =>
+  readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && commandOf(pid).includes(`-D ${folder}`));
 
 const freePort = (): Promise<{ port: number; server: Server }> =>
   new Promise((resolve) => {
-    const server = createServer().listen(0, '127.0.0.1', () => resolve({ port: (server.address() as AddressInfo).port, server }));
+    const server = createServer().listen(0, '127.0.0.1', () =>
+      resolve({ port: (server.address() as AddressInfo).port, server }),
+    );
   });
 
 test('start, second start, Ctrl-C, start again where it was', async () => {
@@ -67,7 +82,9 @@ test('start, second start, Ctrl-C, start again where it was', async () => {
   // The port is remembered; a server that was killed leaves its database, which the next start takes over.
   const again = start();
   await until(() => again.output().includes(`Open ${url}`));
-  expect(((await (await fetch(`${url}api/comparisons`)).json()) as { demo: boolean }[]).map((c) => c.demo)).toEqual([true, true]);
+  expect(
+    ((await (await fetch(`${url}api/comparisons`)).json()) as { demo: boolean }[]).map((c) => c.demo),
+  ).toEqual([true, true]);
   again.child.kill('SIGKILL');
   await again.exit;
   expect(databases()).toHaveLength(1);

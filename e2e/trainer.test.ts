@@ -23,7 +23,11 @@ test('the trainer learns a scripted delay to 20 ms, counts a miss, and walks beg
   await page.press('Begin the lesson');
   await page.see('It dropped out');
   expect(await page.driver.executeScript<number>(ANSWER, 350, 2)).toBe(6);
-  await page.until('the lesson is over', async () => (await page.driver.findElements({ css: '[data-delay]' })).length > 0, 60_000);
+  await page.until(
+    'the lesson is over',
+    async () => (await page.driver.findElements({ css: '[data-delay]' })).length > 0,
+    60_000,
+  );
   const learned = Number(await (await page.find('//*[@data-delay]')).getAttribute('data-delay'));
   const pressedAfter = await page.driver.executeScript<number[]>('return window.pressedAfter');
   expect(pressedAfter).toHaveLength(5);

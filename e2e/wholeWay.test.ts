@@ -8,7 +8,9 @@ const session = useSession({ demo: false });
 async function enterProduct(nth: number, name: string, claim: string, requiredDbm: string): Promise<void> {
   await session.page.press('Add a product');
   await session.page.fill('Name', name, nth);
-  await session.page.driver.executeScript('document.querySelectorAll("details").forEach((d) => { d.open = true; })');
+  await session.page.driver.executeScript(
+    'document.querySelectorAll("details").forEach((d) => { d.open = true; })',
+  );
   await session.page.fill('Level needed', requiredDbm, nth);
   await (await session.page.find(`(//button[normalize-space(.)='Add a claim'])[${nth}]`)).click();
   await session.page.fill('Distance', claim, nth);
@@ -63,7 +65,9 @@ test('from two boxes on the bench to a published range', async () => {
   await session.page.press('Save plan');
   await session.page.see('Plan saved');
   await session.page.see('Every product stands in every place equally often.');
-  const order = await session.page.driver.executeScript<string[]>("return [...document.querySelectorAll('section[aria-label=\"Order of walks\"] tbody tr')].map((r) => r.cells[2].textContent)");
+  const order = await session.page.driver.executeScript<string[]>(
+    'return [...document.querySelectorAll(\'section[aria-label="Order of walks"] tbody tr\')].map((r) => r.cells[2].textContent)',
+  );
   expect(order).toEqual(['Pellarn One', 'Quenby Two', 'Quenby Two', 'Pellarn One']);
 
   // 5. Walk, and 6. Trace: out and back the first time.
@@ -81,19 +85,29 @@ test('from two boxes on the bench to a published range', async () => {
   await session.page.press('Log the correction');
   await session.page.see('withdrawn: pressed by mistake');
   await session.page.press('Undo');
-  await session.page.until('the correction is undone', async () => !(await session.page.driver.getPageSource()).includes('line-through'));
+  await session.page.until(
+    'the correction is undone',
+    async () => !(await session.page.driver.getPageSource()).includes('line-through'),
+  );
 
   // 7. Ranges: the figures are those of the file that can be downloaded.
   await session.page.press('Ranges');
-  const link = await (await session.page.find("//a[contains(., 'Intervals as CSV')]")).getAttribute('href') as string;
-  await session.page.until('all four walks at the base', async () => readWalkIntervals(await (await fetch(link)).text()).length === 4);
+  const link = (await (
+    await session.page.find("//a[contains(., 'Intervals as CSV')]")
+  ).getAttribute('href')) as string;
+  await session.page.until(
+    'all four walks at the base',
+    async () => readWalkIntervals(await (await fetch(link)).text()).length === 4,
+  );
   const summary = summariseRanges(readWalkIntervals(await (await fetch(link)).text()));
   expect(summary.n).toBe(4);
 
   // 8. Verdict
   await session.page.press('Verdict');
   await session.page.see('Pellarn One: “up to 20 m, open”');
-  const outcomes = await session.page.driver.executeScript<string[]>("return [...document.querySelectorAll('[data-verdict]')].map((v) => v.dataset.verdict)");
+  const outcomes = await session.page.driver.executeScript<string[]>(
+    "return [...document.querySelectorAll('[data-verdict]')].map((v) => v.dataset.verdict)",
+  );
   expect(outcomes).toHaveLength(2);
   // 600 ft is five times what the stand-in reaches; two walks may leave it open, but never support it.
   expect(outcomes[1]).not.toBe('supported');
@@ -109,7 +123,14 @@ test('from two boxes on the bench to a published range', async () => {
   }
   const ratio = summary.productRatios[0];
   expect(report).toContain(ratio?.estimate ? `${ratio.estimate.ratio.toFixed(2)}×` : 'no ratio');
-  for (const part of ['Claims', 'What was tested, and how it was set up', 'Where, conditions and caveats', 'Gate at 100 m', 'One unit of Pellarn One was tested']) expect(report).toContain(part);
+  for (const part of [
+    'Claims',
+    'What was tested, and how it was set up',
+    'Where, conditions and caveats',
+    'Gate at 100 m',
+    'One unit of Pellarn One was tested',
+  ])
+    expect(report).toContain(part);
 }, 240_000);
 
 test('what was logged of a walk that was cut short is whole, on the device and at the base', async () => {

@@ -9,5 +9,7 @@ const there = () => FILES.every((file) => existsSync(file));
 export function ensureChromium() {
   if (there()) return;
   if (installPackages(['chromium', 'chromium-driver']) && there()) return;
-  throw new Unable('The browser tests need Chromium and its driver, which could not be installed. Run this, then test again:\n\n  sudo apt-get install -y chromium chromium-driver');
+  throw new Unable(
+    'The browser tests need Chromium and its driver, which could not be installed. Run this, then test again:\n\n  sudo apt-get install -y chromium chromium-driver',
+  );
 }

@@ -41,15 +41,30 @@ export function unpackPackages(names, folder) {
   mkdirSync(join(state, 'cache', 'archives', 'partial'), { recursive: true });
   mkdirSync(downloads, { recursive: true });
   const config = join(state, 'apt.conf');
-  writeFileSync(config, [`Dir::State::lists "${state}/lists";`, `Dir::Cache "${state}/cache";`, 'APT::Sandbox::User "";', 'Debug::NoLocking "true";'].join('\n'));
-  const apt = (args, cwd) => execFileSync('apt-get', args, { cwd, env: { ...ENV, APT_CONFIG: config }, encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] });
+  writeFileSync(
+    config,
+    [
+      `Dir::State::lists "${state}/lists";`,
+      `Dir::Cache "${state}/cache";`,
+      'APT::Sandbox::User "";',
+      'Debug::NoLocking "true";',
+    ].join('\n'),
+  );
+  const apt = (args, cwd) =>
+    execFileSync('apt-get', args, {
+      cwd,
+      env: { ...ENV, APT_CONFIG: config },
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
   try {
     say(`Unpacking from Debian's packages, without installing: ${names.join(', ')} …`);
     apt(['update', '-q']);
     const plan = apt(['install', '-s', '-q', '--no-install-recommends', '--reinstall', ...names]);
     const wanted = [...plan.matchAll(/^Inst (\S+)/gm)].map((m) => m[1]);
     apt(['download', '-q', ...new Set([...names, ...wanted])], downloads);
-    for (const file of readdirSync(downloads)) execFileSync('dpkg-deb', ['-x', join(downloads, file), folder]);
+    for (const file of readdirSync(downloads))
+      execFileSync('dpkg-deb', ['-x', join(downloads, file), folder]);
     rmSync(state, { recursive: true, force: true });
     return true;
   } catch {

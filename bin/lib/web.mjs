@@ -14,10 +14,23 @@ const newest = (path) => {
 
 /** Builds the web application when a source is newer than what was built. */
 export function ensureWeb() {
-  const sources = ['core/src', 'contract/src', 'draw/src', 'web/src', 'web/public', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'];
+  const sources = [
+    'core/src',
+    'contract/src',
+    'draw/src',
+    'web/src',
+    'web/public',
+    'web/index.html',
+    'web/vite.config.ts',
+    'package-lock.json',
+  ];
   const built = join(WEB_ROOT, 'index.html');
   const builtAt = existsSync(built) ? statSync(built).mtimeMs : 0;
   if (sources.every((source) => newest(join(ROOT, source)) <= builtAt)) return;
   say('Building the web application …');
-  execFileSync(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(ROOT, 'web'), stdio: 'inherit' });
+  execFileSync(
+    process.execPath,
+    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+    { cwd: join(ROOT, 'web'), stdio: 'inherit' },
+  );
 }

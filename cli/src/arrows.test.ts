@@ -19,15 +19,31 @@ let said = '';
 beforeAll(() => {
   try {
     PROBES.forEach(([, text], i) => writeFileSync(`${root}/${files[i]}`, text));
-    said = spawnSync(process.execPath, [`${root}/node_modules/dependency-cruiser/bin/dependency-cruise.mjs`, '--config', '.dependency-cruiser.cjs', ...files], { cwd: root, encoding: 'utf8', env: { ...process.env, NODE_OPTIONS: '' } }).stdout;
+    said = spawnSync(
+      process.execPath,
+      [
+        `${root}/node_modules/dependency-cruiser/bin/dependency-cruise.mjs`,
+        '--config',
+        '.dependency-cruiser.cjs',
+        ...files,
+      ],
+      { cwd: root, encoding: 'utf8', env: { ...process.env, NODE_OPTIONS: '' } },
+    ).stdout;
   } finally {
     for (const file of files) rmSync(`${root}/${file}`, { force: true });
   }
 }, 60_000);
 afterAll(() => {
-  expect(execFileSync('git', ['status', '--porcelain', '--', '*arrowProbe*'], { cwd: root, encoding: 'utf8' })).toBe('');
+  expect(
+    execFileSync('git', ['status', '--porcelain', '--', '*arrowProbe*'], { cwd: root, encoding: 'utf8' }),
+  ).toBe('');
 });
 
-test.each(PROBES.map((p, i) => [...p, i] as const))('in %s, %s breaks the rule %s', (_layer, _text, rule, i) => {
-  expect(said.split('\n').some((line) => line.includes(rule) && line.includes(files[i] as string))).toBe(true);
-});
+test.each(PROBES.map((p, i) => [...p, i] as const))(
+  'in %s, %s breaks the rule %s',
+  (_layer, _text, rule, i) => {
+    expect(said.split('\n').some((line) => line.includes(rule) && line.includes(files[i] as string))).toBe(
+      true,
+    );
+  },
+);

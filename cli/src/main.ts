@@ -15,19 +15,28 @@ export async function main(args: readonly string[], output: Output): Promise<num
     .configureOutput({ writeOut: output.out, writeErr: output.err });
   program
     .command('ranges <file>')
-    .description('estimate range from a CSV of walk intervals (product,path,walk,held_m,failed_m) or from a comparison of Urvek (JSON)')
+    .description(
+      'estimate range from a CSV of walk intervals (product,path,walk,held_m,failed_m) or from a comparison of Urvek (JSON)',
+    )
     .option('--json', 'one JSON object instead of a table')
     .option('--criterion <name>', 'use the rows of this criterion')
     .option('--direction <name>', 'use the rows of this direction')
     .option('--unit <name>', 'use the rows of this unit; "*" takes all, nested in their products')
     .option('--exponent <n>', 'path-loss exponent for ratios in dB')
-    .action(async (file: string, options: { json?: true; criterion?: string; direction?: string; unit?: string; exponent?: string }) => {
-      const { ranges } = await import('./ranges.ts');
-      output.out(await ranges(file, options));
-    });
+    .action(
+      async (
+        file: string,
+        options: { json?: true; criterion?: string; direction?: string; unit?: string; exponent?: string },
+      ) => {
+        const { ranges } = await import('./ranges.ts');
+        output.out(await ranges(file, options));
+      },
+    );
   program
     .command('trials <file>')
-    .description('hits and misses by distance, from a CSV: distance_m,trials,successes and, where there are several, product')
+    .description(
+      'hits and misses by distance, from a CSV: distance_m,trials,successes and, where there are several, product',
+    )
     .option('--json', 'one JSON object instead of a table')
     .action(async (file: string, options: { json?: true }) => {
       const { trials } = await import('./trials.ts');
@@ -45,7 +54,9 @@ export async function main(args: readonly string[], output: Output): Promise<num
     });
   program
     .command('predict <file>')
-    .description('level and margin along a path, from a JSON file with the link, the obstructions and the distances')
+    .description(
+      'level and margin along a path, from a JSON file with the link, the obstructions and the distances',
+    )
     .option('--json', 'one JSON object instead of a table')
     .action(async (file: string, options: { json?: true }) => {
       const { predict } = await import('./predict.ts');

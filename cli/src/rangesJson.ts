@@ -1,23 +1,62 @@
-import { INTERVAL_METHOD, ratioInDb, turnbull, type Bounds, type CellFinding, type ChiSquareTest, type Ends, type QuantileEstimate, type RangeSummary, type RatioFinding, type WalkInterval } from '@urvek/core';
+import {
+  INTERVAL_METHOD,
+  ratioInDb,
+  turnbull,
+  type Bounds,
+  type CellFinding,
+  type ChiSquareTest,
+  type Ends,
+  type QuantileEstimate,
+  type RangeSummary,
+  type RatioFinding,
+  type WalkInterval,
+} from '@urvek/core';
 
 const orNull = <T>(value: T | undefined): T | null => value ?? null;
-const ends = (e: Ends | undefined): [number | null, number | null] | null => (e ? [orNull(e.low), orNull(e.high)] : null);
+const ends = (e: Ends | undefined): [number | null, number | null] | null =>
+  e ? [orNull(e.low), orNull(e.high)] : null;
 
 const quantile = (q: QuantileEstimate | undefined, interval: Ends | undefined) =>
-  q ? { estimate_m: q.estimateM, se_log: q.seLog, wald95: q.wald95M, interval95: ends(interval), method: INTERVAL_METHOD } : null;
+  q
+    ? {
+        estimate_m: q.estimateM,
+        se_log: q.seLog,
+        wald95: q.wald95M,
+        interval95: ends(interval),
+        method: INTERVAL_METHOD,
+      }
+    : null;
 
 /** What is known without an estimate; `common_bracket_m` is where one distance would agree with every walk. */
 const bounds = (b: Bounds | undefined) =>
-  b ? { walks: b.walks, all_held_to_m: b.allHeldToM, all_failed_by_m: orNull(b.allFailedByM), common_bracket_m: b.common ? [b.common.heldM, orNull(b.common.failedM)] : null } : null;
+  b
+    ? {
+        walks: b.walks,
+        all_held_to_m: b.allHeldToM,
+        all_failed_by_m: orNull(b.allFailedByM),
+        common_bracket_m: b.common ? [b.common.heldM, orNull(b.common.failedM)] : null,
+      }
+    : null;
 
 const masses = (rows: readonly WalkInterval[]) =>
-  rows.length === 0 ? null : turnbull(rows).masses.map((m) => ({ lower_m: m.lowerM, upper_m: orNull(m.upperM), mass: m.mass, survival_after: m.survivalAfter }));
+  rows.length === 0
+    ? null
+    : turnbull(rows).masses.map((m) => ({
+        lower_m: m.lowerM,
+        upper_m: orNull(m.upperM),
+        mass: m.mass,
+        survival_after: m.survivalAfter,
+      }));
 
-const test = (t: ChiSquareTest | undefined) => (t ? { statistic: t.statistic, df: t.df, p_value: t.pValue } : null);
+const test = (t: ChiSquareTest | undefined) =>
+  t ? { statistic: t.statistic, df: t.df, p_value: t.pValue } : null;
 
 const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
-  product: c.product, path: c.path, walks: c.walks,
-  estimable: c.estimable, reason: orNull(c.reason),
+  product: c.product,
+  path: c.path,
+  walks: c.walks,
+  estimable: c.estimable,
+  reason: orNull(c.reason),
   median: quantile(c.median, c.interval95M.median),
   p10: quantile(c.p10, c.interval95M.p10),
   interval95_median_m: ends(c.interval95M.median),
@@ -28,17 +67,29 @@ const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
 /** A ratio of distances as a difference of levels, at a stated exponent. */
 function dbAt(r: RatioFinding, exponent: number | undefined) {
   if (exponent === undefined) return null;
-  const db = (ratio: number | undefined): number | null => (ratio === undefined ? null : ratioInDb(ratio, exponent));
-  return { n: exponent, db: db(r.estimate?.ratio), interval95: r.interval95 ? [db(r.interval95.low), db(r.interval95.high)] : null };
+  const db = (ratio: number | undefined): number | null =>
+    ratio === undefined ? null : ratioInDb(ratio, exponent);
+  return {
+    n: exponent,
+    db: db(r.estimate?.ratio),
+    interval95: r.interval95 ? [db(r.interval95.low), db(r.interval95.high)] : null,
+  };
 }
 
 const ratio = (r: RatioFinding, exponent: number | undefined) => ({
-  numerator: r.numerator, denominator: r.denominator,
-  estimable: r.estimable, reason: orNull(r.reason),
-  ratio: orNull(r.estimate?.ratio), log_ratio: orNull(r.estimate?.logRatio), se_log: orNull(r.estimate?.seLog),
-  wald95: orNull(r.estimate?.wald95), wald_p: orNull(r.estimate?.waldP),
-  interval95: ends(r.interval95), method: INTERVAL_METHOD,
-  p: orNull(r.p), holm_p: orNull(r.holmP),
+  numerator: r.numerator,
+  denominator: r.denominator,
+  estimable: r.estimable,
+  reason: orNull(r.reason),
+  ratio: orNull(r.estimate?.ratio),
+  log_ratio: orNull(r.estimate?.logRatio),
+  se_log: orNull(r.estimate?.seLog),
+  wald95: orNull(r.estimate?.wald95),
+  wald_p: orNull(r.estimate?.waldP),
+  interval95: ends(r.interval95),
+  method: INTERVAL_METHOD,
+  p: orNull(r.p),
+  holm_p: orNull(r.holmP),
   db_at_n: dbAt(r, exponent),
   walks: r.walks,
   bounds: ends(r.bounds),

@@ -15,4 +15,5 @@ export function rowsOf<T>(file: string, text: string, read: (text: string) => T[
 }
 
 /** The rows of a file. @throws BadInput */
-export const readRows = async <T>(file: string, read: (text: string) => T[]): Promise<T[]> => rowsOf(file, await readInput(file), read);
+export const readRows = async <T>(file: string, read: (text: string) => T[]): Promise<T[]> =>
+  rowsOf(file, await readInput(file), read);

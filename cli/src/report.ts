@@ -1,4 +1,11 @@
-import { findingsCsv, findWalks, judgeComparison, NOTHING_WITHHELD, walksCsv, withhold } from '@urvek/contract';
+import {
+  findingsCsv,
+  findWalks,
+  judgeComparison,
+  NOTHING_WITHHELD,
+  walksCsv,
+  withhold,
+} from '@urvek/contract';
 import { LENGTH_UNITS } from '@urvek/core';
 import { REPORT_FORMS, reportHtml, reportOf, reportText, sceneToSvg } from '@urvek/draw';
 import { mkdir, writeFile } from 'node:fs/promises';
@@ -7,28 +14,47 @@ import { BadInput } from './badInput.ts';
 import { comparisonOf } from './comparison.ts';
 import { readInput } from './readInput.ts';
 
-const fileName = (name: string): string => name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase();
+const fileName = (name: string): string =>
+  name
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase();
 
 /** Days as everywhere the same: by UTC. */
 const day = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
 
 /** The `report` command: writes the page, its pictures and its tables; prints what it wrote. @throws BadInput */
-export async function report(file: string, { out, unit: unitName, form: formName, private: withPrivate }: { out: string; unit: string; form: string; private?: true }): Promise<string> {
+export async function report(
+  file: string,
+  {
+    out,
+    unit: unitName,
+    form: formName,
+    private: withPrivate,
+  }: { out: string; unit: string; form: string; private?: true },
+): Promise<string> {
   const unit = LENGTH_UNITS.find((u) => u === unitName);
-  if (!unit) throw new BadInput(`--unit ${unitName}: not a unit of length; there are ${LENGTH_UNITS.join(', ')}`);
+  if (!unit)
+    throw new BadInput(`--unit ${unitName}: not a unit of length; there are ${LENGTH_UNITS.join(', ')}`);
   const form = REPORT_FORMS.find((f) => f === formName);
   if (!form) throw new BadInput(`--form ${formName}: there are ${REPORT_FORMS.join(', ')}`);
   const whole = comparisonOf(await readInput(file), file);
-  const { comparison, setup, walks } = withPrivate ? whole : withhold(whole, whole.setup.report?.withheld ?? NOTHING_WITHHELD).file;
+  const { comparison, setup, walks } = withPrivate
+    ? whole
+    : withhold(whole, whole.setup.report?.withheld ?? NOTHING_WITHHELD).file;
   const findings = findWalks(setup, walks);
   const judged = judgeComparison(setup, walks);
-  const document = reportOf({ title: comparison.title, question: comparison.question, setup, findings, judged, unit, day }, form);
+  const document = reportOf(
+    { title: comparison.title, question: comparison.question, setup, findings, judged, unit, day },
+    form,
+  );
   const figures = document.sections.flatMap((s) => s.blocks.flatMap((b) => (b.kind === 'figure' ? [b] : [])));
   const files: [string, string][] = [
     ['report.html', reportHtml(document)],
     ...(form === 'short' ? [['report.txt', reportText(document)] as [string, string]] : []),
     ...figures.map((f): [string, string] => [`${fileName(f.name)}.svg`, sceneToSvg(f.scene)]),
-    ['findings.csv', findingsCsv(judged)], ['walks.csv', walksCsv(setup, findings)],
+    ['findings.csv', findingsCsv(judged)],
+    ['walks.csv', walksCsv(setup, findings)],
   ];
   try {
     await mkdir(out, { recursive: true });

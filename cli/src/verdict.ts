@@ -8,14 +8,48 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
   const { setup, walks } = comparisonOf(await readInput(file), file);
   const { verdicts, needs } = judgeComparison(setup, walks);
   if (json) {
-    return `${JSON.stringify({
-      claims: verdicts.map(({ product, claim, path, verdict: v, neverSettled }) => ({ product: product.name, form: claim.form, claim: claim.entered, up_to: claim.upTo, condition: claim.condition, path: path?.name ?? null, outcome: v.outcome, reason: v.reason, next: v.next ?? null, never_settled: neverSettled ?? null, caveats: v.caveats })),
-      needs: needs.map(({ need, product, path, verdict: v }) => ({ use: need.use, need: need.entered, condition: need.condition, product: product.name, path: path?.name ?? null, outcome: v.outcome, margin: v.margin ?? null, margin_is_bound: v.atLeast, reason: v.reason })),
-    }, null, 1)}\n`;
+    return `${JSON.stringify(
+      {
+        claims: verdicts.map(({ product, claim, path, verdict: v, neverSettled }) => ({
+          product: product.name,
+          form: claim.form,
+          claim: claim.entered,
+          up_to: claim.upTo,
+          condition: claim.condition,
+          path: path?.name ?? null,
+          outcome: v.outcome,
+          reason: v.reason,
+          next: v.next ?? null,
+          never_settled: neverSettled ?? null,
+          caveats: v.caveats,
+        })),
+        needs: needs.map(({ need, product, path, verdict: v }) => ({
+          use: need.use,
+          need: need.entered,
+          condition: need.condition,
+          product: product.name,
+          path: path?.name ?? null,
+          outcome: v.outcome,
+          margin: v.margin ?? null,
+          margin_is_bound: v.atLeast,
+          reason: v.reason,
+        })),
+      },
+      null,
+      1,
+    )}\n`;
   }
   return [
-    ...verdicts.flatMap((v) => [`${v.verdict.outcome.padEnd(10)}  ${v.product.name}: ${v.claim.upTo ? 'up to ' : ''}${v.claim.entered}, ${v.claim.condition}${v.path ? `, on ${v.path.name}` : ''}`, `            ${v.verdict.reason}`, ...(v.verdict.next === undefined ? [] : [`            ${v.verdict.next}`])]),
-    ...needs.map((n) => `${n.verdict.outcome.padEnd(10)}  ${n.product.name}: ${n.need.use}, ${n.need.entered}${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}. ${n.verdict.reason}`),
-    ...(verdicts.length + needs.length === 0 ? ['no claim and no need is entered'] : []), '',
+    ...verdicts.flatMap((v) => [
+      `${v.verdict.outcome.padEnd(10)}  ${v.product.name}: ${v.claim.upTo ? 'up to ' : ''}${v.claim.entered}, ${v.claim.condition}${v.path ? `, on ${v.path.name}` : ''}`,
+      `            ${v.verdict.reason}`,
+      ...(v.verdict.next === undefined ? [] : [`            ${v.verdict.next}`]),
+    ]),
+    ...needs.map(
+      (n) =>
+        `${n.verdict.outcome.padEnd(10)}  ${n.product.name}: ${n.need.use}, ${n.need.entered}${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}. ${n.verdict.reason}`,
+    ),
+    ...(verdicts.length + needs.length === 0 ? ['no claim and no need is entered'] : []),
+    '',
   ].join('\n');
 }

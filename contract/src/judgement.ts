@@ -21,17 +21,34 @@ export interface Judgement {
   readonly costs: readonly CostTable[];
 }
 
-export function judgeComparison(setup: Setup, walks: readonly StoredWalk[], wanted: WantedCriterion = setup.plan.criterion, side?: Side): Judgement {
+export function judgeComparison(
+  setup: Setup,
+  walks: readonly StoredWalk[],
+  wanted: WantedCriterion = setup.plan.criterion,
+  side?: Side,
+): Judgement {
   const findings = findWalks(setup, walks);
   const ranges = rangesByPath(setup, findings, wanted, side);
-  const judged = wanted === setup.plan.criterion && side === undefined ? ranges : rangesByPath(setup, findings, setup.plan.criterion);
+  const judged =
+    wanted === setup.plan.criterion && side === undefined
+      ? ranges
+      : rangesByPath(setup, findings, setup.plan.criterion);
   return {
-    ranges, across: acrossPaths(setup, ranges),
-    verdicts: judgeClaims(setup, judged), needs: judgeNeeds(setup, findings), audits: auditComparison(setup, walks, findings, judged),
-    latencies: findLatencies(setup), costs: costTables(setup, judged),
+    ranges,
+    across: acrossPaths(setup, ranges),
+    verdicts: judgeClaims(setup, judged),
+    needs: judgeNeeds(setup, findings),
+    audits: auditComparison(setup, walks, findings, judged),
+    latencies: findLatencies(setup),
+    costs: costTables(setup, judged),
   };
 }
 
 /** What is drawn beside the tape, by the id of its range; drawing walks again takes longer than all of the above. */
-export const curvesOf = (setup: Setup, walks: readonly StoredWalk[], wanted: WantedCriterion, side?: Side): PathCurves[] =>
+export const curvesOf = (
+  setup: Setup,
+  walks: readonly StoredWalk[],
+  wanted: WantedCriterion,
+  side?: Side,
+): PathCurves[] =>
   rangesByPath(setup, findWalks(setup, walks), wanted, side).map((r) => pathCurves(setup, r));

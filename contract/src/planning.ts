@@ -1,8 +1,31 @@
 import {
-  balancedAfterRounds, bothEnds, boundsOf, daylight, doubleUse, flatBatteries, nextPointM, parseClock, pathLengthM, runTimeH, timetable, twoPlaces, walkIntervals, widestStepRatio,
-  type Daylight, type PlannedUse, type Slot, type TimedWalk,
+  balancedAfterRounds,
+  bothEnds,
+  boundsOf,
+  daylight,
+  doubleUse,
+  flatBatteries,
+  nextPointM,
+  parseClock,
+  pathLengthM,
+  runTimeH,
+  timetable,
+  twoPlaces,
+  walkIntervals,
+  widestStepRatio,
+  type Daylight,
+  type PlannedUse,
+  type Slot,
+  type TimedWalk,
 } from '@urvek/core';
-import { plannedPaths, plannedRigs, plannedWalks, type Finding, type PlannedWalk, type SetupPath } from './derive.ts';
+import {
+  plannedPaths,
+  plannedRigs,
+  plannedWalks,
+  type Finding,
+  type PlannedWalk,
+  type SetupPath,
+} from './derive.ts';
 import { criterionFor, type Product, type Setup, type WantedCriterion } from './setup.ts';
 
 /** Changing over, baseline and reconnecting, minutes a walk (common practice). */
@@ -13,10 +36,15 @@ export const GRACE_MIN = 15;
 /** The walks of a plan with their clock times; those of a round side by side share them. */
 export function timedPlan(setup: Setup): TimedWalk<Slot<PlannedWalk>>[] {
   const { plan } = setup;
-  return timetable(plannedWalks(setup), ({ item, round }) => ({
-    lengthM: pathLengthM(item.path), rigId: item.rig.id,
-    together: plan.sideBySide && item.variant === 'plain' ? `${item.path.id}/${round}` : undefined,
-  }), { startMin: parseClock(plan.startTime), setUpMin: plan.setUpMin, settleMin: SETTLE_MIN });
+  return timetable(
+    plannedWalks(setup),
+    ({ item, round }) => ({
+      lengthM: pathLengthM(item.path),
+      rigId: item.rig.id,
+      together: plan.sideBySide && item.variant === 'plain' ? `${item.path.id}/${round}` : undefined,
+    }),
+    { startMin: parseClock(plan.startTime), setUpMin: plan.setUpMin, settleMin: SETTLE_MIN },
+  );
 }
 
 /** Daylight at the first planned path that has a coordinate, on the day of the plan. */
@@ -34,21 +62,43 @@ export function planTroubles(setup: Setup, localMinutes: (ms: number) => number)
   const uses = times.map((t) => useOf(t));
   const hours = (last.toMin - first.fromMin) / 60;
   const sun = planDaylight(setup);
-  const [riseMin, setMin] = [sun?.sunriseMs, sun?.sunsetMs].map((ms) => (ms === undefined ? undefined : localMinutes(ms)));
+  const [riseMin, setMin] = [sun?.sunriseMs, sun?.sunsetMs].map((ms) =>
+    ms === undefined ? undefined : localMinutes(ms),
+  );
   return [
-    ...bothEnds(uses), ...doubleUse(uses), ...twoPlaces(plan.atFixedEnd, plan.atMobileEnd), ...flatBatteries(uses),
-    ...(plan.hoursAtHand !== undefined && hours > plan.hoursAtHand ? [`The walks take ${hours.toFixed(1)} h, ${(hours - plan.hoursAtHand).toFixed(1)} h more than are at hand.`] : []),
-    ...(riseMin !== undefined && first.fromMin < riseMin ? ['The first walk begins before sunrise at the site.'] : []),
-    ...(setMin !== undefined && last.toMin > setMin ? [`The last walk ends ${Math.round(last.toMin - setMin)} minutes after sunset at the site.`] : []),
+    ...bothEnds(uses),
+    ...doubleUse(uses),
+    ...twoPlaces(plan.atFixedEnd, plan.atMobileEnd),
+    ...flatBatteries(uses),
+    ...(plan.hoursAtHand !== undefined && hours > plan.hoursAtHand
+      ? [
+          `The walks take ${hours.toFixed(1)} h, ${(hours - plan.hoursAtHand).toFixed(1)} h more than are at hand.`,
+        ]
+      : []),
+    ...(riseMin !== undefined && first.fromMin < riseMin
+      ? ['The first walk begins before sunrise at the site.']
+      : []),
+    ...(setMin !== undefined && last.toMin > setMin
+      ? [`The last walk ends ${Math.round(last.toMin - setMin)} minutes after sunset at the site.`]
+      : []),
   ];
 }
 
 function useOf({ item: { item }, fromMin, toMin }: TimedWalk<Slot<PlannedWalk>>): PlannedUse {
   const { product, rig, path } = item;
-  const label = (id: string): string => `${product.name} unit ${product.units.find((u) => u.id === id)?.label ?? id}`;
+  const label = (id: string): string =>
+    `${product.name} unit ${product.units.find((u) => u.id === id)?.label ?? id}`;
   // A rig with one unit named at both ends stands for a product that is one piece: only two units can clash.
   const ids = product.units.length > 1 ? [rig.unitFixedId, rig.unitMobileId] : [rig.unitMobileId];
-  return { what: `${product.name} on ${path.name}`, fromMin, toMin, units: ids.map((id) => ({ id, label: label(id) })), rigId: rig.id, rigLabel: `${product.name}, ${rig.name}`, batteryH: runTimeH(rig) };
+  return {
+    what: `${product.name} on ${path.name}`,
+    fromMin,
+    toMin,
+    units: ids.map((id) => ({ id, label: label(id) })),
+    rigId: rig.id,
+    rigLabel: `${product.name}, ${rig.name}`,
+    batteryH: runTimeH(rig),
+  };
 }
 
 /** Where the next walk of a product should be looked at closely. */
@@ -62,20 +112,43 @@ export interface NextPoint {
 }
 
 /** After each walk: between the farthest hold and the nearest fail lies the next point, until they are as near as the ratio wants. */
-export function nextPoints(setup: Setup, findings: readonly Finding[], criterion: WantedCriterion): NextPoint[] {
+export function nextPoints(
+  setup: Setup,
+  findings: readonly Finding[],
+  criterion: WantedCriterion,
+): NextPoint[] {
   const wanted = widestStepRatio(setup.plan.ratio);
-  return plannedPaths(setup).flatMap((path) => [...new Set(plannedRigs(setup).map((r) => r.product))].flatMap((product): NextPoint[] => {
-    const walks = walkIntervals(findings.filter((f) => f.header.productId === product.id && f.header.pathId === path.id), criterionFor(criterion, product.kindId));
-    const { common } = walks.length > 0 ? boundsOf(walks) : { common: undefined };
-    if (!common) return [];
-    const { heldM, failedM } = common;
-    return [{ product, path, heldM, failedM, nextM: failedM === undefined || !(heldM > 0 && failedM > heldM) ? undefined : nextPointM(heldM, failedM, wanted) }];
-  }));
+  return plannedPaths(setup).flatMap((path) =>
+    [...new Set(plannedRigs(setup).map((r) => r.product))].flatMap((product): NextPoint[] => {
+      const walks = walkIntervals(
+        findings.filter((f) => f.header.productId === product.id && f.header.pathId === path.id),
+        criterionFor(criterion, product.kindId),
+      );
+      const { common } = walks.length > 0 ? boundsOf(walks) : { common: undefined };
+      if (!common) return [];
+      const { heldM, failedM } = common;
+      return [
+        {
+          product,
+          path,
+          heldM,
+          failedM,
+          nextM:
+            failedM === undefined || !(heldM > 0 && failedM > heldM)
+              ? undefined
+              : nextPointM(heldM, failedM, wanted),
+        },
+      ];
+    }),
+  );
 }
 
 export interface KindBalance {
   readonly kindId: string;
-  readonly products: readonly { readonly name: string; /** Rounds that it leads, on each path. */ readonly leads: number }[];
+  readonly products: readonly {
+    readonly name: string;
+    /** Rounds that it leads, on each path. */ readonly leads: number;
+  }[];
   /** Rounds after which all lead equally often. */
   readonly balancedAfter: number;
 }
@@ -87,8 +160,14 @@ export function planBalance(setup: Setup): KindBalance[] {
   const slots = plannedWalks(setup).filter((s) => s.item.path === path && s.item.variant === 'plain');
   return [...new Set(rigs.map((r) => r.product.kindId))].map((kindId) => {
     const own = slots.filter((s) => s.item.product.kindId === kindId);
-    const firsts = [...new Set(own.map((s) => s.round))].map((round) => own.filter((s) => s.round === round).sort((a, b) => a.place - b.place)[0]?.item.product);
+    const firsts = [...new Set(own.map((s) => s.round))].map(
+      (round) => own.filter((s) => s.round === round).sort((a, b) => a.place - b.place)[0]?.item.product,
+    );
     const products = [...new Set(rigs.filter((r) => r.product.kindId === kindId).map((r) => r.product))];
-    return { kindId, products: products.map((p) => ({ name: p.name, leads: firsts.filter((f) => f === p).length })), balancedAfter: balancedAfterRounds(rigs.filter((r) => r.product.kindId === kindId).length) };
+    return {
+      kindId,
+      products: products.map((p) => ({ name: p.name, leads: firsts.filter((f) => f === p).length })),
+      balancedAfter: balancedAfterRounds(rigs.filter((r) => r.product.kindId === kindId).length),
+    };
   });
 }

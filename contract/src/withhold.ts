@@ -27,7 +27,9 @@ export function withoutWords<T>(value: T, words: readonly string[]): { value: T;
       });
     }
     if (Array.isArray(v)) return v.map(walk);
-    return typeof v === 'object' && v !== null ? Object.fromEntries(Object.entries(v).map(([k, inner]) => [k, IS_ID.test(k) ? inner : walk(inner)])) : v;
+    return typeof v === 'object' && v !== null
+      ? Object.fromEntries(Object.entries(v).map(([k, inner]) => [k, IS_ID.test(k) ? inner : walk(inner)]))
+      : v;
   };
   return { value: walk(value) as T, count };
 }
@@ -36,29 +38,76 @@ export function withoutWords<T>(value: T, words: readonly string[]): { value: T;
  * A comparison without what is to stay private, and what was left out. Ids and figures stay, so that findings are the same; device
  * locations go with the coordinates, for they are coordinates.
  */
-export function withhold(file: Interchange, { coordinates, names, notes, words }: Withheld): { file: Interchange; left: Withholding[] } {
+export function withhold(
+  file: Interchange,
+  { coordinates, names, notes, words }: Withheld,
+): { file: Interchange; left: Withholding[] } {
   const left: Withholding[] = [];
   const note = (what: string, count: number): void => void (count > 0 && left.push({ what, count }));
   let { setup, walks } = file;
-  const hidden = (pathId: string): boolean => coordinates || setup.paths.find((p) => p.id === pathId)?.keepPrivate === true;
+  const hidden = (pathId: string): boolean =>
+    coordinates || setup.paths.find((p) => p.id === pathId)?.keepPrivate === true;
   note('coordinates of fixed ends', setup.paths.filter((p) => p.fixedEnd && hidden(p.id)).length);
-  note('device locations', walks.filter((w) => hidden(w.header.pathId)).reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'fix').length, 0));
-  walks = walks.map((w) => (hidden(w.header.pathId) ? { ...w, log: w.log.filter((e) => e.kind !== 'fix') } : w));
+  note(
+    'device locations',
+    walks
+      .filter((w) => hidden(w.header.pathId))
+      .reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'fix').length, 0),
+  );
+  walks = walks.map((w) =>
+    hidden(w.header.pathId) ? { ...w, log: w.log.filter((e) => e.kind !== 'fix') } : w,
+  );
   const nameless = (p: (typeof setup.paths)[number]): boolean => names || p.keepPrivate === true;
   note('names of places', setup.paths.filter(nameless).length);
-  setup = { ...setup, paths: setup.paths.map((p, i) => ({ ...p, ...(hidden(p.id) ? { fixedEnd: undefined } : {}), ...(nameless(p) ? { name: `Path ${i + 1}`, permission: '' } : {}) })) };
+  setup = {
+    ...setup,
+    paths: setup.paths.map((p, i) => ({
+      ...p,
+      ...(hidden(p.id) ? { fixedEnd: undefined } : {}),
+      ...(nameless(p) ? { name: `Path ${i + 1}`, permission: '' } : {}),
+    })),
+  };
   if (names) {
     const { atFixedEnd, atMobileEnd } = setup.plan;
     note('names of people', [atFixedEnd, atMobileEnd].filter((n) => n !== '').length);
     setup = { ...setup, plan: { ...setup.plan, atFixedEnd: '', atMobileEnd: '' } };
-    note('authors of corrections', walks.reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'correction' && e.body.author !== undefined).length, 0));
-    walks = walks.map((w) => ({ ...w, log: w.log.map((e) => (e.kind === 'correction' ? { ...e, body: { ...e.body, author: undefined } } : e)) }));
+    note(
+      'authors of corrections',
+      walks.reduce(
+        (sum, w) => sum + w.log.filter((e) => e.kind === 'correction' && e.body.author !== undefined).length,
+        0,
+      ),
+    );
+    walks = walks.map((w) => ({
+      ...w,
+      log: w.log.map((e) => (e.kind === 'correction' ? { ...e, body: { ...e.body, author: undefined } } : e)),
+    }));
   }
   if (notes) {
-    note('notes', walks.reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'note').length, 0));
-    walks = walks.map((w) => ({ ...w, log: w.log.map((e) => (e.kind === 'note' ? { ...e, body: { text: LEFT_OUT } } : e)) }));
+    note(
+      'notes',
+      walks.reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'note').length, 0),
+    );
+    walks = walks.map((w) => ({
+      ...w,
+      log: w.log.map((e) => (e.kind === 'note' ? { ...e, body: { text: LEFT_OUT } } : e)),
+    }));
   }
-  const { comparison, rest, count } = replaced({ comparison: file.comparison, rest: { setup: { ...setup, ...(setup.report ? { report: { ...setup.report, withheld: { ...setup.report.withheld, words: [] } } } : {}) }, walks } }, words);
+  const { comparison, rest, count } = replaced(
+    {
+      comparison: file.comparison,
+      rest: {
+        setup: {
+          ...setup,
+          ...(setup.report
+            ? { report: { ...setup.report, withheld: { ...setup.report.withheld, words: [] } } }
+            : {}),
+        },
+        walks,
+      },
+    },
+    words,
+  );
   note('words replaced', count);
   return { file: { ...file, comparison, ...rest }, left };
 }

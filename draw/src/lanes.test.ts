@@ -1,23 +1,78 @@
 import { describe, expect, test } from '@jest/globals';
-import { operate, predictPath, seeded, startWalk, findWalk, summariseRanges, walkIntervals, type Path, type StandIn, type WalkEvent } from '@urvek/core';
+import {
+  operate,
+  predictPath,
+  seeded,
+  startWalk,
+  findWalk,
+  summariseRanges,
+  walkIntervals,
+  type Path,
+  type StandIn,
+  type WalkEvent,
+} from '@urvek/core';
 import { travelledGround } from './tape/ground.ts';
 import { predictionLane } from './tape/predictionLane.ts';
 import { rangeLanes } from './tape/rangeLanes.ts';
 import { tapeScene, type Lane } from './tape/tape.ts';
 import { walkLanes } from './tape/walkLanes.ts';
 
-const path: Path = { id: 'p', name: 'P', condition: 'open', model: 'free-space', legs: [{ lengthM: 300, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] };
-const standIn: StandIn = { productSeed: 'a', frequencyMHz: 2400, eirpDbm: 10, receiveGainDbi: 0, requiredDbm: -85, heightsM: [1.5, 1.5], bodyLossDb: [8, 2] };
+const path: Path = {
+  id: 'p',
+  name: 'P',
+  condition: 'open',
+  model: 'free-space',
+  legs: [{ lengthM: 300, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+  obstructions: [],
+  checkpoints: [],
+};
+const standIn: StandIn = {
+  productSeed: 'a',
+  frequencyMHz: 2400,
+  eirpDbm: 10,
+  receiveGainDbi: 0,
+  requiredDbm: -85,
+  heightsM: [1.5, 1.5],
+  bodyLossDb: [8, 2],
+};
 
 function finding(label: string) {
   const { log } = operate(startWalk(standIn, path, label), seeded(label));
-  const begin = { atS: 0, kind: 'begin', body: { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'marked line', pressed: false }, playoutDelayS: 0 } };
-  const events = [begin, ...log].map((a, k) => ({ walkId: label, deviceId: 'd', seq: k + 1, version: 1, kind: a.kind, body: a.body, time: { walkS: a.atS, rate: 1, inputMs: 0, originMs: 0, wallMs: k } }) as unknown as WalkEvent);
-  return findWalk({ walkId: label, label, product: 'A', path, log: events }) as NonNullable<ReturnType<typeof findWalk>>;
+  const begin = {
+    atS: 0,
+    kind: 'begin',
+    body: {
+      baselineGrade: 5,
+      direction: 'mobile-to-fixed',
+      reading: { travelledM: 0, method: 'marked line', pressed: false },
+      playoutDelayS: 0,
+    },
+  };
+  const events = [begin, ...log].map(
+    (a, k) =>
+      ({
+        walkId: label,
+        deviceId: 'd',
+        seq: k + 1,
+        version: 1,
+        kind: a.kind,
+        body: a.body,
+        time: { walkS: a.atS, rate: 1, inputMs: 0, originMs: 0, wallMs: k },
+      }) as unknown as WalkEvent,
+  );
+  return findWalk({ walkId: label, label, product: 'A', path, log: events }) as NonNullable<
+    ReturnType<typeof findWalk>
+  >;
 }
 
 const rolesOf = (lane: Lane): string[] => {
-  const scene = tapeScene({ title: 'T', ground: travelledGround(path), unit: 'm', measure: 'travelled', lanes: [lane] });
+  const scene = tapeScene({
+    title: 'T',
+    ground: travelledGround(path),
+    unit: 'm',
+    measure: 'travelled',
+    lanes: [lane],
+  });
   expect(JSON.stringify(scene)).not.toContain('null');
   return scene.groups.find((g) => g.id === lane.id)?.shapes.map((s) => s.role) ?? [];
 };
@@ -57,12 +112,20 @@ describe('lanes of ranges', () => {
     const open: Lane = { id: 'x', label: 'x', estimate: { lowM: 100, valueM: undefined, highM: undefined } };
     expect(rolesOf(open)).toEqual(expect.arrayContaining(['interval', 'arrow']));
     expect(rolesOf(open)).not.toContain('median');
-    expect(rolesOf({ id: 'y', label: 'y', estimate: { lowM: undefined, valueM: undefined, highM: undefined } })).toEqual(['lane', 'strong']);
+    expect(
+      rolesOf({ id: 'y', label: 'y', estimate: { lowM: undefined, valueM: undefined, highM: undefined } }),
+    ).toEqual(['lane', 'strong']);
   });
 });
 
 test('a prediction is a curve in a band with open ranges, and no dot', () => {
-  const prediction = predictPath(path, { frequencyMHz: 2400, eirpDbm: 10, receiveGainDbi: 0, requiredDbm: -72, heightsM: [1.5, 1.5] });
+  const prediction = predictPath(path, {
+    frequencyMHz: 2400,
+    eirpDbm: 10,
+    receiveGainDbi: 0,
+    requiredDbm: -72,
+    heightsM: [1.5, 1.5],
+  });
   const lane = predictionLane('a', 'A', prediction);
   expect(lane.curve?.points.length).toBeLessThanOrEqual(400);
   const roles = rolesOf(lane);

@@ -1,7 +1,15 @@
 /** Okabe and Ito's set, safe for colour-blind readers (Color Universal Design, 2008). */
 export const COLOUR = {
-  ink: '#1c211f', faint: '#5d645f', rule: '#b9b7aa', paper: '#f6f2e7', tape: '#fffdf4',
-  clear: '#009e73', degraded: '#e69f00', lost: '#d55e00', estimate: '#0072b2', claim: '#8a3f6b',
+  ink: '#1c211f',
+  faint: '#5d645f',
+  rule: '#b9b7aa',
+  paper: '#f6f2e7',
+  tape: '#fffdf4',
+  clear: '#009e73',
+  degraded: '#e69f00',
+  lost: '#d55e00',
+  estimate: '#0072b2',
+  claim: '#8a3f6b',
 } as const;
 
 /** Roles of shapes to CSS; the page and the stand-alone picture share it. States differ in shape, not only in colour. */

@@ -1,7 +1,13 @@
 import type { Scene, Shape } from './scene.ts';
 import { SCENE_CSS, SCENE_PATTERNS } from './style.ts';
 
-const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
+const ESCAPES: Readonly<Record<string, string>> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&#39;',
+};
 export const escapeXml = (value: string): string => value.replace(/[&<>"']/g, (c) => ESCAPES[c] as string);
 const n = (value: number): string => String(Math.round(value * 100) / 100);
 
@@ -21,8 +27,14 @@ function shapeToSvg(shape: Shape): string {
 
 /** A scene as a stand-alone SVG document, style included. */
 export function sceneToSvg(scene: Scene): string {
-  const patterns = SCENE_PATTERNS.map((p) => `<pattern id="${p.id}" width="${p.size}" height="${p.size}" patternUnits="userSpaceOnUse"><path d="${p.d}" stroke="${p.stroke}" stroke-width="${p.width}" fill="none"/></pattern>`);
-  const groups = scene.groups.map((g) => `<g>${g.title === undefined ? '' : `<title>${escapeXml(g.title)}</title>`}${g.shapes.map(shapeToSvg).join('')}</g>`);
+  const patterns = SCENE_PATTERNS.map(
+    (p) =>
+      `<pattern id="${p.id}" width="${p.size}" height="${p.size}" patternUnits="userSpaceOnUse"><path d="${p.d}" stroke="${p.stroke}" stroke-width="${p.width}" fill="none"/></pattern>`,
+  );
+  const groups = scene.groups.map(
+    (g) =>
+      `<g>${g.title === undefined ? '' : `<title>${escapeXml(g.title)}</title>`}${g.shapes.map(shapeToSvg).join('')}</g>`,
+  );
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" role="img"><title>${escapeXml(scene.title)}</title>`,
     `<style>${SCENE_CSS}</style><defs>${patterns.join('')}</defs>`,

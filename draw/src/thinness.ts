@@ -10,23 +10,43 @@ export function thinnessOf(setup: Setup, range: PathRanges): string[] {
   const directions = new Set(findings.flatMap((f) => f.directions.map((d) => d.direction)));
   const begun = findings.filter((f) => !f.trace.endReason).length;
   return [
-    ...cells.filter((c) => c.walks === 1).map((c) => `${c.product}: one walk decides nothing; its interval is all there is.`),
-    ...cells.filter((c) => c.walks > 1 && c.walks < 5).map((c) => `${c.product}: ${c.walks} walks give a wide interval.`),
-    ...cells.filter((c) => c.bounds?.allFailedByM === undefined && c.reason?.startsWith('no failure')).map((c) => `${c.product}: no walk failed, so what is known is a bound ("more than"), not a range.`),
-    ...(summary.reason === undefined ? [] : [`${summary.reason.charAt(0).toUpperCase()}${summary.reason.slice(1)}.`]),
-    ...summary.productRatios.filter((r) => !r.estimate).map((r) => `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`),
+    ...cells
+      .filter((c) => c.walks === 1)
+      .map((c) => `${c.product}: one walk decides nothing; its interval is all there is.`),
+    ...cells
+      .filter((c) => c.walks > 1 && c.walks < 5)
+      .map((c) => `${c.product}: ${c.walks} walks give a wide interval.`),
+    ...cells
+      .filter((c) => c.bounds?.allFailedByM === undefined && c.reason?.startsWith('no failure'))
+      .map((c) => `${c.product}: no walk failed, so what is known is a bound ("more than"), not a range.`),
+    ...(summary.reason === undefined
+      ? []
+      : [`${summary.reason.charAt(0).toUpperCase()}${summary.reason.slice(1)}.`]),
+    ...summary.productRatios
+      .filter((r) => !r.estimate)
+      .map((r) => `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`),
     ...coarseSteps(range, walkRows(setup, findings, criterion, side)),
-    ...(units.size > 0 && [...units.values()].every((n) => n === 1) ? ['One unit of each product: the results speak for those units.'] : []),
+    ...(units.size > 0 && [...units.values()].every((n) => n === 1)
+      ? ['One unit of each product: the results speak for those units.']
+      : []),
     ...(directions.size === 1 && side !== 'both ways' ? [`One direction only: ${[...directions][0]}.`] : []),
-    ...(begun > 0 ? [`${count(begun, 'walk')} begun and not finished: what is left may be the better ones.`] : []),
+    ...(begun > 0
+      ? [`${count(begun, 'walk')} begun and not finished: what is left may be the better ones.`]
+      : []),
   ];
 }
 
 /** A difference smaller than the steps between marks was not seen, but interpolated. */
 function coarseSteps({ summary }: PathRanges, rows: ReturnType<typeof walkRows>): string[] {
-  const steps = rows.flatMap((r) => (r.failedM !== undefined && r.heldM > 0 && r.failedM > r.heldM ? [Math.log(r.failedM / r.heldM)] : []));
+  const steps = rows.flatMap((r) =>
+    r.failedM !== undefined && r.heldM > 0 && r.failedM > r.heldM ? [Math.log(r.failedM / r.heldM)] : [],
+  );
   if (steps.length === 0) return [];
   const step = steps.reduce((a, b) => a + b, 0) / steps.length;
-  return summary.productRatios.filter((r) => r.estimate && Math.abs(r.estimate.logRatio) < step).map((r) =>
-    `${r.numerator} against ${r.denominator}: the brackets are ${(100 * Math.expm1(step)).toFixed(0)} % wide on the average, wider than the difference.`);
+  return summary.productRatios
+    .filter((r) => r.estimate && Math.abs(r.estimate.logRatio) < step)
+    .map(
+      (r) =>
+        `${r.numerator} against ${r.denominator}: the brackets are ${(100 * Math.expm1(step)).toFixed(0)} % wide on the average, wider than the difference.`,
+    );
 }

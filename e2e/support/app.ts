@@ -18,7 +18,15 @@ export async function startApp({ demo, lan }: { demo: boolean; lan?: LanOptions 
   const webRoot = process.env.URVEK_TEST_WEB;
   if (!webRoot) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
   const scratch = await scratchDatabase();
-  const start = (port: number): Promise<Serving> => serve({ databaseUrl: scratch.url, port, webRoot, demo: demo ? 'small' : 'none', lan, report: (error) => console.error(error) });
+  const start = (port: number): Promise<Serving> =>
+    serve({
+      databaseUrl: scratch.url,
+      port,
+      webRoot,
+      demo: demo ? 'small' : 'none',
+      lan,
+      report: (error) => console.error(error),
+    });
   let serving: Serving | undefined = await start(0);
   const { url, port, lanUrls } = serving;
   const stopServer = async (): Promise<void> => {
@@ -26,8 +34,12 @@ export async function startApp({ demo, lan }: { demo: boolean; lan?: LanOptions 
     serving = undefined;
   };
   return {
-    url, lanUrls, stopServer,
-    startServer: async () => { serving ??= await start(port); },
+    url,
+    lanUrls,
+    stopServer,
+    startServer: async () => {
+      serving ??= await start(port);
+    },
     close: async () => {
       await stopServer();
       await scratch.drop();

@@ -5,7 +5,18 @@ import { commandOf } from '../../bin/lib/processes.mjs';
 import { Builder, By, error, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
 
-const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--force-device-scale-factor=1', '--hide-scrollbars'];
+const FLAGS = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--force-device-scale-factor=1',
+  '--hide-scrollbars',
+];
 
 export interface Browser {
   readonly driver: WebDriver;
@@ -14,16 +25,33 @@ export interface Browser {
 }
 
 /** Debian's Chromium, headless; on a profile of its own, or on one that an earlier browser left. */
-export async function openBrowser({ width = 1280, height = 800, profile = mkdtempSync(join(tmpdir(), 'urvek-browser-')), flags = [] as readonly string[] } = {}): Promise<Browser> {
+export async function openBrowser({
+  width = 1280,
+  height = 800,
+  profile = mkdtempSync(join(tmpdir(), 'urvek-browser-')),
+  flags = [] as readonly string[],
+} = {}): Promise<Browser> {
   const options = new Options();
   options.setBinaryPath('/usr/bin/chromium');
   options.addArguments(...FLAGS, ...flags, `--user-data-dir=${profile}`, `--window-size=${width},${height}`);
-  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder('/usr/bin/chromedriver')).build();
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+    .build();
   await driver.manage().setTimeouts({ implicit: 0, pageLoad: 30_000 });
   // The window's size counts its frame; what a page gets is set here.
-  await (driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  await (
+    driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }
+  ).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+    width,
+    height,
+    deviceScaleFactor: 1,
+    mobile: false,
+  });
   return {
-    driver, profile,
+    driver,
+    profile,
     close: async () => {
       await driver.quit();
       rmSync(profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
@@ -33,7 +61,9 @@ export async function openBrowser({ width = 1280, height = 800, profile = mkdtem
 
 /** No warning, no shutdown: what was not on disk is gone. The profile stays. */
 export async function kill({ driver, profile }: Browser): Promise<void> {
-  const pids = readdirSync('/proc').filter((name) => /^\d+$/.test(name) && commandOf(name).includes(`user-data-dir=${profile}`));
+  const pids = readdirSync('/proc').filter(
+    (name) => /^\d+$/.test(name) && commandOf(name).includes(`user-data-dir=${profile}`),
+  );
   for (const pid of pids) {
     try {
       process.kill(Number(pid), 'SIGKILL');
@@ -48,7 +78,10 @@ const WAIT_MS = 40_000;
 
 /** The words a person would look for, found as a person would: visible text, labels, roles. */
 export class Page {
-  constructor(readonly driver: WebDriver, readonly origin: string) {}
+  constructor(
+    readonly driver: WebDriver,
+    readonly origin: string,
+  ) {}
 
   async open(path: string): Promise<void> {
     await this.driver.get(new URL(path, this.origin).href);
@@ -67,13 +100,19 @@ export class Page {
 
   async find(xpath: string): Promise<WebElement> {
     return this.steady(async () => {
-      const element = await this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT_MS, `nothing at ${xpath}`);
+      const element = await this.driver.wait(
+        until.elementLocated(By.xpath(xpath)),
+        WAIT_MS,
+        `nothing at ${xpath}`,
+      );
       return this.driver.wait(until.elementIsVisible(element), WAIT_MS, `not visible: ${xpath}`);
     });
   }
 
   async see(text: string): Promise<WebElement> {
-    return this.find(`//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`);
+    return this.find(
+      `//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`,
+    );
   }
 
   /** Presses a button or follows a link by its words. */
@@ -88,18 +127,25 @@ export class Page {
 
   /** The field with this label, the nth of its name on the page. */
   async field(label: string, nth = 1): Promise<WebElement> {
-    return this.find(`(//*[@id = (//label[starts-with(normalize-space(.), ${quoted(label)})]/@for)])[${nth}]`);
+    return this.find(
+      `(//*[@id = (//label[starts-with(normalize-space(.), ${quoted(label)})]/@for)])[${nth}]`,
+    );
   }
 
   async fill(label: string, value: string, nth = 1): Promise<void> {
     const element = await this.field(label, nth);
-    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"}); arguments[0].select?.()', element);
+    await this.driver.executeScript(
+      'arguments[0].scrollIntoView({block: "center"}); arguments[0].select?.()',
+      element,
+    );
     await element.sendKeys(value);
   }
 
   async choose(label: string, option: string, nth = 1): Promise<void> {
     const element = await this.field(label, nth);
-    await (await element.findElement(By.xpath(`./option[contains(normalize-space(.), ${quoted(option)})]`))).click();
+    await (
+      await element.findElement(By.xpath(`./option[contains(normalize-space(.), ${quoted(option)})]`))
+    ).click();
   }
 
   /** Types at the page itself: the keys of the walk. */

@@ -24,5 +24,15 @@ export function useSession(options: { demo: boolean }): Session {
     if (!open) throw new Error('the session is not open yet');
     return open;
   };
-  return { get app() { return now().app; }, get browser() { return now().browser; }, get page() { return now().page; } };
+  return {
+    get app() {
+      return now().app;
+    },
+    get browser() {
+      return now().browser;
+    },
+    get page() {
+      return now().page;
+    },
+  };
 }

@@ -7,11 +7,19 @@ const READ = `
   const kept = document.querySelector('[data-kept]');
   return heard && wheel && kept ? { heard: Number(heard.dataset.heard), wheelM: Number(wheel.dataset.wheel), kept: Number(kept.dataset.kept), atBase: Number(kept.dataset.atBase) } : null;`;
 
-export interface Seen { readonly heard: number; readonly wheelM: number; readonly kept: number; readonly atBase: number }
+export interface Seen {
+  readonly heard: number;
+  readonly wheelM: number;
+  readonly kept: number;
+  readonly atBase: number;
+}
 
 export async function seen(page: Page): Promise<Seen> {
   let now: Seen | null = null;
-  await page.until('the simulated gear', async () => (now = await page.driver.executeScript<Seen | null>(READ)) !== null);
+  await page.until(
+    'the simulated gear',
+    async () => (now = await page.driver.executeScript<Seen | null>(READ)) !== null,
+  );
   return now as unknown as Seen;
 }
 
@@ -22,7 +30,7 @@ export async function setSpeed(page: Page, rate: number): Promise<void> {
 /** Logs by keys what is heard, until the condition is met: as an attentive user would. */
 export async function listen(page: Page, until: (now: Seen) => boolean, lastHeard = 5): Promise<number> {
   let logged = lastHeard;
-  for (const end = Date.now() + 40_000; Date.now() < end; ) {
+  for (const end = Date.now() + 40_000; Date.now() < end;) {
     const now = await seen(page);
     if (now.heard !== logged) {
       if (now.heard === 1) await page.key('d');

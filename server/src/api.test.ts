@@ -1,5 +1,13 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { BATCH_LIMIT, findWalks, rangesByPath, readInterchange, type Comparison, type Interchange, type StoredWalk } from '@urvek/contract';
+import {
+  BATCH_LIMIT,
+  findWalks,
+  rangesByPath,
+  readInterchange,
+  type Comparison,
+  type Interchange,
+  type StoredWalk,
+} from '@urvek/contract';
 import { parseRecords, readWalkIntervals } from '@urvek/core';
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
@@ -16,7 +24,12 @@ const failures: unknown[] = [];
 
 beforeAll(async () => {
   scratch = await scratchDatabase();
-  serving = await serve({ databaseUrl: scratch.url, port: 0, demo: 'small', report: (e) => failures.push(e) });
+  serving = await serve({
+    databaseUrl: scratch.url,
+    port: 0,
+    demo: 'small',
+    report: (e) => failures.push(e),
+  });
 }, 60_000);
 
 afterAll(async () => {
@@ -25,16 +38,50 @@ afterAll(async () => {
   expect(failures).toEqual([]);
 });
 
-interface Answer { status: number; body: never }
-const call = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer> => {
-  const response = await fetch(new URL(`api${path}`, serving.url), { method, headers: { 'content-type': 'application/json', ...headers }, body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body) });
+interface Answer {
+  status: number;
+  body: never;
+}
+const call = async (
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Answer> => {
+  const response = await fetch(new URL(`api${path}`, serving.url), {
+    method,
+    headers: { 'content-type': 'application/json', ...headers },
+    body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
+  });
   const text = await response.text();
-  return { status: response.status, body: (text === '' ? undefined : text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text) as never };
+  return {
+    status: response.status,
+    body: (text === ''
+      ? undefined
+      : text.startsWith('{') || text.startsWith('[')
+        ? JSON.parse(text)
+        : text) as never,
+  };
 };
 
-const header = (id: string = randomUUID()) => ({ id, comparisonId: DEMO_ID, productId: 'ossimere', rigId: 'ossimere-rig', pathId: 'incline', startedMs: 1_780_000_000_000 });
+const header = (id: string = randomUUID()) => ({
+  id,
+  comparisonId: DEMO_ID,
+  productId: 'ossimere',
+  rigId: 'ossimere-rig',
+  pathId: 'incline',
+  startedMs: 1_780_000_000_000,
+});
 const deviceId = randomUUID();
-const grade = (walkId: string, seq: number, value = 4) => ({ walkId, deviceId, seq, version: 1, kind: 'grade', time: { walkS: seq, rate: 1, inputMs: seq, originMs: 0, wallMs: seq }, body: { grade: value } });
+const grade = (walkId: string, seq: number, value = 4) => ({
+  walkId,
+  deviceId,
+  seq,
+  version: 1,
+  kind: 'grade',
+  time: { walkS: seq, rate: 1, inputMs: seq, originMs: 0, wallMs: seq },
+  body: { grade: value },
+});
 
 async function newWalk(): Promise<string> {
   const { id } = header();
@@ -46,7 +93,14 @@ const megabytes = async (url: string, count: number): Promise<number> => {
   const chunk = new TextEncoder().encode(' '.repeat(1_000_000));
   let left = count;
   const body = new ReadableStream({ pull: (to) => (left-- > 0 ? to.enqueue(chunk) : to.close()) });
-  return (await fetch(new URL('api/comparisons/import', url), { method: 'POST', headers: { 'content-type': 'application/json' }, body, duplex: 'half' } as RequestInit)).status;
+  return (
+    await fetch(new URL('api/comparisons/import', url), {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+      duplex: 'half',
+    } as RequestInit)
+  ).status;
 };
 const stored = async (id: string): Promise<unknown[]> => (await call('GET', `/walks/${id}/events`)).body;
 
@@ -54,8 +108,14 @@ describe('the log of a walk', () => {
   test('the same batch twice changes nothing', async () => {
     const id = await newWalk();
     const batch = { events: [grade(id, 1), grade(id, 2), grade(id, 3)] };
-    expect(await call('POST', `/walks/${id}/events`, batch)).toEqual({ status: 200, body: { stored: 3, alreadyHere: 0 } });
-    expect(await call('POST', `/walks/${id}/events`, batch)).toEqual({ status: 200, body: { stored: 0, alreadyHere: 3 } });
+    expect(await call('POST', `/walks/${id}/events`, batch)).toEqual({
+      status: 200,
+      body: { stored: 3, alreadyHere: 0 },
+    });
+    expect(await call('POST', `/walks/${id}/events`, batch)).toEqual({
+      status: 200,
+      body: { stored: 0, alreadyHere: 3 },
+    });
     expect(await stored(id)).toEqual(batch.events);
   });
 
@@ -69,7 +129,9 @@ describe('the log of a walk', () => {
 
   test('one bad event refuses the batch whole, by its position', async () => {
     const id = await newWalk();
-    const answer = await call('POST', `/walks/${id}/events`, { events: [grade(id, 1), { ...grade(id, 2), body: { grade: 7 } }, grade(id, 3)] });
+    const answer = await call('POST', `/walks/${id}/events`, {
+      events: [grade(id, 1), { ...grade(id, 2), body: { grade: 7 } }, grade(id, 3)],
+    });
     expect(answer).toMatchObject({ status: 422, body: { code: 'invalid', positions: [1] } });
     expect(await stored(id)).toEqual([]);
   });
@@ -78,9 +140,17 @@ describe('the log of a walk', () => {
     const id = await newWalk();
     const many = Array.from({ length: BATCH_LIMIT + 1 }, (_, i) => grade(id, i + 1));
     expect((await call('POST', `/walks/${id}/events`, { events: many })).status).toBe(413);
-    expect((await call('POST', `/walks/${id}/events`, { events: [{ ...grade(id, 1), kind: 'note', body: { text: 'x'.repeat(1_100_000) } }] })).status).toBe(413);
+    expect(
+      (
+        await call('POST', `/walks/${id}/events`, {
+          events: [{ ...grade(id, 1), kind: 'note', body: { text: 'x'.repeat(1_100_000) } }],
+        })
+      ).status,
+    ).toBe(413);
     expect(await stored(id)).toEqual([]);
-    expect((await call('POST', `/walks/${id}/events`, { events: many.slice(0, BATCH_LIMIT / 2) })).status).toBe(200);
+    expect(
+      (await call('POST', `/walks/${id}/events`, { events: many.slice(0, BATCH_LIMIT / 2) })).status,
+    ).toBe(200);
   });
 
   test('two devices, and batches sent at once, keep every event once', async () => {
@@ -89,15 +159,22 @@ describe('the log of a walk', () => {
     const mine = Array.from({ length: 60 }, (_, i) => grade(id, i + 1));
     const theirs = mine.map((e) => ({ ...e, deviceId: other }));
     const batches = [mine.slice(0, 40), mine.slice(20), theirs, mine, theirs.slice(10)];
-    const answers = await Promise.all(batches.map((events) => call('POST', `/walks/${id}/events`, { events })));
+    const answers = await Promise.all(
+      batches.map((events) => call('POST', `/walks/${id}/events`, { events })),
+    );
     expect(answers.map((a) => a.status)).toEqual([200, 200, 200, 200, 200]);
     const log = (await stored(id)) as { deviceId: string; seq: number }[];
     expect(log).toHaveLength(120);
-    for (const device of [deviceId, other]) expect(log.filter((e) => e.deviceId === device).map((e) => e.seq)).toEqual(mine.map((e) => e.seq));
+    for (const device of [deviceId, other])
+      expect(log.filter((e) => e.deviceId === device).map((e) => e.seq)).toEqual(mine.map((e) => e.seq));
   });
 
   test('is append-only in the database itself', async () => {
-    const database = await new DataSource({ type: 'postgres', url: scratch.url, installExtensions: false }).initialize();
+    const database = await new DataSource({
+      type: 'postgres',
+      url: scratch.url,
+      installExtensions: false,
+    }).initialize();
     await expect(database.query("UPDATE walk_event SET kind = 'note'")).rejects.toThrow('append-only');
     await expect(database.query('DELETE FROM walk_event')).rejects.toThrow('append-only');
     await database.destroy();
@@ -111,30 +188,56 @@ describe('the log of a walk', () => {
 });
 
 describe('what is not here, or not allowed', () => {
-  test.each([['GET', `/comparisons/${randomUUID()}`], ['GET', '/comparisons/nonsense'], ['GET', `/comparisons/${randomUUID()}/walks`], ['GET', `/walks/${randomUUID()}/events`], ['GET', '/nothing']])('%s %s is 404', async (method, path) => {
+  test.each([
+    ['GET', `/comparisons/${randomUUID()}`],
+    ['GET', '/comparisons/nonsense'],
+    ['GET', `/comparisons/${randomUUID()}/walks`],
+    ['GET', `/walks/${randomUUID()}/events`],
+    ['GET', '/nothing'],
+  ])('%s %s is 404', async (method, path) => {
     expect(await call(method, path)).toMatchObject({ status: 404, body: { code: 'not-found' } });
   });
 
   test('events of a walk that was never registered, and a walk of an unknown comparison, are 404', async () => {
     const id = randomUUID();
     expect((await call('POST', `/walks/${id}/events`, { events: [grade(id, 1)] })).status).toBe(404);
-    expect((await call('PUT', `/walks/${id}`, { ...header(id), comparisonId: randomUUID() })).status).toBe(404);
+    expect((await call('PUT', `/walks/${id}`, { ...header(id), comparisonId: randomUUID() })).status).toBe(
+      404,
+    );
   });
 
   test('a page elsewhere cannot reach it: wrong Origin, wrong Host, cross-site requests are 403', async () => {
-    for (const origin of ['http://evil.example', 'null', `https://127.0.0.1:${serving.port}`]) expect((await call('GET', '/comparisons', undefined, { origin })).status).toBe(403);
-    expect((await call('GET', '/comparisons', undefined, { origin: `http://127.0.0.1:${serving.port}` })).status).toBe(200);
+    for (const origin of ['http://evil.example', 'null', `https://127.0.0.1:${serving.port}`])
+      expect((await call('GET', '/comparisons', undefined, { origin })).status).toBe(403);
+    expect(
+      (await call('GET', '/comparisons', undefined, { origin: `http://127.0.0.1:${serving.port}` })).status,
+    ).toBe(200);
     const rebound = await new Promise<number | undefined>((resolve, reject) => {
-      rawRequest({ port: serving.port, host: '127.0.0.1', path: '/api/comparisons', headers: { host: 'rebound.example' } }, (r) => resolve(r.resume().statusCode)).on('error', reject).end();
+      rawRequest(
+        {
+          port: serving.port,
+          host: '127.0.0.1',
+          path: '/api/comparisons',
+          headers: { host: 'rebound.example' },
+        },
+        (r) => resolve(r.resume().statusCode),
+      )
+        .on('error', reject)
+        .end();
     });
     expect(rebound).toBe(403);
-    expect((await call('GET', '/comparisons', undefined, { 'sec-fetch-site': 'cross-site' })).status).toBe(403);
+    expect((await call('GET', '/comparisons', undefined, { 'sec-fetch-site': 'cross-site' })).status).toBe(
+      403,
+    );
   });
 
   test('what is not JSON is 400, what is not of the form is 422', async () => {
     expect((await call('POST', '/comparisons', '{"id": ')).status).toBe(400);
     expect((await call('POST', '/comparisons', { id: 'x', title: '', question: '' })).status).toBe(422);
-    expect((await call('POST', '/comparisons', { id: randomUUID(), title: 'T', question: '', admin: true })).status).toBe(422);
+    expect(
+      (await call('POST', '/comparisons', { id: randomUUID(), title: 'T', question: '', admin: true }))
+        .status,
+    ).toBe(422);
   });
 });
 
@@ -145,7 +248,10 @@ describe('comparisons', () => {
     expect((await call('POST', '/comparisons', wanted)).status).toBe(201);
     const again = (await call('POST', '/comparisons', wanted)).body as Comparison;
     const change = { title: 'Renamed', question: '', setup: again.setup, revision: again.revision };
-    expect((await call('PUT', `/comparisons/${id}`, change)).body).toMatchObject({ title: 'Renamed', revision: 2 });
+    expect((await call('PUT', `/comparisons/${id}`, change)).body).toMatchObject({
+      title: 'Renamed',
+      revision: 2,
+    });
     expect((await call('PUT', `/comparisons/${id}`, { ...change, title: 'Late' })).status).toBe(409);
     expect((await call('GET', `/comparisons/${id}`)).body).toMatchObject({ title: 'Renamed' });
   });
@@ -154,15 +260,22 @@ describe('comparisons', () => {
     const second = await serve({ databaseUrl: scratch.url, port: 0, demo: 'small', report: () => {} });
     await second.close();
     const list = (await call('GET', '/comparisons')).body as { demo: boolean; walksPlanned: number }[];
-    expect(list.filter((c) => c.demo)).toEqual([expect.objectContaining({ walksPlanned: 12, walksMade: 12 })]);
+    expect(list.filter((c) => c.demo)).toEqual([
+      expect.objectContaining({ walksPlanned: 12, walksMade: 12 }),
+    ]);
     const { setup } = (await call('GET', `/comparisons/${DEMO_ID}`)).body as Comparison;
     const walks = (await call('GET', `/comparisons/${DEMO_ID}/walks`)).body as StoredWalk[];
     const finished = walks.filter((w) => w.log.some((e) => e.kind === 'end'));
     expect(finished).toHaveLength(12);
     const [range] = rangesByPath(setup, findWalks(setup, finished), 'first dropout');
-    const rows = readWalkIntervals((await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=first%20dropout`)).body as string);
+    const rows = readWalkIntervals(
+      (await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=first%20dropout`))
+        .body as string,
+    );
     expect(rows).toHaveLength(range?.summary.n as number);
-    expect((await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=range`)).status).toBe(422);
+    expect((await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=range`)).status).toBe(
+      422,
+    );
   });
 
   test('entities and migrations agree, and two servers may migrate at once', async () => {
@@ -181,8 +294,13 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
     const head = { ...header(), slot: { round: 2, place: 1, variant: 'plain', pair: 'incline/2' } };
     expect((await call('PUT', `/walks/${head.id}`, head)).status).toBe(204);
     expect((await call('PUT', `/walks/${head.id}`, head)).status).toBe(204);
-    expect((await call('PUT', `/walks/${head.id}`, { ...head, slot: { ...head.slot, place: 2 } })).status).toBe(409);
-    expect((await call('PUT', `/walks/${head.id}`, { ...head, slot: { ...head.slot, variant: 'sideways' } })).status).toBe(422);
+    expect(
+      (await call('PUT', `/walks/${head.id}`, { ...head, slot: { ...head.slot, place: 2 } })).status,
+    ).toBe(409);
+    expect(
+      (await call('PUT', `/walks/${head.id}`, { ...head, slot: { ...head.slot, variant: 'sideways' } }))
+        .status,
+    ).toBe(422);
     const walks = (await call('GET', `/comparisons/${DEMO_ID}/walks`)).body as StoredWalk[];
     expect(walks.find((w) => w.header.id === head.id)?.header.slot).toEqual(head.slot);
   });
@@ -199,23 +317,47 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
     const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;
     expect((await call('POST', '/comparisons/import', file)).status).toBe(409);
     const other = await scratchDatabase();
-    const elsewhere = await serve({ databaseUrl: other.url, port: 0, demo: 'none', report: (e) => failures.push(e) });
+    const elsewhere = await serve({
+      databaseUrl: other.url,
+      port: 0,
+      demo: 'none',
+      report: (e) => failures.push(e),
+    });
     try {
-      const send = async (body: unknown): Promise<number> => (await fetch(new URL('api/comparisons/import', elsewhere.url), { method: 'POST', headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) })).status;
+      const send = async (body: unknown): Promise<number> =>
+        (
+          await fetch(new URL('api/comparisons/import', elsewhere.url), {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: typeof body === 'string' ? body : JSON.stringify(body),
+          })
+        ).status;
       const spoiled = structuredClone(file) as unknown as { walks: { log: { body: object }[] }[] };
-      (spoiled.walks.find((w) => w.log.length > 50)?.log.at(-1) as { body: object }).body = { reason: 'bored' };
+      (spoiled.walks.find((w) => w.log.length > 50)?.log.at(-1) as { body: object }).body = {
+        reason: 'bored',
+      };
       expect(await send(spoiled)).toBe(422);
       expect(await send({ ...file, version: 99 })).toBe(422);
       expect(await send({ ...file, setup: { ...file.setup, products: 'many' } })).toBe(422);
       expect(await send('['.repeat(100_000))).toBe(400);
       // Nested deeper than any reader should follow, but well-formed.
-      expect(await send(JSON.stringify({ ...file, setup: 0 }).replace('"setup":0', `"setup":{"products":${'['.repeat(2000)}${']'.repeat(2000)}}`))).toBe(422);
+      expect(
+        await send(
+          JSON.stringify({ ...file, setup: 0 }).replace(
+            '"setup":0',
+            `"setup":{"products":${'['.repeat(2000)}${']'.repeat(2000)}}`,
+          ),
+        ),
+      ).toBe(422);
       expect(await megabytes(elsewhere.url, 200)).toBe(413);
       expect(await (await fetch(new URL('api/comparisons', elsewhere.url))).json()).toEqual([]);
       expect(await send(file)).toBe(201);
-      const csv = async (at: string): Promise<string> => (await fetch(new URL(`api/comparisons/${DEMO_ID}/walk-intervals.csv`, at))).text();
+      const csv = async (at: string): Promise<string> =>
+        (await fetch(new URL(`api/comparisons/${DEMO_ID}/walk-intervals.csv`, at))).text();
       expect(await csv(elsewhere.url)).toBe(await csv(serving.url));
-      const again = (await (await fetch(new URL(`api/comparisons/${DEMO_ID}/comparison.json`, elsewhere.url))).json()) as Interchange;
+      const again = (await (
+        await fetch(new URL(`api/comparisons/${DEMO_ID}/comparison.json`, elsewhere.url))
+      ).json()) as Interchange;
       expect(again).toEqual(file);
       expect(await send(file)).toBe(409);
     } finally {
@@ -227,26 +369,69 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
 
 test('whatever the order of batches, repeated and split, by two devices at once: the same log, each device’s in order', async () => {
   const devices = [randomUUID(), randomUUID()];
-  await fc.assert(fc.asyncProperty(fc.array(fc.record({ device: fc.nat(1), from: fc.nat(19), length: fc.integer({ min: 1, max: 20 }) }), { minLength: 2, maxLength: 10 }), async (batches) => {
-    const id = await newWalk();
-    const event = (device: number, seq: number) => ({ ...grade(id, seq, 1 + (seq % 5)), deviceId: devices[device] });
-    const run = (device: number, from: number, length: number) => Array.from({ length: Math.min(length, 20 - from) }, (_, i) => event(device, from + i + 1));
-    const sent = batches.map(({ device, from, length }) => run(device, from, length));
-    const answers = await Promise.all([...sent, ...sent.toReversed()].map((events) => call('POST', `/walks/${id}/events`, { events })));
-    expect(answers.map((a) => a.status)).toEqual(answers.map(() => 200));
-    const expected = devices.flatMap((deviceId, d) => [...new Set(batches.filter((b) => b.device === d).flatMap((b) => run(d, b.from, b.length).map((e) => e.seq)))].sort((a, b) => a - b).map((seq) => `${deviceId}:${seq}`));
-    const log = (await stored(id)) as { deviceId: string; seq: number }[];
-    expect(log.map((e) => `${e.deviceId}:${e.seq}`)).toEqual([...expected].sort((a, b) => (a.split(':')[0] as string < (b.split(':')[0] as string) ? -1 : a.split(':')[0] === b.split(':')[0] ? Number(a.split(':')[1]) - Number(b.split(':')[1]) : 1)));
-  }), { numRuns: 12 });
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.record({ device: fc.nat(1), from: fc.nat(19), length: fc.integer({ min: 1, max: 20 }) }), {
+        minLength: 2,
+        maxLength: 10,
+      }),
+      async (batches) => {
+        const id = await newWalk();
+        const event = (device: number, seq: number) => ({
+          ...grade(id, seq, 1 + (seq % 5)),
+          deviceId: devices[device],
+        });
+        const run = (device: number, from: number, length: number) =>
+          Array.from({ length: Math.min(length, 20 - from) }, (_, i) => event(device, from + i + 1));
+        const sent = batches.map(({ device, from, length }) => run(device, from, length));
+        const answers = await Promise.all(
+          [...sent, ...sent.toReversed()].map((events) => call('POST', `/walks/${id}/events`, { events })),
+        );
+        expect(answers.map((a) => a.status)).toEqual(answers.map(() => 200));
+        const expected = devices.flatMap((deviceId, d) =>
+          [
+            ...new Set(
+              batches
+                .filter((b) => b.device === d)
+                .flatMap((b) => run(d, b.from, b.length).map((e) => e.seq)),
+            ),
+          ]
+            .sort((a, b) => a - b)
+            .map((seq) => `${deviceId}:${seq}`),
+        );
+        const log = (await stored(id)) as { deviceId: string; seq: number }[];
+        expect(log.map((e) => `${e.deviceId}:${e.seq}`)).toEqual(
+          [...expected].sort((a, b) =>
+            (a.split(':')[0] as string) < (b.split(':')[0] as string)
+              ? -1
+              : a.split(':')[0] === b.split(':')[0]
+                ? Number(a.split(':')[1]) - Number(b.split(':')[1])
+                : 1,
+          ),
+        );
+      },
+    ),
+    { numRuns: 12 },
+  );
 }, 60_000);
 
 test('names that a browser or a spreadsheet might run come out of tables as text', async () => {
   const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;
   const id = randomUUID();
   const named: Interchange = {
-    ...file, comparison: { ...file.comparison, id, title: '<script>alert(1)</script>' },
-    setup: { ...file.setup, products: file.setup.products.map((p, i) => ({ ...p, name: i === 0 ? '=cmd|calc' : '@SUM(A1)' })) },
-    walks: file.walks.slice(0, 2).map((w) => { const walkId = randomUUID(); return { header: { ...w.header, id: walkId, comparisonId: id }, log: w.log.map((e) => ({ ...e, walkId })) }; }),
+    ...file,
+    comparison: { ...file.comparison, id, title: '<script>alert(1)</script>' },
+    setup: {
+      ...file.setup,
+      products: file.setup.products.map((p, i) => ({ ...p, name: i === 0 ? '=cmd|calc' : '@SUM(A1)' })),
+    },
+    walks: file.walks.slice(0, 2).map((w) => {
+      const walkId = randomUUID();
+      return {
+        header: { ...w.header, id: walkId, comparisonId: id },
+        log: w.log.map((e) => ({ ...e, walkId })),
+      };
+    }),
   };
   expect((await call('POST', '/comparisons/import', named)).status).toBe(201);
   for (const name of ['walks.csv', 'marks.csv', 'events.csv', 'findings.csv', 'readings.csv']) {

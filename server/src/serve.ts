@@ -30,7 +30,15 @@ export interface Serving {
 }
 
 /** Opens the database, loads the demo once, and serves on loopback. */
-export async function serve({ databaseUrl, port, webRoot, demo, report, clock = systemClock, lan }: ServeOptions): Promise<Serving> {
+export async function serve({
+  databaseUrl,
+  port,
+  webRoot,
+  demo,
+  report,
+  clock = systemClock,
+  lan,
+}: ServeOptions): Promise<Serving> {
   const database = await openDatabase(databaseUrl);
   const store = new Store(database, clock);
   await loadDemo(store, demo);
@@ -42,8 +50,16 @@ export async function serve({ databaseUrl, port, webRoot, demo, report, clock = 
     await database.destroy();
   };
   try {
-    network = lan && await openNetwork(lan, { database, store, clock, webRoot, report });
-    server = createServer(createApp({ store, authorities: () => authorities, webRoot, report, lan: lanRouter(new Devices(database, clock), network) }));
+    network = lan && (await openNetwork(lan, { database, store, clock, webRoot, report }));
+    server = createServer(
+      createApp({
+        store,
+        authorities: () => authorities,
+        webRoot,
+        report,
+        lan: lanRouter(new Devices(database, clock), network),
+      }),
+    );
     await listen(server, port, '127.0.0.1');
   } catch (error) {
     await close();

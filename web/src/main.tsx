@@ -28,7 +28,14 @@ import { Walk } from './views/walk/Walk.tsx';
 import { FileWalk, WalkNow } from './views/walk/WalkNow.tsx';
 
 const client = new QueryClient({
-  defaultOptions: { queries: { staleTime: 5000, retry: (failures, error) => failures < 2 && !(error instanceof Refused), networkMode: 'always' }, mutations: { networkMode: 'always' } },
+  defaultOptions: {
+    queries: {
+      staleTime: 5000,
+      retry: (failures, error) => failures < 2 && !(error instanceof Refused),
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 function ComparisonFrame() {
@@ -36,7 +43,16 @@ function ComparisonFrame() {
   const { data } = useComparison(id);
   return (
     <>
-      <TopBar>{data && <>{data.title}{data.demo && <span className="ml-3 border border-sheet px-1.5 text-sm">made up: simulated walks</span>}</>}</TopBar>
+      <TopBar>
+        {data && (
+          <>
+            {data.title}
+            {data.demo && (
+              <span className="ml-3 border border-sheet px-1.5 text-sm">made up: simulated walks</span>
+            )}
+          </>
+        )}
+      </TopBar>
       <StageStrip id={id} />
       <Outlet />
     </>
@@ -44,13 +60,61 @@ function ComparisonFrame() {
 }
 
 const router = createBrowserRouter([
-  { path: '/', element: <><TopBar /><Bench /></> },
+  {
+    path: '/',
+    element: (
+      <>
+        <TopBar />
+        <Bench />
+      </>
+    ),
+  },
   { path: '/trainer', element: <Trainer /> },
-  { path: '/walk-now', element: <><TopBar /><WalkNow /></> },
-  { path: '/devices', element: <><TopBar /><Devices /></> },
-  { path: '/join/:code?', element: <><TopBar /><Join /></> },
-  { path: '/joined/:walkId', element: <><TopBar /><JoinedLog /></> },
-  { path: '/file/:walkId', element: <><TopBar /><FileWalk /></> },
+  {
+    path: '/walk-now',
+    element: (
+      <>
+        <TopBar />
+        <WalkNow />
+      </>
+    ),
+  },
+  {
+    path: '/devices',
+    element: (
+      <>
+        <TopBar />
+        <Devices />
+      </>
+    ),
+  },
+  {
+    path: '/join/:code?',
+    element: (
+      <>
+        <TopBar />
+        <Join />
+      </>
+    ),
+  },
+  {
+    path: '/joined/:walkId',
+    element: (
+      <>
+        <TopBar />
+        <JoinedLog />
+      </>
+    ),
+  },
+  {
+    path: '/file/:walkId',
+    element: (
+      <>
+        <TopBar />
+        <FileWalk />
+      </>
+    ),
+  },
   {
     path: '/c/:id',
     element: <ComparisonFrame />,

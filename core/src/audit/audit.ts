@@ -36,11 +36,44 @@ import { weather } from './fairness/weather.ts';
 import { width } from './fairness/width.ts';
 
 export const FAIRNESS_RULES: readonly AuditRule[] = [
-  heights, antennaPlace, orientation, channel, width, power, instrument, cap, load, weather, foliage, timeOfDay, order, pathAndMode, distanceMethod, stepAgainstDifference,
-  unitsTested, oneDirection, deafEnd, startNotZero, playoutBuffer, otherTransmitters, connectors, bestOf, knownPhrase, twoThings, surprise, repeatability, judgedKnowing,
+  heights,
+  antennaPlace,
+  orientation,
+  channel,
+  width,
+  power,
+  instrument,
+  cap,
+  load,
+  weather,
+  foliage,
+  timeOfDay,
+  order,
+  pathAndMode,
+  distanceMethod,
+  stepAgainstDifference,
+  unitsTested,
+  oneDirection,
+  deafEnd,
+  startNotZero,
+  playoutBuffer,
+  otherTransmitters,
+  connectors,
+  bestOf,
+  knownPhrase,
+  twoThings,
+  surprise,
+  repeatability,
+  judgedKnowing,
 ];
 
-export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [impossibleMean, sameFigure, logAgainstTable, announced, failedWithoutDistance];
+export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [
+  impossibleMean,
+  sameFigure,
+  logAgainstTable,
+  announced,
+  failedWithoutDistance,
+];
 
 /** A finding with its rule and where it was found. */
 export interface Audited {
@@ -65,15 +98,32 @@ type Found = Omit<Audited, 'key'>;
  * stay below it.
  */
 export function auditFairness(cases: readonly AuditCase[]): Audited[] {
-  const ranked = cases.flatMap((of) => FAIRNESS_RULES.flatMap((rule) => rule.find(of).map((f) => {
-    const found: Found = { ...f, audit: 'fairness', rule: rule.id, title: rule.title, path: of.pathName };
-    return { found, rank: rankOf(found, of) };
-  })));
+  const ranked = cases.flatMap((of) =>
+    FAIRNESS_RULES.flatMap((rule) =>
+      rule.find(of).map((f) => {
+        const found: Found = { ...f, audit: 'fairness', rule: rule.id, title: rule.title, path: of.pathName };
+        return { found, rank: rankOf(found, of) };
+      }),
+    ),
+  );
   return withKeys(oncePerThing(ranked.sort((a, b) => b.rank - a.rank).map((r) => r.found)));
 }
 
 export const auditConsistency = (entered: Entered): Audited[] =>
-  withKeys(CONSISTENCY_RULES.flatMap((rule) => rule.find(entered).map((f) => ({ ...f, audit: 'consistency' as const, rule: rule.id, title: rule.title, sizeDb: undefined, size: undefined }))));
+  withKeys(
+    CONSISTENCY_RULES.flatMap((rule) =>
+      rule
+        .find(entered)
+        .map((f) => ({
+          ...f,
+          audit: 'consistency' as const,
+          rule: rule.id,
+          title: rule.title,
+          sizeDb: undefined,
+          size: undefined,
+        })),
+    ),
+  );
 
 function oncePerThing(found: readonly Found[]): Found[] {
   const things = new Map<string, Found>();
@@ -89,7 +139,11 @@ function oncePerThing(found: readonly Found[]): Found[] {
 function withKeys(found: readonly Found[]): Audited[] {
   const taken = new Set<string>();
   return found.map((f) => {
-    const names = [[f.rule, ...f.products], [f.rule, ...f.products, f.path], [f.rule, ...f.products, f.path, f.what]].map((parts) => parts.join('/').slice(0, 300));
+    const names = [
+      [f.rule, ...f.products],
+      [f.rule, ...f.products, f.path],
+      [f.rule, ...f.products, f.path, f.what],
+    ].map((parts) => parts.join('/').slice(0, 300));
     const key = names.find((name) => !taken.has(name)) ?? (names[2] as string);
     taken.add(key);
     return { ...f, key };
@@ -99,7 +153,11 @@ function withKeys(found: readonly Found[]): Audited[] {
 function rankOf({ sizeDb, products }: Found, { ratios, products: all, exponent }: AuditCase): number {
   if (sizeDb === undefined) return 0;
   const names = all.filter((p) => products.includes(p.id)).map((p) => p.name);
-  const advantages = ratios.flatMap((r) => (r.estimate && names.some((n) => n === r.numerator || n === r.denominator) ? [(10 * exponent * Math.abs(r.estimate.logRatio)) / Math.LN10] : []));
+  const advantages = ratios.flatMap((r) =>
+    r.estimate && names.some((n) => n === r.numerator || n === r.denominator)
+      ? [(10 * exponent * Math.abs(r.estimate.logRatio)) / Math.LN10]
+      : [],
+  );
   const least = advantages.length > 0 ? Math.min(...advantages) : 0;
   return sizeDb >= least ? 1000 + sizeDb - least : sizeDb - least;
 }

@@ -69,7 +69,12 @@ export interface AuditCase {
   readonly products: readonly AuditedProduct[];
   readonly ratios: RangeSummary['productRatios'];
   /** Claims of a ratio between two of the products, by their ids. */
-  readonly ratioClaims: readonly { readonly product: string; readonly against: string; readonly ratio: number; readonly entered: string }[];
+  readonly ratioClaims: readonly {
+    readonly product: string;
+    readonly against: string;
+    readonly ratio: number;
+    readonly entered: string;
+  }[];
   /** Products are letters until all walks are in. */
   readonly blind: boolean;
   /** Path-loss exponent by which decibels become distance. */

@@ -4,22 +4,90 @@ import { auditConsistency, CONSISTENCY_RULES } from './audit.ts';
 import type { Entered, EnteredWalk, Quoted } from './consistency/entered.ts';
 import { meanBounds } from './consistency/impossibleMean.ts';
 
-const quoted = (more: Partial<Quoted>): Quoted => ({ productId: 'a', product: 'A', path: 'Incline', source: 'a notebook', walks: undefined, meanM: undefined, bestM: undefined, worstM: undefined, spreadM: undefined, failedWithoutDistance: false, ...more });
-const mark = (atM: number, atS: number, name?: string): EnteredWalk['marks'][number] => ({ atM, atS, name, method: 'wheel' });
-const walk: EnteredWalk = { productId: 'a', product: 'A', path: 'Incline', label: '1', marks: [mark(20, 20, 'post 1'), mark(20, 40, 'post 1'), mark(40, 60, 'post 2')], notes: [{ text: 'a dog on the path', atS: 30 }], readingsS: [25, 65], atStands: true, unplacedFailures: 0, endS: 80 };
-const sound: Entered = { quoted: [quoted({ walks: 3, meanM: 102, bestM: 105, spreadM: 5 })], walks: [walk], ranges: [{ productId: 'a', path: 'Incline', lowM: 90, highM: 120, walks: 6 }] };
+const quoted = (more: Partial<Quoted>): Quoted => ({
+  productId: 'a',
+  product: 'A',
+  path: 'Incline',
+  source: 'a notebook',
+  walks: undefined,
+  meanM: undefined,
+  bestM: undefined,
+  worstM: undefined,
+  spreadM: undefined,
+  failedWithoutDistance: false,
+  ...more,
+});
+const mark = (atM: number, atS: number, name?: string): EnteredWalk['marks'][number] => ({
+  atM,
+  atS,
+  name,
+  method: 'wheel',
+});
+const walk: EnteredWalk = {
+  productId: 'a',
+  product: 'A',
+  path: 'Incline',
+  label: '1',
+  marks: [mark(20, 20, 'post 1'), mark(20, 40, 'post 1'), mark(40, 60, 'post 2')],
+  notes: [{ text: 'a dog on the path', atS: 30 }],
+  readingsS: [25, 65],
+  atStands: true,
+  unplacedFailures: 0,
+  endS: 80,
+};
+const sound: Entered = {
+  quoted: [quoted({ walks: 3, meanM: 102, bestM: 105, spreadM: 5 })],
+  walks: [walk],
+  ranges: [{ productId: 'a', path: 'Incline', lowM: 90, highM: 120, walks: 6 }],
+};
 
 const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
-  ['impossible-mean', { ...sound, quoted: [quoted({ walks: 3, meanM: 100, bestM: 105, spreadM: 5 })] }, /between 101\.67 and 103\.33 m; 100 m is stated/],
-  ['impossible-mean', { ...sound, quoted: [quoted({ meanM: 110, bestM: 105 })] }, /mean 110 m is beyond best 105 m/],
-  ['impossible-mean', { ...sound, quoted: [quoted({ bestM: 105, worstM: 95, spreadM: 5 })] }, /is not the spread of 5 m/],
-  ['same-figure', { ...sound, walks: [{ ...walk, marks: [mark(40, 20, 'gate'), mark(40.2, 60, 'bridge')] }] }, /“gate” and “bridge” both stand at 40\.0 m/],
-  ['same-figure', { ...sound, walks: [{ ...walk, marks: [mark(40, 20, 'gate'), mark(60, 65, 'gate')] }] }, /“gate” stands at 40\.0 m and at 60\.0 m/],
-  ['log-against-table', { ...sound, quoted: [quoted({ meanM: 140 })] }, /a mean of 140 m, where 6 logged walks put the median within 90\.0 m to 120\.0 m/],
-  ['announced', { ...sound, walks: [{ ...walk, notes: [{ text: 'reading at the bridge, 38 Mbit/s', atS: 500 }] }] }, /stands in the notes, and no reading near it/],
+  [
+    'impossible-mean',
+    { ...sound, quoted: [quoted({ walks: 3, meanM: 100, bestM: 105, spreadM: 5 })] },
+    /between 101\.67 and 103\.33 m; 100 m is stated/,
+  ],
+  [
+    'impossible-mean',
+    { ...sound, quoted: [quoted({ meanM: 110, bestM: 105 })] },
+    /mean 110 m is beyond best 105 m/,
+  ],
+  [
+    'impossible-mean',
+    { ...sound, quoted: [quoted({ bestM: 105, worstM: 95, spreadM: 5 })] },
+    /is not the spread of 5 m/,
+  ],
+  [
+    'same-figure',
+    { ...sound, walks: [{ ...walk, marks: [mark(40, 20, 'gate'), mark(40.2, 60, 'bridge')] }] },
+    /“gate” and “bridge” both stand at 40\.0 m/,
+  ],
+  [
+    'same-figure',
+    { ...sound, walks: [{ ...walk, marks: [mark(40, 20, 'gate'), mark(60, 65, 'gate')] }] },
+    /“gate” stands at 40\.0 m and at 60\.0 m/,
+  ],
+  [
+    'log-against-table',
+    { ...sound, quoted: [quoted({ meanM: 140 })] },
+    /a mean of 140 m, where 6 logged walks put the median within 90\.0 m to 120\.0 m/,
+  ],
+  [
+    'announced',
+    { ...sound, walks: [{ ...walk, notes: [{ text: 'reading at the bridge, 38 Mbit/s', atS: 500 }] }] },
+    /stands in the notes, and no reading near it/,
+  ],
   ['announced', { ...sound, walks: [{ ...walk, readingsS: [25] }] }, /nothing was entered at “post 2”/],
-  ['failed-without-distance', { ...sound, quoted: [quoted({ failedWithoutDistance: true })] }, /it failed, and where is not said/],
-  ['failed-without-distance', { ...sound, walks: [{ ...walk, unplacedFailures: 2 }] }, /2 failures lie outside the marks/],
+  [
+    'failed-without-distance',
+    { ...sound, quoted: [quoted({ failedWithoutDistance: true })] },
+    /it failed, and where is not said/,
+  ],
+  [
+    'failed-without-distance',
+    { ...sound, walks: [{ ...walk, unplacedFailures: 2 }] },
+    /2 failures lie outside the marks/,
+  ],
 ];
 
 describe('each rule of consistency', () => {
@@ -28,22 +96,39 @@ describe('each rule of consistency', () => {
   });
 
   test.each(CASES)('%s', (rule, wrong, says) => {
-    expect(auditConsistency(wrong).filter((f) => f.rule === rule).map((f) => f.what).join('\n')).toMatch(says);
+    expect(
+      auditConsistency(wrong)
+        .filter((f) => f.rule === rule)
+        .map((f) => f.what)
+        .join('\n'),
+    ).toMatch(says);
   });
 
   test('has a case here', () => {
-    expect([...new Set(CASES.map(([rule]) => rule))].sort()).toEqual(CONSISTENCY_RULES.map((r) => r.id).sort());
+    expect([...new Set(CASES.map(([rule]) => rule))].sort()).toEqual(
+      CONSISTENCY_RULES.map((r) => r.id).sort(),
+    );
   });
 });
 
 test('the mean of any figures lies within the bounds that best, spread and count give, and no true one is questioned', () => {
-  fc.assert(fc.property(fc.array(fc.integer({ min: 1, max: 2000 }), { minLength: 1, maxLength: 12 }), (figures) => {
-    const [best, worst] = [Math.max(...figures), Math.min(...figures)];
-    const mean = figures.reduce((a, b) => a + b, 0) / figures.length;
-    const [low, high] = meanBounds(figures.length, best, best - worst);
-    expect(mean).toBeGreaterThanOrEqual(low - 1e-9);
-    expect(mean).toBeLessThanOrEqual(high + 1e-9);
-    expect(auditConsistency({ quoted: [quoted({ walks: figures.length, meanM: mean, bestM: best, worstM: worst, spreadM: best - worst })], walks: [], ranges: [] })).toEqual([]);
-  }));
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 1, max: 2000 }), { minLength: 1, maxLength: 12 }), (figures) => {
+      const [best, worst] = [Math.max(...figures), Math.min(...figures)];
+      const mean = figures.reduce((a, b) => a + b, 0) / figures.length;
+      const [low, high] = meanBounds(figures.length, best, best - worst);
+      expect(mean).toBeGreaterThanOrEqual(low - 1e-9);
+      expect(mean).toBeLessThanOrEqual(high + 1e-9);
+      expect(
+        auditConsistency({
+          quoted: [
+            quoted({ walks: figures.length, meanM: mean, bestM: best, worstM: worst, spreadM: best - worst }),
+          ],
+          walks: [],
+          ranges: [],
+        }),
+      ).toEqual([]);
+    }),
+  );
   expect(() => meanBounds(0, 1, 1)).toThrow('invalid n: 0');
 });

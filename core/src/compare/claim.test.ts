@@ -3,12 +3,24 @@ import { summariseRanges } from '../range/summarise.ts';
 import type { WalkInterval } from '../range/walkInterval.ts';
 import { judgeClaim, type Claim, type Verdict } from './claim.ts';
 
-const walk = (heldM: number, failedM?: number): WalkInterval => ({ product: 'A', path: 'open', walk: '1', heldM, failedM });
-const spread = (around: number, n: number): WalkInterval[] => Array.from({ length: n }, (_, i) => walk(around * (0.9 + (0.2 * i) / (n - 1)), around * (0.92 + (0.2 * i) / (n - 1))));
+const walk = (heldM: number, failedM?: number): WalkInterval => ({
+  product: 'A',
+  path: 'open',
+  walk: '1',
+  heldM,
+  failedM,
+});
+const spread = (around: number, n: number): WalkInterval[] =>
+  Array.from({ length: n }, (_, i) =>
+    walk(around * (0.9 + (0.2 * i) / (n - 1)), around * (0.92 + (0.2 * i) / (n - 1))),
+  );
 
 function judge(claim: Partial<Claim>, walks: readonly WalkInterval[], pathReachM = 420): Verdict {
   const cell = summariseRanges(walks).fitted[0];
-  return judgeClaim({ entered: '100 m', distanceM: 100, upTo: true, condition: 'open', ...claim }, { criterion: 'first dropout', cell, unitsTested: 1, pathReachM });
+  return judgeClaim(
+    { entered: '100 m', distanceM: 100, upTo: true, condition: 'open', ...claim },
+    { criterion: 'first dropout', cell, unitsTested: 1, pathReachM },
+  );
 }
 
 test('supported when the whole interval of the median lies beyond it', () => {
@@ -42,7 +54,13 @@ test('bounds: five walks that all hold support a claim below their end; four do 
 
 test('one walk decides nothing; no walk in the claim’s condition is not tested', () => {
   expect(judge({}, [walk(150, 160)]).outcome).toBe('undecided');
-  const verdict = judgeClaim({ entered: '100 m', distanceM: 100, upTo: true, condition: 'open' }, { criterion: 'first dropout', cell: undefined, unitsTested: 0, pathReachM: undefined });
-  expect(verdict).toMatchObject({ outcome: 'not tested', reason: 'No path here is open: walks elsewhere say nothing on this claim.' });
+  const verdict = judgeClaim(
+    { entered: '100 m', distanceM: 100, upTo: true, condition: 'open' },
+    { criterion: 'first dropout', cell: undefined, unitsTested: 0, pathReachM: undefined },
+  );
+  expect(verdict).toMatchObject({
+    outcome: 'not tested',
+    reason: 'No path here is open: walks elsewhere say nothing on this claim.',
+  });
   expect(verdict.next).toBe('Walk it on an open path of at least 150 m.');
 });

@@ -28,6 +28,9 @@ export function costPerMetre(ranges: readonly CostedRange[]): CostPerMetre[] {
   return sorted.map((r) => ({
     ...r,
     perMetre: r.total / r.reachM,
-    perMetreGained: cheapest && r !== cheapest && r.reachM > cheapest.reachM ? (r.total - cheapest.total) / (r.reachM - cheapest.reachM) : undefined,
+    perMetreGained:
+      cheapest && r !== cheapest && r.reachM > cheapest.reachM
+        ? (r.total - cheapest.total) / (r.reachM - cheapest.reachM)
+        : undefined,
   }));
 }

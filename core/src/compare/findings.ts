@@ -50,12 +50,27 @@ export function findWalk({ log, ...record }: WalkRecord): WalkFinding | undefine
     return trace ? [{ direction, trace, outcomes: outcomesOf(trace, path) }] : [];
   };
   const own = directionsOf(log).flatMap((direction) => find(direction));
-  const others = joinLogs(log).joined.flatMap((joined) => find(joined.direction, joined.deviceId).map((f): SecondFinding => ({ ...f, joined })));
+  const others = joinLogs(log).joined.flatMap((joined) =>
+    find(joined.direction, joined.deviceId).map((f): SecondFinding => ({ ...f, joined })),
+  );
   // A direction that only the joined device watches is its own; where both watch, the walk's own device stands.
-  const added = others.filter((o, i) => !own.some((d) => d.direction === o.direction) && others.findIndex((x) => x.direction === o.direction) === i);
+  const added = others.filter(
+    (o, i) =>
+      !own.some((d) => d.direction === o.direction) &&
+      others.findIndex((x) => x.direction === o.direction) === i,
+  );
   const directions = [...own, ...added.map(({ joined: _, ...f }) => f)];
   const main = directions.find((d) => d.direction === d.trace.begin.body.direction) ?? directions[0];
-  return main && { ...record, trace: main.trace, outcomes: main.outcomes, summary: summariseWalk(main.trace), directions, seconds: others.filter((o) => !added.includes(o)) };
+  return (
+    main && {
+      ...record,
+      trace: main.trace,
+      outcomes: main.outcomes,
+      summary: summariseWalk(main.trace),
+      directions,
+      seconds: others.filter((o) => !added.includes(o)),
+    }
+  );
 }
 
 export const SIDES = ['mobile-to-fixed', 'fixed-to-mobile', 'both ways'] as const;
@@ -67,16 +82,29 @@ export type Side = (typeof SIDES)[number];
  * so.
  */
 export function outcomeOf(finding: WalkFinding, criterion: Criterion, side?: Side): Outcome {
-  const own = finding.directions.filter((d) => side === undefined || side === 'both ways' || d.direction === side).map((d) => d.outcomes.find((o) => o.criterion === criterion) as Outcome);
-  const missing = side === 'both ways' && own.length < 2 ? 'one direction only was walked' : own.length === 0 ? `the direction ${side ?? ''} was not walked` : undefined;
+  const own = finding.directions
+    .filter((d) => side === undefined || side === 'both ways' || d.direction === side)
+    .map((d) => d.outcomes.find((o) => o.criterion === criterion) as Outcome);
+  const missing =
+    side === 'both ways' && own.length < 2
+      ? 'one direction only was walked'
+      : own.length === 0
+        ? `the direction ${side ?? ''} was not walked`
+        : undefined;
   if (missing !== undefined) return { criterion, interval: undefined, absent: missing, bent: false };
   return own.length === 1 ? (own[0] as Outcome) : (bothWays(own) as Outcome);
 }
 
 /** The walks that say something about a criterion, as intervals. A walk still under way says nothing yet. */
-export function walkIntervals(findings: readonly WalkFinding[], criterion: Criterion, side?: Side): WalkInterval[] {
+export function walkIntervals(
+  findings: readonly WalkFinding[],
+  criterion: Criterion,
+  side?: Side,
+): WalkInterval[] {
   return findings.flatMap((finding) => {
     const { interval } = outcomeOf(finding, criterion, side);
-    return interval && finding.trace.endReason ? [{ product: finding.product, path: finding.path.name, walk: finding.label, ...interval }] : [];
+    return interval && finding.trace.endReason
+      ? [{ product: finding.product, path: finding.path.name, walk: finding.label, ...interval }]
+      : [];
   });
 }

@@ -7,9 +7,28 @@ import { costPerMetre, totalCost } from './cost.ts';
 import { judgeNeed, WALKS_FOR_P10 } from './need.ts';
 import { USUAL_NEEDS } from './usualNeeds.ts';
 
-const failing = (aroundM: number, n: number) => Array.from({ length: n }, (_, i) => ({ product: 'A', path: 'p', walk: String(i), heldM: aroundM * (0.95 + (0.1 * i) / (n - 1)), failedM: aroundM * (0.96 + (0.1 * i) / (n - 1)) }));
-const held = (m: number, n: number) => Array.from({ length: n }, (_, i) => ({ product: 'A', path: 'p', walk: String(i), heldM: m, failedM: undefined }));
-const judge = (entered: string, walks: Parameters<typeof summariseRanges>[0]) => judgeNeed({ use: 'u', entered, distanceM: parseLength(entered).valueM, condition: 'open' }, 'first dropout', summariseRanges(walks).fitted[0]);
+const failing = (aroundM: number, n: number) =>
+  Array.from({ length: n }, (_, i) => ({
+    product: 'A',
+    path: 'p',
+    walk: String(i),
+    heldM: aroundM * (0.95 + (0.1 * i) / (n - 1)),
+    failedM: aroundM * (0.96 + (0.1 * i) / (n - 1)),
+  }));
+const held = (m: number, n: number) =>
+  Array.from({ length: n }, (_, i) => ({
+    product: 'A',
+    path: 'p',
+    walk: String(i),
+    heldM: m,
+    failedM: undefined,
+  }));
+const judge = (entered: string, walks: Parameters<typeof summariseRanges>[0]) =>
+  judgeNeed(
+    { use: 'u', entered, distanceM: parseLength(entered).valueM, condition: 'open' },
+    'first dropout',
+    summariseRanges(walks).fitted[0],
+  );
 
 describe('a need is judged on the distance to which 9 of 10 walks hold', () => {
   test('meets, marginal and fails, with the margin as a ratio', () => {
@@ -26,7 +45,9 @@ describe('a need is judged on the distance to which 9 of 10 walks hold', () => {
     expect(judge('100 m', held(120, 29))).toMatchObject({ outcome: 'meets', margin: 1.2, atLeast: true });
     expect(judge('100 m', held(120, 28)).outcome).toBe('marginal');
     expect(judge('130 m', held(120, 40)).outcome).toBe('unknown');
-    expect(judgeNeed({ use: 'u', entered: '1 m', distanceM: 1, condition: 'open' }, 'lost', undefined)).toMatchObject({ outcome: 'unknown', reason: 'Not walked on an open path.' });
+    expect(
+      judgeNeed({ use: 'u', entered: '1 m', distanceM: 1, condition: 'open' }, 'lost', undefined),
+    ).toMatchObject({ outcome: 'unknown', reason: 'Not walked on an open path.' });
   });
 
   test('the usual needs have a kind, and a distance that can be read', () => {
@@ -38,8 +59,21 @@ describe('a need is judged on the distance to which 9 of 10 walks hold', () => {
 });
 
 test('a metre costs what everything needed costs, and a metre gained what it adds to the cheapest', () => {
-  const rows = costPerMetre([{ product: 'far', total: totalCost([{ what: 'x', amount: 250 }, { what: 'case', amount: 50 }]), reachM: 150 }, { product: 'near', total: 100, reachM: 50 }]);
-  expect(rows.map((r) => [r.product, r.perMetre, r.perMetreGained])).toEqual([['near', 2, undefined], ['far', 2, 2]]);
+  const rows = costPerMetre([
+    {
+      product: 'far',
+      total: totalCost([
+        { what: 'x', amount: 250 },
+        { what: 'case', amount: 50 },
+      ]),
+      reachM: 150,
+    },
+    { product: 'near', total: 100, reachM: 50 },
+  ]);
+  expect(rows.map((r) => [r.product, r.perMetre, r.perMetreGained])).toEqual([
+    ['near', 2, undefined],
+    ['far', 2, 2],
+  ]);
   expect(() => costPerMetre([{ product: 'x', total: 1, reachM: 0 }])).toThrow('invalid reachM: 0');
 });
 

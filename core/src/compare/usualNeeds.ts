@@ -6,7 +6,12 @@ export interface UsualNeed {
   readonly condition: 'open' | 'obstructed';
 }
 
-const need = (kindId: string, use: string, entered: string, condition: UsualNeed['condition']): UsualNeed => ({ kindId, use, entered, condition });
+const need = (
+  kindId: string,
+  use: string,
+  entered: string,
+  condition: UsualNeed['condition'],
+): UsualNeed => ({ kindId, use, entered, condition });
 
 export const USUAL_NEEDS: readonly UsualNeed[] = [
   need('microphone', 'Interview, two steps from the camera', '3 m', 'open'),

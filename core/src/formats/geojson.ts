@@ -6,10 +6,16 @@ type Json = Record<string, unknown>;
 /** What GeoJSON may hold that is no route: passed over. */
 const OTHER_GEOMETRIES: readonly unknown[] = ['MultiPoint', 'Polygon', 'MultiPolygon', 'GeometryCollection'];
 
-const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isObject = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function placeOf(position: unknown, where: string): Coordinate {
-  if (!Array.isArray(position) || position.length < 2 || !position.slice(0, 3).every((v) => typeof v === 'number')) throw new RouteFileError(`${where}: ${JSON.stringify(position)} is not a position`);
+  if (
+    !Array.isArray(position) ||
+    position.length < 2 ||
+    !position.slice(0, 3).every((v) => typeof v === 'number')
+  )
+    throw new RouteFileError(`${where}: ${JSON.stringify(position)} is not a position`);
   const [longitudeDeg, latitudeDeg, heightM] = position as [number, number, number | undefined];
   const place = { latitudeDeg, longitudeDeg, ...(heightM === undefined ? {} : { heightM }) };
   try {
@@ -27,7 +33,8 @@ const listOf = (value: unknown, where: string): unknown[] => {
 
 /** Reads lines and points of GeoJSON (RFC 7946), bare or as features. @throws RouteFileError with the place in the file. */
 export function readGeoJson(text: string): RouteFile {
-  if (text.length > ROUTE_FILE_LIMIT_BYTES) throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
+  if (text.length > ROUTE_FILE_LIMIT_BYTES)
+    throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
   let root: unknown;
   try {
     root = JSON.parse(text);
@@ -36,7 +43,8 @@ export function readGeoJson(text: string): RouteFile {
   }
   const lines: { name: string; places: Coordinate[] }[] = [];
   const waypoints: (Coordinate & { name: string })[] = [];
-  const features = isObject(root) && root.type === 'FeatureCollection' ? listOf(root.features, 'features') : [root];
+  const features =
+    isObject(root) && root.type === 'FeatureCollection' ? listOf(root.features, 'features') : [root];
   features.forEach((feature, i) => {
     const where = `feature ${i + 1}`;
     if (!isObject(feature)) throw new RouteFileError(`${where}: not an object`);
@@ -44,20 +52,38 @@ export function readGeoJson(text: string): RouteFile {
     if (!isObject(geometry)) return;
     const said = isObject(feature.properties) ? feature.properties.name : undefined;
     const name = typeof said === 'string' && said.trim() !== '' ? said.trim() : where;
-    const line = (value: unknown): void => void lines.push({ name, places: listOf(value, where).map((p, n) => placeOf(p, `${where}, position ${n + 1}`)) });
+    const line = (value: unknown): void =>
+      void lines.push({
+        name,
+        places: listOf(value, where).map((p, n) => placeOf(p, `${where}, position ${n + 1}`)),
+      });
     if (geometry.type === 'LineString') line(geometry.coordinates);
     else if (geometry.type === 'MultiLineString') listOf(geometry.coordinates, where).forEach(line);
     else if (geometry.type === 'Point') waypoints.push({ ...placeOf(geometry.coordinates, where), name });
-    else if (!OTHER_GEOMETRIES.includes(geometry.type)) throw new RouteFileError(`${where}: not GeoJSON: its type is ${JSON.stringify(geometry.type) ?? 'missing'}`);
+    else if (!OTHER_GEOMETRIES.includes(geometry.type))
+      throw new RouteFileError(
+        `${where}: not GeoJSON: its type is ${JSON.stringify(geometry.type) ?? 'missing'}`,
+      );
   });
   return { lines: lines.filter((l) => l.places.length > 1), waypoints };
 }
 
 export function writeGeoJson({ lines, waypoints }: RouteFile): string {
-  const position = (c: Coordinate): number[] => [c.longitudeDeg, c.latitudeDeg, ...(c.heightM === undefined ? [] : [c.heightM])];
+  const position = (c: Coordinate): number[] => [
+    c.longitudeDeg,
+    c.latitudeDeg,
+    ...(c.heightM === undefined ? [] : [c.heightM]),
+  ];
   const feature = (name: string, geometry: object) => ({ type: 'Feature', properties: { name }, geometry });
-  return JSON.stringify({
-    type: 'FeatureCollection',
-    features: [...lines.map((l) => feature(l.name, { type: 'LineString', coordinates: l.places.map(position) })), ...waypoints.map((w) => feature(w.name, { type: 'Point', coordinates: position(w) }))],
-  }, null, 1);
+  return JSON.stringify(
+    {
+      type: 'FeatureCollection',
+      features: [
+        ...lines.map((l) => feature(l.name, { type: 'LineString', coordinates: l.places.map(position) })),
+        ...waypoints.map((w) => feature(w.name, { type: 'Point', coordinates: position(w) })),
+      ],
+    },
+    null,
+    1,
+  );
 }

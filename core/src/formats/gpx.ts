@@ -13,12 +13,21 @@ export class RouteFileError extends Error {}
 /** A day's track of one fix a second is 15 MB. */
 export const ROUTE_FILE_LIMIT_BYTES = 20_000_000;
 
-const asList = (value: unknown): Record<string, unknown>[] => (Array.isArray(value) ? value : value === undefined || value === '' ? [] : [value]) as Record<string, unknown>[];
+const asList = (value: unknown): Record<string, unknown>[] =>
+  (Array.isArray(value) ? value : value === undefined || value === '' ? [] : [value]) as Record<
+    string,
+    unknown
+  >[];
 
 function placeOf(element: Record<string, unknown>, what: string): Coordinate {
-  const number = (value: unknown): number => (typeof value === 'string' && value.trim() !== '' ? Number(value) : Number.NaN);
+  const number = (value: unknown): number =>
+    typeof value === 'string' && value.trim() !== '' ? Number(value) : Number.NaN;
   const height = number(element.ele);
-  const place = { latitudeDeg: number(element['@lat']), longitudeDeg: number(element['@lon']), ...(Number.isFinite(height) ? { heightM: height } : {}) };
+  const place = {
+    latitudeDeg: number(element['@lat']),
+    longitudeDeg: number(element['@lon']),
+    ...(Number.isFinite(height) ? { heightM: height } : {}),
+  };
   try {
     checkCoordinate(place);
   } catch (error) {
@@ -27,7 +36,8 @@ function placeOf(element: Record<string, unknown>, what: string): Coordinate {
   return place;
 }
 
-const nameOf = (element: Record<string, unknown>, otherwise: string): string => (typeof element.name === 'string' && element.name.trim() !== '' ? element.name.trim() : otherwise);
+const nameOf = (element: Record<string, unknown>, otherwise: string): string =>
+  typeof element.name === 'string' && element.name.trim() !== '' ? element.name.trim() : otherwise;
 
 /**
  * Reads GPX 1.0 or 1.1: tracks (each segment a line), routes, waypoints. Document types and entities are refused, not
@@ -35,21 +45,63 @@ const nameOf = (element: Record<string, unknown>, otherwise: string): string => 
  * @throws RouteFileError saying what is wrong, with its line where the parser knows it.
  */
 export function readGpx(text: string): RouteFile {
-  if (text.length > ROUTE_FILE_LIMIT_BYTES) throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
-  if (/<!DOCTYPE|<!ENTITY/i.test(text)) throw new RouteFileError('the file declares a document type or entities, which no GPX file needs');
+  if (text.length > ROUTE_FILE_LIMIT_BYTES)
+    throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
+  if (/<!DOCTYPE|<!ENTITY/i.test(text))
+    throw new RouteFileError('the file declares a document type or entities, which no GPX file needs');
   const valid = XMLValidator.validate(text);
-  if (valid !== true) throw new RouteFileError(`not well-formed XML: line ${valid.err.line}: ${valid.err.msg}`);
-  const root = (new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '@', parseTagValue: false, processEntities: true, htmlEntities: false, removeNSPrefix: true }).parse(text) as { gpx?: unknown }).gpx;
-  if (typeof root !== 'object' || root === null) throw new RouteFileError('not a GPX file: there is no gpx element');
+  if (valid !== true)
+    throw new RouteFileError(`not well-formed XML: line ${valid.err.line}: ${valid.err.msg}`);
+  const root = (
+    new XMLParser({
+      ignoreAttributes: false,
+      attributeNamePrefix: '@',
+      parseTagValue: false,
+      processEntities: true,
+      htmlEntities: false,
+      removeNSPrefix: true,
+    }).parse(text) as { gpx?: unknown }
+  ).gpx;
+  if (typeof root !== 'object' || root === null)
+    throw new RouteFileError('not a GPX file: there is no gpx element');
   const { trk, rte, wpt } = root as Record<string, unknown>;
-  const tracks = asList(trk).flatMap((track, i) => asList(track.trkseg).map((segment, k) => ({ name: nameOf(track, `track ${i + 1}`), places: asList(segment.trkpt).map((p, n) => placeOf(p, `track ${i + 1}, segment ${k + 1}, point ${n + 1}`)) })));
-  const routes = asList(rte).map((route, i) => ({ name: nameOf(route, `route ${i + 1}`), places: asList(route.rtept).map((p, n) => placeOf(p, `route ${i + 1}, point ${n + 1}`)) }));
-  return { lines: [...tracks, ...routes].filter((l) => l.places.length > 1), waypoints: asList(wpt).map((w, i) => ({ ...placeOf(w, `waypoint ${i + 1}`), name: nameOf(w, `waypoint ${i + 1}`) })) };
+  const tracks = asList(trk).flatMap((track, i) =>
+    asList(track.trkseg).map((segment, k) => ({
+      name: nameOf(track, `track ${i + 1}`),
+      places: asList(segment.trkpt).map((p, n) =>
+        placeOf(p, `track ${i + 1}, segment ${k + 1}, point ${n + 1}`),
+      ),
+    })),
+  );
+  const routes = asList(rte).map((route, i) => ({
+    name: nameOf(route, `route ${i + 1}`),
+    places: asList(route.rtept).map((p, n) => placeOf(p, `route ${i + 1}, point ${n + 1}`)),
+  }));
+  return {
+    lines: [...tracks, ...routes].filter((l) => l.places.length > 1),
+    waypoints: asList(wpt).map((w, i) => ({
+      ...placeOf(w, `waypoint ${i + 1}`),
+      name: nameOf(w, `waypoint ${i + 1}`),
+    })),
+  };
 }
 
 /** Writes GPX 1.1: lines as routes. */
 export function writeGpx({ lines, waypoints }: RouteFile): string {
-  const place = (c: Coordinate & { name?: string }) => ({ '@lat': String(c.latitudeDeg), '@lon': String(c.longitudeDeg), ...(c.heightM === undefined ? {} : { ele: String(c.heightM) }), ...(c.name === undefined ? {} : { name: c.name }) });
-  const body = { gpx: { '@version': '1.1', '@creator': 'Urvek', '@xmlns': 'http://www.topografix.com/GPX/1/1', wpt: waypoints.map(place), rte: lines.map((l) => ({ name: l.name, rtept: l.places.map(place) })) } };
+  const place = (c: Coordinate & { name?: string }) => ({
+    '@lat': String(c.latitudeDeg),
+    '@lon': String(c.longitudeDeg),
+    ...(c.heightM === undefined ? {} : { ele: String(c.heightM) }),
+    ...(c.name === undefined ? {} : { name: c.name }),
+  });
+  const body = {
+    gpx: {
+      '@version': '1.1',
+      '@creator': 'Urvek',
+      '@xmlns': 'http://www.topografix.com/GPX/1/1',
+      wpt: waypoints.map(place),
+      rte: lines.map((l) => ({ name: l.name, rtept: l.places.map(place) })),
+    },
+  };
   return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true, suppressEmptyNode: true }).build(body)}`;
 }

@@ -12,14 +12,27 @@ export interface SurveyEntry {
 
 /** Reads a survey: `when,end,frequency_mhz,level_dbm` and, where known, `what`. @throws FormatError */
 export const readSurvey = (text: string): SurveyEntry[] =>
-  readTable(text, { required: ['when', 'end', 'frequency_mhz', 'level_dbm'], optional: ['what'] }).map((row) => {
-    const one = <T extends string>(column: string, choices: readonly T[]): T => {
-      const found = choices.find((c) => c === row.text(column));
-      if (found === undefined) throw new FormatError(row.line, column, `${JSON.stringify(row.text(column))} is none of ${choices.join(', ')}`);
-      return found;
-    };
-    return { when: one('when', ['before', 'after']), end: one('end', ['fixed', 'mobile']), frequencyMHz: row.number('frequency_mhz'), levelDbm: row.number('level_dbm'), what: row.text('what') };
-  });
+  readTable(text, { required: ['when', 'end', 'frequency_mhz', 'level_dbm'], optional: ['what'] }).map(
+    (row) => {
+      const one = <T extends string>(column: string, choices: readonly T[]): T => {
+        const found = choices.find((c) => c === row.text(column));
+        if (found === undefined)
+          throw new FormatError(
+            row.line,
+            column,
+            `${JSON.stringify(row.text(column))} is none of ${choices.join(', ')}`,
+          );
+        return found;
+      };
+      return {
+        when: one('when', ['before', 'after']),
+        end: one('end', ['fixed', 'mobile']),
+        frequencyMHz: row.number('frequency_mhz'),
+        levelDbm: row.number('level_dbm'),
+        what: row.text('what'),
+      };
+    },
+  );
 
 /** Reads logged levels: `distance_m,level_dbm`, the level empty where nothing was received. @throws FormatError */
 export const readLevels = (text: string): LevelReading[] =>

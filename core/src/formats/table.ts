@@ -3,7 +3,11 @@ import { stringify } from 'csv-stringify/browser/esm/sync';
 
 /** What is wrong with a file, and where: line from 1, column by name. */
 export class FormatError extends Error {
-  constructor(readonly line: number, readonly column: string | undefined, what: string) {
+  constructor(
+    readonly line: number,
+    readonly column: string | undefined,
+    what: string,
+  ) {
     super(`line ${line}${column === undefined ? '' : `, column ${column}`}: ${what}`);
     this.name = 'FormatError';
   }
@@ -40,11 +44,20 @@ export function readTable(text: string, { required, optional = [] }: TableColumn
   return records.map((record) => rowOf(record, header.cells));
 }
 
-interface CsvRecord { readonly cells: string[]; readonly line: number }
+interface CsvRecord {
+  readonly cells: string[];
+  readonly line: number;
+}
 
 export function parseRecords(text: string, delimiter = ','): CsvRecord[] {
   try {
-    const parsed = parse(text, { delimiter, bom: true, info: true, relax_column_count: true, skip_empty_lines: true }) as unknown as { record: string[]; info: { lines: number } }[];
+    const parsed = parse(text, {
+      delimiter,
+      bom: true,
+      info: true,
+      relax_column_count: true,
+      skip_empty_lines: true,
+    }) as unknown as { record: string[]; info: { lines: number } }[];
     // `lines` counts to the end of a record: one with line breaks inside quotes is named by its last line.
     return parsed.map(({ record, info }) => ({ cells: record, line: info.lines }));
   } catch (error) {
@@ -53,26 +66,37 @@ export function parseRecords(text: string, delimiter = ','): CsvRecord[] {
   }
 }
 
-function checkHeader({ cells: names, line }: CsvRecord, required: readonly string[], known: readonly string[]): void {
+function checkHeader(
+  { cells: names, line }: CsvRecord,
+  required: readonly string[],
+  known: readonly string[],
+): void {
   for (const name of names) {
-    if (!known.includes(name)) throw new FormatError(line, JSON.stringify(name), `unknown column; known are ${known.join(', ')}`);
-    if (names.indexOf(name) !== names.lastIndexOf(name)) throw new FormatError(line, name, 'the column stands twice');
+    if (!known.includes(name))
+      throw new FormatError(line, JSON.stringify(name), `unknown column; known are ${known.join(', ')}`);
+    if (names.indexOf(name) !== names.lastIndexOf(name))
+      throw new FormatError(line, name, 'the column stands twice');
   }
-  for (const name of required) if (!names.includes(name)) throw new FormatError(line, name, 'the column is missing');
+  for (const name of required)
+    if (!names.includes(name)) throw new FormatError(line, name, 'the column is missing');
 }
 
 const NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)([eE][+-]?\d+)?$/;
 
 function rowOf({ cells, line }: CsvRecord, names: readonly string[]): TableRow {
-  if (cells.length !== names.length) throw new FormatError(line, undefined, `${cells.length} fields where the header has ${names.length}`);
+  if (cells.length !== names.length)
+    throw new FormatError(line, undefined, `${cells.length} fields where the header has ${names.length}`);
   const text = (column: string): string => (cells[names.indexOf(column)] ?? '').trim();
   const number = (column: string): number => {
     const value = NUMBER.test(text(column)) ? Number(text(column)) : Number.NaN;
-    if (!Number.isFinite(value)) throw new FormatError(line, column, `${JSON.stringify(text(column))} is not a finite number`);
+    if (!Number.isFinite(value))
+      throw new FormatError(line, column, `${JSON.stringify(text(column))} is not a finite number`);
     return value;
   };
   return {
-    line, text, number,
+    line,
+    text,
+    number,
     has: (column) => names.includes(column),
     word: (column) => {
       if (text(column) === '') throw new FormatError(line, column, 'empty');
@@ -83,5 +107,8 @@ function rowOf({ cells, line }: CsvRecord, names: readonly string[]): TableRow {
 }
 
 /** Writes a table (RFC 4180). Cells that a spreadsheet would run as formulas are escaped. */
-export const writeTable = (header: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
+export const writeTable = (
+  header: readonly string[],
+  rows: readonly (readonly (string | number)[])[],
+): string =>
   stringify([[...header], ...rows.map((r) => [...r])], { record_delimiter: '\r\n', escape_formulas: true });

@@ -3,11 +3,14 @@ import type { ThroughputRow } from '../throughput/throughput.ts';
 import { FormatError, readTable, type TableRow } from './table.ts';
 
 /** A row of hits and misses, with the product where the file names one. */
-export interface ProductTrialRow extends TrialRow { readonly product: string | undefined }
+export interface ProductTrialRow extends TrialRow {
+  readonly product: string | undefined;
+}
 
 function above(row: TableRow, column: string, least: number, strictly = false): number {
   const value = row.number(column);
-  if (strictly ? !(value > least) : !(value >= least)) throw new FormatError(row.line, column, `${value} is ${strictly ? 'not above' : 'below'} ${least}`);
+  if (strictly ? !(value > least) : !(value >= least))
+    throw new FormatError(row.line, column, `${value} is ${strictly ? 'not above' : 'below'} ${least}`);
   return value;
 }
 
@@ -19,13 +22,23 @@ function whole(row: TableRow, column: string, least: number): number {
 
 /** Reads `distance_m,trials,successes` and, where there are several, `product`. @throws FormatError */
 export function readTrials(text: string): ProductTrialRow[] {
-  return readTable(text, { required: ['distance_m', 'trials', 'successes'], optional: ['product'] }).map((row) => {
-    const [distanceM, trials, successes] = [above(row, 'distance_m', 0, true), whole(row, 'trials', 1), whole(row, 'successes', 0)];
-    if (successes > trials) throw new FormatError(row.line, 'successes', `${successes} of ${trials} trials`);
-    return { distanceM, trials, successes, product: row.has('product') ? row.word('product') : undefined };
-  });
+  return readTable(text, { required: ['distance_m', 'trials', 'successes'], optional: ['product'] }).map(
+    (row) => {
+      const [distanceM, trials, successes] = [
+        above(row, 'distance_m', 0, true),
+        whole(row, 'trials', 1),
+        whole(row, 'successes', 0),
+      ];
+      if (successes > trials)
+        throw new FormatError(row.line, 'successes', `${successes} of ${trials} trials`);
+      return { distanceM, trials, successes, product: row.has('product') ? row.word('product') : undefined };
+    },
+  );
 }
 
 /** Reads `distance_m,throughput_mbps`. @throws FormatError */
 export const readThroughput = (text: string): ThroughputRow[] =>
-  readTable(text, { required: ['distance_m', 'throughput_mbps'] }).map((row) => ({ distanceM: above(row, 'distance_m', 0), mbps: above(row, 'throughput_mbps', 0) }));
+  readTable(text, { required: ['distance_m', 'throughput_mbps'] }).map((row) => ({
+    distanceM: above(row, 'distance_m', 0),
+    mbps: above(row, 'throughput_mbps', 0),
+  }));

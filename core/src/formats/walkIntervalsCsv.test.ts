@@ -6,7 +6,9 @@ const head = 'product,path,walk,held_m,failed_m\n';
 
 describe('reading', () => {
   test('columns in any order, quotes, byte order mark, CRLF, empty lines', () => {
-    const rows = readWalkIntervals('\ufefffailed_m,held_m,walk,path,product\r\n"120.5",100,1,"wagon ""shed"", north",A\r\n\r\n,90,2,open,A\r\n');
+    const rows = readWalkIntervals(
+      '\ufefffailed_m,held_m,walk,path,product\r\n"120.5",100,1,"wagon ""shed"", north",A\r\n\r\n,90,2,open,A\r\n',
+    );
     expect(rows).toEqual([
       { product: 'A', path: 'wagon "shed", north', walk: '1', heldM: 100, failedM: 120.5 },
       { product: 'A', path: 'open', walk: '2', heldM: 90, failedM: undefined },
@@ -35,14 +37,33 @@ describe('reading', () => {
 });
 
 test('what is written reads back to the last digit, whatever the names', () => {
-  const name = fc.string({ minLength: 1, maxLength: 12 }).filter((s) => s.trim() === s && s !== '' && !/^[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20'"]/.test(s) && !s.includes('\0'));
-  const row = fc.record({ product: name, path: name, walk: name, heldM: fc.double({ min: 0.001, max: 1e5, noNaN: true }), width: fc.option(fc.double({ min: 0, max: 1e4, noNaN: true }), { nil: undefined }) })
-    .map(({ width, ...r }): WalkIntervalRow => ({ ...r, failedM: width === undefined ? undefined : r.heldM + width }));
-  fc.assert(fc.property(fc.array(row, { minLength: 1, maxLength: 8 }), (rows) => {
-    expect(readWalkIntervals(writeWalkIntervals(rows))).toEqual(rows);
-  }));
+  const name = fc
+    .string({ minLength: 1, maxLength: 12 })
+    .filter(
+      (s) =>
+        s.trim() === s && s !== '' && !/^[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20'"]/.test(s) && !s.includes('\0'),
+    );
+  const row = fc
+    .record({
+      product: name,
+      path: name,
+      walk: name,
+      heldM: fc.double({ min: 0.001, max: 1e5, noNaN: true }),
+      width: fc.option(fc.double({ min: 0, max: 1e4, noNaN: true }), { nil: undefined }),
+    })
+    .map(({ width, ...r }): WalkIntervalRow => ({
+      ...r,
+      failedM: width === undefined ? undefined : r.heldM + width,
+    }));
+  fc.assert(
+    fc.property(fc.array(row, { minLength: 1, maxLength: 8 }), (rows) => {
+      expect(readWalkIntervals(writeWalkIntervals(rows))).toEqual(rows);
+    }),
+  );
 });
 
 test('a cell that a spreadsheet would run is escaped', () => {
-  expect(writeWalkIntervals([{ product: '=1+1', path: 'x', walk: '1', heldM: 1, failedM: 2 }])).toContain("'=1+1");
+  expect(writeWalkIntervals([{ product: '=1+1', path: 'x', walk: '1', heldM: 1, failedM: 2 }])).toContain(
+    "'=1+1",
+  );
 });

@@ -16,12 +16,15 @@ const OPTIONAL = [...SELECTORS, 'pair'] as const;
  * `held_m` 0: failed at the first point; both equal: exact.
  * @throws FormatError for whatever is not of that form.
  */
-export const readWalkIntervals = (text: string): WalkIntervalRow[] => readTable(text, { required: REQUIRED, optional: OPTIONAL }).map(readRow);
+export const readWalkIntervals = (text: string): WalkIntervalRow[] =>
+  readTable(text, { required: REQUIRED, optional: OPTIONAL }).map(readRow);
 
 function readRow(row: TableRow): WalkIntervalRow {
   const failed = row.text('failed_m');
   const interval: WalkIntervalRow = {
-    product: row.word('product'), path: row.word('path'), walk: row.word('walk'),
+    product: row.word('product'),
+    path: row.word('path'),
+    walk: row.word('walk'),
     heldM: metres(row, 'held_m'),
     failedM: failed === '' ? undefined : metres(row, 'failed_m'),
     ...Object.fromEntries(SELECTORS.flatMap((name) => (row.has(name) ? [[name, row.text(name)]] : []))),
@@ -38,7 +41,12 @@ function metres(row: TableRow, column: string): number {
 }
 
 function checkInterval(row: WalkInterval, line: number): void {
-  if (row.heldM === 0 && row.failedM === 0) throw new FormatError(line, 'failed_m', 'held 0 and failed 0: a failure at the zero point is the rig’s, not the range’s');
+  if (row.heldM === 0 && row.failedM === 0)
+    throw new FormatError(
+      line,
+      'failed_m',
+      'held 0 and failed 0: a failure at the zero point is the rig’s, not the range’s',
+    );
   try {
     censoringOf(row);
   } catch (error) {
@@ -50,6 +58,13 @@ function checkInterval(row: WalkInterval, line: number): void {
 export function writeWalkIntervals(rows: readonly WalkIntervalRow[]): string {
   const selectors = OPTIONAL.filter((name) => rows.some((row) => row[name] !== undefined));
   const columns = [...REQUIRED, ...selectors];
-  const body = rows.map((row) => [row.product, row.path, row.walk, row.heldM, row.failedM ?? '', ...selectors.map((name) => row[name] ?? '')]);
+  const body = rows.map((row) => [
+    row.product,
+    row.path,
+    row.walk,
+    row.heldM,
+    row.failedM ?? '',
+    ...selectors.map((name) => row[name] ?? ''),
+  ]);
   return writeTable(columns, body);
 }

@@ -9,9 +9,15 @@ export function runTimeH({ batteryWh, loadW }: Pick<RigSettings, 'batteryWh' | '
 }
 
 /** What is wrong with feeding an input from a battery; undefined when nothing is, or not enough is known. */
-export function inputTrouble({ batteryV, inputMinV, inputMaxV }: Pick<RigSettings, 'batteryV' | 'inputMinV' | 'inputMaxV'>): string | undefined {
+export function inputTrouble({
+  batteryV,
+  inputMinV,
+  inputMaxV,
+}: Pick<RigSettings, 'batteryV' | 'inputMinV' | 'inputMaxV'>): string | undefined {
   if (batteryV === undefined) return undefined;
-  if (inputMaxV !== undefined && batteryV > inputMaxV) return `The battery's ${batteryV} V are above the input's limit of ${inputMaxV} V: do not connect them.`;
-  if (inputMinV !== undefined && batteryV < inputMinV) return `The battery's ${batteryV} V are below the ${inputMinV} V that the input needs.`;
+  if (inputMaxV !== undefined && batteryV > inputMaxV)
+    return `The battery's ${batteryV} V are above the input's limit of ${inputMaxV} V: do not connect them.`;
+  if (inputMinV !== undefined && batteryV < inputMinV)
+    return `The battery's ${batteryV} V are below the ${inputMinV} V that the input needs.`;
   return undefined;
 }

@@ -31,10 +31,15 @@ function scaled(text: string, pattern: RegExp, factors: Readonly<Record<string, 
 function ratio(text: string): ClaimValue {
   const times = /^([\d.]+)\s*(?:×|x|times)$/i.exec(text.trim());
   if (times?.[1]) return { value: Number(times[1]), roundingHalf: halfUnit(times[1]) };
-  const percent = /^([+\-−]?)\s*([\d.]+)\s*%\s*(farther|further|more|longer|less|shorter)?$/i.exec(text.trim());
+  const percent = /^([+\-−]?)\s*([\d.]+)\s*%\s*(farther|further|more|longer|less|shorter)?$/i.exec(
+    text.trim(),
+  );
   if (!percent?.[2]) throw new RangeError(`invalid claim: ${JSON.stringify(text)}`);
   const down = percent[1] === '-' || percent[1] === '−' || /less|shorter/i.test(percent[3] ?? '');
-  return { value: 1 + (down ? -1 : 1) * (Number(percent[2]) / 100), roundingHalf: halfUnit(percent[2]) / 100 };
+  return {
+    value: 1 + (down ? -1 : 1) * (Number(percent[2]) / 100),
+    roundingHalf: halfUnit(percent[2]) / 100,
+  };
 }
 
 /** Reads a claim as it was written. @throws RangeError with the text. */
@@ -47,7 +52,14 @@ export function parseClaim(form: ClaimForm, text: string): ClaimValue {
     case 'ratio':
       return ratio(text);
     case 'throughput':
-      return scaled(text, /^([\d,.]+)\s*(kbit\/s|mbit\/s|gbit\/s|mbps|kbps|gbps)$/i, { 'kbit/s': 0.001, 'mbit/s': 1, 'gbit/s': 1000, kbps: 0.001, mbps: 1, gbps: 1000 });
+      return scaled(text, /^([\d,.]+)\s*(kbit\/s|mbit\/s|gbit\/s|mbps|kbps|gbps)$/i, {
+        'kbit/s': 0.001,
+        'mbit/s': 1,
+        'gbit/s': 1000,
+        kbps: 0.001,
+        mbps: 1,
+        gbps: 1000,
+      });
     case 'latency':
       return scaled(text, /^([\d,.]+)\s*(ms|s)$/i, { ms: 0.001, s: 1 });
   }
@@ -64,9 +76,11 @@ export interface StatedClaim {
  * more than their rounding.
  */
 export function disagreements<T extends StatedClaim>(claims: readonly T[]): [T, T][] {
-  return claims.flatMap((a, i) => claims.slice(i + 1).flatMap((b): [T, T][] => {
-    if (a.form !== b.form || a.condition !== b.condition) return [];
-    const [x, y] = [parseClaim(a.form, a.entered), parseClaim(b.form, b.entered)];
-    return Math.abs(x.value - y.value) > (x.roundingHalf + y.roundingHalf) * (1 + 1e-9) ? [[a, b]] : [];
-  }));
+  return claims.flatMap((a, i) =>
+    claims.slice(i + 1).flatMap((b): [T, T][] => {
+      if (a.form !== b.form || a.condition !== b.condition) return [];
+      const [x, y] = [parseClaim(a.form, a.entered), parseClaim(b.form, b.entered)];
+      return Math.abs(x.value - y.value) > (x.roundingHalf + y.roundingHalf) * (1 + 1e-9) ? [[a, b]] : [];
+    }),
+  );
 }

@@ -7,29 +7,61 @@ import type { RigSettings } from './rig.ts';
 import { rigDifferences } from './rigDiff.ts';
 
 const rig: RigSettings = {
-  channel: '6', powerMw: 10, gain: '', squelch: '', firmware: '1.0', antenna: '', antennaPlace: 'on the device', orientation: '', bodyPosition: 'chest',
-  heightFixedM: 1.5, heightMobileM: 1.5, cables: '', playoutDelayS: 0, feederLossDb: 1,
+  channel: '6',
+  powerMw: 10,
+  gain: '',
+  squelch: '',
+  firmware: '1.0',
+  antenna: '',
+  antennaPlace: 'on the device',
+  orientation: '',
+  bodyPosition: 'chest',
+  heightFixedM: 1.5,
+  heightMobileM: 1.5,
+  cables: '',
+  playoutDelayS: 0,
+  feederLossDb: 1,
 };
 
 describe('claims as they are written', () => {
   test.each<[ClaimForm, string, number]>([
-    ['distance', '1,476 ft', 449.8848], ['distance', '0.4 km', 400], ['ratio', '2×', 2], ['ratio', '1.5 x', 1.5], ['ratio', '8 % farther', 1.08], ['ratio', '+8 %', 1.08], ['ratio', '20% less', 0.8],
-    ['throughput', '1.2 Gbit/s', 1200], ['throughput', '300 Mbps', 300], ['latency', '50 ms', 0.05], ['latency', '0.08 s', 0.08],
+    ['distance', '1,476 ft', 449.8848],
+    ['distance', '0.4 km', 400],
+    ['ratio', '2×', 2],
+    ['ratio', '1.5 x', 1.5],
+    ['ratio', '8 % farther', 1.08],
+    ['ratio', '+8 %', 1.08],
+    ['ratio', '20% less', 0.8],
+    ['throughput', '1.2 Gbit/s', 1200],
+    ['throughput', '300 Mbps', 300],
+    ['latency', '50 ms', 0.05],
+    ['latency', '0.08 s', 0.08],
   ])('%s %s is %d', (form, text, value) => {
     expect(parseClaim(form, text).value).toBeCloseTo(value, 9);
   });
 
-  test.each<[ClaimForm, string]>([['ratio', '2 m'], ['throughput', '300'], ['latency', 'fast'], ['distance', '2×']])('%s %j is refused', (form, text) => {
+  test.each<[ClaimForm, string]>([
+    ['ratio', '2 m'],
+    ['throughput', '300'],
+    ['latency', 'fast'],
+    ['distance', '2×'],
+  ])('%s %j is refused', (form, text) => {
     expect(() => parseClaim(form, text)).toThrow(JSON.stringify(text));
   });
 
   test('two figures for one claim disagree only beyond their rounding', () => {
-    const claim = (entered: string, condition = 'open') => ({ form: 'distance' as const, entered, condition });
+    const claim = (entered: string, condition = 'open') => ({
+      form: 'distance' as const,
+      entered,
+      condition,
+    });
     expect(disagreements([claim('100 m'), claim('328 ft')])).toEqual([]);
     expect(disagreements([claim('150 m'), claim('500 ft')])).toEqual([]);
     expect(disagreements([claim('150 m'), claim('550 ft')])).toHaveLength(1);
     expect(disagreements([claim('450 m'), claim('1,312 ft')])).toHaveLength(1);
-    expect(disagreements([claim('100 m'), claim('328 ft', 'obstructed'), claim('50 m', 'obstructed')])).toHaveLength(1);
+    expect(
+      disagreements([claim('100 m'), claim('328 ft', 'obstructed'), claim('50 m', 'obstructed')]),
+    ).toHaveLength(1);
   });
 });
 
@@ -39,16 +71,30 @@ describe('two rigs side by side', () => {
   });
 
   test('differences only, with their size where it is known', () => {
-    const other: RigSettings = { ...rig, powerMw: 20, heightMobileM: 3, feederLossDb: 3, firmware: '1.1', antennaGainDbi: 2 };
+    const other: RigSettings = {
+      ...rig,
+      powerMw: 20,
+      heightMobileM: 3,
+      feederLossDb: 3,
+      firmware: '1.1',
+      antennaGainDbi: 2,
+    };
     const differences = new Map(rigDifferences(rig, other).map((d) => [d.field, d]));
-    expect([...differences.keys()].sort()).toEqual(['antennaGainDbi', 'feederLossDb', 'firmware', 'heightMobileM', 'powerMw']);
+    expect([...differences.keys()].sort()).toEqual([
+      'antennaGainDbi',
+      'feederLossDb',
+      'firmware',
+      'heightMobileM',
+      'powerMw',
+    ]);
     expect(differences.get('powerMw')?.gainDb).toBeCloseTo(3.01, 2);
     expect(differences.get('heightMobileM')?.gainDb).toBeCloseTo(6.02, 2);
     expect(differences.get('feederLossDb')?.gainDb).toBe(-2);
     expect(differences.get('antennaGainDbi')).toMatchObject({ left: 'not stated', gainDb: undefined });
     expect(differences.get('firmware')?.gainDb).toBeUndefined();
     // What one gains the other loses.
-    for (const back of rigDifferences(other, rig)) expect((back.gainDb ?? 0) + (differences.get(back.field)?.gainDb ?? 0)).toBeCloseTo(0, 12);
+    for (const back of rigDifferences(other, rig))
+      expect((back.gainDb ?? 0) + (differences.get(back.field)?.gainDb ?? 0)).toBeCloseTo(0, 12);
   });
 
   test('batteries: run time, and the limits of the input', () => {
@@ -62,7 +108,15 @@ describe('two rigs side by side', () => {
 });
 
 test('every kind has words for every grade, a test signal, and checks with names of their own', () => {
-  expect(KINDS.map((k) => k.id)).toEqual(['microphone', 'video-link', 'speaker', 'router', 'remote', 'two-way-radio', 'accessory']);
+  expect(KINDS.map((k) => k.id)).toEqual([
+    'microphone',
+    'video-link',
+    'speaker',
+    'router',
+    'remote',
+    'two-way-radio',
+    'accessory',
+  ]);
   for (const kind of KINDS) {
     for (const grade of GRADES) expect(kind.words[grade]).not.toBe('');
     expect(new Set(kind.checks.map((c) => c.id)).size).toBe(kind.checks.length);

@@ -1,5 +1,12 @@
 /** Where an antenna stands. */
-export const ANTENNA_PLACES = ['on the device', 'on the body', 'on a stand', 'on a mast', 'inside a vehicle', 'outside a vehicle'] as const;
+export const ANTENNA_PLACES = [
+  'on the device',
+  'on the body',
+  'on a stand',
+  'on a mast',
+  'inside a vehicle',
+  'outside a vehicle',
+] as const;
 export type AntennaPlace = (typeof ANTENNA_PLACES)[number];
 
 /** A product as set up, by named fields; an absent figure is not known, and not zero. */

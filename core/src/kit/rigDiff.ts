@@ -13,13 +13,23 @@ export interface RigDifference {
 
 type Size = (left: number, right: number) => number;
 
-interface FieldWords { readonly label: string; readonly unit?: string; readonly size?: Size; readonly basis?: string }
+interface FieldWords {
+  readonly label: string;
+  readonly unit?: string;
+  readonly size?: Size;
+  readonly basis?: string;
+}
 
 const asGain: Size = (left, right) => right - left;
 
 const FIELDS: Readonly<Record<keyof RigSettings, FieldWords>> = {
   channel: { label: 'Channel' },
-  widthMHz: { label: 'Channel width', unit: 'MHz', size: (l, r) => 10 * Math.log10(l / r), basis: 'noise in the wider channel' },
+  widthMHz: {
+    label: 'Channel width',
+    unit: 'MHz',
+    size: (l, r) => 10 * Math.log10(l / r),
+    basis: 'noise in the wider channel',
+  },
   powerMw: { label: 'Power', unit: 'mW', size: (l, r) => 10 * Math.log10(r / l), basis: 'ratio of powers' },
   gain: { label: 'Gain' },
   squelch: { label: 'Squelch' },
@@ -31,8 +41,18 @@ const FIELDS: Readonly<Record<keyof RigSettings, FieldWords>> = {
   orientation: { label: 'Orientation' },
   bodyPosition: { label: 'Body position' },
   bodyLossDb: { label: 'Body loss', unit: 'dB', size: (l, r) => l - r, basis: 'difference of losses' },
-  heightFixedM: { label: 'Height, fixed end', unit: 'm', size: (l, r) => 20 * Math.log10(r / l), basis: 'two rays, beyond the break point' },
-  heightMobileM: { label: 'Height, mobile end', unit: 'm', size: (l, r) => 20 * Math.log10(r / l), basis: 'two rays, beyond the break point' },
+  heightFixedM: {
+    label: 'Height, fixed end',
+    unit: 'm',
+    size: (l, r) => 20 * Math.log10(r / l),
+    basis: 'two rays, beyond the break point',
+  },
+  heightMobileM: {
+    label: 'Height, mobile end',
+    unit: 'm',
+    size: (l, r) => 20 * Math.log10(r / l),
+    basis: 'two rays, beyond the break point',
+  },
   cables: { label: 'Cables and connectors' },
   playoutDelayS: { label: 'Playout delay', unit: 's' },
   batteryWh: { label: 'Battery', unit: 'Wh' },
@@ -43,7 +63,11 @@ const FIELDS: Readonly<Record<keyof RigSettings, FieldWords>> = {
 };
 
 const show = (value: string | number | undefined, unit: string | undefined): string =>
-  value === undefined || value === '' ? 'not stated' : unit === undefined ? String(value) : `${value} ${unit}`;
+  value === undefined || value === ''
+    ? 'not stated'
+    : unit === undefined
+      ? String(value)
+      : `${value} ${unit}`;
 
 /** Two rigs side by side: their differences only, each with its size in dB where it is known. */
 export function rigDifferences(left: RigSettings, right: RigSettings): RigDifference[] {
@@ -52,6 +76,15 @@ export function rigDifferences(left: RigSettings, right: RigSettings): RigDiffer
     const [l, r] = [left[field], right[field]];
     if (show(l, unit) === show(r, unit)) return [];
     const known = size && typeof l === 'number' && typeof r === 'number' ? size(l, r) : undefined;
-    return [{ field, label, left: show(l, unit), right: show(r, unit), gainDb: known, basis: known === undefined ? undefined : basis }];
+    return [
+      {
+        field,
+        label,
+        left: show(l, unit),
+        right: show(r, unit),
+        gainDb: known,
+        basis: known === undefined ? undefined : basis,
+      },
+    ];
   });
 }

@@ -21,7 +21,12 @@ function withScatter(values: readonly number[], resolutionS: number, baselineS: 
   const n = values.length;
   const ofResolution = (1.96 * resolutionS) / Math.sqrt(3);
   const ofScatter = n > 1 ? (studentQuantile(0.975, n - 1) * standardDeviation(values)) / Math.sqrt(n) : 0;
-  return { latencyS: mean(values) - baselineS, halfWidthS: Math.hypot(ofScatter, ofResolution), resolutionS, readings: n };
+  return {
+    latencyS: mean(values) - baselineS,
+    halfWidthS: Math.hypot(ofScatter, ofResolution),
+    resolutionS,
+    readings: n,
+  };
 }
 
 /**
@@ -34,7 +39,11 @@ export function latencyOfFrames(counts: readonly number[], framesPerS: number, b
   if (counts.length === 0) throw new RangeError('invalid counts: none');
   const bad = counts.find((c) => !(c >= 0));
   if (bad !== undefined) throw new RangeError(`invalid count: ${bad}`);
-  return withScatter(counts.map((c) => c / framesPerS), 1 / framesPerS, baselineS);
+  return withScatter(
+    counts.map((c) => c / framesPerS),
+    1 / framesPerS,
+    baselineS,
+  );
 }
 
 export interface ClockReading {
@@ -55,12 +64,22 @@ export interface ClockChain {
  * shows the past by up to one refresh at each end.
  * @throws LatencyRefused where the chain's own delay and refresh exceed what is to be measured.
  */
-export function latencyOfClock(readings: readonly ClockReading[], { baselineS, refreshHz }: ClockChain): Latency {
+export function latencyOfClock(
+  readings: readonly ClockReading[],
+  { baselineS, refreshHz }: ClockChain,
+): Latency {
   if (!(refreshHz > 0)) throw new RangeError(`invalid refreshHz: ${refreshHz}`);
   if (readings.length === 0) throw new RangeError('invalid readings: none');
-  const found = withScatter(readings.map((r) => r.clockS - r.screenS), 1 / refreshHz, baselineS);
+  const found = withScatter(
+    readings.map((r) => r.clockS - r.screenS),
+    1 / refreshHz,
+    baselineS,
+  );
   const own = baselineS + found.resolutionS;
-  if (found.latencyS < own) throw new LatencyRefused(`the chain's own ${(1000 * own).toFixed(0)} ms (wired baseline and one refresh) exceed the ${(1000 * found.latencyS).toFixed(0)} ms that are left: film it with a faster screen, or a shorter chain`);
+  if (found.latencyS < own)
+    throw new LatencyRefused(
+      `the chain's own ${(1000 * own).toFixed(0)} ms (wired baseline and one refresh) exceed the ${(1000 * found.latencyS).toFixed(0)} ms that are left: film it with a faster screen, or a shorter chain`,
+    );
   return found;
 }
 

@@ -12,11 +12,20 @@ export interface ClapDistances {
  * neighbours, less the time that sound took to each microphone.
  * @throws RangeError unless both tracks have as many samples as the greatest lag wants.
  */
-export function trackOffsetS(first: Float64Array, second: Float64Array, sampleRateHz: number, greatestLagS: number, { toFirstM, toSecondM }: ClapDistances = { toFirstM: 0, toSecondM: 0 }): number {
+export function trackOffsetS(
+  first: Float64Array,
+  second: Float64Array,
+  sampleRateHz: number,
+  greatestLagS: number,
+  { toFirstM, toSecondM }: ClapDistances = { toFirstM: 0, toSecondM: 0 },
+): number {
   if (!(sampleRateHz > 0)) throw new RangeError(`invalid sampleRateHz: ${sampleRateHz}`);
   const most = Math.round(greatestLagS * sampleRateHz);
-  if (!(most >= 1 && Math.min(first.length, second.length) > 2 * most)) throw new RangeError(`invalid greatestLagS: ${greatestLagS}`);
-  const correlation = Float64Array.from({ length: 2 * most + 1 }, (_, i) => correlate(first, second, i - most));
+  if (!(most >= 1 && Math.min(first.length, second.length) > 2 * most))
+    throw new RangeError(`invalid greatestLagS: ${greatestLagS}`);
+  const correlation = Float64Array.from({ length: 2 * most + 1 }, (_, i) =>
+    correlate(first, second, i - most),
+  );
   const peak = correlation.reduce((best, v, i) => (v > (correlation[best] as number) ? i : best), 0);
   return (peak - most + vertex(correlation, peak)) / sampleRateHz - (toSecondM - toFirstM) / SOUND_MPS;
 }

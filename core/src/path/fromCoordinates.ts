@@ -29,14 +29,19 @@ export function routeOf(fixes: readonly Coordinate[]): Coordinate[] {
   }, []);
   const end = points.length - 1;
   // The end counts as a place of its own only when it is a step away; else it takes the place of the last one kept.
-  const indexes = spaced.at(-1) === end ? spaced : [...(spaced.length > 1 ? spaced.slice(0, -1) : spaced), end];
+  const indexes =
+    spaced.at(-1) === end ? spaced : [...(spaced.length > 1 ? spaced.slice(0, -1) : spaced), end];
   const kept = new Set([0, indexes.length - 1]);
   const work: [number, number][] = [[0, indexes.length - 1]];
   for (let span = work.pop(); span; span = work.pop()) {
     const [from, to] = span;
     let [worst, at] = [TOLERANCE_M, -1];
     for (let i = from + 1; i < to; i++) {
-      const { distanceM } = fromSegment(points[indexes[i] as number] as PlanePoint, points[indexes[from] as number] as PlanePoint, points[indexes[to] as number] as PlanePoint);
+      const { distanceM } = fromSegment(
+        points[indexes[i] as number] as PlanePoint,
+        points[indexes[from] as number] as PlanePoint,
+        points[indexes[to] as number] as PlanePoint,
+      );
       if (distanceM > worst) [worst, at] = [distanceM, i];
     }
     if (at === -1) continue;
@@ -52,31 +57,46 @@ export function legsOf(route: readonly Coordinate[]): Leg[] {
     const from = route[i] as Coordinate;
     const { distanceM, bearingDeg } = geodesicBetween(from, to);
     const riseM = (to.heightM ?? 0) - (from.heightM ?? to.heightM ?? 0);
-    return distanceM > 0 ? [{ lengthM: Math.hypot(distanceM, riseM), bearingDeg, riseM, exposure: 'open' as const }] : [];
+    return distanceM > 0
+      ? [{ lengthM: Math.hypot(distanceM, riseM), bearingDeg, riseM, exposure: 'open' as const }]
+      : [];
   });
 }
 
 /** How far along a route, travelled, the place nearest to a coordinate lies; and how far off it. */
-export function placeOnRoute(route: readonly Coordinate[], place: Coordinate): { travelledM: number; offM: number } {
+export function placeOnRoute(
+  route: readonly Coordinate[],
+  place: Coordinate,
+): { travelledM: number; offM: number } {
   const [origin] = route;
   if (!origin || route.length < 2) throw new RangeError(`invalid route of ${route.length} places`);
   const legs = legsOf(route);
   const points = route.map((c) => onPlane(origin, c));
-  return nearestAlong(onPlane(origin, place), points, legs.map((l) => l.lengthM));
+  return nearestAlong(
+    onPlane(origin, place),
+    points,
+    legs.map((l) => l.lengthM),
+  );
 }
 
 /** The places of a path whose fixed end has a coordinate: the fixed end, and the end of each leg. */
 export function coordinatesOf(path: Pick<Path, 'legs'>, fixedEnd: Coordinate): Coordinate[] {
-  return path.legs.reduce<Coordinate[]>((places, leg) => {
-    const from = places[places.length - 1] as Coordinate;
-    const to = geodesicTo(from, leg.bearingDeg, Math.sqrt(leg.lengthM ** 2 - leg.riseM ** 2));
-    return [...places, from.heightM === undefined ? to : { ...to, heightM: from.heightM + leg.riseM }];
-  }, [fixedEnd]);
+  return path.legs.reduce<Coordinate[]>(
+    (places, leg) => {
+      const from = places[places.length - 1] as Coordinate;
+      const to = geodesicTo(from, leg.bearingDeg, Math.sqrt(leg.lengthM ** 2 - leg.riseM ** 2));
+      return [...places, from.heightM === undefined ? to : { ...to, heightM: from.heightM + leg.riseM }];
+    },
+    [fixedEnd],
+  );
 }
 
 /** The coordinate of a place on the path by travelled distance. */
-export const coordinateAt = (path: Pick<Path, 'legs'>, fixedEnd: Coordinate, travelledM: number): Coordinate =>
-  coordinatesOf({ legs: cutAt(path.legs, travelledM) }, fixedEnd).at(-1) as Coordinate;
+export const coordinateAt = (
+  path: Pick<Path, 'legs'>,
+  fixedEnd: Coordinate,
+  travelledM: number,
+): Coordinate => coordinatesOf({ legs: cutAt(path.legs, travelledM) }, fixedEnd).at(-1) as Coordinate;
 
 /** The legs up to a travelled distance, the last one cut there. */
 function cutAt(legs: readonly Leg[], travelledM: number): Leg[] {

@@ -35,5 +35,7 @@ export function parseCoordinate(text: string): Coordinate | undefined {
   const match = /^\s*([+-]?\d+(?:\.\d+)?)\s*°?\s*[,;\s]\s*([+-]?\d+(?:\.\d+)?)\s*°?\s*$/.exec(text);
   if (!match) return undefined;
   const [latitudeDeg, longitudeDeg] = [Number(match[1]), Number(match[2])];
-  return Math.abs(latitudeDeg) <= 90 && Math.abs(longitudeDeg) <= 180 ? { latitudeDeg, longitudeDeg } : undefined;
+  return Math.abs(latitudeDeg) <= 90 && Math.abs(longitudeDeg) <= 180
+    ? { latitudeDeg, longitudeDeg }
+    : undefined;
 }

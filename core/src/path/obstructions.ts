@@ -7,9 +7,13 @@ import { crossingObstruction, crossingsAt, type Crossing } from './sitePlan.ts';
  * An obstruction of a path as the propagation models want it: placed by separation, in which they compute.
  * @throws RangeError when a figure of its kind is missing.
  */
-export function modelObstruction(path: Pick<Path, 'legs'>, { label, kind, atM, toM, material, thicknessM, heightM, lossDb }: Obstruction): PathObstruction {
+export function modelObstruction(
+  path: Pick<Path, 'legs'>,
+  { label, kind, atM, toM, material, thicknessM, heightM, lossDb }: Obstruction,
+): PathObstruction {
   const at = separationAtM(path, atM);
-  const missing = (what: string): RangeError => new RangeError(`invalid obstruction ${JSON.stringify(label)}: no ${what}`);
+  const missing = (what: string): RangeError =>
+    new RangeError(`invalid obstruction ${JSON.stringify(label)}: no ${what}`);
   switch (kind) {
     case 'slab':
       if (material === undefined || thicknessM === undefined) throw missing('material or thickness');
@@ -41,7 +45,10 @@ export function inTheWayOf(path: Path): (travelledM: number) => InTheWay {
   return (travelledM) => {
     const [east, north] = pointAt(travelledM);
     const crossings = crossingsAt(features, [east, north]);
-    return { crossings, obstructions: [...stated, ...crossings.flatMap((c) => crossingObstruction(c) ?? [])] };
+    return {
+      crossings,
+      obstructions: [...stated, ...crossings.flatMap((c) => crossingObstruction(c) ?? [])],
+    };
   };
 }
 
@@ -51,7 +58,8 @@ export function firstBetween(path: Path, stepM = 0.5): { readonly label: string;
   const first = new Map<string, { label: string; atM: number }>();
   const lengthM = pathLengthM(path);
   for (let atM = stepM; path.features && path.features.length > 0 && atM <= lengthM; atM += stepM) {
-    for (const { feature } of between(atM).crossings) if (!first.has(feature.id)) first.set(feature.id, { label: feature.label, atM });
+    for (const { feature } of between(atM).crossings)
+      if (!first.has(feature.id)) first.set(feature.id, { label: feature.label, atM });
   }
   return [...first.values()];
 }

@@ -59,4 +59,5 @@ export interface Path {
   readonly fixedEnd?: Coordinate;
 }
 
-export const pathLengthM = (path: Pick<Path, 'legs'>): number => path.legs.reduce((sum, leg) => sum + leg.lengthM, 0);
+export const pathLengthM = (path: Pick<Path, 'legs'>): number =>
+  path.legs.reduce((sum, leg) => sum + leg.lengthM, 0);

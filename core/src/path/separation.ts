@@ -3,12 +3,18 @@ import { pathLengthM, type Leg, type Path } from './path.ts';
 /** East, north, up from the fixed end, in metres. */
 export type Point = readonly [eastM: number, northM: number, upM: number];
 
-interface Segment { readonly from: Point; readonly to: Point; readonly startM: number; readonly endM: number }
+interface Segment {
+  readonly from: Point;
+  readonly to: Point;
+  readonly startM: number;
+  readonly endM: number;
+}
 
 /** @throws RangeError when a leg rises more than it is long. */
 function advance([east, north, up]: Point, leg: Leg): Point {
   if (!(leg.lengthM > 0)) throw new RangeError(`invalid lengthM: ${leg.lengthM}`);
-  if (!(Math.abs(leg.riseM) <= leg.lengthM)) throw new RangeError(`invalid riseM: ${leg.riseM} over ${leg.lengthM} m`);
+  if (!(Math.abs(leg.riseM) <= leg.lengthM))
+    throw new RangeError(`invalid riseM: ${leg.riseM} over ${leg.lengthM} m`);
   const horizontal = Math.sqrt(leg.lengthM ** 2 - leg.riseM ** 2);
   const bearing = (leg.bearingDeg * Math.PI) / 180;
   return [east + horizontal * Math.sin(bearing), north + horizontal * Math.cos(bearing), up + leg.riseM];
@@ -26,17 +32,26 @@ function segmentsOf(path: Pick<Path, 'legs'>): Segment[] {
 }
 
 const norm = (p: Point): number => Math.hypot(...p);
-const between = (a: Point, b: Point, f: number): Point => [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1]), a[2] + f * (b[2] - a[2])];
+const between = (a: Point, b: Point, f: number): Point => [
+  a[0] + f * (b[0] - a[0]),
+  a[1] + f * (b[1] - a[1]),
+  a[2] + f * (b[2] - a[2]),
+];
 
 /** Any place of a route, the legs worked out once: see pathPoint. */
 export function pathPointsOf(path: Pick<Path, 'legs'>): (travelledM: number) => Point {
   const totalM = pathLengthM(path);
   const segments = segmentsOf(path);
   return (travelledM) => {
-    if (!(travelledM >= -1e-6 && travelledM <= totalM + 1e-6)) throw new RangeError(`invalid travelledM: ${travelledM} on a path of ${totalM} m`);
+    if (!(travelledM >= -1e-6 && travelledM <= totalM + 1e-6))
+      throw new RangeError(`invalid travelledM: ${travelledM} on a path of ${totalM} m`);
     const segment = segments.find((s) => travelledM <= s.endM) ?? segments[segments.length - 1];
     if (!segment) return [0, 0, 0];
-    return between(segment.from, segment.to, Math.min(1, Math.max(0, (travelledM - segment.startM) / (segment.endM - segment.startM))));
+    return between(
+      segment.from,
+      segment.to,
+      Math.min(1, Math.max(0, (travelledM - segment.startM) / (segment.endM - segment.startM))),
+    );
   };
 }
 
@@ -44,21 +59,29 @@ export function pathPointsOf(path: Pick<Path, 'legs'>): (travelledM: number) => 
  * Where the route is after `travelledM`, ends included to a micrometre.
  * @throws RangeError off the path.
  */
-export const pathPoint = (path: Pick<Path, 'legs'>, travelledM: number): Point => pathPointsOf(path)(travelledM);
+export const pathPoint = (path: Pick<Path, 'legs'>, travelledM: number): Point =>
+  pathPointsOf(path)(travelledM);
 
 /** Straight line in three dimensions between the fixed end and the point `travelledM` along the path. */
-export const separationAtM = (path: Pick<Path, 'legs'>, travelledM: number): number => norm(pathPoint(path, travelledM));
+export const separationAtM = (path: Pick<Path, 'legs'>, travelledM: number): number =>
+  norm(pathPoint(path, travelledM));
 
 /**
  * Least and greatest separation met between two travelled distances. On a bent path these need not lie at the ends;
  * `monotonic` says whether separation rises all the way.
  */
-export function separationRangeM(path: Pick<Path, 'legs'>, fromM: number, toM: number): { leastM: number; greatestM: number; monotonic: boolean } {
+export function separationRangeM(
+  path: Pick<Path, 'legs'>,
+  fromM: number,
+  toM: number,
+): { leastM: number; greatestM: number; monotonic: boolean } {
   const totalM = pathLengthM(path);
   // A wheel can read a little more than the path has.
   const onPath = (m: number): number => Math.min(totalM, Math.max(0, m));
   const [start, end] = [onPath(Math.min(fromM, toM)), onPath(Math.max(fromM, toM))];
-  const turns = segmentsOf(path).flatMap((s) => [s.startM, nearestM(s)]).filter((s) => s > start && s < end);
+  const turns = segmentsOf(path)
+    .flatMap((s) => [s.startM, nearestM(s)])
+    .filter((s) => s > start && s < end);
   const values = [start, ...turns.sort((a, b) => a - b), end].map((s) => separationAtM(path, s));
   return {
     leastM: Math.min(...values),

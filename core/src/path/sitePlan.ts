@@ -62,7 +62,11 @@ const edgesOf = (outline: readonly PlanPoint[], closed: boolean): [PlanPoint, Pl
 
 /** Whether a place lies inside an outline (even-odd rule). */
 export function isInside([x, y]: PlanPoint, outline: readonly PlanPoint[]): boolean {
-  return edgesOf(outline, true).reduce((inside, [a, b]) => (a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0] ? !inside : inside), false);
+  return edgesOf(outline, true).reduce(
+    (inside, [a, b]) =>
+      a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0] ? !inside : inside,
+    false,
+  );
 }
 
 /** What lies between the fixed end and a place, nearest first. A line is met once a segment, an area once a stretch inside. */
@@ -74,15 +78,22 @@ export function crossingsAt(features: readonly Feature[], to: PlanPoint): Crossi
 function crossingsOf(feature: Feature, to: PlanPoint, wayM: number): Crossing[] {
   const { kind, outline, thicknessM } = feature;
   if (wayM === 0 || kind === 'steps') return [];
-  if (kind === 'floor') return isInside(to, outline) && !isInside([0, 0], outline) ? [{ feature, atM: wayM, depthM: 0 }] : [];
+  if (kind === 'floor')
+    return isInside(to, outline) && !isInside([0, 0], outline) ? [{ feature, atM: wayM, depthM: 0 }] : [];
   if (isLine(kind)) {
-    return edgesOf(outline, false).flatMap(([a, b]) => meets(to, a, b).map((share) => {
-      const along = minus(b, a);
-      // Met at a slant the way through is longer; no longer than the stretch itself.
-      const sine = Math.abs(cross(to, along)) / (wayM * Math.hypot(...along));
-      const straightM = thicknessM ?? (kind === 'hedge' ? FEATURE_DEFAULTS.hedgeM : 0);
-      return { feature, atM: share * wayM, depthM: Math.min(straightM / sine, Math.max(straightM, Math.hypot(...along))) };
-    }));
+    return edgesOf(outline, false).flatMap(([a, b]) =>
+      meets(to, a, b).map((share) => {
+        const along = minus(b, a);
+        // Met at a slant the way through is longer; no longer than the stretch itself.
+        const sine = Math.abs(cross(to, along)) / (wayM * Math.hypot(...along));
+        const straightM = thicknessM ?? (kind === 'hedge' ? FEATURE_DEFAULTS.hedgeM : 0);
+        return {
+          feature,
+          atM: share * wayM,
+          depthM: Math.min(straightM / sine, Math.max(straightM, Math.hypot(...along))),
+        };
+      }),
+    );
   }
   // Cut at every edge, then asked in the middle of each piece: a corner that the line just touches does not count twice.
   const cuts = [0, ...edgesOf(outline, true).flatMap(([a, b]) => meets(to, a, b)), 1].sort((a, b) => a - b);
@@ -90,7 +101,9 @@ function crossingsOf(feature: Feature, to: PlanPoint, wayM: number): Crossing[] 
     const until = cuts[i + 1];
     if (until === undefined || !(until > from)) return [];
     const middle = (from + until) / 2;
-    return isInside([to[0] * middle, to[1] * middle], outline) ? [{ feature, atM: from * wayM, depthM: (until - from) * wayM }] : [];
+    return isInside([to[0] * middle, to[1] * middle], outline)
+      ? [{ feature, atM: from * wayM, depthM: (until - from) * wayM }]
+      : [];
   });
 }
 
@@ -100,12 +113,16 @@ export function crossingObstruction({ feature, atM, depthM }: Crossing): PathObs
   switch (kind) {
     case 'wall':
       if (lossDb !== undefined) return { kind: 'fixed-loss', atM, lossDb };
-      return material === undefined || thicknessM === undefined ? undefined : { kind: 'slab', atM, material, thicknessM, heightM };
+      return material === undefined || thicknessM === undefined
+        ? undefined
+        : { kind: 'slab', atM, material, thicknessM, heightM };
     case 'hedge':
     case 'trees':
       return { kind: 'foliage', fromM: atM, toM: atM + depthM };
     case 'vehicle':
-      return atM > 0 ? { kind: 'knife-edge', atM: atM + depthM / 2, heightM: heightM ?? FEATURE_DEFAULTS.vehicleM } : undefined;
+      return atM > 0
+        ? { kind: 'knife-edge', atM: atM + depthM / 2, heightM: heightM ?? FEATURE_DEFAULTS.vehicleM }
+        : undefined;
     case 'floor':
       return { kind: 'fixed-loss', atM: 0, lossDb: lossDb ?? FEATURE_DEFAULTS.floorDb };
     case 'steps':
@@ -116,15 +133,23 @@ export function crossingObstruction({ feature, atM, depthM }: Crossing): PathObs
 /** The places of a route on the plan: the fixed end, and the end of each leg. */
 export function planPoints(path: Pick<Path, 'legs'>): PlanPoint[] {
   let atM = 0;
-  return [[0, 0], ...path.legs.map((leg): PlanPoint => {
-    atM += leg.lengthM;
-    const [east, north] = pathPoint(path, atM);
-    return [east, north];
-  })];
+  return [
+    [0, 0],
+    ...path.legs.map((leg): PlanPoint => {
+      atM += leg.lengthM;
+      const [east, north] = pathPoint(path, atM);
+      return [east, north];
+    }),
+  ];
 }
 
 /** Travelled distance of the place of the route that is nearest to one on the plan. */
-export const nearestOnRoute = (path: Pick<Path, 'legs'>, to: PlanPoint): number => nearestAlong(to, planPoints(path), path.legs.map((l) => l.lengthM)).travelledM;
+export const nearestOnRoute = (path: Pick<Path, 'legs'>, to: PlanPoint): number =>
+  nearestAlong(
+    to,
+    planPoints(path),
+    path.legs.map((l) => l.lengthM),
+  ).travelledM;
 
 const NEW_LEG = { riseM: 0, exposure: 'open' } as const;
 
@@ -133,7 +158,10 @@ export function legsThrough(points: readonly PlanPoint[], before: readonly Leg[]
   return points.slice(1).flatMap((to, i) => {
     const along = minus(to, points[i] as PlanPoint);
     const horizontalM = Math.hypot(...along);
-    const { riseM, exposure } = before[i] ?? { ...NEW_LEG, exposure: before.at(-1)?.exposure ?? NEW_LEG.exposure };
+    const { riseM, exposure } = before[i] ?? {
+      ...NEW_LEG,
+      exposure: before.at(-1)?.exposure ?? NEW_LEG.exposure,
+    };
     const bearingDeg = ((Math.atan2(along[0], along[1]) * 180) / Math.PI + 360) % 360;
     return horizontalM > 0 ? [{ lengthM: Math.hypot(horizontalM, riseM), bearingDeg, riseM, exposure }] : [];
   });

@@ -8,7 +8,9 @@ export function williamsSquare(products: number): number[][] {
   // First row 0, n−1, 1, n−2, 2 …: its differences are all different, so that each neighbour occurs once a square.
   const first = Array.from({ length: products }, (_, i) => (i % 2 === 0 ? i / 2 : products - (i + 1) / 2));
   const square = first.map((_, shift) => first.map((p) => (p + shift) % products));
-  return products % 2 === 0 || products === 1 ? square : [...square, ...square.map((row) => row.toReversed())];
+  return products % 2 === 0 || products === 1
+    ? square
+    : [...square, ...square.map((row) => row.toReversed())];
 }
 
 export interface Slot<T> {
@@ -24,7 +26,11 @@ export function balancedOrder<T>(items: readonly T[], rounds: number): Slot<T>[]
   if (items.length === 0) return [];
   const square = williamsSquare(items.length);
   return Array.from({ length: rounds }, (_, r) =>
-    (square[r % square.length] as number[]).map((p, place) => ({ round: r + 1, place: place + 1, item: items[p] as T })),
+    (square[r % square.length] as number[]).map((p, place) => ({
+      round: r + 1,
+      place: place + 1,
+      item: items[p] as T,
+    })),
   ).flat();
 }
 

@@ -15,4 +15,5 @@ export function blindLabels(ids: readonly string[], key: string): ReadonlyMap<st
 }
 
 /** A … Z, AA, AB … */
-const letters = (i: number): string => (i < 26 ? '' : letters(Math.floor(i / 26) - 1)) + String.fromCharCode(65 + (i % 26));
+const letters = (i: number): string =>
+  (i < 26 ? '' : letters(Math.floor(i / 26) - 1)) + String.fromCharCode(65 + (i % 26));

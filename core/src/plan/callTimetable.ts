@@ -23,19 +23,24 @@ export interface CallRow {
 export const USUAL_CALLS: CallOptions = { settleS: 20, tries: 3, timeoutS: 15 };
 
 /** Who sends, when, how many tries, and when to move on; a fixed end that hears nothing keeps to it all the same. @throws RangeError */
-export function callTimetable(checkpoints: readonly { readonly name: string; readonly atM: number }[], { settleS, tries, timeoutS }: CallOptions = USUAL_CALLS): CallRow[] {
+export function callTimetable(
+  checkpoints: readonly { readonly name: string; readonly atM: number }[],
+  { settleS, tries, timeoutS }: CallOptions = USUAL_CALLS,
+): CallRow[] {
   if (!(settleS >= 0)) throw new RangeError(`invalid settleS: ${settleS}`);
   if (!(Number.isInteger(tries) && tries >= 1)) throw new RangeError(`invalid tries: ${tries}`);
   if (!(timeoutS > 0)) throw new RangeError(`invalid timeoutS: ${timeoutS}`);
   let [clockS, lastM] = [0, 0];
-  return [...checkpoints].sort((a, b) => a.atM - b.atM).map(({ name, atM }) => {
-    const arriveS = clockS + (atM - lastM) / WALKING_MPS;
-    const walkerSendsS = arriveS + settleS;
-    const baseSendsS = walkerSendsS + tries * timeoutS;
-    const leaveS = baseSendsS + tries * timeoutS;
-    [clockS, lastM] = [leaveS, atM];
-    return { checkpoint: name, atM, arriveS, walkerSendsS, baseSendsS, leaveS };
-  });
+  return [...checkpoints]
+    .sort((a, b) => a.atM - b.atM)
+    .map(({ name, atM }) => {
+      const arriveS = clockS + (atM - lastM) / WALKING_MPS;
+      const walkerSendsS = arriveS + settleS;
+      const baseSendsS = walkerSendsS + tries * timeoutS;
+      const leaveS = baseSendsS + tries * timeoutS;
+      [clockS, lastM] = [leaveS, atM];
+      return { checkpoint: name, atM, arriveS, walkerSendsS, baseSendsS, leaveS };
+    });
 }
 
 /** "12:40", minutes and seconds since the walk began. */

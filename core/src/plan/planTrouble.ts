@@ -11,21 +11,38 @@ export interface PlannedUse {
   readonly batteryH: number | undefined;
 }
 
-const overlap = (a: PlannedUse, b: PlannedUse): boolean => a.fromMin < b.toMin - 1e-9 && b.fromMin < a.toMin - 1e-9;
+const overlap = (a: PlannedUse, b: PlannedUse): boolean =>
+  a.fromMin < b.toMin - 1e-9 && b.fromMin < a.toMin - 1e-9;
 
 /** A unit that two walks want at the same time. */
 export function doubleUse(uses: readonly PlannedUse[]): string[] {
-  return uses.flatMap((a, i) => uses.slice(i + 1).filter((b) => overlap(a, b)).flatMap((b) =>
-    a.units.filter((u) => b.units.some((v) => v.id === u.id)).map((u) => `${u.label} is in two walks at once: ${a.what} and ${b.what}.`)));
+  return uses.flatMap((a, i) =>
+    uses
+      .slice(i + 1)
+      .filter((b) => overlap(a, b))
+      .flatMap((b) =>
+        a.units
+          .filter((u) => b.units.some((v) => v.id === u.id))
+          .map((u) => `${u.label} is in two walks at once: ${a.what} and ${b.what}.`),
+      ),
+  );
 }
 
 /** A unit that stands at both ends of one walk. */
-export const bothEnds = (uses: readonly PlannedUse[]): string[] =>
-  [...new Set(uses.flatMap((u) => (u.units.length === 2 && u.units[0]?.id === u.units[1]?.id ? [`${u.rigLabel}: one unit, ${u.units[0]?.label}, cannot stand at both ends.`] : [])))];
+export const bothEnds = (uses: readonly PlannedUse[]): string[] => [
+  ...new Set(
+    uses.flatMap((u) =>
+      u.units.length === 2 && u.units[0]?.id === u.units[1]?.id
+        ? [`${u.rigLabel}: one unit, ${u.units[0]?.label}, cannot stand at both ends.`]
+        : [],
+    ),
+  ),
+];
 
 /** One name at both ends is a person in two places. */
 export function twoPlaces(atFixedEnd: string, atMobileEnd: string): string[] {
-  const same = atFixedEnd.trim() !== '' && atFixedEnd.trim().toLowerCase() === atMobileEnd.trim().toLowerCase();
+  const same =
+    atFixedEnd.trim() !== '' && atFixedEnd.trim().toLowerCase() === atMobileEnd.trim().toLowerCase();
   return same ? [`${atFixedEnd.trim()} is planned at both ends at once.`] : [];
 }
 
@@ -36,6 +53,10 @@ export function flatBatteries(uses: readonly PlannedUse[]): string[] {
   return [...rigs.values()].flatMap((own) => {
     const { batteryH, rigLabel } = own[0] as PlannedUse;
     const neededH = (Math.max(...own.map((u) => u.toMin)) - Math.min(...own.map((u) => u.fromMin))) / 60;
-    return batteryH !== undefined && batteryH < neededH ? [`${rigLabel}: the battery lasts ${batteryH.toFixed(1)} h, the walks from first to last take ${neededH.toFixed(1)} h. Plan a change.`] : [];
+    return batteryH !== undefined && batteryH < neededH
+      ? [
+          `${rigLabel}: the battery lasts ${batteryH.toFixed(1)} h, the walks from first to last take ${neededH.toFixed(1)} h. Plan a change.`,
+        ]
+      : [];
   });
 }

@@ -25,25 +25,43 @@ function check({ ratio, sigma, walksEach, stepRatio }: PowerQuestion): void {
 }
 
 /** Share of comparisons that tell the ratio, by the normal approximation: good for many walks and fine steps. */
-export function approximatePower({ ratio, sigma, walksEach }: Pick<PowerQuestion, 'ratio' | 'sigma' | 'walksEach'>): number {
+export function approximatePower({
+  ratio,
+  sigma,
+  walksEach,
+}: Pick<PowerQuestion, 'ratio' | 'sigma' | 'walksEach'>): number {
   return Math.exp(logNormalCdf(Math.abs(Math.log(ratio)) / (sigma * Math.sqrt(2 / walksEach)) - Z));
 }
 
 /** First guess of the walks per product that tell a ratio in 80 % of comparisons: 2 (z₀.₉₇₅ + z₀.₈)² (σ/ln r)². */
-export const approximateWalks = (ratio: number, sigma: number): number => Math.ceil(2 * (Z + Z80) ** 2 * (sigma / Math.log(ratio)) ** 2);
+export const approximateWalks = (ratio: number, sigma: number): number =>
+  Math.ceil(2 * (Z + Z80) ** 2 * (sigma / Math.log(ratio)) ** 2);
 
 /** One walk of a product with this median, bracketed by geometric marks whose phase is its own. */
-function walkOf(random: Random, product: string, medianM: number, sigma: number, stepRatio: number): WalkInterval {
+function walkOf(
+  random: Random,
+  product: string,
+  medianM: number,
+  sigma: number,
+  stepRatio: number,
+): WalkInterval {
   const step = Math.log(stepRatio);
   const phase = random.uniform() * step;
   const mark = Math.floor((Math.log(medianM) + sigma * random.normal() - phase) / step);
-  return { product, path: 'path', walk: '', heldM: Math.exp(mark * step + phase), failedM: Math.exp((mark + 1) * step + phase) };
+  return {
+    product,
+    path: 'path',
+    walk: '',
+    heldM: Math.exp(mark * step + phase),
+    failedM: Math.exp((mark + 1) * step + phase),
+  };
 }
 
 /** Whether one simulated comparison of two products tells them apart by the test of the ratio that would be published. */
 function tellsApart(random: Random, { ratio, sigma, walksEach, stepRatio }: PowerQuestion): boolean {
   const walks = [['A', 100] as const, ['B', 100 * ratio] as const].flatMap(([product, medianM]) =>
-    Array.from({ length: walksEach }, () => walkOf(random, product, medianM, sigma, stepRatio)));
+    Array.from({ length: walksEach }, () => walkOf(random, product, medianM, sigma, stepRatio)),
+  );
   const fit = fitRanges(walks);
   const weights = fit.model.productDifference('B', 'A');
   return weights !== undefined && intervalCovers(fit, { weights, z: 0 }, 0) === false;

@@ -20,6 +20,7 @@ export function nextPointM(heldM: number, failedM: number, wantedRatio: number):
 
 /** The attenuator, dB, that makes a path of `pathM` do for `wantedM` at path-loss exponent γ: distance scales by 10^(A/10γ). */
 export function attenuatorDb(pathM: number, wantedM: number, exponent: number): number {
-  if (!(pathM > 0 && wantedM > 0 && exponent > 0)) throw new RangeError(`invalid lengths or exponent: ${pathM}, ${wantedM}, ${exponent}`);
+  if (!(pathM > 0 && wantedM > 0 && exponent > 0))
+    throw new RangeError(`invalid lengths or exponent: ${pathM}, ${wantedM}, ${exponent}`);
   return Math.max(0, 10 * exponent * Math.log10(wantedM / pathM));
 }

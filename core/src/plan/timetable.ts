@@ -18,10 +18,18 @@ export interface TimedWalk<T> {
 }
 
 /** What a timetable needs of a walk; walks that share `together` are one outing. */
-export interface Outing { readonly lengthM: number; readonly rigId: string; readonly together?: string }
+export interface Outing {
+  readonly lengthM: number;
+  readonly rigId: string;
+  readonly together?: string;
+}
 
 /** Clock times of walks made one after another, out and back at walking pace. */
-export function timetable<T>(items: readonly T[], of: (item: T) => Outing, { startMin, setUpMin, settleMin }: TimetableOptions): TimedWalk<T>[] {
+export function timetable<T>(
+  items: readonly T[],
+  of: (item: T) => Outing,
+  { startMin, setUpMin, settleMin }: TimetableOptions,
+): TimedWalk<T>[] {
   const seen = new Set<string>();
   let clock = startMin;
   let outing: { key: string; fromMin: number; walkingFromMin: number; toMin: number } | undefined;

@@ -1,5 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { looksMisread, METHOD_UNCERTAINTY, satelliteUncertaintyM, travelledOf, uncertaintyOf } from './method.ts';
+import {
+  looksMisread,
+  METHOD_UNCERTAINTY,
+  satelliteUncertaintyM,
+  travelledOf,
+  uncertaintyOf,
+} from './method.ts';
 
 describe('how a distance was come by', () => {
   test('an odometer in tenths of a mile: 46.5 m (rectangular, JCGM 100 4.3.7, from memory), and half a step more', () => {

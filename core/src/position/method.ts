@@ -1,5 +1,14 @@
 /** How a distance was come by, and how well that is known. */
-export const DISTANCE_METHODS = ['marked line', 'laser', 'wheel', 'satellite', 'paces', 'map', 'odometer', 'by eye'] as const;
+export const DISTANCE_METHODS = [
+  'marked line',
+  'laser',
+  'wheel',
+  'satellite',
+  'paces',
+  'map',
+  'odometer',
+  'by eye',
+] as const;
 export type DistanceMethod = (typeof DISTANCE_METHODS)[number];
 
 /**
@@ -33,8 +42,10 @@ export const METHOD_UNCERTAINTY: Readonly<Record<DistanceMethod, MethodUncertain
 const RADIUS_95 = 2.45;
 
 /** Standard uncertainty of a distance between two satellite fixes, from the accuracies that the browser states. */
-export const satelliteUncertaintyM = (hereAccuracyM: number, fixedEndAccuracyM = RADIUS_95 * SATELLITE_M): number =>
-  Math.hypot(hereAccuracyM / RADIUS_95, fixedEndAccuracyM / RADIUS_95);
+export const satelliteUncertaintyM = (
+  hereAccuracyM: number,
+  fixedEndAccuracyM = RADIUS_95 * SATELLITE_M,
+): number => Math.hypot(hereAccuracyM / RADIUS_95, fixedEndAccuracyM / RADIUS_95);
 
 /** Counts from its own zero, not from the fixed end. */
 const COUNTERS: readonly DistanceMethod[] = ['wheel', 'paces', 'odometer'];
@@ -48,9 +59,12 @@ export interface DistanceReading {
 
 /** Travelled distance that a reading stands for: a counter's zero is added, and an odometer, which truncates, half a step. */
 export const travelledOf = ({ travelledM, method }: DistanceReading, startOffsetM = 0): number =>
-  travelledM + (COUNTERS.includes(method) ? startOffsetM : 0) + (method === 'odometer' ? ODOMETER_STEP_M / 2 : 0);
+  travelledM +
+  (COUNTERS.includes(method) ? startOffsetM : 0) +
+  (method === 'odometer' ? ODOMETER_STEP_M / 2 : 0);
 
-export const uncertaintyOf = ({ method, uncertaintyM }: DistanceReading): number => uncertaintyM ?? METHOD_UNCERTAINTY[method].independentM;
+export const uncertaintyOf = ({ method, uncertaintyM }: DistanceReading): number =>
+  uncertaintyM ?? METHOD_UNCERTAINTY[method].independentM;
 
 /**
  * Whether one of a row of distances is a slip of its unit: a thousand times nearer or farther than both its neighbours

@@ -47,7 +47,11 @@ export function positionAt(fixes: readonly Fix[], atS: number): Position | undef
 function beyond(mark: Fix, atS: number): Position | undefined {
   const reachM = Math.abs(atS - mark.atS) * WALKING_MPS;
   if (reachM > STRIDE_M) return undefined;
-  return { travelledM: mark.travelledM, uncertaintyM: Math.hypot(mark.uncertaintyM, reachM), speedMps: reachM === 0 ? 0 : WALKING_MPS };
+  return {
+    travelledM: mark.travelledM,
+    uncertaintyM: Math.hypot(mark.uncertaintyM, reachM),
+    speedMps: reachM === 0 ? 0 : WALKING_MPS,
+  };
 }
 
 /** Index of the first fix later than `atS`, by bisection. */

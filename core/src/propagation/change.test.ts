@@ -26,7 +26,18 @@ describe('what a change is worth', () => {
 });
 
 test('the indoor model holds the walls already, and floors come on top (ITU-R P.1238, from memory)', () => {
-  const link: LinkBudget = { frequencyMHz: 2400, eirpDbm: 20, receiveGainDbi: 0, requiredDbm: -80, heightsM: [1.5, 1.5], model: 'indoor', obstructions: [{ kind: 'slab', atM: 5, material: 'brick', thicknessM: 0.1 }, { kind: 'fixed-loss', atM: 0, lossDb: 14 }] };
+  const link: LinkBudget = {
+    frequencyMHz: 2400,
+    eirpDbm: 20,
+    receiveGainDbi: 0,
+    requiredDbm: -80,
+    heightsM: [1.5, 1.5],
+    model: 'indoor',
+    obstructions: [
+      { kind: 'slab', atM: 5, material: 'brick', thicknessM: 0.1 },
+      { kind: 'fixed-loss', atM: 0, lossDb: 14 },
+    ],
+  };
   expect(obstructionLossDb(link, 20)).toBe(14);
   const { pathLossDb, obstructionDb } = predictPoint(link, 20);
   expect(pathLossDb + obstructionDb).toBeCloseTo(92.64, 2);
@@ -35,17 +46,50 @@ test('the indoor model holds the walls already, and floors come on top (ITU-R P.
 
 test('interference is a ratio of wanted to unwanted at each end, with the duty stated', () => {
   // 80.05 dB of free space at 2400 MHz over 100 m (ITU-R P.525, from memory).
-  const shielded = interferenceRatio({ test: 'shielded', frequencyMHz: 2400, sourceDbm: 10, duty: 0.5, toFixed: 100, toMobile: 10, wantedAtFixedDbm: -60 });
+  const shielded = interferenceRatio({
+    test: 'shielded',
+    frequencyMHz: 2400,
+    sourceDbm: 10,
+    duty: 0.5,
+    toFixed: 100,
+    toMobile: 10,
+    wantedAtFixedDbm: -60,
+  });
   expect(shielded.atFixedDb).toBeCloseTo(10.05, 2);
   expect(shielded.atMobileDb).toBeUndefined();
   expect(shielded.dutyDb).toBeCloseTo(3.01, 2);
-  expect(interferenceRatio({ test: 'cabled', frequencyMHz: 2400, sourceDbm: 0, duty: 1, toFixed: 60, toMobile: 70, wantedAtMobileDbm: -55 }).atMobileDb).toBe(15);
-  expect(() => interferenceRatio({ test: 'cabled', frequencyMHz: 2400, sourceDbm: 0, duty: 0, toFixed: 60, toMobile: 70 })).toThrow('invalid duty: 0');
+  expect(
+    interferenceRatio({
+      test: 'cabled',
+      frequencyMHz: 2400,
+      sourceDbm: 0,
+      duty: 1,
+      toFixed: 60,
+      toMobile: 70,
+      wantedAtMobileDbm: -55,
+    }).atMobileDb,
+  ).toBe(15);
+  expect(() =>
+    interferenceRatio({
+      test: 'cabled',
+      frequencyMHz: 2400,
+      sourceDbm: 0,
+      duty: 0,
+      toFixed: 60,
+      toMobile: 70,
+    }),
+  ).toThrow('invalid duty: 0');
 });
 
 test('a fitted line passes through what it was made from', () => {
-  const readings = [10, 20, 40, 80, 160].map((distanceM) => ({ distanceM, levelDbm: -40 - 30 * Math.log10(distanceM / 10) }));
-  const fit = fitExponent(readings.map((r, i) => ({ ...r, levelDbm: r.levelDbm + (i % 2 ? 1e-3 : -1e-3) })), -100);
+  const readings = [10, 20, 40, 80, 160].map((distanceM) => ({
+    distanceM,
+    levelDbm: -40 - 30 * Math.log10(distanceM / 10),
+  }));
+  const fit = fitExponent(
+    readings.map((r, i) => ({ ...r, levelDbm: r.levelDbm + (i % 2 ? 1e-3 : -1e-3) })),
+    -100,
+  );
   expect(fit?.exponent).toBeCloseTo(3, 3);
   expect(fit && fittedLevelDbm(fit, 80)).toBeCloseTo(-40 - 30 * Math.log10(8), 2);
 });

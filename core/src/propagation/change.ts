@@ -17,7 +17,12 @@ export interface ChangeEffect {
 }
 
 /** Path-loss exponent of a model about a distance: the two rays cancel beyond the break point, and not before. */
-export function exponentAbout(model: PathModel, frequencyMHz: number, heightsM: readonly [number, number], distanceM: number): number {
+export function exponentAbout(
+  model: PathModel,
+  frequencyMHz: number,
+  heightsM: readonly [number, number],
+  distanceM: number,
+): number {
   if (model === 'indoor') return indoorCoefficient(frequencyMHz) / 10;
   return model !== 'free-space' && distanceM > breakPointM(frequencyMHz, heightsM) ? 4 : 2;
 }

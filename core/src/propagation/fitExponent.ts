@@ -22,8 +22,12 @@ export interface ExponentFit {
  * too low. d₀ is the geometric mean of the distances, so that level and slope are nearly uncorrelated.
  * Undefined when fewer than three readings have a level, or all distances are one.
  */
-export function fitExponent(readings: readonly LevelReading[], sensitivityDbm: number): ExponentFit | undefined {
-  for (const { distanceM } of readings) if (!(distanceM > 0)) throw new RangeError(`invalid distanceM: ${distanceM}`);
+export function fitExponent(
+  readings: readonly LevelReading[],
+  sensitivityDbm: number,
+): ExponentFit | undefined {
+  for (const { distanceM } of readings)
+    if (!(distanceM > 0)) throw new RangeError(`invalid distanceM: ${distanceM}`);
   const levels = readings.flatMap((r) => ('levelDbm' in r ? [r.levelDbm] : []));
   const logs = readings.map((r) => Math.log10(r.distanceM));
   const centre = logs.reduce((a, b) => a + b, 0) / logs.length;
@@ -51,5 +55,7 @@ export function fitExponent(readings: readonly LevelReading[], sensitivityDbm: n
 }
 
 /** Level that a fit expects at a distance. */
-export const fittedLevelDbm = ({ levelAtReferenceDbm, exponent, referenceM }: ExponentFit, distanceM: number): number =>
-  levelAtReferenceDbm - 10 * exponent * Math.log10(distanceM / referenceM);
+export const fittedLevelDbm = (
+  { levelAtReferenceDbm, exponent, referenceM }: ExponentFit,
+  distanceM: number,
+): number => levelAtReferenceDbm - 10 * exponent * Math.log10(distanceM / referenceM);

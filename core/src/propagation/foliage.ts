@@ -7,7 +7,8 @@ export const FOLIAGE_LIMIT_M = 400;
  * @throws RangeError beyond 400 m.
  */
 export function foliageLossDb(frequencyMHz: number, depthM: number): number {
-  if (!(depthM >= 0 && depthM <= FOLIAGE_LIMIT_M)) throw new RangeError(`invalid depthM: ${depthM}; the model holds from 0 to ${FOLIAGE_LIMIT_M} m`);
+  if (!(depthM >= 0 && depthM <= FOLIAGE_LIMIT_M))
+    throw new RangeError(`invalid depthM: ${depthM}; the model holds from 0 to ${FOLIAGE_LIMIT_M} m`);
   const f = (frequencyMHz / 1000) ** 0.284;
   return depthM > 14 ? 1.33 * f * depthM ** 0.588 : 0.45 * f * depthM;
 }

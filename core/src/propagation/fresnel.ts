@@ -16,8 +16,12 @@ export const CLEAR_SHARE = 0.6;
  * Least clearance of the line of sight over flat ground, in first-zone radii. It is least where a ray would be
  * reflected, at h1/(h1 + h2) of the way, and there it is 2√(h1 h2/(λd)): one at the break point.
  */
-export const groundClearanceRatio = (frequencyMHz: number, distanceM: number, [h1, h2]: readonly [number, number]): number =>
-  2 * Math.sqrt((h1 * h2) / (wavelengthM(frequencyMHz) * distanceM));
+export const groundClearanceRatio = (
+  frequencyMHz: number,
+  distanceM: number,
+  [h1, h2]: readonly [number, number],
+): number => 2 * Math.sqrt((h1 * h2) / (wavelengthM(frequencyMHz) * distanceM));
 
 /** Height of the line of sight above ground at `atM` of `distanceM`. */
-export const sightHeightM = (atM: number, distanceM: number, [h1, h2]: readonly [number, number]): number => h1 + ((h2 - h1) * atM) / distanceM;
+export const sightHeightM = (atM: number, distanceM: number, [h1, h2]: readonly [number, number]): number =>
+  h1 + ((h2 - h1) * atM) / distanceM;

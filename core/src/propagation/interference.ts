@@ -29,9 +29,15 @@ export interface InterferenceRatio {
 }
 
 export function interferenceRatio(record: InterferenceRecord): InterferenceRatio {
-  const { test, frequencyMHz, sourceDbm, duty, toFixed, toMobile, wantedAtFixedDbm, wantedAtMobileDbm } = record;
+  const { test, frequencyMHz, sourceDbm, duty, toFixed, toMobile, wantedAtFixedDbm, wantedAtMobileDbm } =
+    record;
   if (!(duty > 0 && duty <= 1)) throw new RangeError(`invalid duty: ${duty}`);
   const lossDb = (to: number): number => (test === 'cabled' ? to : freeSpaceLossDb(frequencyMHz, to));
-  const over = (wantedDbm: number | undefined, to: number): number | undefined => (wantedDbm === undefined ? undefined : wantedDbm - (sourceDbm - lossDb(to)));
-  return { atFixedDb: over(wantedAtFixedDbm, toFixed), atMobileDb: over(wantedAtMobileDbm, toMobile), dutyDb: -10 * Math.log10(duty) };
+  const over = (wantedDbm: number | undefined, to: number): number | undefined =>
+    wantedDbm === undefined ? undefined : wantedDbm - (sourceDbm - lossDb(to));
+  return {
+    atFixedDb: over(wantedAtFixedDbm, toFixed),
+    atMobileDb: over(wantedAtMobileDbm, toMobile),
+    dutyDb: -10 * Math.log10(duty),
+  };
 }

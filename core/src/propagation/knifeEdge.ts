@@ -11,5 +11,12 @@ export function knifeEdgeLossDb(nu: number): number {
 }
 
 /** ν of an edge of `heightM` above ground at `atM` on a path of `distanceM`: √2 × its excess over the line of sight in first-zone radii. */
-export const edgeParameter = (frequencyMHz: number, heightM: number, atM: number, distanceM: number, heightsM: readonly [number, number]): number =>
-  (Math.SQRT2 * (heightM - sightHeightM(atM, distanceM, heightsM))) / fresnelRadiusM(frequencyMHz, atM, distanceM - atM);
+export const edgeParameter = (
+  frequencyMHz: number,
+  heightM: number,
+  atM: number,
+  distanceM: number,
+  heightsM: readonly [number, number],
+): number =>
+  (Math.SQRT2 * (heightM - sightHeightM(atM, distanceM, heightsM))) /
+  fresnelRadiusM(frequencyMHz, atM, distanceM - atM);

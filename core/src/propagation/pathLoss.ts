@@ -18,7 +18,11 @@ export function freeSpaceLossDb(frequencyMHz: number, distanceM: number): number
  * Two-ray loss over flat ground, the exact sum of the direct ray and one reflected with coefficient −1; `distanceM` is
  * horizontal. Worked value: 2400 MHz, 1.5 m and 1.5 m, 100 m: 74.90 dB.
  */
-export function twoRayLossDb(frequencyMHz: number, distanceM: number, heightsM: readonly [number, number]): number {
+export function twoRayLossDb(
+  frequencyMHz: number,
+  distanceM: number,
+  heightsM: readonly [number, number],
+): number {
   if (!(distanceM > 0)) throw new RangeError(`invalid distanceM: ${distanceM}`);
   const [h1, h2] = heightsM;
   if (!(h1 > 0 && h2 > 0)) throw new RangeError(`invalid heightsM: ${heightsM.join(', ')}`);
@@ -31,13 +35,21 @@ export function twoRayLossDb(frequencyMHz: number, distanceM: number, heightsM: 
 }
 
 /** Distance beyond which the two rays cancel for good, 4·h1·h2/λ. Worked value: 2400 MHz, 1.5 m and 1.5 m: 72.05 m. */
-export const breakPointM = (frequencyMHz: number, [h1, h2]: readonly [number, number]): number => (4 * h1 * h2) / wavelengthM(frequencyMHz);
+export const breakPointM = (frequencyMHz: number, [h1, h2]: readonly [number, number]): number =>
+  (4 * h1 * h2) / wavelengthM(frequencyMHz);
 
 /**
  * Free space up to the break point, the fourth power of distance beyond it: the two-ray model without its nulls, which
  * rough ground does not have (common practice).
  */
-export function twoSlopeLossDb(frequencyMHz: number, distanceM: number, heightsM: readonly [number, number]): number {
+export function twoSlopeLossDb(
+  frequencyMHz: number,
+  distanceM: number,
+  heightsM: readonly [number, number],
+): number {
   const breakM = breakPointM(frequencyMHz, heightsM);
-  return freeSpaceLossDb(frequencyMHz, Math.min(distanceM, breakM)) + (distanceM > breakM ? 40 * Math.log10(distanceM / breakM) : 0);
+  return (
+    freeSpaceLossDb(frequencyMHz, Math.min(distanceM, breakM)) +
+    (distanceM > breakM ? 40 * Math.log10(distanceM / breakM) : 0)
+  );
 }

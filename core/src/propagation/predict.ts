@@ -8,7 +8,13 @@ import { SLAB_LEAST_MHZ, wallLossDb, type SlabMaterial } from './slab.ts';
 /** What stands in the way; each acts on distances beyond it. Heights are above ground. */
 export type PathObstruction =
   /** With a height, what goes over its top counts when that is less. */
-  | { readonly kind: 'slab'; readonly atM: number; readonly material: SlabMaterial; readonly thicknessM: number; readonly heightM?: number }
+  | {
+      readonly kind: 'slab';
+      readonly atM: number;
+      readonly material: SlabMaterial;
+      readonly thicknessM: number;
+      readonly heightM?: number;
+    }
   | { readonly kind: 'foliage'; readonly fromM: number; readonly toM: number }
   | { readonly kind: 'knife-edge'; readonly atM: number; readonly heightM: number }
   /** Set by the user, so estimated; without a place it acts everywhere. */
@@ -46,10 +52,22 @@ export function predictPoint(link: LinkBudget, distanceM: number): PredictedPoin
   const pathLossDb = modelLossDb(link, distanceM, freeSpaceDb);
   const obstructionDb = obstructionLossDb(link, distanceM);
   const levelDbm = link.eirpDbm + link.receiveGainDbi - pathLossDb - obstructionDb;
-  return { distanceM, freeSpaceDb, pathLossDb, obstructionDb, levelDbm, marginDb: levelDbm - link.requiredDbm, fresnelClearanceRatio: clearanceRatio(link, distanceM) };
+  return {
+    distanceM,
+    freeSpaceDb,
+    pathLossDb,
+    obstructionDb,
+    levelDbm,
+    marginDb: levelDbm - link.requiredDbm,
+    fresnelClearanceRatio: clearanceRatio(link, distanceM),
+  };
 }
 
-function modelLossDb({ model, frequencyMHz, heightsM }: LinkBudget, distanceM: number, freeSpaceDb: number): number {
+function modelLossDb(
+  { model, frequencyMHz, heightsM }: LinkBudget,
+  distanceM: number,
+  freeSpaceDb: number,
+): number {
   switch (model) {
     case 'free-space':
       return freeSpaceDb;
@@ -63,26 +81,55 @@ function modelLossDb({ model, frequencyMHz, heightsM }: LinkBudget, distanceM: n
 }
 
 /** Walls add up; foliage counts by its depth in all; of several edges the largest only. The indoor model holds the walls already. */
-export function obstructionLossDb({ model, frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'model' | 'frequencyMHz' | 'heightsM' | 'obstructions'>, distanceM: number): number {
+export function obstructionLossDb(
+  {
+    model,
+    frequencyMHz,
+    heightsM,
+    obstructions,
+  }: Pick<LinkBudget, 'model' | 'frequencyMHz' | 'heightsM' | 'obstructions'>,
+  distanceM: number,
+): number {
   let [sumDb, depthM, edgeDb] = [0, 0, 0];
   for (const o of obstructions) {
-    if (o.kind === 'slab' && o.atM < distanceM) sumDb += model === 'indoor' ? 0 : slabOrTopDb(o, frequencyMHz, distanceM, heightsM);
+    if (o.kind === 'slab' && o.atM < distanceM)
+      sumDb += model === 'indoor' ? 0 : slabOrTopDb(o, frequencyMHz, distanceM, heightsM);
     else if (o.kind === 'fixed-loss' && (o.atM ?? 0) < distanceM) sumDb += o.lossDb;
     else if (o.kind === 'foliage') depthM += Math.max(0, Math.min(distanceM, o.toM) - o.fromM);
-    else if (o.kind === 'knife-edge' && o.atM < distanceM) edgeDb = Math.max(edgeDb, knifeEdgeLossDb(edgeParameter(frequencyMHz, o.heightM, o.atM, distanceM, heightsM)));
+    else if (o.kind === 'knife-edge' && o.atM < distanceM)
+      edgeDb = Math.max(
+        edgeDb,
+        knifeEdgeLossDb(edgeParameter(frequencyMHz, o.heightM, o.atM, distanceM, heightsM)),
+      );
   }
   return sumDb + foliageLossDb(frequencyMHz, depthM) + edgeDb;
 }
 
-function slabOrTopDb({ atM, material, thicknessM, heightM }: Extract<PathObstruction, { kind: 'slab' }>, frequencyMHz: number, distanceM: number, heightsM: LinkBudget['heightsM']): number {
+function slabOrTopDb(
+  { atM, material, thicknessM, heightM }: Extract<PathObstruction, { kind: 'slab' }>,
+  frequencyMHz: number,
+  distanceM: number,
+  heightsM: LinkBudget['heightsM'],
+): number {
   const throughDb = wallLossDb(frequencyMHz, material, thicknessM);
-  return heightM === undefined || !(atM > 0) ? throughDb : Math.min(throughDb, knifeEdgeLossDb(edgeParameter(frequencyMHz, heightM, atM, distanceM, heightsM)));
+  return heightM === undefined || !(atM > 0)
+    ? throughDb
+    : Math.min(throughDb, knifeEdgeLossDb(edgeParameter(frequencyMHz, heightM, atM, distanceM, heightsM)));
 }
 
 /** Least clearance of the line between the ends over ground and edges, in first-zone radii; negative where it is cut. */
-export function clearanceRatio({ frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM' | 'obstructions'>, distanceM: number): number {
+export function clearanceRatio(
+  { frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM' | 'obstructions'>,
+  distanceM: number,
+): number {
   const edges = obstructions.flatMap((o) =>
-    o.kind === 'knife-edge' && o.atM < distanceM ? [(sightHeightM(o.atM, distanceM, heightsM) - o.heightM) / fresnelRadiusM(frequencyMHz, o.atM, distanceM - o.atM)] : []);
+    o.kind === 'knife-edge' && o.atM < distanceM
+      ? [
+          (sightHeightM(o.atM, distanceM, heightsM) - o.heightM) /
+            fresnelRadiusM(frequencyMHz, o.atM, distanceM - o.atM),
+        ]
+      : [],
+  );
   return Math.min(groundClearanceRatio(frequencyMHz, distanceM, heightsM), ...edges);
 }
 
@@ -99,8 +146,14 @@ export function reachM(points: readonly PredictedPoint[]): number | undefined {
 
 /** What a reader must know of a prediction. */
 export const predictionWarnings = ({ frequencyMHz, obstructions }: LinkBudget): string[] => [
-  ...(frequencyMHz < SLAB_LEAST_MHZ && obstructions.some((o) => o.kind === 'slab') ? [`the table of wall materials starts at ${SLAB_LEAST_MHZ} MHz; at ${frequencyMHz} MHz the losses of walls are extrapolated`] : []),
-  ...(obstructions.some((o) => o.kind === 'fixed-loss') ? ['fixed losses are estimates set by the user'] : []),
+  ...(frequencyMHz < SLAB_LEAST_MHZ && obstructions.some((o) => o.kind === 'slab')
+    ? [
+        `the table of wall materials starts at ${SLAB_LEAST_MHZ} MHz; at ${frequencyMHz} MHz the losses of walls are extrapolated`,
+      ]
+    : []),
+  ...(obstructions.some((o) => o.kind === 'fixed-loss')
+    ? ['fixed losses are estimates set by the user']
+    : []),
 ];
 
 /** Ratio of distances for a change of `changeDb` at path-loss exponent γ. Worked value: 3 dB at γ 2: 1.413. */

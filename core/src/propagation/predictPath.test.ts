@@ -3,9 +3,23 @@ import { modelObstruction } from '../path/obstructions.ts';
 import type { Obstruction, Path } from '../path/path.ts';
 import { predictPath, type PathLink } from './predictPath.ts';
 
-const path = (obstructions: Obstruction[], lengthM = 500): Path => ({ id: 'p', name: 'P', condition: 'open', model: 'free-space', legs: [{ lengthM, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions, checkpoints: [] });
+const path = (obstructions: Obstruction[], lengthM = 500): Path => ({
+  id: 'p',
+  name: 'P',
+  condition: 'open',
+  model: 'free-space',
+  legs: [{ lengthM, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+  obstructions,
+  checkpoints: [],
+});
 // 82 dB of budget: free space at 2400 MHz spends it at 100 m × 10^((82 − 80.05)/20) = 125 m.
-const link: PathLink = { frequencyMHz: 2400, eirpDbm: 10, receiveGainDbi: 0, requiredDbm: -72, heightsM: [1.5, 1.5] };
+const link: PathLink = {
+  frequencyMHz: 2400,
+  eirpDbm: 10,
+  receiveGainDbi: 0,
+  requiredDbm: -72,
+  heightsM: [1.5, 1.5],
+};
 
 describe('prediction along a path', () => {
   test('without obstructions it breaks where the budget is spent, by distance alone', () => {
@@ -21,8 +35,17 @@ describe('prediction along a path', () => {
   });
 
   test('a wall that breaks it is named, with its place', () => {
-    const wall: Obstruction = { label: 'second brick wall', kind: 'slab', atM: 38, material: 'concrete', thicknessM: 0.2 };
-    expect(predictPath(path([wall]), link).breaks).toMatchObject({ because: 'second brick wall, 38 m', travelledM: 38.5 });
+    const wall: Obstruction = {
+      label: 'second brick wall',
+      kind: 'slab',
+      atM: 38,
+      material: 'concrete',
+      thicknessM: 0.2,
+    };
+    expect(predictPath(path([wall]), link).breaks).toMatchObject({
+      because: 'second brick wall, 38 m',
+      travelledM: 38.5,
+    });
     const hedge: Obstruction = { label: 'birches', kind: 'foliage', atM: 40, toM: 160 };
     expect(predictPath(path([hedge]), link).breaks?.because).toBe('birches, 40 m');
   });
@@ -31,11 +54,18 @@ describe('prediction along a path', () => {
     const { events } = predictPath(path([]), link);
     const medians = events.map((e) => e.medianM as number);
     expect(medians).toEqual([...medians].sort((a, b) => a - b));
-    expect(predictPath(path([], 60), { ...link, requiredDbm: -95 })).toMatchObject({ breaks: undefined, events: [{ lowM: undefined }, { lowM: undefined }, { lowM: undefined }] });
+    expect(predictPath(path([], 60), { ...link, requiredDbm: -95 })).toMatchObject({
+      breaks: undefined,
+      events: [{ lowM: undefined }, { lowM: undefined }, { lowM: undefined }],
+    });
   });
 
   test('a figure that its kind needs and has not is named', () => {
-    expect(() => modelObstruction(path([]), { label: 'wall', kind: 'slab', atM: 5 })).toThrow('invalid obstruction "wall": no material or thickness');
-    expect(() => modelObstruction(path([]), { label: 'edge', kind: 'knife-edge', atM: 5 })).toThrow('no height');
+    expect(() => modelObstruction(path([]), { label: 'wall', kind: 'slab', atM: 5 })).toThrow(
+      'invalid obstruction "wall": no material or thickness',
+    );
+    expect(() => modelObstruction(path([]), { label: 'edge', kind: 'knife-edge', atM: 5 })).toThrow(
+      'no height',
+    );
   });
 });

@@ -21,7 +21,10 @@ export interface RoutePoint extends InTheWay {
 }
 
 /** Any place of a route, for ends of these heights; what does not change along it is worked out once. */
-export function routePointsOf(path: Path, { frequencyMHz, heightsM }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM'>): (travelledM: number) => RoutePoint {
+export function routePointsOf(
+  path: Path,
+  { frequencyMHz, heightsM }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM'>,
+): (travelledM: number) => RoutePoint {
   const between = inTheWayOf(path);
   const pointAt = pathPointsOf(path);
   return (travelledM) => {
@@ -31,7 +34,11 @@ export function routePointsOf(path: Path, { frequencyMHz, heightsM }: Pick<LinkB
     const { obstructions, crossings } = between(travelledM);
     const fresnelClearanceRatio = clearanceRatio({ frequencyMHz, heightsM, obstructions }, distanceM);
     return {
-      travelledM, separationM, obstructions, crossings, fresnelClearanceRatio,
+      travelledM,
+      separationM,
+      obstructions,
+      crossings,
+      fresnelClearanceRatio,
       bearingDeg: ((Math.atan2(place[0], place[1]) * 180) / Math.PI + 360) % 360,
       lineOfSight: fresnelClearanceRatio > 0 && !crossings.some((c) => cutsSight(c, distanceM, heightsM)),
     };

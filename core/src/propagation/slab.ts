@@ -16,7 +16,8 @@ export const SLAB_LEAST_MHZ = 1000;
 
 type Complex = readonly [re: number, im: number];
 const multiply = ([a, b]: Complex, [c, d]: Complex): Complex => [a * c - b * d, a * d + b * c];
-const divide = (x: Complex, [c, d]: Complex): Complex => multiply(x, [c / (c * c + d * d), -d / (c * c + d * d)]);
+const divide = (x: Complex, [c, d]: Complex): Complex =>
+  multiply(x, [c / (c * c + d * d), -d / (c * c + d * d)]);
 const root = ([re, im]: Complex): Complex => {
   const modulus = Math.hypot(re, im);
   return [Math.sqrt((modulus + re) / 2), Math.sign(im) * Math.sqrt((modulus - re) / 2)];
@@ -63,7 +64,9 @@ export function wallLossDb(frequencyMHz: number, material: SlabMaterial, thickne
   const key = `${frequencyMHz}/${material}/${thicknessM}`;
   const before = known.get(key);
   if (before !== undefined) return before;
-  const shares = Array.from({ length: SAMPLES }, (_, i) => transmitted(frequencyMHz, material, thicknessM * (0.9 + (0.2 * i) / (SAMPLES - 1))));
+  const shares = Array.from({ length: SAMPLES }, (_, i) =>
+    transmitted(frequencyMHz, material, thicknessM * (0.9 + (0.2 * i) / (SAMPLES - 1))),
+  );
   const lossDb = -10 * Math.log10(shares.reduce((sum, s) => sum + s, 0) / SAMPLES);
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, lossDb);

@@ -6,11 +6,28 @@ export type LengthUnit = keyof typeof METRES_PER;
 export const LENGTH_UNITS = Object.keys(METRES_PER) as LengthUnit[];
 
 const SPELLINGS: Readonly<Record<string, LengthUnit>> = {
-  m: 'm', metre: 'm', metres: 'm', meter: 'm', meters: 'm',
-  km: 'km', kilometre: 'km', kilometres: 'km', kilometer: 'km', kilometers: 'km',
-  ft: 'ft', foot: 'ft', feet: 'ft', "'": 'ft', '′': 'ft',
-  yd: 'yd', yds: 'yd', yard: 'yd', yards: 'yd',
-  mi: 'mi', mile: 'mi', miles: 'mi',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
+  km: 'km',
+  kilometre: 'km',
+  kilometres: 'km',
+  kilometer: 'km',
+  kilometers: 'km',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+  '′': 'ft',
+  yd: 'yd',
+  yds: 'yd',
+  yard: 'yd',
+  yards: 'yd',
+  mi: 'mi',
+  mile: 'mi',
+  miles: 'mi',
 };
 
 export interface EnteredLength {

@@ -27,14 +27,24 @@ function secondsIn(stretch: Trace['stretches'][number], fromM: number, toM: numb
  */
 export function availability(traces: readonly Trace[], lengthM: number, binM: number): AvailabilityBin[] {
   if (!(binM > 0)) throw new RangeError(`invalid binM: ${binM}`);
-  return Array.from({ length: Math.ceil(lengthM / binM - 1e-9) }, (_, i) => [i * binM, Math.min(lengthM, (i + 1) * binM)] as const).flatMap(([fromM, toM]) => {
+  return Array.from(
+    { length: Math.ceil(lengthM / binM - 1e-9) },
+    (_, i) => [i * binM, Math.min(lengthM, (i + 1) * binM)] as const,
+  ).flatMap(([fromM, toM]) => {
     const shares = traces.flatMap((trace) => {
       const out = trace.stretches.filter((s) => !s.returning);
       const total = out.reduce((sum, s) => sum + secondsIn(s, fromM, toM), 0);
-      return total > 0 ? [out.reduce((sum, s) => sum + (s.state === 'clear' ? secondsIn(s, fromM, toM) : 0), 0) / total] : [];
+      return total > 0
+        ? [out.reduce((sum, s) => sum + (s.state === 'clear' ? secondsIn(s, fromM, toM) : 0), 0) / total]
+        : [];
     });
     if (shares.length === 0) return [];
-    const sum = Math.min(shares.length, shares.reduce((a, b) => a + b, 0));
-    return [{ fromM, toM, walks: shares.length, clearShare: sum / shares.length, ...wilson(sum, shares.length) }];
+    const sum = Math.min(
+      shares.length,
+      shares.reduce((a, b) => a + b, 0),
+    );
+    return [
+      { fromM, toM, walks: shares.length, clearShare: sum / shares.length, ...wilson(sum, shares.length) },
+    ];
   });
 }

@@ -8,10 +8,12 @@ import type { WalkInterval } from './walkInterval.ts';
  */
 export function oneBracketFitsAll(walks: readonly WalkInterval[]): boolean {
   const distance = new Map<string, number>();
-  const constraints = [...cellBounds(walks).values()].flatMap(({ product, path, low, high }) => [
-    { from: `path ${path}`, to: `product ${product}`, length: high },
-    { from: `product ${product}`, to: `path ${path}`, length: -low },
-  ]).filter((c) => c.length < Infinity);
+  const constraints = [...cellBounds(walks).values()]
+    .flatMap(({ product, path, low, high }) => [
+      { from: `path ${path}`, to: `product ${product}`, length: high },
+      { from: `product ${product}`, to: `path ${path}`, length: -low },
+    ])
+    .filter((c) => c.length < Infinity);
   for (const { from, to } of constraints) distance.set(from, 0).set(to, 0);
   for (let pass = 0; pass <= distance.size; pass++) {
     let changed = false;
@@ -28,7 +30,12 @@ export function oneBracketFitsAll(walks: readonly WalkInterval[]): boolean {
   return false;
 }
 
-interface CellBounds { product: string; path: string; low: number; high: number }
+interface CellBounds {
+  product: string;
+  path: string;
+  low: number;
+  high: number;
+}
 
 function cellBounds(walks: readonly WalkInterval[]): Map<string, CellBounds> {
   const cells = new Map<string, CellBounds>();

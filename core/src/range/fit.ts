@@ -32,7 +32,12 @@ export const isFit = (fit: RangeFit | NoFit): fit is RangeFit => 'sigma' in fit;
 export function fitRanges(walks: readonly WalkInterval[], withProducts = true): RangeFit | NoFit {
   const kinds = walks.map(censoringOf);
   const model = buildModel(walks, withProducts);
-  const rows = withProducts && model.informative.length === walks.length ? walks : model.informative.map((i) => (withProducts ? walks[i] : { ...walks[i], product: '' }) as WalkInterval);
+  const rows =
+    withProducts && model.informative.length === walks.length
+      ? walks
+      : model.informative.map(
+          (i) => (withProducts ? walks[i] : { ...walks[i], product: '' }) as WalkInterval,
+        );
   const none = (reason: string): NoFit => ({ model, reason, supremum: undefined, near: undefined });
   if (walks.length === 0) return none('no walk');
   if (kinds.every((k) => k === 'right')) return none('no failure in any walk');
@@ -46,7 +51,8 @@ export function fitRanges(walks: readonly WalkInterval[], withProducts = true): 
   const top = maximise((at) => evaluate(model.data, at), start);
   if (degenerate) return { model, reason: degenerateReason(rows), supremum: top.value, near: top.at };
   const tau = top.at[model.data.columns] as number;
-  if (!(tau > 0) || !top.converged) return none('the walks do not bound the spread from above: none has both a hold and a fail');
+  if (!(tau > 0) || !top.converged)
+    return none('the walks do not bound the spread from above: none has both a hold and a fail');
   const exact = rows.filter((w) => w.heldM === w.failedM);
   return {
     model,
@@ -59,7 +65,9 @@ export function fitRanges(walks: readonly WalkInterval[], withProducts = true): 
 }
 
 const degenerateReason = (rows: readonly WalkInterval[]): string =>
-  rows.length === 1 ? 'one walk: its interval and nothing else' : 'one bracket fits every walk: the spread between walks cannot be told from none';
+  rows.length === 1
+    ? 'one walk: its interval and nothing else'
+    : 'one bracket fits every walk: the spread between walks cannot be told from none';
 
 /** Standard deviation of the finite ends: a scale to start from. */
 function spread({ data }: RangeModel): number {
@@ -81,7 +89,9 @@ function covarianceAt(at: Float64Array, hessian: Float64Array): number[][] {
   for (let a = 0; a < size; a++) {
     for (let b = 0; b < size; b++) {
       let sum = 0;
-      for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) sum -= jacobian(i, a) * (hessian[i * size + j] as number) * jacobian(j, b);
+      for (let i = 0; i < size; i++)
+        for (let j = 0; j < size; j++)
+          sum -= jacobian(i, a) * (hessian[i * size + j] as number) * jacobian(j, b);
       information[a * size + b] = sum;
     }
   }

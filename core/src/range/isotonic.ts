@@ -2,8 +2,12 @@
  * Weighted least squares under a non-decreasing order, by pooling adjacent violators (M. Ayer and others, Ann. Math.
  * Statist. 26 (1955)). Returns one fitted value for each of `values`; weights must be above 0.
  */
-export function isotonicIncreasing(values: readonly number[] | Float64Array, weights: readonly number[] | Float64Array): Float64Array {
-  if (values.length !== weights.length) throw new RangeError(`invalid weights: ${weights.length} for ${values.length} values`);
+export function isotonicIncreasing(
+  values: readonly number[] | Float64Array,
+  weights: readonly number[] | Float64Array,
+): Float64Array {
+  if (values.length !== weights.length)
+    throw new RangeError(`invalid weights: ${weights.length} for ${values.length} values`);
   const [level, weight, count]: [number[], number[], number[]] = [[], [], []];
   for (let i = 0; i < values.length; i++) {
     let [v, w, n] = [values[i] as number, weights[i] as number, 1];
@@ -29,5 +33,11 @@ export function isotonicIncreasing(values: readonly number[] | Float64Array, wei
 
 /** The same under a non-increasing order. */
 export function isotonicDecreasing(values: readonly number[], weights: readonly number[]): number[] {
-  return Array.from(isotonicIncreasing(values.map((v) => -v), weights), (v) => -v);
+  return Array.from(
+    isotonicIncreasing(
+      values.map((v) => -v),
+      weights,
+    ),
+    (v) => -v,
+  );
 }

@@ -41,7 +41,8 @@ export function evaluate(data: LikelihoodData, parameters: Float64Array): Evalua
       gradient[j] = (gradient[j] as number) + term.gEta * x;
       hessian[j * size + columns] = (hessian[j * size + columns] as number) + term.hEtaTau * x;
       for (let k = 0; k <= j; k++) {
-        hessian[j * size + k] = (hessian[j * size + k] as number) + term.hEtaEta * x * (design[at + k] as number);
+        hessian[j * size + k] =
+          (hessian[j * size + k] as number) + term.hEtaEta * x * (design[at + k] as number);
       }
     }
   }

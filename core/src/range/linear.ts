@@ -48,7 +48,10 @@ export function solveNearlyPositive(a: Float64Array, b: Float64Array): Float64Ar
 /** Inverse of a symmetric information matrix, flat directions included (see solveNearlyPositive). */
 export function invertInformation(a: Float64Array, size: number): number[][] {
   return Array.from({ length: size }, (_, i) => {
-    const column = solveNearlyPositive(a, Float64Array.from({ length: size }, (__, j) => (i === j ? 1 : 0)));
+    const column = solveNearlyPositive(
+      a,
+      Float64Array.from({ length: size }, (__, j) => (i === j ? 1 : 0)),
+    );
     if (!column) throw new RangeError(`invalid information matrix: ${Array.from(a).join(', ')}`);
     return Array.from(column);
   });
@@ -58,5 +61,8 @@ export function invertInformation(a: Float64Array, size: number): number[][] {
 export function sandwich(c: readonly (readonly number[])[], m: readonly (readonly number[])[]): number[][] {
   if (c.length === 0) return [];
   const left = new Matrix(c.map((row) => [...row]));
-  return left.mmul(new Matrix(m.map((row) => [...row]))).mmul(left.transpose()).to2DArray();
+  return left
+    .mmul(new Matrix(m.map((row) => [...row])))
+    .mmul(left.transpose())
+    .to2DArray();
 }

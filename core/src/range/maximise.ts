@@ -32,17 +32,26 @@ export function maximise(f: (at: Float64Array) => Evaluation, start: Float64Arra
 }
 
 /** −H⁻¹g, or the gradient where H says nothing. */
-const newtonDirection = ({ gradient, hessian }: Evaluation): Float64Array => solveNearlyPositive(hessian.map((h) => -h), gradient) ?? gradient.slice();
+const newtonDirection = ({ gradient, hessian }: Evaluation): Float64Array =>
+  solveNearlyPositive(
+    hessian.map((h) => -h),
+    gradient,
+  ) ?? gradient.slice();
 
 function lineSearch(
-  f: (at: Float64Array) => Evaluation, at: Float64Array, now: Evaluation, direction: Float64Array, decrement: number,
+  f: (at: Float64Array) => Evaluation,
+  at: Float64Array,
+  now: Evaluation,
+  direction: Float64Array,
+  decrement: number,
 ): { at: Float64Array; evaluation: Evaluation } | undefined {
   for (let t = 1; t > 1e-12; t /= 2) {
     const candidate = at.map((v, i) => v + t * (direction[i] as number));
     const evaluation = f(candidate);
     if (evaluation.value >= now.value + 1e-4 * t * decrement) return { at: candidate, evaluation };
     // Full steps at the top gain less than the sum can show: take one, then stop on the decrement.
-    if (t === 1 && decrement < 1e-10 && evaluation.value >= now.value - 1e-9) return { at: candidate, evaluation };
+    if (t === 1 && decrement < 1e-10 && evaluation.value >= now.value - 1e-9)
+      return { at: candidate, evaluation };
   }
   return undefined;
 }

@@ -36,8 +36,13 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
   const productNode = (level: string): number => known(productIndex, level, 'product');
   const pathNode = (level: string): number => known(pathIndex, level, 'path');
 
-  const component = strongComponents(productLevels.length + pathLevels.length, tiesOf(walks, productOf, productNode, pathNode, productLevels.length + pathLevels.length));
-  const informative = walks.flatMap((w, i) => (component[productNode(productOf(w))] === component[pathNode(w.path)] ? [i] : []));
+  const component = strongComponents(
+    productLevels.length + pathLevels.length,
+    tiesOf(walks, productOf, productNode, pathNode, productLevels.length + pathLevels.length),
+  );
+  const informative = walks.flatMap((w, i) =>
+    component[productNode(productOf(w))] === component[pathNode(w.path)] ? [i] : [],
+  );
   const column = columnsOf(component, productLevels.length, pathLevels.length);
   const columns = Math.max(-1, ...column) + 1;
 
@@ -52,17 +57,35 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
   };
   const rows = informative.map((i) => walks[i] as WalkInterval);
   const centre = mean(rows.map((w) => Math.log(w.heldM > 0 ? w.heldM : (w.failedM as number))));
-  const cell = (product: string, path: string): number[] | undefined => weights([[productNode(withProducts ? product : ''), 1], [pathNode(path), 1]]);
+  const cell = (product: string, path: string): number[] | undefined =>
+    weights([
+      [productNode(withProducts ? product : ''), 1],
+      [pathNode(path), 1],
+    ]);
   return {
-    productLevels, pathLevels, informative, centre, cell,
+    productLevels,
+    pathLevels,
+    informative,
+    centre,
+    cell,
     data: {
       low: Float64Array.from(rows, (w) => Math.log(w.heldM) - centre),
-      high: Float64Array.from(rows, (w) => (w.failedM === undefined ? Infinity : Math.log(w.failedM) - centre)),
+      high: Float64Array.from(rows, (w) =>
+        w.failedM === undefined ? Infinity : Math.log(w.failedM) - centre,
+      ),
       design: designOf(rows, columns, cell),
       columns,
     },
-    productDifference: (a, b) => weights([[productNode(a), 1], [productNode(b), -1]]),
-    pathDifference: (a, b) => weights([[pathNode(a), 1], [pathNode(b), -1]]),
+    productDifference: (a, b) =>
+      weights([
+        [productNode(a), 1],
+        [productNode(b), -1],
+      ]),
+    pathDifference: (a, b) =>
+      weights([
+        [pathNode(a), 1],
+        [pathNode(b), -1],
+      ]),
   };
 }
 
@@ -85,12 +108,16 @@ function known(index: ReadonlyMap<string, number>, level: string, what: string):
   return node;
 }
 
-const mean = (values: readonly number[]): number => (values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length);
+const mean = (values: readonly number[]): number =>
+  values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length;
 
 /** The ties of all walks, each once: thousands of walks make only a few. */
 function tiesOf(
-  walks: readonly WalkInterval[], productOf: (w: WalkInterval) => string,
-  productNode: (level: string) => number, pathNode: (level: string) => number, nodes: number,
+  walks: readonly WalkInterval[],
+  productOf: (w: WalkInterval) => string,
+  productNode: (level: string) => number,
+  pathNode: (level: string) => number,
+  nodes: number,
 ): [number, number][] {
   const ties = new Set<number>();
   for (const w of walks) {

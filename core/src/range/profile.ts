@@ -29,7 +29,11 @@ const FAR = 12;
  * walks raise the drop (see coarseness).
  * Undefined (absent) for n ≤ p, or where the likelihood has no bound.
  */
-export function profileInterval(fit: RangeFit | NoFit, target: Target, level = 0.95): ProfileInterval | undefined {
+export function profileInterval(
+  fit: RangeFit | NoFit,
+  target: Target,
+  level = 0.95,
+): ProfileInterval | undefined {
   const top = calibratedTop(fit, level);
   if (!top) return undefined;
   const search = { ...top, model: fit.model, target, from: valueAt(target, top.start) };
@@ -37,7 +41,12 @@ export function profileInterval(fit: RangeFit | NoFit, target: Target, level = 0
 }
 
 /** Whether the interval of `profileInterval` holds θ, without finding its ends: one restricted fit. Undefined where there is no interval. */
-export function intervalCovers(fit: RangeFit | NoFit, target: Target, theta: number, level = 0.95): boolean | undefined {
+export function intervalCovers(
+  fit: RangeFit | NoFit,
+  target: Target,
+  theta: number,
+  level = 0.95,
+): boolean | undefined {
   const top = calibratedTop(fit, level);
   return top && profileAt(fit.model, target, theta, top.start).value >= top.floor;
 }
@@ -51,16 +60,26 @@ export function profileP(fit: RangeFit | NoFit, target: Target, theta: number): 
   if (!top) return undefined;
   const { n, df } = sizeOf(fit);
   const raised = 1 + COARSE_ALLOWANCE * coarseness(fit);
-  const drop = (2 * Math.max(0, top.floor + top.allowed - profileAt(fit.model, target, theta, top.start).value)) / raised;
+  const drop =
+    (2 * Math.max(0, top.floor + top.allowed - profileAt(fit.model, target, theta, top.start).value)) /
+    raised;
   return studentTwoSidedP(Math.sqrt(df * Math.expm1(drop / n)), df);
 }
 
-const sizeOf = ({ model }: RangeFit | NoFit): { n: number; df: number } => ({ n: model.informative.length, df: model.informative.length - model.data.columns });
+const sizeOf = ({ model }: RangeFit | NoFit): { n: number; df: number } => ({
+  n: model.informative.length,
+  df: model.informative.length - model.data.columns,
+});
 
 /** The top of the likelihood and how far below it the interval reaches; undefined where there is no interval. */
-function calibratedTop(fit: RangeFit | NoFit, level: number): { start: Float64Array; floor: number; allowed: number } | undefined {
+function calibratedTop(
+  fit: RangeFit | NoFit,
+  level: number,
+): { start: Float64Array; floor: number; allowed: number } | undefined {
   const { n, df } = sizeOf(fit);
-  const { value, start } = isFit(fit) ? { value: fit.logLikelihood, start: parametersOf(fit) } : { value: fit.supremum, start: fit.near };
+  const { value, start } = isFit(fit)
+    ? { value: fit.logLikelihood, start: parametersOf(fit) }
+    : { value: fit.supremum, start: fit.near };
   if (df < 1 || value === undefined || !start) return undefined;
   const t = studentQuantile(0.5 + level / 2, df);
   const allowed = ((n * Math.log1p((t * t) / df)) / 2) * (1 + COARSE_ALLOWANCE * coarseness(fit));
@@ -106,10 +125,18 @@ function findEnd({ model, target, from, start, floor, allowed }: Search, side: -
 }
 
 /** Maximum of the likelihood on the line θ: there weights·δ = θτ − z, which is linear, so that concavity is kept. */
-function profileAt(model: RangeModel, target: Target, theta: number, start: Float64Array): { at: Float64Array; value: number } {
+function profileAt(
+  model: RangeModel,
+  target: Target,
+  theta: number,
+  start: Float64Array,
+): { at: Float64Array; value: number } {
   const size = start.length;
   const { weights, z } = target;
-  const pivot = weights.reduce((best, w, j) => (Math.abs(w) > Math.abs(weights[best] as number) ? j : best), 0);
+  const pivot = weights.reduce(
+    (best, w, j) => (Math.abs(w) > Math.abs(weights[best] as number) ? j : best),
+    0,
+  );
   const pivotWeight = weights[pivot] as number;
   // parameters = map · free + offset, with the pivot's parameter written in the others.
   const slope = (i: number): number => (i === size - 1 ? theta : -(weights[i] as number)) / pivotWeight;
@@ -124,11 +151,19 @@ function profileAt(model: RangeModel, target: Target, theta: number, start: Floa
     full[pivot] = value;
     return full;
   };
-  const top = maximise((at) => restrict(evaluate(model.data, expand(at)), free, pivot, slope), Float64Array.from(free, (i) => start[i] as number));
+  const top = maximise(
+    (at) => restrict(evaluate(model.data, expand(at)), free, pivot, slope),
+    Float64Array.from(free, (i) => start[i] as number),
+  );
   return { at: expand(top.at), value: top.value };
 }
 
-function restrict(full: Evaluation, free: readonly number[], pivot: number, slope: (i: number) => number): Evaluation {
+function restrict(
+  full: Evaluation,
+  free: readonly number[],
+  pivot: number,
+  slope: (i: number) => number,
+): Evaluation {
   const size = full.gradient.length;
   const h = (i: number, j: number): number => full.hessian[i * size + j] as number;
   const gPivot = full.gradient[pivot] as number;
@@ -136,7 +171,12 @@ function restrict(full: Evaluation, free: readonly number[], pivot: number, slop
     value: full.value,
     gradient: Float64Array.from(free, (i) => (full.gradient[i] as number) + slope(i) * gPivot),
     hessian: Float64Array.from(
-      free.flatMap((i) => free.map((j) => h(i, j) + slope(i) * h(pivot, j) + slope(j) * h(i, pivot) + slope(i) * slope(j) * h(pivot, pivot))),
+      free.flatMap((i) =>
+        free.map(
+          (j) =>
+            h(i, j) + slope(i) * h(pivot, j) + slope(j) * h(i, pivot) + slope(i) * slope(j) * h(pivot, pivot),
+        ),
+      ),
     ),
   };
 }

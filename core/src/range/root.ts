@@ -1,5 +1,11 @@
 /** Illinois variant of false position on a bracketed root. */
-export function falsePosition(f: (x: number) => number, a: number, fa: number, b: number, fb: number): number {
+export function falsePosition(
+  f: (x: number) => number,
+  a: number,
+  fa: number,
+  b: number,
+  fb: number,
+): number {
   for (let i = 0; i < 100 && Math.abs(b - a) > 1e-11; i++) {
     const c = (a * fb - b * fa) / (fb - fa);
     const fc = f(c);

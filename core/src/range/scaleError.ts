@@ -10,6 +10,7 @@ const Z95 = 1.959963984540054;
 export function withScaleError({ low, high }: Ends, estimateM: number, scale: number): Ends {
   if (!(scale >= 0)) throw new RangeError(`invalid scale: ${scale}`);
   const by = Z95 * Math.log1p(scale);
-  const end = (m: number | undefined, side: 1 | -1): number | undefined => (m === undefined ? undefined : estimateM * Math.exp(side * Math.hypot(Math.log(m / estimateM), by)));
+  const end = (m: number | undefined, side: 1 | -1): number | undefined =>
+    m === undefined ? undefined : estimateM * Math.exp(side * Math.hypot(Math.log(m / estimateM), by));
   return { low: end(low, -1), high: end(high, 1) };
 }

@@ -59,9 +59,13 @@ export function studentTwoSidedP(t: number, df: number): number {
   if (!Number.isInteger(df) || df < 1) throw new RangeError(`invalid df: ${df}`);
   const [a, b, x] = [df / 2, 0.5, df / (df + t * t)];
   if (x === 1) return 1;
-  const front = Math.exp(a * Math.log(x) + b * Math.log1p(-x) - logGammaOfHalf(df) - logGammaOfHalf(1) + logGammaOfHalf(df + 1));
+  const front = Math.exp(
+    a * Math.log(x) + b * Math.log1p(-x) - logGammaOfHalf(df) - logGammaOfHalf(1) + logGammaOfHalf(df + 1),
+  );
   // The fraction converges fast on one side of its middle only.
-  return x < (a + 1) / (a + b + 2) ? Math.min(1, (front * betaFraction(x, a, b)) / a) : Math.max(0, 1 - (front * betaFraction(1 - x, b, a)) / b);
+  return x < (a + 1) / (a + b + 2)
+    ? Math.min(1, (front * betaFraction(x, a, b)) / a)
+    : Math.max(0, 1 - (front * betaFraction(1 - x, b, a)) / b);
 }
 
 function betaFraction(x: number, a: number, b: number): number {
@@ -70,7 +74,10 @@ function betaFraction(x: number, a: number, b: number): number {
   let d = 1 / (1 - ((a + b) * x) / (a + 1) || tiny);
   let h = d;
   for (let m = 1; m < 10_000; m++) {
-    for (const term of [(m * (b - m) * x) / ((a + 2 * m - 1) * (a + 2 * m)), (-(a + m) * (a + b + m) * x) / ((a + 2 * m) * (a + 2 * m + 1))]) {
+    for (const term of [
+      (m * (b - m) * x) / ((a + 2 * m - 1) * (a + 2 * m)),
+      (-(a + m) * (a + b + m) * x) / ((a + 2 * m) * (a + 2 * m + 1)),
+    ]) {
       d = 1 / (1 + term * d || tiny);
       c = 1 + term / c || tiny;
       h *= d * c;

@@ -29,7 +29,11 @@ export interface CellFinding {
   readonly median: QuantileEstimate | undefined;
   readonly p10: QuantileEstimate | undefined;
   /** Calibrated profile intervals in metres; they exist for some sets whose σ is not estimable, too. */
-  readonly interval95M: { readonly median: Ends | undefined; readonly p10: Ends | undefined; readonly p90: Ends | undefined };
+  readonly interval95M: {
+    readonly median: Ends | undefined;
+    readonly p10: Ends | undefined;
+    readonly p90: Ends | undefined;
+  };
 }
 
 export interface RatioFinding {
@@ -37,7 +41,15 @@ export interface RatioFinding {
   readonly denominator: string;
   readonly estimable: boolean;
   readonly reason: string | undefined;
-  readonly estimate: { readonly ratio: number; readonly logRatio: number; readonly seLog: number; readonly wald95: readonly [number, number]; readonly waldP: number } | undefined;
+  readonly estimate:
+    | {
+        readonly ratio: number;
+        readonly logRatio: number;
+        readonly seLog: number;
+        readonly wald95: readonly [number, number];
+        readonly waldP: number;
+      }
+    | undefined;
   readonly interval95: Ends | undefined;
   /** Two-sided test of "equally far" by the calibration of the interval, and Holm's correction of it over all pairs. */
   readonly p: number | undefined;
@@ -75,7 +87,11 @@ export interface RangeSummary {
   readonly unitRatios: readonly RatioFinding[];
 }
 
-export interface ChiSquareTest { readonly statistic: number; readonly df: number; readonly pValue: number }
+export interface ChiSquareTest {
+  readonly statistic: number;
+  readonly df: number;
+  readonly pValue: number;
+}
 
 export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p)), raised for coarse brackets';
 
@@ -94,21 +110,35 @@ export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
   const fit = fitRanges(walks);
   const { productLevels, pathLevels } = fit.model;
   const named = namedCoefficients(fit);
-  const known = named.filter((c): c is NamedCoefficient & { weights: number[] } => isFit(fit) && c.weights !== undefined);
+  const known = named.filter(
+    (c): c is NamedCoefficient & { weights: number[] } => isFit(fit) && c.weights !== undefined,
+  );
   const pairs = productLevels.flatMap((a, i) => productLevels.slice(i + 1).map((b) => [b, a] as const));
   return {
     n: walks.length,
     censoring: countCensoring(walks),
-    productLevels, pathLevels,
+    productLevels,
+    pathLevels,
     estimable: isFit(fit),
     reason: isFit(fit) ? leftOut(walks, fit) : fit.reason,
-    coefficients: named.map(({ name, weights, shift }) => ({ name, value: isFit(fit) && weights ? dot(weights, fit.beta) + shift : undefined })),
+    coefficients: named.map(({ name, weights, shift }) => ({
+      name,
+      value: isFit(fit) && weights ? dot(weights, fit.beta) + shift : undefined,
+    })),
     sigma: isFit(fit) ? fit.sigma : undefined,
     loglik: isFit(fit) ? fit.loglik : undefined,
     covarianceNames: isFit(fit) ? [...known.map((c) => c.name), 'log_sigma'] : [],
-    covariance: isFit(fit) ? sandwich([...known.map((c) => [...c.weights, 0]), [...fit.beta.map(() => 0), 1]], fit.covariance) : undefined,
-    fitted: productLevels.flatMap((product) => pathLevels.map((path) => cellFinding(fit, walks, product, path))),
-    productRatios: withHolm(pairs.map(([numerator, denominator]) => ratioFinding(fit, walks, numerator, denominator, fit.model.productDifference(numerator, denominator)))),
+    covariance: isFit(fit)
+      ? sandwich([...known.map((c) => [...c.weights, 0]), [...fit.beta.map(() => 0), 1]], fit.covariance)
+      : undefined,
+    fitted: productLevels.flatMap((product) =>
+      pathLevels.map((path) => cellFinding(fit, walks, product, path)),
+    ),
+    productRatios: withHolm(
+      pairs.map(([numerator, denominator]) =>
+        ratioFinding(fit, walks, numerator, denominator, fit.model.productDifference(numerator, denominator)),
+      ),
+    ),
     lrTestProduct: isFit(fit) ? lrTest(walks, fit) : undefined,
     interaction: interactionTest(walks, fit),
     pairedRatios: pairedRatios(walks, pairs),
@@ -116,33 +146,56 @@ export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
   };
 }
 
-const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, v, i) => sum + v * (b[i] as number), 0);
+const dot = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((sum, v, i) => sum + v * (b[i] as number), 0);
 
-interface NamedCoefficient { name: string; weights: number[] | undefined; shift: number }
+interface NamedCoefficient {
+  name: string;
+  weights: number[] | undefined;
+  shift: number;
+}
 
 function namedCoefficients({ model }: RangeFit | NoFit): NamedCoefficient[] {
   const [product0, path0] = [model.productLevels[0], model.pathLevels[0]];
   if (product0 === undefined || path0 === undefined) return [];
   return [
     { name: '(Intercept)', weights: model.cell(product0, path0), shift: model.centre },
-    ...model.productLevels.slice(1).map((level) => ({ name: `product${level}`, weights: model.productDifference(level, product0), shift: 0 })),
-    ...model.pathLevels.slice(1).map((level) => ({ name: `path${level}`, weights: model.pathDifference(level, path0), shift: 0 })),
+    ...model.productLevels
+      .slice(1)
+      .map((level) => ({
+        name: `product${level}`,
+        weights: model.productDifference(level, product0),
+        shift: 0,
+      })),
+    ...model.pathLevels
+      .slice(1)
+      .map((level) => ({ name: `path${level}`, weights: model.pathDifference(level, path0), shift: 0 })),
   ];
 }
 
 function leftOut(walks: readonly WalkInterval[], { model }: RangeFit): string | undefined {
   const out = walks.length - model.informative.length;
-  return out === 0 ? undefined : `${out} of ${walks.length} walks only bound from one side and do not enter the estimate`;
+  return out === 0
+    ? undefined
+    : `${out} of ${walks.length} walks only bound from one side and do not enter the estimate`;
 }
 
-function cellFinding(fit: RangeFit | NoFit, all: readonly WalkInterval[], product: string, path: string): CellFinding {
+function cellFinding(
+  fit: RangeFit | NoFit,
+  all: readonly WalkInterval[],
+  product: string,
+  path: string,
+): CellFinding {
   const walks = all.filter((w) => w.product === product && w.path === path);
   const weights = fit.model.cell(product, path);
-  const quantile = (z: number): QuantileEstimate | undefined => (isFit(fit) && weights ? quantileEstimate(fit, { weights, z }) : undefined);
+  const quantile = (z: number): QuantileEstimate | undefined =>
+    isFit(fit) && weights ? quantileEstimate(fit, { weights, z }) : undefined;
   const median = quantile(0);
-  const interval = (z: number): Ends | undefined => weights && inMetres(profileInterval(fit, { weights, z }), fit.model.centre);
+  const interval = (z: number): Ends | undefined =>
+    weights && inMetres(profileInterval(fit, { weights, z }), fit.model.centre);
   return {
-    product, path,
+    product,
+    path,
     walks: walks.length,
     estimable: median !== undefined,
     reason: isFit(fit) && weights && !median ? FLAT : cellReason(fit, walks, weights),
@@ -154,13 +207,22 @@ function cellFinding(fit: RangeFit | NoFit, all: readonly WalkInterval[], produc
 }
 
 const inMetres = (i: ProfileInterval | undefined, centre: number): Ends | undefined =>
-  i && { low: i.low === undefined ? undefined : Math.exp(i.low + centre), high: i.high === undefined ? undefined : Math.exp(i.high + centre) };
+  i && {
+    low: i.low === undefined ? undefined : Math.exp(i.low + centre),
+    high: i.high === undefined ? undefined : Math.exp(i.high + centre),
+  };
 
-function cellReason(fit: RangeFit | NoFit, walks: readonly WalkInterval[], weights: number[] | undefined): string | undefined {
+function cellReason(
+  fit: RangeFit | NoFit,
+  walks: readonly WalkInterval[],
+  weights: number[] | undefined,
+): string | undefined {
   if (weights === undefined || !isFit(fit)) {
     if (walks.length === 0) return 'no walk here, and none elsewhere ties it to the rest';
-    if (walks.every((w) => w.failedM === undefined)) return `no failure in ${walks.length} of ${walks.length} walks`;
-    if (walks.every((w) => w.heldM === 0)) return `failed at the first point in ${walks.length} of ${walks.length} walks`;
+    if (walks.every((w) => w.failedM === undefined))
+      return `no failure in ${walks.length} of ${walks.length} walks`;
+    if (walks.every((w) => w.heldM === 0))
+      return `failed at the first point in ${walks.length} of ${walks.length} walks`;
     if (walks.length === 1) return 'one walk: its interval and nothing else';
     return isFit(fit) ? 'censored on one side' : fit.reason;
   }
@@ -177,12 +239,32 @@ function quantileEstimate(fit: RangeFit, target: Target): QuantileEstimate | und
   return { estimateM: at(0), seLog, wald95M: [at(-Z95), at(Z95)] };
 }
 
-function ratioFinding(fit: RangeFit | NoFit, walks: readonly WalkInterval[], numerator: string, denominator: string, weights: number[] | undefined): RatioFinding {
+function ratioFinding(
+  fit: RangeFit | NoFit,
+  walks: readonly WalkInterval[],
+  numerator: string,
+  denominator: string,
+  weights: number[] | undefined,
+): RatioFinding {
   const interval = weights && profileInterval(fit, { weights, z: 0 });
   const of = (product: string): number => walks.filter((w) => w.product === product).length;
-  const common = { numerator, denominator, interval95: inMetres(interval, 0), p: weights && profileP(fit, { weights, z: 0 }, 0), holmP: undefined, walks: [of(numerator), of(denominator)] as const, bounds: ratioBounds(walks, numerator, denominator) };
+  const common = {
+    numerator,
+    denominator,
+    interval95: inMetres(interval, 0),
+    p: weights && profileP(fit, { weights, z: 0 }, 0),
+    holmP: undefined,
+    walks: [of(numerator), of(denominator)] as const,
+    bounds: ratioBounds(walks, numerator, denominator),
+  };
   if (!isFit(fit)) return { ...common, estimable: false, reason: fit.reason, estimate: undefined };
-  if (!weights) return { ...common, estimable: false, reason: oneSided(walks, [numerator, denominator]), estimate: undefined };
+  if (!weights)
+    return {
+      ...common,
+      estimable: false,
+      reason: oneSided(walks, [numerator, denominator]),
+      estimate: undefined,
+    };
   const estimate = quantileEstimate({ ...fit, model: { ...fit.model, centre: 0 } }, { weights, z: 0 });
   if (!estimate) return { ...common, estimable: false, reason: FLAT, estimate: undefined };
   const { estimateM: ratio, seLog } = estimate;
@@ -191,17 +273,37 @@ function ratioFinding(fit: RangeFit | NoFit, walks: readonly WalkInterval[], num
     ...common,
     estimable: true,
     reason: undefined,
-    estimate: { ratio, logRatio, seLog, wald95: [Math.exp(logRatio - Z95 * seLog), Math.exp(logRatio + Z95 * seLog)], waldP: twoSidedNormalP(logRatio / seLog) },
+    estimate: {
+      ratio,
+      logRatio,
+      seLog,
+      wald95: [Math.exp(logRatio - Z95 * seLog), Math.exp(logRatio + Z95 * seLog)],
+      waldP: twoSidedNormalP(logRatio / seLog),
+    },
   };
 }
 
-function ratioBounds(walks: readonly WalkInterval[], numerator: string, denominator: string): Ends | undefined {
-  const onPath = (product: string, path: string): WalkInterval[] => walks.filter((w) => w.product === product && w.path === path);
-  const shared = [...new Set(walks.map((w) => w.path))].filter((path) => onPath(numerator, path).length > 0 && onPath(denominator, path).length > 0);
+function ratioBounds(
+  walks: readonly WalkInterval[],
+  numerator: string,
+  denominator: string,
+): Ends | undefined {
+  const onPath = (product: string, path: string): WalkInterval[] =>
+    walks.filter((w) => w.product === product && w.path === path);
+  const shared = [...new Set(walks.map((w) => w.path))].filter(
+    (path) => onPath(numerator, path).length > 0 && onPath(denominator, path).length > 0,
+  );
   if (shared.length === 0) return undefined;
-  const ends = shared.map((path) => ({ above: boundsOf(onPath(numerator, path)), below: boundsOf(onPath(denominator, path)) }));
-  const low = Math.min(...ends.map(({ above, below }) => above.allHeldToM / (below.allFailedByM ?? Infinity)));
-  const high = Math.max(...ends.map(({ above, below }) => (above.allFailedByM ?? Infinity) / below.allHeldToM));
+  const ends = shared.map((path) => ({
+    above: boundsOf(onPath(numerator, path)),
+    below: boundsOf(onPath(denominator, path)),
+  }));
+  const low = Math.min(
+    ...ends.map(({ above, below }) => above.allHeldToM / (below.allFailedByM ?? Infinity)),
+  );
+  const high = Math.max(
+    ...ends.map(({ above, below }) => (above.allFailedByM ?? Infinity) / below.allHeldToM),
+  );
   return { low: low > 0 ? low : undefined, high: high < Infinity ? high : undefined };
 }
 
@@ -210,7 +312,9 @@ function oneSided(walks: readonly WalkInterval[], products: readonly string[]): 
     const own = walks.filter((w) => w.product === product);
     return own.every((w) => w.failedM === undefined) || own.every((w) => w.heldM === 0);
   });
-  return guilty.length > 0 ? `${guilty.join(' and ')}: all walks censored on one side` : 'no path ties the two products together from both sides';
+  return guilty.length > 0
+    ? `${guilty.join(' and ')}: all walks censored on one side`
+    : 'no path ties the two products together from both sides';
 }
 
 /** Holm's correction over those ratios that have a test. */
@@ -221,36 +325,56 @@ function withHolm(ratios: readonly RatioFinding[]): RatioFinding[] {
 }
 
 /** Walks side by side: each pair is a block, in which the place and the air of that moment cancel. */
-function pairedRatios(walks: readonly WalkInterval[], pairs: readonly (readonly [string, string])[]): RatioFinding[] {
+function pairedRatios(
+  walks: readonly WalkInterval[],
+  pairs: readonly (readonly [string, string])[],
+): RatioFinding[] {
   const paired = walks.filter((w) => w.pair !== undefined);
   if (paired.length === 0) return [];
   const fit = fitRanges(paired.map((w) => ({ ...w, path: JSON.stringify([w.path, w.pair]) })));
   const known = (product: string): boolean => fit.model.productLevels.includes(product);
-  return withHolm(pairs.filter(([a, b]) => known(a) && known(b)).map(([a, b]) => ratioFinding(fit, paired, a, b, fit.model.productDifference(a, b))));
+  return withHolm(
+    pairs
+      .filter(([a, b]) => known(a) && known(b))
+      .map(([a, b]) => ratioFinding(fit, paired, a, b, fit.model.productDifference(a, b))),
+  );
 }
 
 /** With two units of a product, the product is their mean: ln D = product + unit + path, units summing to zero. */
-function unitRatios(walks: readonly WalkInterval[], pairs: readonly (readonly [string, string])[]): RatioFinding[] {
+function unitRatios(
+  walks: readonly WalkInterval[],
+  pairs: readonly (readonly [string, string])[],
+): RatioFinding[] {
   const units = new Map<string, Set<string>>();
   const level = ({ product, unit = '' }: WalkInterval): string => JSON.stringify([product, unit]);
   for (const w of walks) units.set(w.product, (units.get(w.product) ?? new Set()).add(level(w)));
   if (![...units.values()].some((of) => of.size > 1)) return [];
   const fit = fitRanges(walks.map((w) => ({ ...w, product: level(w) })));
   const contrast = (a: string, b: string): number[] | undefined => {
-    const terms = [...(units.get(a) ?? [])].flatMap((u) => [...(units.get(b) ?? [])].map((v) => fit.model.productDifference(u, v)));
-    return terms.reduce<number[] | undefined>((sum, term) => sum && term && sum.map((s, j) => s + (term[j] as number) / terms.length), new Array<number>(fit.model.data.columns).fill(0));
+    const terms = [...(units.get(a) ?? [])].flatMap((u) =>
+      [...(units.get(b) ?? [])].map((v) => fit.model.productDifference(u, v)),
+    );
+    return terms.reduce<number[] | undefined>(
+      (sum, term) => sum && term && sum.map((s, j) => s + (term[j] as number) / terms.length),
+      new Array<number>(fit.model.data.columns).fill(0),
+    );
   };
   return withHolm(pairs.map(([a, b]) => ratioFinding(fit, walks, a, b, contrast(a, b))));
 }
 
 /** Product within path against product plus path: twice the gain in log-likelihood, a degree of freedom a cell beyond the sum. */
-function interactionTest(walks: readonly WalkInterval[], additive: RangeFit | NoFit): ChiSquareTest | undefined {
+function interactionTest(
+  walks: readonly WalkInterval[],
+  additive: RangeFit | NoFit,
+): ChiSquareTest | undefined {
   if (!isFit(additive) || additive.model.informative.length < walks.length) return undefined;
   const { productLevels, pathLevels } = additive.model;
   const cells = new Set(walks.map((w) => JSON.stringify([w.product, w.path])));
   const df = cells.size - (productLevels.length + pathLevels.length - 1);
   if (df < 1) return undefined;
-  const within = fitRanges(walks.map((w) => ({ ...w, product: JSON.stringify([w.product, w.path]), path: '' })));
+  const within = fitRanges(
+    walks.map((w) => ({ ...w, product: JSON.stringify([w.product, w.path]), path: '' })),
+  );
   if (!isFit(within) || within.model.informative.length < walks.length) return undefined;
   const statistic = Math.max(0, 2 * (within.logLikelihood - additive.logLikelihood));
   return { statistic, df, pValue: chiSquareUpper(statistic, df) };

@@ -18,7 +18,10 @@ export interface TurnbullEstimate {
   readonly kkt: number;
 }
 
-interface Innermost { readonly lower: number; readonly upper: number }
+interface Innermost {
+  readonly lower: number;
+  readonly upper: number;
+}
 
 /**
  * Non-parametric maximum likelihood estimate of the share of walks that hold to a distance (B. W. Turnbull, J. R.
@@ -33,19 +36,38 @@ export function turnbull(walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>
   const rows = distinctRows(walks);
   const inner = innermostOf(rows);
   const covers = rows.map((row) => coverOf(row, inner));
-  const problem: Problem = { first: Int32Array.from(covers, (c) => c[0]), last: Int32Array.from(covers, (c) => c[1]), weight: Float64Array.from(rows, (r) => r.count), size: inner.length, n: walks.length };
+  const problem: Problem = {
+    first: Int32Array.from(covers, (c) => c[0]),
+    last: Int32Array.from(covers, (c) => c[1]),
+    weight: Float64Array.from(rows, (r) => r.count),
+    size: inner.length,
+    n: walks.length,
+  };
   const mass = polish(problem, climb(problem));
   const [gradient, loglik] = gradientAt(problem, mass);
   let left = 1;
   const masses = inner.flatMap(({ lower, upper }, j): TurnbullMass[] => {
     const m = mass[j] as number;
     left = Math.max(0, left - m);
-    return m > 1e-9 ? [{ lowerM: lower, upperM: upper < Infinity ? upper : undefined, mass: m, survivalAfter: left < 1e-12 ? 0 : left }] : [];
+    return m > 1e-9
+      ? [
+          {
+            lowerM: lower,
+            upperM: upper < Infinity ? upper : undefined,
+            mass: m,
+            survivalAfter: left < 1e-12 ? 0 : left,
+          },
+        ]
+      : [];
   });
   return { masses, loglik, kkt: violation(gradient, mass, walks.length) };
 }
 
-interface Row { readonly lower: number; readonly upper: number; readonly count: number }
+interface Row {
+  readonly lower: number;
+  readonly upper: number;
+  readonly count: number;
+}
 
 function distinctRows(walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[]): Row[] {
   const rows = new Map<string, Row>();
@@ -59,7 +81,10 @@ function distinctRows(walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[])
 
 /** A start followed by an end with nothing between. At one value a point starts first, then ends come, then open starts. */
 function innermostOf(rows: readonly Row[]): Innermost[] {
-  const ends = rows.flatMap(({ lower, upper }) => [{ at: lower, rank: lower === upper ? 0 : 2, start: true }, { at: upper, rank: 1, start: false }]);
+  const ends = rows.flatMap(({ lower, upper }) => [
+    { at: lower, rank: lower === upper ? 0 : 2, start: true },
+    { at: upper, rank: 1, start: false },
+  ]);
   ends.sort((a, b) => a.at - b.at || a.rank - b.rank);
   return ends.flatMap((end, i) => {
     const next = ends[i + 1];
@@ -69,7 +94,8 @@ function innermostOf(rows: readonly Row[]): Innermost[] {
 
 /** First and last innermost interval inside a row; a row always holds one. */
 function coverOf({ lower, upper }: Row, inner: readonly Innermost[]): [number, number] {
-  const inside = (i: Innermost): boolean => i.lower >= lower && i.upper <= upper && (i.upper > lower || (i.lower === lower && lower === upper));
+  const inside = (i: Innermost): boolean =>
+    i.lower >= lower && i.upper <= upper && (i.upper > lower || (i.lower === lower && lower === upper));
   let low = 0;
   for (let high = inner.length; low < high;) {
     const mid = (low + high) >> 1;
@@ -83,7 +109,13 @@ function coverOf({ lower, upper }: Row, inner: readonly Innermost[]): [number, n
 }
 
 /** Each row covers innermost intervals `first` to `last`, `weight` times. */
-interface Problem { readonly first: Int32Array; readonly last: Int32Array; readonly weight: Float64Array; readonly size: number; readonly n: number }
+interface Problem {
+  readonly first: Int32Array;
+  readonly last: Int32Array;
+  readonly weight: Float64Array;
+  readonly size: number;
+  readonly n: number;
+}
 
 /** Derivative of the log-likelihood by each mass, by running sums, and the log-likelihood. */
 function gradientAt({ first, last, weight, size }: Problem, mass: Float64Array): [Float64Array, number] {
@@ -104,7 +136,10 @@ function gradientAt({ first, last, weight, size }: Problem, mass: Float64Array):
 
 /** At a maximum the derivative is n where there is mass and at most n elsewhere. */
 function violation(gradient: Float64Array, mass: Float64Array, n: number): number {
-  return gradient.reduce((worst, g, j) => Math.max(worst, (g - n) / n, (mass[j] as number) > 1e-9 ? Math.abs(g - n) / n : 0), 0);
+  return gradient.reduce(
+    (worst, g, j) => Math.max(worst, (g - n) / n, (mass[j] as number) > 1e-9 ? Math.abs(g - n) / n : 0),
+    0,
+  );
 }
 
 const MAX_ROUNDS = 4000;
@@ -138,14 +173,22 @@ function minorantStep(problem: Problem, mass: Float64Array): Float64Array<ArrayB
     curve[a] = (curve[a] as number) + w / (p * p);
   }
   // Inner values only: the distribution is 0 before the first stretch and 1 after the last.
-  const target = Float64Array.from({ length: size - 1 }, (_, k) => (cumulative[k + 1] as number) + (slope[k + 1] as number) / Math.max(1e-12, curve[k + 1] as number));
-  const fitted = isotonicIncreasing(target, Float64Array.from({ length: size - 1 }, (_, k) => Math.max(1e-12, curve[k + 1] as number)));
+  const target = Float64Array.from(
+    { length: size - 1 },
+    (_, k) =>
+      (cumulative[k + 1] as number) + (slope[k + 1] as number) / Math.max(1e-12, curve[k + 1] as number),
+  );
+  const fitted = isotonicIncreasing(
+    target,
+    Float64Array.from({ length: size - 1 }, (_, k) => Math.max(1e-12, curve[k + 1] as number)),
+  );
   for (let share = 1; share > 1e-4; share /= 2) {
     const tried = new Float64Array(size);
     let previous = 0;
     for (let j = 0; j < size; j++) {
       const goal = j === size - 1 ? 1 : Math.min(1, Math.max(0, fitted[j] as number));
-      const at = j === size - 1 ? 1 : (cumulative[j + 1] as number) + share * (goal - (cumulative[j + 1] as number));
+      const at =
+        j === size - 1 ? 1 : (cumulative[j + 1] as number) + share * (goal - (cumulative[j + 1] as number));
       tried[j] = Math.max(0, at - previous);
       previous = at;
     }
@@ -164,8 +207,13 @@ function polish(problem: Problem, start: Float64Array): Float64Array {
   for (let round = 0; round < 200; round++) {
     const [gradient, loglik] = gradientAt(problem, mass);
     if (violation(gradient, mass, n) < 1e-12) break;
-    const worst = gradient.reduce((best, g, j) => (mass[j] === 0 && g > (gradient[best] ?? 0) ? j : best), gradient.findIndex((_, j) => mass[j] === 0));
-    const kept = Array.from({ length: size }, (_, j) => j).filter((j) => (mass[j] as number) > 0 || (j === worst && (gradient[j] as number) > n * (1 + 1e-10)));
+    const worst = gradient.reduce(
+      (best, g, j) => (mass[j] === 0 && g > (gradient[best] ?? 0) ? j : best),
+      gradient.findIndex((_, j) => mass[j] === 0),
+    );
+    const kept = Array.from({ length: size }, (_, j) => j).filter(
+      (j) => (mass[j] as number) > 0 || (j === worst && (gradient[j] as number) > n * (1 + 1e-10)),
+    );
     const k = kept.length;
     const place = new Map(kept.map((j, i) => [j, i]));
     // Maximise g·d − d'Hd/2 with Σd = 0: d = H⁻¹(g − λ1).
@@ -173,7 +221,10 @@ function polish(problem: Problem, start: Float64Array): Float64Array {
     const cumulative = new Float64Array(size + 1);
     for (let j = 0; j < size; j++) cumulative[j + 1] = (cumulative[j] as number) + (mass[j] as number);
     for (let i = 0; i < first.length; i++) {
-      const p = Math.max(1e-300, (cumulative[(last[i] as number) + 1] as number) - (cumulative[first[i] as number] as number));
+      const p = Math.max(
+        1e-300,
+        (cumulative[(last[i] as number) + 1] as number) - (cumulative[first[i] as number] as number),
+      );
       const own: number[] = [];
       for (let j = first[i] as number; j <= (last[i] as number); j++) {
         const at = place.get(j);
@@ -182,22 +233,37 @@ function polish(problem: Problem, start: Float64Array): Float64Array {
       const h = (weight[i] as number) / (p * p);
       for (const a of own) for (const b of own) hessian[a * k + b] = (hessian[a * k + b] as number) + h;
     }
-    const [toGradient, toOne] = [solveNearlyPositive(hessian, Float64Array.from(kept, (j) => gradient[j] as number)), solveNearlyPositive(hessian, new Float64Array(k).fill(1))];
+    const [toGradient, toOne] = [
+      solveNearlyPositive(
+        hessian,
+        Float64Array.from(kept, (j) => gradient[j] as number),
+      ),
+      solveNearlyPositive(hessian, new Float64Array(k).fill(1)),
+    ];
     if (!toGradient || !toOne) break;
     const lambda = toGradient.reduce((a, b) => a + b, 0) / toOne.reduce((a, b) => a + b, 0);
     const direction = toGradient.map((d, i) => d - lambda * (toOne[i] as number));
     // As far as no mass turns negative.
     let most = 1;
-    direction.forEach((d, i) => { if (d < 0) most = Math.min(most, (mass[kept[i] as number] as number) / -d); });
+    direction.forEach((d, i) => {
+      if (d < 0) most = Math.min(most, (mass[kept[i] as number] as number) / -d);
+    });
     if (!(most > 0)) {
-      direction.forEach((d, i) => { if (d < 0 && (mass[kept[i] as number] as number) < 1e-12) mass[kept[i] as number] = 0; });
+      direction.forEach((d, i) => {
+        if (d < 0 && (mass[kept[i] as number] as number) < 1e-12) mass[kept[i] as number] = 0;
+      });
       continue;
     }
     let moved = false;
     for (let share = most; share > 1e-10; share /= 2) {
       const tried = mass.slice();
-      kept.forEach((j, i) => { tried[j] = Math.max(0, (mass[j] as number) + share * (direction[i] as number)); });
-      if (share === most && most < 1) kept.forEach((j) => { if ((tried[j] as number) < 1e-14) tried[j] = 0; });
+      kept.forEach((j, i) => {
+        tried[j] = Math.max(0, (mass[j] as number) + share * (direction[i] as number));
+      });
+      if (share === most && most < 1)
+        kept.forEach((j) => {
+          if ((tried[j] as number) < 1e-14) tried[j] = 0;
+        });
       if (gradientAt(problem, tried)[1] >= loglik - 1e-13 * Math.abs(loglik)) {
         mass = tried;
         moved = true;
@@ -210,7 +276,10 @@ function polish(problem: Problem, start: Float64Array): Float64Array {
 }
 
 /** Share of walks that hold to a distance, by the estimate: between the ends of a stretch it is not determined. */
-export function survivalAt({ masses }: TurnbullEstimate, distanceM: number): { readonly least: number; readonly most: number } {
+export function survivalAt(
+  { masses }: TurnbullEstimate,
+  distanceM: number,
+): { readonly least: number; readonly most: number } {
   let [least, most] = [1, 1];
   for (const { lowerM, upperM, mass } of masses) {
     if (lowerM < distanceM || (lowerM === upperM && lowerM <= distanceM)) least -= mass;

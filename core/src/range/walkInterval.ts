@@ -25,7 +25,8 @@ export function censoringOf({ heldM, failedM }: Pick<WalkInterval, 'heldM' | 'fa
     return 'right';
   }
   if (!(failedM > 0 && failedM < Infinity)) throw new RangeError(`invalid failedM: ${failedM}`);
-  if (failedM < heldM) throw new RangeError(`invalid interval: failed at ${failedM} m, before it held at ${heldM} m`);
+  if (failedM < heldM)
+    throw new RangeError(`invalid interval: failed at ${failedM} m, before it held at ${heldM} m`);
   if (heldM === 0) return 'left';
   return heldM === failedM ? 'exact' : 'interval';
 }

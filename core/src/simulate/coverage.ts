@@ -37,7 +37,13 @@ const MEDIAN_M = 100;
 const Z10 = normalQuantile(0.1);
 
 /** Brackets of walks between geometric marks whose phase is each walk's own; beyond `endM` the path ends first. */
-function walksOf(random: Random, product: string, medianM: number, { walksEach, sigma, stepRatio }: CoverageCell, endM: number): WalkInterval[] {
+function walksOf(
+  random: Random,
+  product: string,
+  medianM: number,
+  { walksEach, sigma, stepRatio }: CoverageCell,
+  endM: number,
+): WalkInterval[] {
   const step = Math.log(stepRatio);
   return Array.from({ length: walksEach }, (_, i): WalkInterval => {
     const phase = random.uniform() * step;
@@ -46,7 +52,11 @@ function walksOf(random: Random, product: string, medianM: number, { walksEach, 
     const row = { product, path: 'path', walk: String(i) };
     // One looks at the path's end too.
     if (logD >= Math.log(endM)) return { ...row, heldM: endM, failedM: undefined };
-    return { ...row, heldM: Math.exp(mark * step + phase), failedM: Math.min(endM, Math.exp((mark + 1) * step + phase)) };
+    return {
+      ...row,
+      heldM: Math.exp(mark * step + phase),
+      failedM: Math.min(endM, Math.exp((mark + 1) * step + phase)),
+    };
   });
 }
 
@@ -59,7 +69,10 @@ export function coverageOf(cell: CoverageCell, sets: number, seed: string): Cove
   const none = () => ({ given: 0, covering: 0 });
   const counts = { sets, median: none(), p10: none(), ratio: none(), oneSided: 0, withoutInterval: 0 };
   for (let i = 0; i < sets; i++) {
-    const walks = [...walksOf(random, 'A', MEDIAN_M, cell, endM), ...walksOf(random, 'B', MEDIAN_M * ratio, cell, endM)];
+    const walks = [
+      ...walksOf(random, 'A', MEDIAN_M, cell, endM),
+      ...walksOf(random, 'B', MEDIAN_M * ratio, cell, endM),
+    ];
     const fit = fitRanges(walks);
     const [cellA, contrast] = [fit.model.cell('A', 'path'), fit.model.productDifference('B', 'A')];
     const truth = Math.log(MEDIAN_M) - fit.model.centre;
@@ -80,7 +93,8 @@ export function coverageOf(cell: CoverageCell, sets: number, seed: string): Cove
 }
 
 function pathEnd(share: number, sigma: number, ratio: number): number {
-  const beyond = (endM: number): number => [1, ratio].reduce((sum, r) => sum + upper(Math.log(endM / (MEDIAN_M * r)) / sigma), 0) / 2;
+  const beyond = (endM: number): number =>
+    [1, ratio].reduce((sum, r) => sum + upper(Math.log(endM / (MEDIAN_M * r)) / sigma), 0) / 2;
   let [low, high] = [MEDIAN_M / 100, MEDIAN_M * 100];
   for (let i = 0; i < 80; i++) {
     const mid = Math.sqrt(low * high);

@@ -5,7 +5,9 @@ import type { Random } from '../random/seeded.ts';
 import { TICK_S, type StandInWalk, type Tick } from './standIn.ts';
 
 /** What a simulated person logs, with the moment on the walk's clock. */
-export type LoggedAction = { [K in EventKind]: { readonly atS: number; readonly kind: K; readonly body: EventBodies[K] } }[EventKind];
+export type LoggedAction = {
+  [K in EventKind]: { readonly atS: number; readonly kind: K; readonly body: EventBodies[K] };
+}[EventKind];
 
 export interface OperatorHabits {
   readonly delay: OperatorDelay;
@@ -17,13 +19,23 @@ export interface OperatorHabits {
   readonly settleS: number;
 }
 
-export const DEFAULT_HABITS: OperatorHabits = { delay: DEFAULT_DELAY, turnAfterLostS: 15, wheelEveryS: 5, settleS: 0.5 };
+export const DEFAULT_HABITS: OperatorHabits = {
+  delay: DEFAULT_DELAY,
+  turnAfterLostS: 15,
+  wheelEveryS: 5,
+  settleS: 0.5,
+};
 
 /** Walks out and back with a stand-in rig, and logs as a person would: late, and only what lasts. */
-export function operate(walk: StandInWalk, random: Random, habits: OperatorHabits = DEFAULT_HABITS): { log: LoggedAction[]; ticks: Tick[] } {
+export function operate(
+  walk: StandInWalk,
+  random: Random,
+  habits: OperatorHabits = DEFAULT_HABITS,
+): { log: LoggedAction[]; ticks: Tick[] } {
   const log: LoggedAction[] = [];
   const ticks: Tick[] = [];
-  const reacted = (atS: number): number => atS + Math.max(0.2, habits.delay.reactionS + habits.delay.spreadS * random.normal());
+  const reacted = (atS: number): number =>
+    atS + Math.max(0.2, habits.delay.reactionS + habits.delay.spreadS * random.normal());
   let logged: Grade = 5;
   let [changedS, lostS, returning, sinceWheelS] = [0, 0, false, 0];
   let heard: Grade = 5;
@@ -46,16 +58,28 @@ export function operate(walk: StandInWalk, random: Random, habits: OperatorHabit
       returning = true;
       log.push({ atS: tick.tS, kind: 'turn', body: { reading: wheel(tick) } });
     } else if (returning && tick.standing) {
-      log.push({ atS: Math.max(tick.tS, ...log.map((a) => a.atS)) + TICK_S, kind: 'end', body: { reason: 'path ended', reading: wheel(tick) } });
+      log.push({
+        atS: Math.max(tick.tS, ...log.map((a) => a.atS)) + TICK_S,
+        kind: 'end',
+        body: { reason: 'path ended', reading: wheel(tick) },
+      });
       return { log, ticks };
     }
   }
 }
 
-export const wheel = (tick: Tick): { travelledM: number; method: 'wheel'; pressed: false } => ({ travelledM: Math.max(0, tick.wheelM), method: 'wheel', pressed: false });
+export const wheel = (tick: Tick): { travelledM: number; method: 'wheel'; pressed: false } => ({
+  travelledM: Math.max(0, tick.wheelM),
+  method: 'wheel',
+  pressed: false,
+});
 
 function gradeActions(from: Grade, to: Grade, atS: number): LoggedAction[] {
   if (to === 1) return [{ atS, kind: 'dropoutBegin', body: {} }];
-  const graded: LoggedAction = { atS: from === 1 ? atS + TICK_S / 2 : atS, kind: 'grade', body: { grade: to } };
+  const graded: LoggedAction = {
+    atS: from === 1 ? atS + TICK_S / 2 : atS,
+    kind: 'grade',
+    body: { grade: to },
+  };
   return from === 1 ? [{ atS, kind: 'dropoutEnd', body: {} }, graded] : [graded];
 }

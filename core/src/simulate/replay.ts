@@ -29,7 +29,9 @@ export function replay(log: readonly WalkEvent[], standIn: StandIn, path: Path):
 const NOTICEABLE_S = 0.5;
 
 /** Where the link was really lost, as seconds on the walk's clock: from, to. */
-export function trueLosses(ticks: readonly Tick[]): { readonly fromS: number; readonly toS: number; readonly fromM: number }[] {
+export function trueLosses(
+  ticks: readonly Tick[],
+): { readonly fromS: number; readonly toS: number; readonly fromM: number }[] {
   const losses: { fromS: number; toS: number; fromM: number }[] = [];
   for (const tick of ticks) {
     const last = losses.at(-1);
@@ -45,5 +47,8 @@ export function scoreLog(log: readonly WalkEvent[], ticks: readonly Tick[]): Rea
   const presses = effectiveLog(log).filter((e) => e.kind === 'dropoutBegin');
   const rate = presses[0]?.time.rate ?? 1;
   // In real seconds: at a higher rate the same reaction takes more of the walk's.
-  return learnReaction(trueLosses(ticks).map((l) => l.fromS / rate), presses.map((e) => e.time.walkS / rate));
+  return learnReaction(
+    trueLosses(ticks).map((l) => l.fromS / rate),
+    presses.map((e) => e.time.walkS / rate),
+  );
 }

@@ -19,14 +19,26 @@ const RADIUS_95 = 2.45;
 const METRES_PER_DEGREE = 111_320;
 
 /** Fixes of a walk along a path whose fixed end has a coordinate; the error wanders as a receiver's does (first-order Gauss-Markov). Seeded. */
-export function satelliteReceiver(path: Pick<Path, 'legs'>, fixedEnd: Coordinate, seed: string): (travelledM: number, atS: number) => SimulatedFix {
+export function satelliteReceiver(
+  path: Pick<Path, 'legs'>,
+  fixedEnd: Coordinate,
+  seed: string,
+): (travelledM: number, atS: number) => SimulatedFix {
   const random = seeded('satellite', seed);
   let [east, north, lastS] = [SD_M * random.normal(), SD_M * random.normal(), 0];
   return (travelledM, atS) => {
     const keep = Math.exp(-Math.max(0, atS - lastS) / CORRELATED_S);
     const fresh = SD_M * Math.sqrt(1 - keep * keep);
-    [east, north, lastS] = [keep * east + fresh * random.normal(), keep * north + fresh * random.normal(), atS];
-    const { latitudeDeg, longitudeDeg } = coordinateAt(path, fixedEnd, Math.min(pathLengthM(path), Math.max(0, travelledM)));
+    [east, north, lastS] = [
+      keep * east + fresh * random.normal(),
+      keep * north + fresh * random.normal(),
+      atS,
+    ];
+    const { latitudeDeg, longitudeDeg } = coordinateAt(
+      path,
+      fixedEnd,
+      Math.min(pathLengthM(path), Math.max(0, travelledM)),
+    );
     return {
       latitudeDeg: latitudeDeg + north / METRES_PER_DEGREE,
       longitudeDeg: longitudeDeg + east / (METRES_PER_DEGREE * Math.cos((latitudeDeg * Math.PI) / 180)),

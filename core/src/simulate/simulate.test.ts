@@ -10,22 +10,50 @@ import { shadowingField } from './shadowing.ts';
 import { STAND_IN_SITE, startWalk, type StandIn } from './standIn.ts';
 import { trueEventM, trueFirstDropout } from './truth.ts';
 
-const path: Path = { id: 'p', name: 'open', condition: 'open', model: 'free-space', legs: [{ lengthM: 500, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] };
-const standIn = (productSeed: string, requiredDbm: number): StandIn => ({ productSeed, requiredDbm, frequencyMHz: 2400, eirpDbm: 10, receiveGainDbi: 0, heightsM: [1.5, 1.5], bodyLossDb: [8, 2] });
+const path: Path = {
+  id: 'p',
+  name: 'open',
+  condition: 'open',
+  model: 'free-space',
+  legs: [{ lengthM: 500, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+  obstructions: [],
+  checkpoints: [],
+};
+const standIn = (productSeed: string, requiredDbm: number): StandIn => ({
+  productSeed,
+  requiredDbm,
+  frequencyMHz: 2400,
+  eirpDbm: 10,
+  receiveGainDbi: 0,
+  heightsM: [1.5, 1.5],
+  bodyLossDb: [8, 2],
+});
 
 describe('path loss', () => {
-  test.each([[2400, 100, 80.05], [5800, 100, 87.72], [433.92, 50, 59.18]])('free space at %d MHz over %d m is %d dB (ITU-R P.525, from memory)', (mhz, m, db) => {
+  test.each([
+    [2400, 100, 80.05],
+    [5800, 100, 87.72],
+    [433.92, 50, 59.18],
+  ])('free space at %d MHz over %d m is %d dB (ITU-R P.525, from memory)', (mhz, m, db) => {
     expect(freeSpaceLossDb(mhz, m)).toBeCloseTo(db, 2);
   });
 
-  test.each([[2400, 100, [1.5, 1.5], 74.9], [2400, 400, [1.5, 1.5], 97.16], [5800, 400, [1.5, 1.5], 97.73], [433.92, 200, [1, 1.6], 87.97]] as const)('two rays at %d MHz over %d m, heights %j: %d dB', (mhz, m, heights, db) => {
+  test.each([
+    [2400, 100, [1.5, 1.5], 74.9],
+    [2400, 400, [1.5, 1.5], 97.16],
+    [5800, 400, [1.5, 1.5], 97.73],
+    [433.92, 200, [1, 1.6], 87.97],
+  ] as const)('two rays at %d MHz over %d m, heights %j: %d dB', (mhz, m, heights, db) => {
     expect(twoRayLossDb(mhz, m, heights)).toBeCloseTo(db, 2);
   });
 
   test('the break point, and the slopes on either side of it', () => {
     expect(breakPointM(2400, [1.5, 1.5])).toBeCloseTo(72.05, 2);
     expect(breakPointM(5800, [1.5, 1.5])).toBeCloseTo(174.1, 1);
-    expect(twoSlopeLossDb(2400, 400, [1.5, 1.5]) - twoSlopeLossDb(2400, 200, [1.5, 1.5])).toBeCloseTo(12.04, 2);
+    expect(twoSlopeLossDb(2400, 400, [1.5, 1.5]) - twoSlopeLossDb(2400, 200, [1.5, 1.5])).toBeCloseTo(
+      12.04,
+      2,
+    );
     expect(() => freeSpaceLossDb(2400, 0)).toThrow('invalid distanceM: 0');
   });
 });
@@ -68,20 +96,51 @@ describe('the stand-in', () => {
 describe('known truth, from the gear to the estimate', () => {
   // Even ground: then distances are lognormal. On ground with dips, walks of one product clump at the dips.
   const even = { ...STAND_IN_SITE, shadowingSdDb: 0 };
-  const play = (product: string, requiredDbm: number, walks: number) => Array.from({ length: walks }, (_, i) => {
-    const seed = `truth/${product}/${i}`;
-    const { log, ticks } = operate(startWalk(standIn(product, requiredDbm), path, seed, even), seeded(seed));
-    const begin = { atS: 0, kind: 'begin', body: { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'marked line', pressed: false }, playoutDelayS: 0 } };
-    const events = [begin, ...log].map((a, k) => ({ walkId: seed, deviceId: 'd', seq: k + 1, version: 1, kind: a.kind, body: a.body, time: { walkS: a.atS, rate: 1, inputMs: 0, originMs: 0, wallMs: k } }) as unknown as WalkEvent);
-    return { finding: findWalk({ walkId: seed, label: String(i), product, path, log: events }) as NonNullable<ReturnType<typeof findWalk>>, ticks };
-  });
+  const play = (product: string, requiredDbm: number, walks: number) =>
+    Array.from({ length: walks }, (_, i) => {
+      const seed = `truth/${product}/${i}`;
+      const { log, ticks } = operate(
+        startWalk(standIn(product, requiredDbm), path, seed, even),
+        seeded(seed),
+      );
+      const begin = {
+        atS: 0,
+        kind: 'begin',
+        body: {
+          baselineGrade: 5,
+          direction: 'mobile-to-fixed',
+          reading: { travelledM: 0, method: 'marked line', pressed: false },
+          playoutDelayS: 0,
+        },
+      };
+      const events = [begin, ...log].map(
+        (a, k) =>
+          ({
+            walkId: seed,
+            deviceId: 'd',
+            seq: k + 1,
+            version: 1,
+            kind: a.kind,
+            body: a.body,
+            time: { walkS: a.atS, rate: 1, inputMs: 0, originMs: 0, wallMs: k },
+          }) as unknown as WalkEvent,
+      );
+      return {
+        finding: findWalk({ walkId: seed, label: String(i), product, path, log: events }) as NonNullable<
+          ReturnType<typeof findWalk>
+        >,
+        ticks,
+      };
+    });
   const walks = [...play('near', -85, 8), ...play('far', -91, 8)];
 
   test('nearly every logged interval holds the place where the link truly dropped', () => {
     const judged = walks.flatMap(({ finding, ticks }) => {
       const [interval] = walkIntervals([finding], 'first dropout');
       const truth = trueEventM(ticks, 'first dropout');
-      return interval && truth !== undefined ? [interval.heldM <= truth && truth <= (interval.failedM ?? Infinity)] : [];
+      return interval && truth !== undefined
+        ? [interval.heldM <= truth && truth <= (interval.failedM ?? Infinity)]
+        : [];
     });
     expect(judged.length).toBeGreaterThanOrEqual(14);
     // Two standard uncertainties cover about 95 %; a dropout shorter than the operator logs is missed now and then.
@@ -89,8 +148,16 @@ describe('known truth, from the gear to the estimate', () => {
   });
 
   test('the interval of the median and of the ratio cover the truth of 150 walks', () => {
-    const summary = summariseRanges(walkIntervals(walks.map((w) => w.finding), 'first dropout'));
-    const truth = { near: trueFirstDropout(standIn('near', -85), path, 150, 'many', even).medianM as number, far: trueFirstDropout(standIn('far', -91), path, 150, 'many', even).medianM as number };
+    const summary = summariseRanges(
+      walkIntervals(
+        walks.map((w) => w.finding),
+        'first dropout',
+      ),
+    );
+    const truth = {
+      near: trueFirstDropout(standIn('near', -85), path, 150, 'many', even).medianM as number,
+      far: trueFirstDropout(standIn('far', -91), path, 150, 'many', even).medianM as number,
+    };
     for (const product of ['near', 'far'] as const) {
       const interval = summary.fitted.find((c) => c.product === product)?.interval95M.median;
       expect(interval?.low).toBeLessThan(truth[product]);

@@ -33,10 +33,22 @@ export interface StandInSite {
   readonly wheelScaleSd: number;
 }
 
-export const STAND_IN_SITE: StandInSite = { shadowingSdDb: 3, decorrelationM: 12, productCorrelation: 0.8, walkSdDb: 2.5, ricianKDb: 9, wheelScaleSd: 0.002 };
+export const STAND_IN_SITE: StandInSite = {
+  shadowingSdDb: 3,
+  decorrelationM: 12,
+  productCorrelation: 0.8,
+  walkSdDb: 2.5,
+  ricianKDb: 9,
+  wheelScaleSd: 0.002,
+};
 
 /** Link margin above which each grade is reached, dB: a digital link falls off a cliff. */
-const MARGIN_DB: readonly (readonly [Grade, number])[] = [[5, 8], [4, 5], [3, 3], [2, 0]];
+const MARGIN_DB: readonly (readonly [Grade, number])[] = [
+  [5, 8],
+  [4, 5],
+  [3, 3],
+  [2, 0],
+];
 
 /** After a loss the link must have this margin, this long, before it locks again. */
 const RELOCK = { marginDb: 3, holdS: 2 } as const;
@@ -70,7 +82,12 @@ export interface StandInWalk {
  * and the wheel's scale are drawn per walk (from `walkSeed`). Deterministic: the same seeds and the same turns give
  * the same walk, so that a page that was reloaded can play up to where it was.
  */
-export function startWalk(standIn: StandIn, path: Path, walkSeed: string, site: StandInSite = STAND_IN_SITE): StandInWalk {
+export function startWalk(
+  standIn: StandIn,
+  path: Path,
+  walkSeed: string,
+  site: StandInSite = STAND_IN_SITE,
+): StandInWalk {
   const random = seeded('walk', walkSeed);
   const lengthM = pathLengthM(path);
   const lossDb = mediumLoss(standIn, path, lengthM, site);
@@ -89,28 +106,63 @@ export function startWalk(standIn: StandIn, path: Path, walkSeed: string, site: 
     }
     const tS = tick++ * TICK_S;
     const marginDb =
-      standIn.eirpDbm + standIn.receiveGainDbi - standIn.requiredDbm - lossDb(travelledM) - standIn.bodyLossDb[returning ? 1 : 0] + walkDb + fadingDb(random, site.ricianKDb);
+      standIn.eirpDbm +
+      standIn.receiveGainDbi -
+      standIn.requiredDbm -
+      lossDb(travelledM) -
+      standIn.bodyLossDb[returning ? 1 : 0] +
+      walkDb +
+      fadingDb(random, site.ricianKDb);
     return {
-      tS, travelledM, marginDb, wheelM, returning,
+      tS,
+      travelledM,
+      marginDb,
+      wheelM,
+      returning,
       separationM: separationAtM(path, travelledM),
       grade: hearing(marginDb),
       standing: returning ? travelledM === 0 : travelledM === lengthM,
     };
   }
-  return { step, turn: () => { returning = true; } };
+  return {
+    step,
+    turn: () => {
+      returning = true;
+    },
+  };
 }
 
 /** Two-slope loss, obstructions passed and shadowing; the product's own share of the shadowing is uncorrelated. */
-function mediumLoss(standIn: StandIn, path: Path, lengthM: number, site: StandInSite): (travelledM: number) => number {
+function mediumLoss(
+  standIn: StandIn,
+  path: Path,
+  lengthM: number,
+  site: StandInSite,
+): (travelledM: number) => number {
   const { shadowingSdDb, decorrelationM, productCorrelation } = site;
-  const common = shadowingField(`${path.id}/${Math.round(standIn.frequencyMHz / 100)}`, lengthM, shadowingSdDb, decorrelationM);
+  const common = shadowingField(
+    `${path.id}/${Math.round(standIn.frequencyMHz / 100)}`,
+    lengthM,
+    shadowingSdDb,
+    decorrelationM,
+  );
   const own = shadowingField(`${path.id}/${standIn.productSeed}`, lengthM, shadowingSdDb, decorrelationM);
   const [shareCommon, shareOwn] = [Math.sqrt(productCorrelation), Math.sqrt(1 - productCorrelation)];
   const between = inTheWayOf(path);
   return (travelledM) => {
     const distanceM = Math.max(NEAREST_M, separationAtM(path, travelledM));
-    const inTheWay = { model: 'two-slope', frequencyMHz: standIn.frequencyMHz, heightsM: standIn.heightsM, obstructions: between(travelledM).obstructions } as const;
-    return twoSlopeLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) + obstructionLossDb(inTheWay, distanceM) + shareCommon * common(travelledM) + shareOwn * own(travelledM);
+    const inTheWay = {
+      model: 'two-slope',
+      frequencyMHz: standIn.frequencyMHz,
+      heightsM: standIn.heightsM,
+      obstructions: between(travelledM).obstructions,
+    } as const;
+    return (
+      twoSlopeLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) +
+      obstructionLossDb(inTheWay, distanceM) +
+      shareCommon * common(travelledM) +
+      shareOwn * own(travelledM)
+    );
   };
 }
 
@@ -148,4 +200,5 @@ function graded(): (marginDb: number) => Grade {
 }
 
 /** What comes through at a margin; no hysteresis. */
-export const gradeOfMargin = (marginDb: number): Grade => MARGIN_DB.find(([, least]) => marginDb >= least)?.[0] ?? 1;
+export const gradeOfMargin = (marginDb: number): Grade =>
+  MARGIN_DB.find(([, least]) => marginDb >= least)?.[0] ?? 1;

@@ -17,8 +17,16 @@ export function trueEventM(ticks: readonly Tick[], criterion: OutwardCriterion):
  * Median and p10 of the first dropout over many walks of one stand-in on one path: what an estimate should find.
  * Undefined where more than that share of walks never failed.
  */
-export function trueFirstDropout(standIn: StandIn, path: Path, walks: number, seed: string, site: StandInSite = STAND_IN_SITE): { medianM: number | undefined; p10M: number | undefined } {
-  const events = Array.from({ length: walks }, (_, i) => firstDropoutM(standIn, path, `${seed}/${i}`, site)).sort((a, b) => a - b);
+export function trueFirstDropout(
+  standIn: StandIn,
+  path: Path,
+  walks: number,
+  seed: string,
+  site: StandInSite = STAND_IN_SITE,
+): { medianM: number | undefined; p10M: number | undefined } {
+  const events = Array.from({ length: walks }, (_, i) =>
+    firstDropoutM(standIn, path, `${seed}/${i}`, site),
+  ).sort((a, b) => a - b);
   const quantile = (p: number): number | undefined => {
     const value = events[Math.floor(p * events.length)] as number;
     return value < Infinity ? value : undefined;

@@ -1,8 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import { readThroughput, readTrials } from '../formats/trialsCsv.ts';
-import { capOf, crossNeed, fittedInOrder, median, sharedCap, splitByNetwork, throughputCurve, type ThroughputRow } from './throughput.ts';
+import {
+  capOf,
+  crossNeed,
+  fittedInOrder,
+  median,
+  sharedCap,
+  splitByNetwork,
+  throughputCurve,
+  type ThroughputRow,
+} from './throughput.ts';
 
-const rows = (...pairs: [number, number][]): ThroughputRow[] => pairs.map(([distanceM, mbps]) => ({ distanceM, mbps }));
+const rows = (...pairs: [number, number][]): ThroughputRow[] =>
+  pairs.map(([distanceM, mbps]) => ({ distanceM, mbps }));
 
 describe('throughput over distance', () => {
   test('rows at one distance share a fitted value, given in the order of the file', () => {
@@ -29,16 +39,30 @@ describe('throughput over distance', () => {
   });
 
   test('a change of band in mid-walk splits the curve', () => {
-    const walk = [{ distanceM: 5, mbps: 90, network: '5 GHz' }, { distanceM: 20, mbps: 50, network: '5 GHz' }, { distanceM: 30, mbps: 40, network: '2.4 GHz' }];
+    const walk = [
+      { distanceM: 5, mbps: 90, network: '5 GHz' },
+      { distanceM: 20, mbps: 50, network: '5 GHz' },
+      { distanceM: 30, mbps: 40, network: '2.4 GHz' },
+    ];
     expect(splitByNetwork(walk).map((p) => p.length)).toEqual([2, 1]);
   });
 
   test('files: what is wrong is named by line and column', () => {
     expect(readThroughput('throughput_mbps,distance_m\n90,5\n')).toEqual([{ distanceM: 5, mbps: 90 }]);
-    expect(() => readThroughput('distance_m,throughput_mbps\n5,fast\n')).toThrow('line 2, column throughput_mbps: "fast" is not a finite number');
-    expect(() => readThroughput('distance_m,throughput_mbps\n-5,1\n')).toThrow('line 2, column distance_m: -5 is below 0');
-    expect(() => readTrials('distance_m,trials,successes\n5,3,4\n')).toThrow('line 2, column successes: 4 of 3 trials');
-    expect(() => readTrials('distance_m,trials,successes\n5,2.5,1\n')).toThrow('line 2, column trials: 2.5 is not a whole number');
-    expect(readTrials('product,distance_m,trials,successes\nA,5,3,2\n')).toEqual([{ distanceM: 5, trials: 3, successes: 2, product: 'A' }]);
+    expect(() => readThroughput('distance_m,throughput_mbps\n5,fast\n')).toThrow(
+      'line 2, column throughput_mbps: "fast" is not a finite number',
+    );
+    expect(() => readThroughput('distance_m,throughput_mbps\n-5,1\n')).toThrow(
+      'line 2, column distance_m: -5 is below 0',
+    );
+    expect(() => readTrials('distance_m,trials,successes\n5,3,4\n')).toThrow(
+      'line 2, column successes: 4 of 3 trials',
+    );
+    expect(() => readTrials('distance_m,trials,successes\n5,2.5,1\n')).toThrow(
+      'line 2, column trials: 2.5 is not a whole number',
+    );
+    expect(readTrials('product,distance_m,trials,successes\nA,5,3,2\n')).toEqual([
+      { distanceM: 5, trials: 3, successes: 2, product: 'A' },
+    ]);
   });
 });

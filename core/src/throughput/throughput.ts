@@ -27,15 +27,21 @@ export function median(values: readonly number[]): number {
   if (values.length === 0) throw new RangeError('invalid values: none');
   const sorted = [...values].sort((a, b) => a - b);
   const mid = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? (sorted[mid] as number) : ((sorted[mid - 1] as number) + (sorted[mid] as number)) / 2;
+  return sorted.length % 2 === 1
+    ? (sorted[mid] as number)
+    : ((sorted[mid - 1] as number) + (sorted[mid] as number)) / 2;
 }
 
-interface Stand { readonly distanceM: number; readonly values: number[] }
+interface Stand {
+  readonly distanceM: number;
+  readonly values: number[];
+}
 
 function standsOf(rows: readonly ThroughputRow[]): Stand[] {
   const stands = new Map<number, Stand>();
   for (const { distanceM, mbps } of rows) {
-    if (!(distanceM >= 0 && Number.isFinite(distanceM))) throw new RangeError(`invalid distanceM: ${distanceM}`);
+    if (!(distanceM >= 0 && Number.isFinite(distanceM)))
+      throw new RangeError(`invalid distanceM: ${distanceM}`);
     if (!(mbps >= 0 && Number.isFinite(mbps))) throw new RangeError(`invalid mbps: ${mbps}`);
     const stand = stands.get(distanceM) ?? { distanceM, values: [] };
     stand.values.push(mbps);
@@ -48,7 +54,10 @@ function standsOf(rows: readonly ThroughputRow[]): Stand[] {
 export function throughputCurve(rows: readonly ThroughputRow[]): ThroughputRow[] {
   const stands = standsOf(rows);
   const means = stands.map((s) => s.values.reduce((a, b) => a + b, 0) / s.values.length);
-  const fitted = isotonicDecreasing(means, stands.map((s) => s.values.length));
+  const fitted = isotonicDecreasing(
+    means,
+    stands.map((s) => s.values.length),
+  );
   return stands.map(({ distanceM }, i) => ({ distanceM, mbps: fitted[i] as number }));
 }
 
@@ -71,30 +80,48 @@ export function capOf(rows: readonly ThroughputRow[], backhaulMbps?: number): Ca
     if (!(high > 0 && high - low <= SAME * high)) break;
     [least, most, points] = [low, high, points + 1];
   }
-  const atBackhaul = backhaulMbps !== undefined && medians.length > 0 && Math.abs((medians[0] as number) - backhaulMbps) <= SAME * backhaulMbps;
-  return points >= CAP_POINTS || atBackhaul ? { levelMbps: median(medians.slice(0, Math.max(1, points))), points: Math.max(1, points) } : undefined;
+  const atBackhaul =
+    backhaulMbps !== undefined &&
+    medians.length > 0 &&
+    Math.abs((medians[0] as number) - backhaulMbps) <= SAME * backhaulMbps;
+  return points >= CAP_POINTS || atBackhaul
+    ? { levelMbps: median(medians.slice(0, Math.max(1, points))), points: Math.max(1, points) }
+    : undefined;
 }
 
 /** Two products whose nearest medians are one measure the cap, not themselves. */
 export function sharedCap(products: readonly (readonly ThroughputRow[])[]): Cap | undefined {
-  const nearest = products.filter((rows) => rows.length > 0).map((rows) => median((standsOf(rows)[0] as Stand).values));
+  const nearest = products
+    .filter((rows) => rows.length > 0)
+    .map((rows) => median((standsOf(rows)[0] as Stand).values));
   if (nearest.length < 2) return undefined;
   const [low, high] = [Math.min(...nearest), Math.max(...nearest)];
-  return high > 0 && high - low <= SAME * high ? { levelMbps: median(nearest), points: nearest.length } : undefined;
+  return high > 0 && high - low <= SAME * high
+    ? { levelMbps: median(nearest), points: nearest.length }
+    : undefined;
 }
 
 /** The need falls between the last point fitted at or above it and the first below, linear in between. */
 export function crossNeed(curve: readonly ThroughputRow[], needMbps: number): NeedCrossing {
   if (!(needMbps > 0)) throw new RangeError(`invalid needMbps: ${needMbps}`);
   const below = curve.findIndex((c) => c.mbps < needMbps);
-  const [hold, fail] = [curve[below === -1 ? curve.length - 1 : below - 1], below === -1 ? undefined : curve[below]];
+  const [hold, fail] = [
+    curve[below === -1 ? curve.length - 1 : below - 1],
+    below === -1 ? undefined : curve[below],
+  ];
   if (!hold || !fail) return { holdM: hold?.distanceM, failM: fail?.distanceM, distanceM: undefined };
   const share = (hold.mbps - needMbps) / (hold.mbps - fail.mbps);
-  return { holdM: hold.distanceM, failM: fail.distanceM, distanceM: hold.distanceM + share * (fail.distanceM - hold.distanceM) };
+  return {
+    holdM: hold.distanceM,
+    failM: fail.distanceM,
+    distanceM: hold.distanceM + share * (fail.distanceM - hold.distanceM),
+  };
 }
 
 /** A reading with the band, channel or access point it came by. */
-export interface NetworkedRow extends ThroughputRow { readonly network: string | undefined }
+export interface NetworkedRow extends ThroughputRow {
+  readonly network: string | undefined;
+}
 
 /** A change of band, channel or access point in mid-walk splits the curve: readings in walking order, cut where it changes. */
 export function splitByNetwork<T extends NetworkedRow>(rows: readonly T[]): T[][] {

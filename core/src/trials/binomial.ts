@@ -1,9 +1,13 @@
 import { normalQuantile } from '../range/normal.ts';
 
-export interface Proportion { readonly low: number; readonly high: number }
+export interface Proportion {
+  readonly low: number;
+  readonly high: number;
+}
 
 function check(k: number, n: number): void {
-  if (!(Number.isFinite(k) && Number.isFinite(n) && n > 0 && k >= 0 && k <= n)) throw new RangeError(`invalid proportion: ${k} of ${n}`);
+  if (!(Number.isFinite(k) && Number.isFinite(n) && n > 0 && k >= 0 && k <= n))
+    throw new RangeError(`invalid proportion: ${k} of ${n}`);
 }
 
 /**
@@ -17,7 +21,10 @@ export function wilson(k: number, n: number, level = 0.95): Proportion {
   const middle = p + z2 / (2 * n);
   const half = Math.sqrt((z2 * (p * (1 - p) + z2 / (4 * n))) / n);
   const scale = 1 + z2 / n;
-  return { low: k === 0 ? 0 : Math.max(0, (middle - half) / scale), high: k === n ? 1 : Math.min(1, (middle + half) / scale) };
+  return {
+    low: k === 0 ? 0 : Math.max(0, (middle - half) / scale),
+    high: k === n ? 1 : Math.min(1, (middle + half) / scale),
+  };
 }
 
 /** ln n!, by summing: n is a number of presses. */
@@ -32,7 +39,9 @@ export function atLeast(k: number, n: number, p: number): number {
   if (k === 0) return 1;
   if (p <= 0) return 0;
   if (p >= 1) return 1;
-  let term = Math.exp(logFactorial(n) - logFactorial(k) - logFactorial(n - k) + k * Math.log(p) + (n - k) * Math.log1p(-p));
+  let term = Math.exp(
+    logFactorial(n) - logFactorial(k) - logFactorial(n - k) + k * Math.log(p) + (n - k) * Math.log1p(-p),
+  );
   let sum = term;
   for (let i = k; i < n; i++) {
     term *= ((n - i) / (i + 1)) * (p / (1 - p));

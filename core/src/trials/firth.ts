@@ -30,24 +30,40 @@ export interface TrialDistance {
 const DROP = normalQuantile(0.975) ** 2 / 2;
 const Z95 = normalQuantile(0.975);
 
-interface State { readonly value: number; readonly score: Pair; readonly information: readonly [number, number, number] }
+interface State {
+  readonly value: number;
+  readonly score: Pair;
+  readonly information: readonly [number, number, number];
+}
 
 /** ln(1 + eˣ) and the logistic function, safe in both tails. */
 const softplus = (x: number): number => (x > 0 ? x + Math.log1p(Math.exp(-x)) : Math.log1p(Math.exp(x)));
 const logistic = (x: number): number => (x >= 0 ? 1 / (1 + Math.exp(-x)) : Math.exp(x) / (1 + Math.exp(x)));
 
-interface Centred { readonly x: readonly number[]; readonly n: readonly number[]; readonly k: readonly number[]; readonly centre: number }
+interface Centred {
+  readonly x: readonly number[];
+  readonly n: readonly number[];
+  readonly k: readonly number[];
+  readonly centre: number;
+}
 
 /** ln distances, centred: then intercept and slope are nearly uncorrelated. */
 function centred(rows: readonly TrialRow[]): Centred {
   for (const { distanceM, trials, successes } of rows) {
-    if (!(distanceM > 0 && Number.isFinite(distanceM))) throw new RangeError(`invalid distanceM: ${distanceM}`);
-    if (!(trials > 0 && successes >= 0 && successes <= trials)) throw new RangeError(`invalid trials: ${successes} of ${trials}`);
+    if (!(distanceM > 0 && Number.isFinite(distanceM)))
+      throw new RangeError(`invalid distanceM: ${distanceM}`);
+    if (!(trials > 0 && successes >= 0 && successes <= trials))
+      throw new RangeError(`invalid trials: ${successes} of ${trials}`);
   }
   const logs = rows.map((r) => Math.log(r.distanceM));
   const total = rows.reduce((sum, r) => sum + r.trials, 0);
   const centre = logs.reduce((sum, l, i) => sum + l * (rows[i] as TrialRow).trials, 0) / total;
-  return { x: logs.map((l) => l - centre), n: rows.map((r) => r.trials), k: rows.map((r) => r.successes), centre };
+  return {
+    x: logs.map((l) => l - centre),
+    n: rows.map((r) => r.trials),
+    k: rows.map((r) => r.successes),
+    centre,
+  };
 }
 
 /** Log-likelihood with Firth's penalty ½ ln|I| (D. Firth, Biometrika 80 (1993)), its modified score, and the information. */
@@ -73,7 +89,11 @@ function stateAt({ x, n, k }: Centred, [b0, b1]: Pair): State {
     s0 += r;
     s1 += r * xi;
   });
-  return { value: value + 0.5 * Math.log(Math.max(determinant, 1e-300)), score: [s0, s1], information: [i00, i01, i11] };
+  return {
+    value: value + 0.5 * Math.log(Math.max(determinant, 1e-300)),
+    score: [s0, s1],
+    information: [i00, i01, i11],
+  };
 }
 
 /** Step by Fisher scoring: always upwards. */
@@ -117,9 +137,14 @@ const GOLDEN = (Math.sqrt(5) - 1) / 2;
 /** Greatest value along a line, by bracketing and golden section: only the value counts, and it is flat at its top. */
 function topAlong(data: Centred, [b0, b1]: Pair, [u, v]: Pair): number {
   const f = (t: number): number => stateAt(data, [b0 + t * u, b1 + t * v]).value;
-  const { score, information: [a, b, c] } = stateAt(data, [b0, b1]);
+  const {
+    score,
+    information: [a, b, c],
+  } = stateAt(data, [b0, b1]);
   const slope = u * score[0] + v * score[1];
-  let step = Math.min(2, Math.max(1e-3, Math.abs(slope) / (a * u * u + 2 * b * u * v + c * v * v))) * (slope < 0 ? -1 : 1);
+  let step =
+    Math.min(2, Math.max(1e-3, Math.abs(slope) / (a * u * u + 2 * b * u * v + c * v * v))) *
+    (slope < 0 ? -1 : 1);
   let [low, mid, high] = [-step, 0, step];
   for (let tries = 0; f(high) > f(mid) && tries < 60; tries++) {
     step *= 1.7;
@@ -158,21 +183,34 @@ export function separationOf(rows: readonly TrialRow[]): Separation {
 export function firth(rows: readonly TrialRow[]): FirthFit | undefined {
   const data = centred(rows);
   if (rows.length === 0 || data.x.every((x) => Math.abs(x - (data.x[0] as number)) < 1e-12)) return undefined;
-  const { at: [b0, b1], state: { value, information: [a, b, c] } } = climb(data, [0, 0]);
+  const {
+    at: [b0, b1],
+    state: {
+      value,
+      information: [a, b, c],
+    },
+  } = climb(data, [0, 0]);
   const det = a * c - b * b;
   const [v00, v01, v11] = [c / det, -b / det, a / det];
   // Back to ln metres: the intercept is b0 − b1·centre.
   const m = data.centre;
   return {
     coefficients: [b0 - b1 * m, b1],
-    covariance: [[v00 - 2 * m * v01 + m * m * v11, v01 - m * v11], [v01 - m * v11, v11]],
+    covariance: [
+      [v00 - 2 * m * v01 + m * m * v11, v01 - m * v11],
+      [v01 - m * v11, v11],
+    ],
     penalisedLoglik: value,
     separation: separationOf(rows),
   };
 }
 
 /** Profile of the penalised likelihood at a value of a coefficient, the full penalty kept. */
-export function firthCoefficientInterval(rows: readonly TrialRow[], fit: FirthFit, which: 0 | 1): { low: number | undefined; high: number | undefined } {
+export function firthCoefficientInterval(
+  rows: readonly TrialRow[],
+  fit: FirthFit,
+  which: 0 | 1,
+): { low: number | undefined; high: number | undefined } {
   const data = centred(rows);
   const [b0, b1] = fit.coefficients;
   // In centred terms the intercept at ln 1 m is β0 = c0 − c1·centre: held fixed, c0 follows c1.
@@ -185,13 +223,22 @@ export function firthCoefficientInterval(rows: readonly TrialRow[], fit: FirthFi
   };
   const scale = Math.sqrt(fit.covariance[which][which]);
   const floor = fit.penalisedLoglik - DROP;
-  return { low: crossing(profile, fit.coefficients[which], -scale, floor), high: crossing(profile, fit.coefficients[which], scale, floor) };
+  return {
+    low: crossing(profile, fit.coefficients[which], -scale, floor),
+    high: crossing(profile, fit.coefficients[which], scale, floor),
+  };
 }
 
 /** Where a profile falls to the floor, going from its top in steps of `step`, growing; undefined when it does not. */
-function crossing(profile: (value: number) => number, top: number, step: number, floor: number): number | undefined {
+function crossing(
+  profile: (value: number) => number,
+  top: number,
+  step: number,
+  floor: number,
+): number | undefined {
   // The root of the drop is nearly linear in the value.
-  const excess = (value: number): number => Math.sqrt(Math.max(0, floor + DROP - profile(value))) - Math.sqrt(DROP);
+  const excess = (value: number): number =>
+    Math.sqrt(Math.max(0, floor + DROP - profile(value))) - Math.sqrt(DROP);
   let [inside, fInside] = [top, -Math.sqrt(DROP)];
   let outside = top + step;
   for (let tries = 0; ; tries++) {
@@ -212,7 +259,8 @@ export function distanceOf(rows: readonly TrialRow[], fit: FirthFit, p: number):
   const logit = Math.log(p / (1 - p));
   const [b0, b1] = fit.coefficients;
   // Presses that are answered more often farther away have no such distance.
-  if (!(b1 < 0)) return { estimateM: undefined, profile95M: { low: undefined, high: undefined }, delta95M: undefined };
+  if (!(b1 < 0))
+    return { estimateM: undefined, profile95M: { low: undefined, high: undefined }, delta95M: undefined };
   const log = (logit - b0) / b1;
   const gradient: Pair = [-1 / b1, -log / b1];
   const [[v00, v01], [, v11]] = fit.covariance;
@@ -227,5 +275,9 @@ export function distanceOf(rows: readonly TrialRow[], fit: FirthFit, p: number):
     const found = crossing(profile, log, side * Math.max(se, 0.01), floor);
     return found === undefined || Math.abs(found - log) > FAR ? undefined : Math.exp(found);
   };
-  return { estimateM: Math.exp(log), profile95M: { low: end(-1), high: end(1) }, delta95M: [Math.exp(log - Z95 * se), Math.exp(log + Z95 * se)] };
+  return {
+    estimateM: Math.exp(log),
+    profile95M: { low: end(-1), high: end(1) },
+    delta95M: [Math.exp(log - Z95 * se), Math.exp(log + Z95 * se)],
+  };
 }

@@ -14,7 +14,12 @@ export const LEAST_WALKS = 3;
  * Percentile interval of a distance when the walks, not the presses, are drawn again with replacement: presses at one
  * stand share a fade (B. Efron, Ann. Statist. 7 (1979)). Undefined from fewer than three walks.
  */
-export function resampledDistance(walks: readonly TrialWalk[], p: number, random: Random, draws = 200): { readonly low: number | undefined; readonly high: number | undefined } | undefined {
+export function resampledDistance(
+  walks: readonly TrialWalk[],
+  p: number,
+  random: Random,
+  draws = 200,
+): { readonly low: number | undefined; readonly high: number | undefined } | undefined {
   if (walks.length < LEAST_WALKS) return undefined;
   const drawn = Array.from({ length: draws }, () => {
     const rows = walks.flatMap(() => (walks[Math.floor(random.uniform() * walks.length)] as TrialWalk).rows);
@@ -28,7 +33,11 @@ export function resampledDistance(walks: readonly TrialWalk[], p: number, random
   return { low: at(0.025), high: at(0.975) };
 }
 
-const estimateOnly = (rows: readonly TrialRow[], fit: NonNullable<ReturnType<typeof firth>>, p: number): number | undefined => {
+const estimateOnly = (
+  rows: readonly TrialRow[],
+  fit: NonNullable<ReturnType<typeof firth>>,
+  p: number,
+): number | undefined => {
   const [b0, b1] = fit.coefficients;
   return b1 < 0 && rows.length > 0 ? Math.exp((Math.log(p / (1 - p)) - b0) / b1) : undefined;
 };
@@ -38,8 +47,11 @@ export function pooled(walks: readonly TrialWalk[]): TrialRow[] {
   const rows = new Map<number, TrialRow>();
   for (const { distanceM, trials, successes } of walks.flatMap((w) => w.rows)) {
     const before = rows.get(distanceM);
-    rows.set(distanceM, { distanceM, trials: trials + (before?.trials ?? 0), successes: successes + (before?.successes ?? 0) });
+    rows.set(distanceM, {
+      distanceM,
+      trials: trials + (before?.trials ?? 0),
+      successes: successes + (before?.successes ?? 0),
+    });
   }
   return [...rows.values()].sort((a, b) => a.distanceM - b.distanceM);
 }
-

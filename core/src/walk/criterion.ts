@@ -1,5 +1,11 @@
 /** Which of the ranges is meant. Never just "range". */
-export const OUTWARD_CRITERIA = ['first artefact', 'first unusable', 'first dropout', 'last usable', 'lost'] as const;
+export const OUTWARD_CRITERIA = [
+  'first artefact',
+  'first unusable',
+  'first dropout',
+  'last usable',
+  'lost',
+] as const;
 export const RETURN_CRITERIA = ['self-regain', 'reconnect after a reset'] as const;
 export const CRITERIA = [...OUTWARD_CRITERIA, ...RETURN_CRITERIA] as const;
 
@@ -18,8 +24,13 @@ export const CRITERION_MEANING: Readonly<Record<Criterion, string>> = {
 
 /** Grade that an outward criterion takes as still good. */
 export const LEAST_GOOD_GRADE: Readonly<Record<OutwardCriterion, number>> = {
-  'first artefact': 5, 'first unusable': 3, 'first dropout': 2, 'last usable': 3, lost: 2,
+  'first artefact': 5,
+  'first unusable': 3,
+  'first dropout': 2,
+  'last usable': 3,
+  lost: 2,
 };
 
 /** Judged by the end of the last good stretch, not by the first bad one. */
-export const endsLastStretch = (criterion: OutwardCriterion): boolean => criterion === 'last usable' || criterion === 'lost';
+export const endsLastStretch = (criterion: OutwardCriterion): boolean =>
+  criterion === 'last usable' || criterion === 'lost';

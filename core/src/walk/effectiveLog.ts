@@ -2,7 +2,11 @@ import { keyText, type Correction, type EventOf, type WalkEvent } from './event.
 
 /** By the wall's clock, as it was written. */
 const asWritten = (events: readonly WalkEvent[]): WalkEvent[] =>
-  [...events].sort((a, b) => a.time.wallMs - b.time.wallMs || (a.deviceId < b.deviceId ? -1 : a.deviceId > b.deviceId ? 1 : a.seq - b.seq));
+  [...events].sort(
+    (a, b) =>
+      a.time.wallMs - b.time.wallMs ||
+      (a.deviceId < b.deviceId ? -1 : a.deviceId > b.deviceId ? 1 : a.seq - b.seq),
+  );
 
 /**
  * The correction that counts for each amended event, by its key: the latest one that was not itself withdrawn.
@@ -24,26 +28,41 @@ export function standingCorrections(log: readonly WalkEvent[]): Map<string, Corr
 /** The log as it stands after its corrections, in order of the walk's clock; what is of one moment, as it was written. */
 export function effectiveLog(log: readonly WalkEvent[]): WalkEvent[] {
   const corrections = standingCorrections(log);
-  const standing = corrections.size === 0 ? log.filter((e) => e.kind !== 'correction') : log.flatMap((event) => (event.kind === 'correction' ? [] : apply(event, corrections.get(keyText(event)))));
+  const standing =
+    corrections.size === 0
+      ? log.filter((e) => e.kind !== 'correction')
+      : log.flatMap((event) =>
+          event.kind === 'correction' ? [] : apply(event, corrections.get(keyText(event))),
+        );
   // Usually it is in order already; looking is cheaper than sorting.
-  return standing.every((e, i) => i === 0 || byWalkClock(standing[i - 1] as WalkEvent, e) <= 0) ? standing : standing.sort(byWalkClock);
+  return standing.every((e, i) => i === 0 || byWalkClock(standing[i - 1] as WalkEvent, e) <= 0)
+    ? standing
+    : standing.sort(byWalkClock);
 }
 
-const byWalkClock = (a: WalkEvent, b: WalkEvent): number => a.time.walkS - b.time.walkS || a.seq - b.seq || a.time.wallMs - b.time.wallMs;
+const byWalkClock = (a: WalkEvent, b: WalkEvent): number =>
+  a.time.walkS - b.time.walkS || a.seq - b.seq || a.time.wallMs - b.time.wallMs;
 
 function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[] {
   if (!correction) return [event];
   if (correction.action === 'withdraw') return [];
-  if (correction.action === 'move' && correction.walkS !== undefined) return [{ ...event, time: { ...event.time, walkS: correction.walkS } }];
-  if (correction.action === 'regrade' && event.kind === 'grade' && correction.grade !== undefined) return [{ ...event, body: { grade: correction.grade } }];
-  if (correction.action === 'remeasure' && event.kind === 'mark' && correction.reading !== undefined) return [{ ...event, body: { ...event.body, reading: correction.reading } }];
-  if (correction.action === 'retime' && event.kind === 'begin' && correction.delay !== undefined) return [{ ...event, body: { ...event.body, delay: correction.delay } }];
+  if (correction.action === 'move' && correction.walkS !== undefined)
+    return [{ ...event, time: { ...event.time, walkS: correction.walkS } }];
+  if (correction.action === 'regrade' && event.kind === 'grade' && correction.grade !== undefined)
+    return [{ ...event, body: { grade: correction.grade } }];
+  if (correction.action === 'remeasure' && event.kind === 'mark' && correction.reading !== undefined)
+    return [{ ...event, body: { ...event.body, reading: correction.reading } }];
+  if (correction.action === 'retime' && event.kind === 'begin' && correction.delay !== undefined)
+    return [{ ...event, body: { ...event.body, delay: correction.delay } }];
   return [event];
 }
 
 /** The event that undo would withdraw: the last that stands, other than the beginning. */
 export const lastUndoable = (log: readonly WalkEvent[]): WalkEvent | undefined =>
-  effectiveLog(log).filter((e) => e.kind !== 'begin' && e.kind !== 'gap' && e.kind !== 'joined' && !isAutomatic(e)).at(-1);
+  effectiveLog(log)
+    .filter((e) => e.kind !== 'begin' && e.kind !== 'gap' && e.kind !== 'joined' && !isAutomatic(e))
+    .at(-1);
 
 /** Written by an instrument, not by a person. */
-export const isAutomatic = (event: WalkEvent): boolean => event.kind === 'clock' || event.kind === 'fix' || (event.kind === 'mark' && !event.body.reading.pressed);
+export const isAutomatic = (event: WalkEvent): boolean =>
+  event.kind === 'clock' || event.kind === 'fix' || (event.kind === 'mark' && !event.body.reading.pressed);

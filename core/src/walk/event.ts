@@ -41,7 +41,15 @@ export interface RigCheckResult {
 }
 
 /** How a walk is logged. */
-export const WALK_MODES = ['continuous', 'stop and call', 'hits', 'read-back', 'ladder', 'drive', 'indoor'] as const;
+export const WALK_MODES = [
+  'continuous',
+  'stop and call',
+  'hits',
+  'read-back',
+  'ladder',
+  'drive',
+  'indoor',
+] as const;
 export type WalkMode = (typeof WALK_MODES)[number];
 
 export const WEATHERS = ['dry', 'drizzle', 'rain', 'snow', 'fog'] as const;
@@ -66,7 +74,13 @@ export const RUNGS = ['voice', 'tone', 'data'] as const;
 /** What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, loss in %, level in dBm. */
 export const QUANTITIES = ['throughput', 'round trip', 'round-trip variation', 'loss', 'level'] as const;
 export type Quantity = (typeof QUANTITIES)[number];
-export const QUANTITY_UNIT: Readonly<Record<Quantity, string>> = { throughput: 'Mbit/s', 'round trip': 'ms', 'round-trip variation': 'ms', loss: '%', level: 'dBm' };
+export const QUANTITY_UNIT: Readonly<Record<Quantity, string>> = {
+  throughput: 'Mbit/s',
+  'round trip': 'ms',
+  'round-trip variation': 'ms',
+  loss: '%',
+  level: 'dBm',
+};
 
 /** A few spoken seconds. */
 export interface VoiceNote {
@@ -78,8 +92,14 @@ export interface VoiceNote {
 /** What can be logged, by kind. */
 export interface EventBodies {
   begin: {
-    readonly baselineGrade: Grade; readonly direction: Direction; readonly reading: Reading; readonly playoutDelayS: number; readonly simulatedSeed?: string; readonly checks?: readonly RigCheckResult[];
-    readonly mode?: WalkMode; readonly conditions?: Conditions;
+    readonly baselineGrade: Grade;
+    readonly direction: Direction;
+    readonly reading: Reading;
+    readonly playoutDelayS: number;
+    readonly simulatedSeed?: string;
+    readonly checks?: readonly RigCheckResult[];
+    readonly mode?: WalkMode;
+    readonly conditions?: Conditions;
     /** The operator's delay that was in force; the usual one when absent. */
     readonly delay?: OperatorDelay;
   };
@@ -95,13 +115,23 @@ export interface EventBodies {
   /** Tried and failed, n of n, after a small move where one was made. */
   tried: { readonly tries: number; readonly failed: number; readonly movedM?: number };
   /** Who is heard at a checkpoint, one way. */
-  call: { readonly checkpoint: string; readonly direction: Direction; readonly grade: Grade; readonly tries: number };
+  call: {
+    readonly checkpoint: string;
+    readonly direction: Direction;
+    readonly grade: Grade;
+    readonly tries: number;
+  };
   hits: { readonly presses: number; readonly hits: number; readonly orientation?: string };
   /** Fresh words or figures, as sent and as heard. */
   readBack: { readonly sent: string; readonly heard: string; readonly direction: Direction };
   rung: { readonly rung: (typeof RUNGS)[number]; readonly worked: boolean; readonly direction: Direction };
   /** An instrument's reading; without a value nothing was received. `network`: band, channel or access point it came by. */
-  measured: { readonly quantity: Quantity; readonly value?: number; readonly direction: Direction; readonly network?: string };
+  measured: {
+    readonly quantity: Quantity;
+    readonly value?: number;
+    readonly direction: Direction;
+    readonly network?: string;
+  };
   /** The device's own location, kept raw; accuracy is the browser's, a 95 % radius. */
   fix: { readonly latitudeDeg: number; readonly longitudeDeg: number; readonly accuracyM: number };
   end: { readonly reason: EndReason; readonly reading?: Reading };
@@ -136,7 +166,13 @@ export interface Correction {
 export type EventKind = keyof EventBodies;
 
 export type WalkEvent = {
-  [K in EventKind]: EventKey & { readonly walkId: string; readonly version: 1; readonly kind: K; readonly time: EventTime; readonly body: EventBodies[K] };
+  [K in EventKind]: EventKey & {
+    readonly walkId: string;
+    readonly version: 1;
+    readonly kind: K;
+    readonly time: EventTime;
+    readonly body: EventBodies[K];
+  };
 }[EventKind];
 
 export type EventOf<K extends EventKind> = Extract<WalkEvent, { kind: K }>;

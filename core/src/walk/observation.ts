@@ -3,11 +3,16 @@ import type { Grade } from '../grade/grade.ts';
 import type { WalkEvent } from './event.ts';
 
 /** Share of a baseline, or of presses, that each grade asks for (the scales of router and remote). */
-const LEAST_SHARE: readonly (readonly [Grade, number])[] = [[5, 0.9], [4, 0.5], [3, 0.1]];
+const LEAST_SHARE: readonly (readonly [Grade, number])[] = [
+  [5, 0.9],
+  [4, 0.5],
+  [3, 0.1],
+];
 
 /** Grade of k hits of n presses: all, at least 90 %, at least 50 %, some, none. */
 export function gradeOfHits(hits: number, presses: number): Grade {
-  if (!(presses > 0 && hits >= 0 && hits <= presses)) throw new RangeError(`invalid hits: ${hits} of ${presses}`);
+  if (!(presses > 0 && hits >= 0 && hits <= presses))
+    throw new RangeError(`invalid hits: ${hits} of ${presses}`);
   if (hits === presses) return 5;
   if (hits === 0) return 1;
   return hits / presses >= 0.9 ? 4 : hits / presses >= 0.5 ? 3 : 2;
@@ -31,15 +36,18 @@ export interface Observation {
 export function observationsOf(events: readonly WalkEvent[], main: Direction): Observation[] {
   const baseline = new Map<Direction, number>();
   // A walk that is watched has none of these, and thousands of others.
-  return events.filter((e) => e.kind === 'call' || e.kind === 'hits' || e.kind === 'measured').flatMap((event): Observation[] => {
-    const { walkS: atS } = event.time;
-    if (event.kind === 'call') return [{ atS, grade: event.body.grade, direction: event.body.direction }];
-    if (event.kind === 'hits') return [{ atS, grade: gradeOfHits(event.body.hits, event.body.presses), direction: main }];
-    if (event.kind !== 'measured' || event.body.quantity !== 'throughput') return [];
-    const { value, direction } = event.body;
-    const first = baseline.get(direction) ?? value;
-    if (first === undefined || !(first > 0)) return [];
-    baseline.set(direction, first);
-    return [{ atS, grade: gradeOfThroughput(value, first), direction }];
-  });
+  return events
+    .filter((e) => e.kind === 'call' || e.kind === 'hits' || e.kind === 'measured')
+    .flatMap((event): Observation[] => {
+      const { walkS: atS } = event.time;
+      if (event.kind === 'call') return [{ atS, grade: event.body.grade, direction: event.body.direction }];
+      if (event.kind === 'hits')
+        return [{ atS, grade: gradeOfHits(event.body.hits, event.body.presses), direction: main }];
+      if (event.kind !== 'measured' || event.body.quantity !== 'throughput') return [];
+      const { value, direction } = event.body;
+      const first = baseline.get(direction) ?? value;
+      if (first === undefined || !(first > 0)) return [];
+      baseline.set(direction, first);
+      return [{ atS, grade: gradeOfThroughput(value, first), direction }];
+    });
 }

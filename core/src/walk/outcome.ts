@@ -29,9 +29,18 @@ export function outcomesOf(trace: Trace, path: Pick<Path, 'legs'>, delay?: Opera
   ];
 }
 
-interface Context { trace: Trace; path: Pick<Path, 'legs'>; delay: OperatorDelay | undefined }
+interface Context {
+  trace: Trace;
+  path: Pick<Path, 'legs'>;
+  delay: OperatorDelay | undefined;
+}
 
-const none = (criterion: Criterion, absent: string): Outcome => ({ criterion, interval: undefined, absent, bent: false });
+const none = (criterion: Criterion, absent: string): Outcome => ({
+  criterion,
+  interval: undefined,
+  absent,
+  bent: false,
+});
 
 function outward(context: Context, criterion: OutwardCriterion): Outcome {
   const { trace } = context;
@@ -53,32 +62,54 @@ function endOfLast(out: readonly Stretch[], good: (s: Stretch) => boolean): numb
 
 /** Right-censored at the greatest separation that is surely reached. */
 function heldThroughout({ trace, path }: Context, criterion: Criterion): Outcome {
-  const reached = outwardFixes(trace).map((f) => separationRangeM(path, Math.max(0, f.travelledM - COVERAGE * f.uncertaintyM), f.travelledM).leastM);
+  const reached = outwardFixes(trace).map(
+    (f) => separationRangeM(path, Math.max(0, f.travelledM - COVERAGE * f.uncertaintyM), f.travelledM).leastM,
+  );
   const heldM = Math.max(0, ...reached);
   if (heldM === 0) return none(criterion, 'held to the end, but no mark tells how far that was');
   return { criterion, interval: { heldM, failedM: undefined }, absent: undefined, bent: false };
 }
 
-const outwardFixes = (trace: Trace): readonly Fix[] => trace.fixes.filter((f) => f.atS <= (trace.turnS ?? trace.endS));
+const outwardFixes = (trace: Trace): readonly Fix[] =>
+  trace.fixes.filter((f) => f.atS <= (trace.turnS ?? trace.endS));
 
 function failedFromTheStart({ path }: Context, criterion: Criterion, first: Stretch): Outcome {
   if (!first.from) return none(criterion, 'failed from the start, at no known distance');
-  const failedM = separationRangeM(path, 0, first.from.travelledM + COVERAGE * first.from.uncertaintyM).greatestM;
-  if (first.from.travelledM < 1) return none(criterion, 'failed at the zero point: check cable, battery and channel before it counts');
+  const failedM = separationRangeM(
+    path,
+    0,
+    first.from.travelledM + COVERAGE * first.from.uncertaintyM,
+  ).greatestM;
+  if (first.from.travelledM < 1)
+    return none(criterion, 'failed at the zero point: check cable, battery and channel before it counts');
   return { criterion, interval: { heldM: 0, failedM }, absent: undefined, bent: false };
 }
 
 /** Joins the good and the bad point, each widened by its own uncertainty and that of the operator's timing. */
-function between({ trace, path, delay }: Context, criterion: Criterion, goodAt: Position | undefined, badAt: Position | undefined): Outcome {
+function between(
+  { trace, path, delay }: Context,
+  criterion: Criterion,
+  goodAt: Position | undefined,
+  badAt: Position | undefined,
+): Outcome {
   if (!goodAt || !badAt) return none(criterion, 'a failed point with no distance: no mark around it');
-  const timingS = Math.hypot(lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay).uncertaintyS, trace.clockUncertaintyS);
+  const timingS = Math.hypot(
+    lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay)
+      .uncertaintyS,
+    trace.clockUncertaintyS,
+  );
   const widened = (p: Position): [number, number] => {
     const by = COVERAGE * Math.hypot(p.uncertaintyM, timingS * p.speedMps);
     return [p.travelledM - by, p.travelledM + by];
   };
   const ends = [...widened(goodAt), ...widened(badAt)];
   const range = separationRangeM(path, Math.min(...ends), Math.max(...ends));
-  return { criterion, interval: { heldM: range.leastM, failedM: range.greatestM }, absent: undefined, bent: !range.monotonic };
+  return {
+    criterion,
+    interval: { heldM: range.leastM, failedM: range.greatestM },
+    absent: undefined,
+    bent: !range.monotonic,
+  };
 }
 
 function onReturn(context: Context, criterion: Criterion): Outcome {
@@ -89,18 +120,30 @@ function onReturn(context: Context, criterion: Criterion): Outcome {
   if (first.state !== 'lost') return none(criterion, 'never lost at the turn');
   const reset = trace.reconnections.find((r) => r.how !== 'by itself' && r.atS >= first.fromS);
   if (criterion === 'reconnect after a reset') {
-    return reset ? between(context, criterion, reset.position, reset.position) : none(criterion, 'no reset was made');
+    return reset
+      ? between(context, criterion, reset.position, reset.position)
+      : none(criterion, 'no reset was made');
   }
   const clear = back.findIndex((s) => s.state === 'clear');
   const byItself = clear !== -1 && !(reset && reset.atS <= (back[clear] as Stretch).fromS);
-  if (byItself) return between(context, criterion, (back[clear] as Stretch).from, (back.slice(0, clear).findLast((s) => s.state === 'lost') as Stretch).to);
+  if (byItself)
+    return between(
+      context,
+      criterion,
+      (back[clear] as Stretch).from,
+      (back.slice(0, clear).findLast((s) => s.state === 'lost') as Stretch).to,
+    );
   return notRegained(context, criterion, reset?.position ?? back.findLast((s) => s.state === 'lost')?.to);
 }
 
 /** Left-censored: not back by itself down to the nearest place where it was still lost. */
 function notRegained({ path }: Context, criterion: Criterion, nearest: Position | undefined): Outcome {
   if (!nearest) return none(criterion, 'not regained, at no known distance');
-  const { greatestM } = separationRangeM(path, nearest.travelledM, nearest.travelledM + COVERAGE * nearest.uncertaintyM);
+  const { greatestM } = separationRangeM(
+    path,
+    nearest.travelledM,
+    nearest.travelledM + COVERAGE * nearest.uncertaintyM,
+  );
   if (greatestM === 0) return none(criterion, 'not regained on the whole way back');
   return { criterion, interval: { heldM: 0, failedM: greatestM }, absent: undefined, bent: false };
 }
@@ -111,5 +154,13 @@ export function bothWays(outcomes: readonly Outcome[]): Outcome | undefined {
   const intervals = outcomes.flatMap((o) => o.interval ?? []);
   if (!first || intervals.length < outcomes.length) return outcomes.find((o) => !o.interval);
   const fails = intervals.flatMap((i) => i.failedM ?? []);
-  return { criterion: first.criterion, absent: undefined, bent: outcomes.some((o) => o.bent), interval: { heldM: Math.min(...intervals.map((i) => i.heldM)), failedM: fails.length > 0 ? Math.min(...fails) : undefined } };
+  return {
+    criterion: first.criterion,
+    absent: undefined,
+    bent: outcomes.some((o) => o.bent),
+    interval: {
+      heldM: Math.min(...intervals.map((i) => i.heldM)),
+      failedM: fails.length > 0 ? Math.min(...fails) : undefined,
+    },
+  };
 }

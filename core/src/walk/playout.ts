@@ -23,12 +23,19 @@ export const LEAST_PLAYOUT_TRIES = 3;
  * fewer than three tries.
  * @throws RangeError for a press before the switching.
  */
-export function playoutDelay(tries: readonly PlayoutTry[], { reactionS, spreadS }: OperatorDelay = DEFAULT_DELAY): PlayoutDelay | undefined {
+export function playoutDelay(
+  tries: readonly PlayoutTry[],
+  { reactionS, spreadS }: OperatorDelay = DEFAULT_DELAY,
+): PlayoutDelay | undefined {
   const bad = tries.find((t) => !(t.heardS >= t.offS));
   if (bad) throw new RangeError(`invalid try: heard ${bad.heardS} s, off ${bad.offS} s`);
   if (tries.length < LEAST_PLAYOUT_TRIES) return undefined;
   const differences = tries.map((t) => t.heardS - t.offS);
   // The scatter seen holds that of both presses; the mean reaction itself is known to its spread over the lessons that taught it.
   const scatterS = Math.max(standardDeviation(differences), spreadS) / Math.sqrt(tries.length);
-  return { delayS: Math.max(0, mean(differences) - reactionS), uncertaintyS: Math.hypot(scatterS, spreadS / 2), tries: tries.length };
+  return {
+    delayS: Math.max(0, mean(differences) - reactionS),
+    uncertaintyS: Math.hypot(scatterS, spreadS / 2),
+    tries: tries.length,
+  };
 }

@@ -23,17 +23,23 @@ export interface Reaction {
 export function learnReaction(changesS: readonly number[], pressesS: readonly number[]): Reaction {
   const presses = [...pressesS].sort((a, b) => a - b);
   const taken = new Set<number>();
-  const delaysS = [...changesS].sort((a, b) => a - b).flatMap((change) => {
-    const at = presses.findIndex((p, i) => !taken.has(i) && p - change >= EARLIEST_S && p - change <= LATEST_S);
-    if (at === -1) return [];
-    taken.add(at);
-    return [(presses[at] as number) - change];
-  });
+  const delaysS = [...changesS]
+    .sort((a, b) => a - b)
+    .flatMap((change) => {
+      const at = presses.findIndex(
+        (p, i) => !taken.has(i) && p - change >= EARLIEST_S && p - change <= LATEST_S,
+      );
+      if (at === -1) return [];
+      taken.add(at);
+      return [(presses[at] as number) - change];
+    });
   const n = delaysS.length;
   const mean = delaysS.reduce((a, b) => a + b, 0) / n;
   const spread = Math.sqrt(delaysS.reduce((sum, d) => sum + (d - mean) ** 2, 0) / Math.max(1, n - 1));
   return {
     delay: n >= LEAST_ANSWERS ? { reactionS: Math.max(0, mean), spreadS: spread } : undefined,
-    delaysS, missed: changesS.length - n, falsePresses: presses.length - n,
+    delaysS,
+    missed: changesS.length - n,
+    falsePresses: presses.length - n,
   };
 }

@@ -5,13 +5,29 @@ import { scriptStep } from './script.ts';
 const log: WalkEvent[] = [];
 const say = <K extends EventKind>(kind: K, body: EventBodies[K]): string => {
   const walkS = 10 * (log.length + 1);
-  log.push({ walkId: 'w', deviceId: 'd', seq: log.length + 1, version: 1, kind, body, time: { walkS, rate: 1, inputMs: walkS * 1000, originMs: 0, wallMs: walkS * 1000 } } as WalkEvent);
+  log.push({
+    walkId: 'w',
+    deviceId: 'd',
+    seq: log.length + 1,
+    version: 1,
+    kind,
+    body,
+    time: { walkS, rate: 1, inputMs: walkS * 1000, originMs: 0, wallMs: walkS * 1000 },
+  } as WalkEvent);
   return scriptStep(log);
 };
-const mark = (travelledM: number): string => say('mark', { reading: { travelledM, method: 'wheel', pressed: true } });
+const mark = (travelledM: number): string =>
+  say('mark', { reading: { travelledM, method: 'wheel', pressed: true } });
 
 test('a guided walk asks for one thing after the other, by what its log holds', () => {
-  expect(say('begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'wheel', pressed: false }, playoutDelayS: 0 })).toBe('state the set-up');
+  expect(
+    say('begin', {
+      baselineGrade: 5,
+      direction: 'mobile-to-fixed',
+      reading: { travelledM: 0, method: 'wheel', pressed: false },
+      playoutDelayS: 0,
+    }),
+  ).toBe('state the set-up');
   expect(say('note', { text: 'clip on the chest, channel 6' })).toBe('baseline');
   expect(say('grade', { grade: 5 })).toBe('go');
   expect(mark(40)).toBe('go');
@@ -26,7 +42,12 @@ test('a guided walk asks for one thing after the other, by what its log holds', 
 
 test('a loss that comes back by itself is walked on from; a walk without one turns to its end', () => {
   log.length = 0;
-  say('begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'wheel', pressed: false }, playoutDelayS: 0 });
+  say('begin', {
+    baselineGrade: 5,
+    direction: 'mobile-to-fixed',
+    reading: { travelledM: 0, method: 'wheel', pressed: false },
+    playoutDelayS: 0,
+  });
   expect(mark(30)).toBe('go');
   expect(say('dropoutBegin', {})).toBe('fault');
   expect(say('dropoutEnd', {})).toBe('go');

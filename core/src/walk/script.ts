@@ -2,7 +2,17 @@ import { effectiveLog } from './effectiveLog.ts';
 import type { WalkEvent } from './event.ts';
 
 /** The steps of a guided walk, in order. */
-export const SCRIPT_STEPS = ['state the set-up', 'baseline', 'go', 'fault', 'move and retry', 'turn', 'regain', 'baseline again', 'end'] as const;
+export const SCRIPT_STEPS = [
+  'state the set-up',
+  'baseline',
+  'go',
+  'fault',
+  'move and retry',
+  'turn',
+  'regain',
+  'baseline again',
+  'end',
+] as const;
 export type ScriptStep = (typeof SCRIPT_STEPS)[number];
 
 export const SCRIPT_TEXT: Readonly<Record<ScriptStep, string>> = {
@@ -26,16 +36,28 @@ export function scriptStep(log: readonly WalkEvent[]): ScriptStep {
   const has = (kind: WalkEvent['kind']): boolean => events.some((e) => e.kind === kind);
   const readings = events.flatMap((e) => (e.kind === 'mark' ? [e.body.reading.travelledM] : []));
   const turn = events.findLast((e) => e.kind === 'turn');
-  const after = (kind: WalkEvent['kind'], of: WalkEvent | undefined): boolean => of !== undefined && events.some((e) => e.kind === kind && e.time.walkS > of.time.walkS);
+  const after = (kind: WalkEvent['kind'], of: WalkEvent | undefined): boolean =>
+    of !== undefined && events.some((e) => e.kind === kind && e.time.walkS > of.time.walkS);
   if (turn) {
     const lost = events.findLast((e) => e.kind === 'dropoutBegin');
     const regained = !lost || after('dropoutEnd', lost) || after('reconnected', lost) || after('grade', lost);
     if (!regained) return 'regain';
-    const back = events.some((e) => e.kind === 'mark' && e.time.walkS > turn.time.walkS && e.body.reading.travelledM <= AT_ZERO_M);
-    return back && after('grade', events.findLast((e) => e.kind === 'mark' && e.body.reading.travelledM <= AT_ZERO_M)) ? 'end' : lost && !back ? 'regain' : 'baseline again';
+    const back = events.some(
+      (e) => e.kind === 'mark' && e.time.walkS > turn.time.walkS && e.body.reading.travelledM <= AT_ZERO_M,
+    );
+    return back &&
+      after(
+        'grade',
+        events.findLast((e) => e.kind === 'mark' && e.body.reading.travelledM <= AT_ZERO_M),
+      )
+      ? 'end'
+      : lost && !back
+        ? 'regain'
+        : 'baseline again';
   }
   const lost = events.findLast((e) => e.kind === 'dropoutBegin');
-  if (lost && !after('dropoutEnd', lost)) return after('tried', lost) ? 'turn' : after('mark', lost) ? 'move and retry' : 'fault';
+  if (lost && !after('dropoutEnd', lost))
+    return after('tried', lost) ? 'turn' : after('mark', lost) ? 'move and retry' : 'fault';
   if (Math.max(0, ...readings) > AT_ZERO_M) return 'go';
   if (!has('note')) return 'state the set-up';
   return has('grade') ? 'go' : 'baseline';

@@ -3,7 +3,12 @@ import { WALKING_MPS } from '../plan/timetable.ts';
 import { stateOf, type Grade, type LinkState } from '../grade/grade.ts';
 import { coordinatesOf, placeOnRoute } from '../path/fromCoordinates.ts';
 import type { Path } from '../path/path.ts';
-import { satelliteUncertaintyM, travelledOf, uncertaintyOf, type DistanceMethod } from '../position/method.ts';
+import {
+  satelliteUncertaintyM,
+  travelledOf,
+  uncertaintyOf,
+  type DistanceMethod,
+} from '../position/method.ts';
 import { positionAt, type Fix, type Position } from '../position/track.ts';
 import { effectiveLog } from './effectiveLog.ts';
 import type { EndReason, EventBodies, EventOf, Reading, ReconnectWay, WalkEvent } from './event.ts';
@@ -56,7 +61,10 @@ export interface Trace {
   readonly calls: readonly (EventBodies['call'] & Placed)[];
 }
 
-interface Placed { readonly atS: number; readonly position: Position | undefined }
+interface Placed {
+  readonly atS: number;
+  readonly position: Position | undefined;
+}
 
 export interface TraceOptions {
   /** The path: its counters' zero, and its coordinates where device locations are to be placed. */
@@ -73,23 +81,32 @@ export interface TraceOptions {
 const WATCHED = new Set<WalkEvent['kind']>(['grade', 'dropoutBegin', 'dropoutEnd', 'reconnected']);
 
 /** The events of each kind, in their order, sorted out in one pass: a log is long, and most of it is of one kind. */
-function byKind(events: readonly WalkEvent[]): <K extends WalkEvent['kind']>(kind: K) => readonly EventOf<K>[] {
+function byKind(
+  events: readonly WalkEvent[],
+): <K extends WalkEvent['kind']>(kind: K) => readonly EventOf<K>[] {
   const lists = new Map<string, WalkEvent[]>();
   for (const event of events) {
     const list = lists.get(event.kind);
     if (list) list.push(event);
     else lists.set(event.kind, [event]);
   }
-  return <K extends WalkEvent['kind']>(kind: K) => (lists.get(kind) ?? []) as unknown as readonly EventOf<K>[];
+  return <K extends WalkEvent['kind']>(kind: K) =>
+    (lists.get(kind) ?? []) as unknown as readonly EventOf<K>[];
 }
 
 /** Undefined until the walk has begun. */
-export function traceWalk(given: readonly WalkEvent[], { path, direction: wanted, delay: usual, watcher }: TraceOptions = {}): Trace | undefined {
+export function traceWalk(
+  given: readonly WalkEvent[],
+  { path, direction: wanted, delay: usual, watcher }: TraceOptions = {},
+): Trace | undefined {
   const { log, joined } = joinLogs(given);
   const beganOn = log.find((e) => e.kind === 'begin')?.deviceId;
   const others = new Set(joined.map((j) => j.deviceId));
-  const heard = (e: WalkEvent): boolean => !WATCHED.has(e.kind) || (watcher === undefined || watcher === beganOn ? !others.has(e.deviceId) : e.deviceId === watcher);
-  const events = others.size === 0 && watcher === undefined ? effectiveLog(log) : effectiveLog(log).filter(heard);
+  const heard = (e: WalkEvent): boolean =>
+    !WATCHED.has(e.kind) ||
+    (watcher === undefined || watcher === beganOn ? !others.has(e.deviceId) : e.deviceId === watcher);
+  const events =
+    others.size === 0 && watcher === undefined ? effectiveLog(log) : effectiveLog(log).filter(heard);
   const of = byKind(events);
   const [begin] = of('begin');
   if (!begin) return undefined;
@@ -98,14 +115,34 @@ export function traceWalk(given: readonly WalkEvent[], { path, direction: wanted
   const [end, turn] = [of('end').at(-1), of('turn').at(-1)];
   // In order of the walk's clock: the last event is the latest.
   const lastS = end?.time.walkS ?? (events.at(-1) as WalkEvent).time.walkS;
-  const fixes = fixesOf([...of('begin'), ...of('mark'), ...of('turn'), ...of('end'), ...of('fix')], delay, path);
-  const grades = gradeChanges(events, begin, lastS, delay, direction, watcher !== undefined || direction === begin.body.direction);
+  const fixes = fixesOf(
+    [...of('begin'), ...of('mark'), ...of('turn'), ...of('end'), ...of('fix')],
+    delay,
+    path,
+  );
+  const grades = gradeChanges(
+    events,
+    begin,
+    lastS,
+    delay,
+    direction,
+    watcher !== undefined || direction === begin.body.direction,
+  );
   const placed = <K extends 'measured' | 'hits' | 'call'>(kind: K) =>
-    (of(kind) as readonly WalkEvent[]).map((e) => ({ ...(e.body as EventBodies[K]), atS: e.time.walkS, position: positionAt(fixes, e.time.walkS) }));
+    (of(kind) as readonly WalkEvent[]).map((e) => ({
+      ...(e.body as EventBodies[K]),
+      atS: e.time.walkS,
+      position: positionAt(fixes, e.time.walkS),
+    }));
   return {
-    begin, direction, fixes,
+    begin,
+    direction,
+    fixes,
     clockUncertaintyS: joined.find((j) => j.deviceId === watcher)?.uncertaintyS ?? 0,
-    methods: [...new Set([...of('mark'), ...of('turn'), ...of('end')].flatMap((e) => readingOf(e)?.method ?? [])), ...(of('fix').length > 0 ? ['satellite' as const] : [])].filter((m, i, all) => all.indexOf(m) === i),
+    methods: [
+      ...new Set([...of('mark'), ...of('turn'), ...of('end')].flatMap((e) => readingOf(e)?.method ?? [])),
+      ...(of('fix').length > 0 ? ['satellite' as const] : []),
+    ].filter((m, i, all) => all.indexOf(m) === i),
     stretches: stretchesOf(grades.changes, fixes, turn?.time.walkS, lastS),
     reconnections: grades.reconnections.map((r) => ({ ...r, position: positionAt(fixes, r.atS) })),
     notes: of('note').map((e) => ({ atS: e.time.walkS, text: e.body.text })),
@@ -128,21 +165,33 @@ export function directionsOf(given: readonly WalkEvent[]): Direction[] {
   if (!begin) return [];
   const seen = observationsOf(events, begin.body.direction).map((o) => o.direction);
   // Where a joined device watches it, silence of the first is not a clean link: it only says where one is.
-  const watched = events.some((e) => e.kind === 'grade' || e.kind === 'dropoutBegin') || (seen.length === 0 && !joined.some((j) => j.direction === begin.body.direction));
+  const watched =
+    events.some((e) => e.kind === 'grade' || e.kind === 'dropoutBegin') ||
+    (seen.length === 0 && !joined.some((j) => j.direction === begin.body.direction));
   return [...new Set([...(watched ? [begin.body.direction] : []), ...seen])];
 }
 
 /** A satellite fix counts as a mark only when it is better than the step between checkpoints (or this, without any). */
 const USUAL_STEP_M = 20;
 
-function fixesOf(events: readonly WalkEvent[], delay: OperatorDelay | undefined, path: TraceOptions['path']): Fix[] {
+function fixesOf(
+  events: readonly WalkEvent[],
+  delay: OperatorDelay | undefined,
+  path: TraceOptions['path'],
+): Fix[] {
   const located = path && locator(path);
   const fixes = events.flatMap((event): Fix[] => {
     if (event.kind === 'fix') return located?.(event) ?? [];
     const reading = readingOf(event);
     if (!reading) return [];
     const timingM = lagOf(event, 0, delay).uncertaintyS * WALKING_MPS;
-    return [{ atS: event.time.walkS, travelledM: travelledOf(reading, path?.startOffsetM), uncertaintyM: Math.hypot(uncertaintyOf(reading), timingM) }];
+    return [
+      {
+        atS: event.time.walkS,
+        travelledM: travelledOf(reading, path?.startOffsetM),
+        uncertaintyM: Math.hypot(uncertaintyOf(reading), timingM),
+      },
+    ];
   });
   // Of two readings at one moment the better one counts.
   fixes.sort((a, b) => a.atS - b.atS || a.uncertaintyM - b.uncertaintyM);
@@ -150,24 +199,46 @@ function fixesOf(events: readonly WalkEvent[], delay: OperatorDelay | undefined,
 }
 
 /** Snaps device locations to the route; those too coarse, or off it, are left out. */
-function locator({ legs, fixedEnd, checkpoints }: NonNullable<TraceOptions['path']>): ((event: EventOf<'fix'>) => Fix[]) | undefined {
+function locator({
+  legs,
+  fixedEnd,
+  checkpoints,
+}: NonNullable<TraceOptions['path']>): ((event: EventOf<'fix'>) => Fix[]) | undefined {
   if (!fixedEnd) return undefined;
   const route = coordinatesOf({ legs }, fixedEnd);
-  const gaps = checkpoints.slice(1).map((c, i) => c.atM - (checkpoints[i]?.atM ?? 0)).filter((m) => m > 0);
+  const gaps = checkpoints
+    .slice(1)
+    .map((c, i) => c.atM - (checkpoints[i]?.atM ?? 0))
+    .filter((m) => m > 0);
   const stepM = gaps.length > 0 ? Math.min(...gaps) : USUAL_STEP_M;
   return ({ body, time }) => {
     const uncertaintyM = satelliteUncertaintyM(body.accuracyM);
     const { travelledM, offM } = placeOnRoute(route, body);
-    return uncertaintyM <= stepM && offM <= 3 * uncertaintyM ? [{ atS: time.walkS, travelledM, uncertaintyM }] : [];
+    return uncertaintyM <= stepM && offM <= 3 * uncertaintyM
+      ? [{ atS: time.walkS, travelledM, uncertaintyM }]
+      : [];
   };
 }
 
 export const readingOf = (event: WalkEvent): Reading | undefined =>
-  event.kind === 'begin' || event.kind === 'mark' || event.kind === 'turn' || event.kind === 'end' ? event.body.reading : undefined;
+  event.kind === 'begin' || event.kind === 'mark' || event.kind === 'turn' || event.kind === 'end'
+    ? event.body.reading
+    : undefined;
 
-interface Change { readonly atS: number; readonly grade: Grade; readonly lookedBeforeS: number }
+interface Change {
+  readonly atS: number;
+  readonly grade: Grade;
+  readonly lookedBeforeS: number;
+}
 
-function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, lastS: number, delay: OperatorDelay | undefined, direction: Direction, watched: boolean): { changes: Change[]; reconnections: Omit<Reconnection, 'position'>[] } {
+function gradeChanges(
+  events: readonly WalkEvent[],
+  begin: EventOf<'begin'>,
+  lastS: number,
+  delay: OperatorDelay | undefined,
+  direction: Direction,
+  watched: boolean,
+): { changes: Change[]; reconnections: Omit<Reconnection, 'position'>[] } {
   const startS = begin.time.walkS;
   const changes: Change[] = [{ atS: startS, grade: begin.body.baselineGrade, lookedBeforeS: startS }];
   const reconnections: Omit<Reconnection, 'position'>[] = [];
@@ -181,7 +252,11 @@ function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, las
     changes.push({ atS, grade, lookedBeforeS });
   };
   // What is noticed while walking belongs to the direction that its device watches.
-  const seen = new Map(observationsOf(events, begin.body.direction).filter((o) => o.direction === direction).map((o) => [o.atS, o]));
+  const seen = new Map(
+    observationsOf(events, begin.body.direction)
+      .filter((o) => o.direction === direction)
+      .map((o) => [o.atS, o]),
+  );
   let lookedS = startS;
   for (const event of events) {
     const observation = seen.size === 0 ? undefined : seen.get(event.time.walkS);
@@ -191,14 +266,22 @@ function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, las
       continue;
     }
     if (!watched || (event.kind === 'grade' && event.body.grade === now)) continue;
-    const atS = Math.min(lastS, Math.max(startS, event.time.walkS - lagOf(event, begin.body.playoutDelayS, delay).lagS));
+    const atS = Math.min(
+      lastS,
+      Math.max(startS, event.time.walkS - lagOf(event, begin.body.playoutDelayS, delay).lagS),
+    );
     if (event.kind === 'grade') become(atS, event.body.grade);
     else if (event.kind === 'dropoutBegin') become(atS, 1);
     else if (event.kind === 'dropoutEnd' && now === 1) become(atS, restored(beforeLoss));
     else if (event.kind === 'reconnected') {
-      reconnections.push({ atS, how: event.body.how, afterS: now === 1 && lostS !== undefined ? atS - lostS : undefined });
+      reconnections.push({
+        atS,
+        how: event.body.how,
+        afterS: now === 1 && lostS !== undefined ? atS - lostS : undefined,
+      });
       if (now === 1) become(atS, restored(beforeLoss));
-    } else if (event.kind === 'end' && event.body.reason === 'link failed') become(lastS, 1, seen.size > 0 ? lookedS : lastS);
+    } else if (event.kind === 'end' && event.body.reason === 'link failed')
+      become(lastS, 1, seen.size > 0 ? lookedS : lastS);
   }
   return { changes, reconnections };
 }
@@ -206,15 +289,23 @@ function gradeChanges(events: readonly WalkEvent[], begin: EventOf<'begin'>, las
 /** A link that was silent from the start has no grade to go back to: what is known is that something comes through. */
 const restored = (before: Grade): Grade => (before === 1 ? 2 : before);
 
-function stretchesOf(changes: readonly Change[], fixes: readonly Fix[], turnS: number | undefined, lastS: number): Stretch[] {
+function stretchesOf(
+  changes: readonly Change[],
+  fixes: readonly Fix[],
+  turnS: number | undefined,
+  lastS: number,
+): Stretch[] {
   const cut: Change[] = changes.flatMap((change, i) => {
     const untilS = changes[i + 1]?.atS ?? lastS;
-    return turnS !== undefined && change.atS < turnS && turnS < untilS ? [change, { atS: turnS, grade: change.grade, lookedBeforeS: turnS }] : [change];
+    return turnS !== undefined && change.atS < turnS && turnS < untilS
+      ? [change, { atS: turnS, grade: change.grade, lookedBeforeS: turnS }]
+      : [change];
   });
   return cut.map((change, i) => {
     const toS = cut[i + 1]?.atS ?? lastS;
     return {
-      fromS: change.atS, toS,
+      fromS: change.atS,
+      toS,
       grade: change.grade,
       state: stateOf(change.grade),
       from: positionAt(fixes, change.atS),

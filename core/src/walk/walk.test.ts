@@ -11,16 +11,44 @@ const path: Pick<Path, 'legs'> = { legs: [{ lengthM: 400, bearingDeg: 90, riseM:
 
 /** A log from [second, kind, body] triples, at 1 m/s: the wheel reads the seconds. */
 function logOf(entries: readonly (readonly [number, EventKind, object?])[], rate = 1): WalkEvent[] {
-  return entries.map(([walkS, kind, body = {}], i) => ({
-    walkId: 'w', deviceId: 'd', seq: i + 1, version: 1, kind, body, time: { walkS, rate, inputMs: walkS, originMs: 0, wallMs: i },
-  }) as unknown as WalkEvent);
+  return entries.map(
+    ([walkS, kind, body = {}], i) =>
+      ({
+        walkId: 'w',
+        deviceId: 'd',
+        seq: i + 1,
+        version: 1,
+        kind,
+        body,
+        time: { walkS, rate, inputMs: walkS, originMs: 0, wallMs: i },
+      }) as unknown as WalkEvent,
+  );
 }
 
-const wheel = (travelledM: number): EventBodies['mark'] => ({ reading: { travelledM, method: 'wheel', pressed: false } });
-const begin = { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'marked line', pressed: false }, playoutDelayS: 0 };
-const marks = (fromS: number, toS: number, at: (s: number) => number): [number, EventKind, object][] => Array.from({ length: Math.floor((toS - fromS) / 5) }, (_, i) => [fromS + 5 * i, 'mark', wheel(at(fromS + 5 * i))]);
+const wheel = (travelledM: number): EventBodies['mark'] => ({
+  reading: { travelledM, method: 'wheel', pressed: false },
+});
+const begin = {
+  baselineGrade: 5,
+  direction: 'mobile-to-fixed',
+  reading: { travelledM: 0, method: 'marked line', pressed: false },
+  playoutDelayS: 0,
+};
+const marks = (fromS: number, toS: number, at: (s: number) => number): [number, EventKind, object][] =>
+  Array.from({ length: Math.floor((toS - fromS) / 5) }, (_, i) => [
+    fromS + 5 * i,
+    'mark',
+    wheel(at(fromS + 5 * i)),
+  ]);
 const out = (events: readonly (readonly [number, EventKind, object?])[], turnS = 200): WalkEvent[] =>
-  logOf([[0, 'begin', begin], ...marks(5, turnS, (s) => s), ...events, [turnS, 'turn', wheel(turnS)], ...marks(turnS + 5, 2 * turnS, (s) => 2 * turnS - s), [2 * turnS, 'end', { reason: 'path ended', ...wheel(0) }]] as const);
+  logOf([
+    [0, 'begin', begin],
+    ...marks(5, turnS, (s) => s),
+    ...events,
+    [turnS, 'turn', wheel(turnS)],
+    ...marks(turnS + 5, 2 * turnS, (s) => 2 * turnS - s),
+    [2 * turnS, 'end', { reason: 'path ended', ...wheel(0) }],
+  ] as const);
 const outcomes = (log: readonly WalkEvent[]): Record<string, Outcome> => {
   const trace = traceWalk(log);
   return Object.fromEntries(trace ? outcomesOf(trace, path).map((o) => [o.criterion, o]) : []);
@@ -28,7 +56,12 @@ const outcomes = (log: readonly WalkEvent[]): Record<string, Outcome> => {
 
 describe('from events to outcomes', () => {
   test('a dropout is placed at the moment it happened, not when it was pressed', () => {
-    const { 'first dropout': dropout } = outcomes(out([[100.6, 'dropoutBegin'], [110, 'dropoutEnd']]));
+    const { 'first dropout': dropout } = outcomes(
+      out([
+        [100.6, 'dropoutBegin'],
+        [110, 'dropoutEnd'],
+      ]),
+    );
     const { heldM = 0, failedM = 0 } = dropout?.interval ?? {};
     // At 1 m/s and 0.6 s of reaction: 100 m, ± two uncertainties that are equal on both sides.
     expect((heldM + failedM) / 2).toBeCloseTo(100, 6);
@@ -38,9 +71,13 @@ describe('from events to outcomes', () => {
 
   test('playback at a higher rate makes the same reaction cost more distance', () => {
     const slow = outcomes(out([[100, 'dropoutBegin']]))['first dropout']?.interval;
-    const fast = outcomes(out([[100, 'dropoutBegin']]).map((e) => ({ ...e, time: { ...e.time, rate: 10 } }) as WalkEvent))['first dropout']?.interval;
+    const fast = outcomes(
+      out([[100, 'dropoutBegin']]).map((e) => ({ ...e, time: { ...e.time, rate: 10 } }) as WalkEvent),
+    )['first dropout']?.interval;
     expect((slow?.heldM ?? 0) - (fast?.heldM ?? 0)).toBeGreaterThan(5.4 - 1);
-    expect((fast?.failedM ?? 0) - (fast?.heldM ?? 0)).toBeGreaterThan((slow?.failedM ?? 0) - (slow?.heldM ?? 0));
+    expect((fast?.failedM ?? 0) - (fast?.heldM ?? 0)).toBeGreaterThan(
+      (slow?.failedM ?? 0) - (slow?.heldM ?? 0),
+    );
   });
 
   test('a path that ends first bounds from below, and only then', () => {
@@ -52,13 +89,24 @@ describe('from events to outcomes', () => {
   });
 
   test('stopping because the link failed is a failure, not the end of the path', () => {
-    const log = logOf([[0, 'begin', begin], ...marks(5, 100, (s) => s), [100, 'end', { reason: 'link failed', ...wheel(100) }]]);
+    const log = logOf([
+      [0, 'begin', begin],
+      ...marks(5, 100, (s) => s),
+      [100, 'end', { reason: 'link failed', ...wheel(100) }],
+    ]);
     expect(outcomes(log).lost).toMatchObject({ absent: undefined });
     expect(traceWalk(log)?.stretches.at(-1)?.grade).toBe(1);
   });
 
   test('coverage that comes back separates first dropout from last usable', () => {
-    const result = outcomes(out([[80, 'dropoutBegin'], [95, 'dropoutEnd'], [150, 'grade', { grade: 2 }], [170, 'dropoutBegin']]));
+    const result = outcomes(
+      out([
+        [80, 'dropoutBegin'],
+        [95, 'dropoutEnd'],
+        [150, 'grade', { grade: 2 }],
+        [170, 'dropoutBegin'],
+      ]),
+    );
     expect(result['first dropout']?.interval?.failedM).toBeLessThan(82);
     expect(result['last usable']?.interval?.heldM).toBeGreaterThan(145);
     expect(result.lost?.interval?.heldM).toBeGreaterThan(165);
@@ -66,26 +114,65 @@ describe('from events to outcomes', () => {
 
   test('regain joins the nearest place still lost with the first clear one; a reset ends the wait', () => {
     // Lost from 180 m on; turned at 200 m (200 s); clear again at 240 s, which is 160 m on the way back.
-    const regained = outcomes(out([[180, 'dropoutBegin'], [240.6, 'dropoutEnd']]))['self-regain']?.interval;
+    const regained = outcomes(
+      out([
+        [180, 'dropoutBegin'],
+        [240.6, 'dropoutEnd'],
+      ]),
+    )['self-regain']?.interval;
     expect(regained?.heldM).toBeLessThan(160);
     expect(regained?.failedM).toBeGreaterThan(160);
     expect((regained?.failedM ?? 0) - (regained?.heldM ?? 0)).toBeLessThan(8);
-    const reset = outcomes(out([[180, 'dropoutBegin'], [240.6, 'reconnected', { how: 'after power-cycle' }]]));
+    const reset = outcomes(
+      out([
+        [180, 'dropoutBegin'],
+        [240.6, 'reconnected', { how: 'after power-cycle' }],
+      ]),
+    );
     expect(reset['self-regain']?.interval?.heldM).toBe(0);
     expect(reset['self-regain']?.interval?.failedM).toBeGreaterThan(159);
     expect(reset['reconnect after a reset']?.interval?.heldM).toBeLessThan(160);
-    expect(traceWalk(out([[180, 'dropoutBegin'], [240.6, 'reconnected', { how: 'after power-cycle' }]]))?.reconnections[0]?.afterS).toBeCloseTo(60.6, 6);
+    expect(
+      traceWalk(
+        out([
+          [180, 'dropoutBegin'],
+          [240.6, 'reconnected', { how: 'after power-cycle' }],
+        ]),
+      )?.reconnections[0]?.afterS,
+    ).toBeCloseTo(60.6, 6);
   });
 
   test('a failure without a mark around it, or at the zero point, has no distance', () => {
-    const noMarks = outcomes(logOf([[0, 'begin', begin], [50, 'dropoutBegin'], [60, 'end', { reason: 'time' }]]));
-    expect(noMarks['first dropout']).toMatchObject({ interval: undefined, absent: 'a failed point with no distance: no mark around it' });
-    const atZero = outcomes(logOf([[0, 'begin', { ...begin, baselineGrade: 1 }], ...marks(5, 50, (s) => s), [50, 'end', { reason: 'time' }]]));
+    const noMarks = outcomes(
+      logOf([
+        [0, 'begin', begin],
+        [50, 'dropoutBegin'],
+        [60, 'end', { reason: 'time' }],
+      ]),
+    );
+    expect(noMarks['first dropout']).toMatchObject({
+      interval: undefined,
+      absent: 'a failed point with no distance: no mark around it',
+    });
+    const atZero = outcomes(
+      logOf([
+        [0, 'begin', { ...begin, baselineGrade: 1 }],
+        ...marks(5, 50, (s) => s),
+        [50, 'end', { reason: 'time' }],
+      ]),
+    );
     expect(atZero['first dropout']?.absent).toContain('check cable, battery and channel');
   });
 
   test('dropouts are counted once, across the turn too', () => {
-    const trace = traceWalk(out([[50.6, 'dropoutBegin'], [60.6, 'dropoutEnd'], [190.6, 'dropoutBegin'], [230.6, 'dropoutEnd']]));
+    const trace = traceWalk(
+      out([
+        [50.6, 'dropoutBegin'],
+        [60.6, 'dropoutEnd'],
+        [190.6, 'dropoutBegin'],
+        [230.6, 'dropoutEnd'],
+      ]),
+    );
     const summary = summariseWalk(trace as NonNullable<typeof trace>);
     expect(summary.dropouts).toHaveLength(2);
     expect(summary.lostS).toBeCloseTo(50, 6);
@@ -95,26 +182,59 @@ describe('from events to outcomes', () => {
 });
 
 describe('corrections', () => {
-  const log = logOf([[0, 'begin', begin], [10, 'grade', { grade: 4 }], [20, 'dropoutBegin'], [30, 'correction', { amends: { deviceId: 'd', seq: 3 }, action: 'withdraw', reason: 'not so' }]]);
+  const log = logOf([
+    [0, 'begin', begin],
+    [10, 'grade', { grade: 4 }],
+    [20, 'dropoutBegin'],
+    [30, 'correction', { amends: { deviceId: 'd', seq: 3 }, action: 'withdraw', reason: 'not so' }],
+  ]);
 
   test('amend without erasing; undoing the correction brings the event back', () => {
     expect(effectiveLog(log).map((e) => e.kind)).toEqual(['begin', 'grade']);
-    const undone = [...log, ...logOf([[31, 'correction', { amends: { deviceId: 'd', seq: 4 }, action: 'withdraw', reason: 'it was so' }]]).map((e) => ({ ...e, seq: 5, time: { ...e.time, wallMs: 9 } }) as WalkEvent)];
+    const undone = [
+      ...log,
+      ...logOf([
+        [31, 'correction', { amends: { deviceId: 'd', seq: 4 }, action: 'withdraw', reason: 'it was so' }],
+      ]).map((e) => ({ ...e, seq: 5, time: { ...e.time, wallMs: 9 } }) as WalkEvent),
+    ];
     expect(effectiveLog(undone).map((e) => e.kind)).toEqual(['begin', 'grade', 'dropoutBegin']);
     expect(lastUndoable(log)?.kind).toBe('grade');
   });
 
   test('move and regrade change what counts', () => {
-    const moved = [...log.slice(0, 3), { ...log[3], body: { amends: { deviceId: 'd', seq: 2 }, action: 'move', walkS: 25, reason: 'late' } } as WalkEvent];
-    expect(effectiveLog(moved).map((e) => [e.kind, e.time.walkS])).toEqual([['begin', 0], ['dropoutBegin', 20], ['grade', 25]]);
-    const regraded = [...log.slice(0, 3), { ...log[3], body: { amends: { deviceId: 'd', seq: 2 }, action: 'regrade', grade: 2, reason: 'worse' } } as WalkEvent];
+    const moved = [
+      ...log.slice(0, 3),
+      {
+        ...log[3],
+        body: { amends: { deviceId: 'd', seq: 2 }, action: 'move', walkS: 25, reason: 'late' },
+      } as WalkEvent,
+    ];
+    expect(effectiveLog(moved).map((e) => [e.kind, e.time.walkS])).toEqual([
+      ['begin', 0],
+      ['dropoutBegin', 20],
+      ['grade', 25],
+    ]);
+    const regraded = [
+      ...log.slice(0, 3),
+      {
+        ...log[3],
+        body: { amends: { deviceId: 'd', seq: 2 }, action: 'regrade', grade: 2, reason: 'worse' },
+      } as WalkEvent,
+    ];
     expect(effectiveLog(regraded)[1]).toMatchObject({ body: { grade: 2 } });
   });
 
   test('the order in which events arrive does not matter', () => {
-    const whole = out([[50, 'grade', { grade: 3 }], [80, 'dropoutBegin'], [90, 'dropoutEnd']]);
-    fc.assert(fc.property(fc.shuffledSubarray(whole, { minLength: whole.length }), (shuffled) => {
-      expect(outcomes(shuffled)).toEqual(outcomes(whole));
-    }), { numRuns: 20 });
+    const whole = out([
+      [50, 'grade', { grade: 3 }],
+      [80, 'dropoutBegin'],
+      [90, 'dropoutEnd'],
+    ]);
+    fc.assert(
+      fc.property(fc.shuffledSubarray(whole, { minLength: whole.length }), (shuffled) => {
+        expect(outcomes(shuffled)).toEqual(outcomes(whole));
+      }),
+      { numRuns: 20 },
+    );
   });
 });

@@ -21,7 +21,12 @@ export interface PlanOptions {
   readonly here?: PlanPoint;
 }
 
-export interface PlanExtent { readonly west: number; readonly east: number; readonly south: number; readonly north: number }
+export interface PlanExtent {
+  readonly west: number;
+  readonly east: number;
+  readonly south: number;
+  readonly north: number;
+}
 
 const MARGIN_M = 12;
 /** A short route still has ground about it. */
@@ -31,10 +36,19 @@ const LEAST_M = 60;
 export function planExtent(path: Path): PlanExtent {
   const points = [...planPoints(path), ...(path.features ?? []).flatMap((f) => f.outline)];
   const [easts, norths] = [points.map((p) => p[0]), points.map((p) => p[1])];
-  return { west: Math.min(...easts) - MARGIN_M, east: Math.max(...easts) + MARGIN_M, south: Math.min(...norths) - MARGIN_M, north: Math.max(...norths) + MARGIN_M };
+  return {
+    west: Math.min(...easts) - MARGIN_M,
+    east: Math.max(...easts) + MARGIN_M,
+    south: Math.min(...norths) - MARGIN_M,
+    north: Math.max(...norths) + MARGIN_M,
+  };
 }
 
-export function planScale({ west, east, south, north }: PlanExtent, width: number, height: number): PlanScale {
+export function planScale(
+  { west, east, south, north }: PlanExtent,
+  width: number,
+  height: number,
+): PlanScale {
   const [wideM, highM] = [Math.max(LEAST_M, east - west), Math.max(LEAST_M / 2, north - south)];
   const pxPerM = Math.min(width / wideM, height / highM);
   const [midEast, midNorth] = [(west + east) / 2, (south + north) / 2];
@@ -47,28 +61,54 @@ export function planScale({ west, east, south, north }: PlanExtent, width: numbe
 }
 
 /** The plan of a site: route, what stands about it, and the line between the two ends at one place of the route. */
-export function planScene({ path, width, height, extent = planExtent(path), selectedId, here }: PlanOptions): Scene {
+export function planScene({
+  path,
+  width,
+  height,
+  extent = planExtent(path),
+  selectedId,
+  here,
+}: PlanOptions): Scene {
   const scale = planScale(extent, width, height);
   const groups: Group[] = [
     { id: 'grid', title: undefined, shapes: gridShapes(scale, width, height) },
-    ...(path.features ?? []).map((f) => ({ id: `feature-${f.id}`, title: `${f.label}: ${f.kind}`, shapes: featureShapes(f, scale, f.id === selectedId) })),
+    ...(path.features ?? []).map((f) => ({
+      id: `feature-${f.id}`,
+      title: `${f.label}: ${f.kind}`,
+      shapes: featureShapes(f, scale, f.id === selectedId),
+    })),
     { id: 'route', title: 'the route, from the fixed end', shapes: routeShapes(path, scale) },
   ];
-  if (here) groups.push({ id: 'sight', title: 'the line between the two ends', shapes: [line(scale.x(0), scale.y(0), scale.x(here[0]), scale.y(here[1]), 'sight'), pathShape(circle(scale.x(here[0]), scale.y(here[1]), 5), 'here')] });
+  if (here)
+    groups.push({
+      id: 'sight',
+      title: 'the line between the two ends',
+      shapes: [
+        line(scale.x(0), scale.y(0), scale.x(here[0]), scale.y(here[1]), 'sight'),
+        pathShape(circle(scale.x(here[0]), scale.y(here[1]), 5), 'here'),
+      ],
+    });
   return { width, height, title: `Plan of ${path.name}, to scale, north up`, groups };
 }
 
 /** What the plan adds to the tape: where each drawn thing first comes between the ends. */
-export const drawnObstructions = (path: Path): { atM: number; label: string }[] => firstBetween(path).map(({ label, atM }) => ({ label, atM }));
+export const drawnObstructions = (path: Path): { atM: number; label: string }[] =>
+  firstBetween(path).map(({ label, atM }) => ({ label, atM }));
 
-const circle = (x: number, y: number, r: number): string => `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`;
-const outlinePath = (outline: readonly PlanPoint[], scale: PlanScale, closed: boolean): string => `M${outline.map(([e, n]) => `${scale.x(e).toFixed(1)} ${scale.y(n).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
+const circle = (x: number, y: number, r: number): string =>
+  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`;
+const outlinePath = (outline: readonly PlanPoint[], scale: PlanScale, closed: boolean): string =>
+  `M${outline.map(([e, n]) => `${scale.x(e).toFixed(1)} ${scale.y(n).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
 
 function gridShapes(scale: PlanScale, width: number, height: number): Shape[] {
   const { majorM } = ticks(width / scale.pxPerM, 'm', 8);
   const stepM = (majorM[1] ?? 10) - (majorM[0] ?? 0);
   const [[west, north], [east, south]] = [scale.placeAt(0, 0), scale.placeAt(width, height)];
-  const multiples = (from: number, to: number): number[] => Array.from({ length: Math.max(0, Math.floor(to / stepM) - Math.ceil(from / stepM) + 1) }, (_, i) => (Math.ceil(from / stepM) + i) * stepM);
+  const multiples = (from: number, to: number): number[] =>
+    Array.from(
+      { length: Math.max(0, Math.floor(to / stepM) - Math.ceil(from / stepM) + 1) },
+      (_, i) => (Math.ceil(from / stepM) + i) * stepM,
+    );
   return [
     ...multiples(west, east).map((e) => line(scale.x(e), 0, scale.x(e), height, 'grid')),
     ...multiples(south, north).map((n) => line(0, scale.y(n), width, scale.y(n), 'grid')),

@@ -2,9 +2,19 @@ import type { Scene } from '../scene.ts';
 
 /** A part of the report, made from findings and never typed; paragraphs may be worded anew, figures and tables not. */
 export type Block =
-  | { readonly kind: 'paragraph'; readonly id: string; readonly text: string; /** As the figures say it; `text` differs where it was worded anew. */ readonly made: string }
+  | {
+      readonly kind: 'paragraph';
+      readonly id: string;
+      readonly text: string;
+      /** As the figures say it; `text` differs where it was worded anew. */ readonly made: string;
+    }
   | { readonly kind: 'list'; readonly items: readonly string[] }
-  | { readonly kind: 'table'; readonly caption: string; readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] }
+  | {
+      readonly kind: 'table';
+      readonly caption: string;
+      readonly head: readonly string[];
+      readonly rows: readonly (readonly string[])[];
+    }
   | { readonly kind: 'figure'; readonly name: string; readonly scene: Scene; readonly caption: string };
 
 export interface ReportSection {
@@ -25,4 +35,5 @@ export interface ReportDocument {
 export const REPORT_FORMS = ['long', 'short'] as const;
 export type ReportForm = (typeof REPORT_FORMS)[number];
 
-export const SIMULATED = 'Made up: these walks were played by simulated gear. They show the method, not a product.';
+export const SIMULATED =
+  'Made up: these walks were played by simulated gear. They show the method, not a product.';

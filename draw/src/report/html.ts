@@ -17,7 +17,9 @@ function blockHtml(block: Block): string {
     case 'paragraph':
       return `<p>${e(block.text)}</p>`;
     case 'list':
-      return block.items.length === 0 ? '' : `<ul>${block.items.map((i) => `<li>${e(i)}</li>`).join('')}</ul>`;
+      return block.items.length === 0
+        ? ''
+        : `<ul>${block.items.map((i) => `<li>${e(i)}</li>`).join('')}</ul>`;
     case 'table':
       return `<table><caption>${e(block.caption)}</caption><thead><tr>${block.head.map((h) => `<th scope="col">${e(h)}</th>`).join('')}</tr></thead><tbody>${block.rows.map((r) => `<tr>${r.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}</tbody></table>`;
     case 'figure':
@@ -32,12 +34,22 @@ export function reportHtml({ title, question, when, simulated, sections }: Repor
     ...(simulated ? [`<p class="simulated">${e(SIMULATED)}</p>`] : []),
     `<h1>${e(title)}</h1><p>${e(question)}</p><p class="when">${e(when)}</p>`,
     ...sections.map((s) => `<section><h2>${e(s.title)}</h2>${s.blocks.map(blockHtml).join('')}</section>`),
-    '</body></html>', '',
+    '</body></html>',
+    '',
   ].join('\n');
 }
 
 /** The short form as plain text, for a video's description or a card. */
-export const reportText = ({ title, question, when, simulated, sections }: ReportDocument): string => [
-  title, question, when, ...(simulated ? [SIMULATED] : []), '',
-  ...sections.flatMap((s) => [`${s.title}:`, ...s.blocks.flatMap((b) => (b.kind === 'paragraph' ? [b.text] : b.kind === 'list' ? b.items : [])), '']),
-].join('\n');
+export const reportText = ({ title, question, when, simulated, sections }: ReportDocument): string =>
+  [
+    title,
+    question,
+    when,
+    ...(simulated ? [SIMULATED] : []),
+    '',
+    ...sections.flatMap((s) => [
+      `${s.title}:`,
+      ...s.blocks.flatMap((b) => (b.kind === 'paragraph' ? [b.text] : b.kind === 'list' ? b.items : [])),
+      '',
+    ]),
+  ].join('\n');

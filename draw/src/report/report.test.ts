@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { findWalks, judgeComparison, newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
+import {
+  findWalks,
+  judgeComparison,
+  newRig,
+  EMPTY_SETUP,
+  type Setup,
+  type StoredWalk,
+} from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
 import fc from 'fast-check';
 import { onePerPixel } from '../onePerPixel.ts';
@@ -9,48 +16,161 @@ import type { Block, ReportDocument } from './document.ts';
 
 const setup: Setup = {
   ...EMPTY_SETUP,
-  products: ['Brindle', '<script>x</script>'].map((name, i) => ({ id: `p${i}`, name, kindId: 'microphone', bandMHz: 2400, powerMw: 10, claims: [{ id: `c${i}`, form: 'distance' as const, entered: '60 m', upTo: false, condition: 'open' as const, source: '' }], units: [{ id: 'u', label: 'A', history: '' }], rigs: [newRig(`r${i}`, 'u')], standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 } })),
-  paths: [{ id: 'lane', name: 'Lane', condition: 'open', model: 'two-slope', distanceMethod: 'wheel', hazards: '', permission: '', legs: [{ lengthM: 300, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] }],
+  products: ['Brindle', '<script>x</script>'].map((name, i) => ({
+    id: `p${i}`,
+    name,
+    kindId: 'microphone',
+    bandMHz: 2400,
+    powerMw: 10,
+    claims: [
+      {
+        id: `c${i}`,
+        form: 'distance' as const,
+        entered: '60 m',
+        upTo: false,
+        condition: 'open' as const,
+        source: '',
+      },
+    ],
+    units: [{ id: 'u', label: 'A', history: '' }],
+    rigs: [newRig(`r${i}`, 'u')],
+    standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+  })),
+  paths: [
+    {
+      id: 'lane',
+      name: 'Lane',
+      condition: 'open',
+      model: 'two-slope',
+      distanceMethod: 'wheel',
+      hazards: '',
+      permission: '',
+      legs: [{ lengthM: 300, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+      obstructions: [],
+      checkpoints: [],
+    },
+  ],
 };
 const walk = (k: number, product: number, lostM: number, ended = true): StoredWalk => {
   const id = `00000000-0000-4000-8000-00000000000${k}`;
   const events: [string, object, number][] = [
-    ['begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'wheel', pressed: false }, playoutDelayS: 0, simulatedSeed: 's', conditions: { weather: 'dry' } }, 0],
-    ['mark', { reading: { travelledM: lostM - 2, method: 'wheel', pressed: false } }, lostM - 2], ['dropoutBegin', {}, lostM + 0.6], ['mark', { reading: { travelledM: lostM + 2, method: 'wheel', pressed: false } }, lostM + 2],
+    [
+      'begin',
+      {
+        baselineGrade: 5,
+        direction: 'mobile-to-fixed',
+        reading: { travelledM: 0, method: 'wheel', pressed: false },
+        playoutDelayS: 0,
+        simulatedSeed: 's',
+        conditions: { weather: 'dry' },
+      },
+      0,
+    ],
+    ['mark', { reading: { travelledM: lostM - 2, method: 'wheel', pressed: false } }, lostM - 2],
+    ['dropoutBegin', {}, lostM + 0.6],
+    ['mark', { reading: { travelledM: lostM + 2, method: 'wheel', pressed: false } }, lostM + 2],
     ...(ended ? [['end', { reason: 'link failed' }, lostM + 9] as [string, object, number]] : []),
   ];
-  return { header: { id, comparisonId: id, productId: `p${product}`, rigId: `r${product}`, pathId: 'lane', startedMs: 1e12 + k * 6e5 }, log: events.map(([kind, body, walkS], i) => ({ walkId: id, deviceId: 'd', seq: i, version: 1, kind, body, time: { walkS, rate: 1, inputMs: i, originMs: 0, wallMs: i } }) as unknown as WalkEvent) };
+  return {
+    header: {
+      id,
+      comparisonId: id,
+      productId: `p${product}`,
+      rigId: `r${product}`,
+      pathId: 'lane',
+      startedMs: 1e12 + k * 6e5,
+    },
+    log: events.map(
+      ([kind, body, walkS], i) =>
+        ({
+          walkId: id,
+          deviceId: 'd',
+          seq: i,
+          version: 1,
+          kind,
+          body,
+          time: { walkS, rate: 1, inputMs: i, originMs: 0, wallMs: i },
+        }) as unknown as WalkEvent,
+    ),
+  };
 };
-const walks = [walk(1, 0, 90), walk(2, 1, 140), walk(3, 0, 97), walk(4, 1, 151), walk(5, 0, 94), walk(6, 1, 143), walk(7, 0, 80, false)];
+const walks = [
+  walk(1, 0, 90),
+  walk(2, 1, 140),
+  walk(3, 0, 97),
+  walk(4, 1, 151),
+  walk(5, 0, 94),
+  walk(6, 1, 143),
+  walk(7, 0, 80, false),
+];
 const make = (more: Partial<Setup> = {}, form: 'long' | 'short' = 'long'): ReportDocument => {
   const s = { ...setup, ...more };
-  return reportOf({ title: 'Lanes', question: 'Which?', setup: s, findings: findWalks(s, walks), judged: judgeComparison(s, walks), unit: 'm', day: () => 'a day' }, form);
+  return reportOf(
+    {
+      title: 'Lanes',
+      question: 'Which?',
+      setup: s,
+      findings: findWalks(s, walks),
+      judged: judgeComparison(s, walks),
+      unit: 'm',
+      day: () => 'a day',
+    },
+    form,
+  );
 };
 const blocks = (d: ReportDocument): Block[] => d.sections.flatMap((x) => [...x.blocks]);
 
 describe('the report', () => {
   test('has its parts, from the question to who paid; the short form, the essence', () => {
-    expect(make().sections.map((s) => s.id)).toEqual(['in-short', 'result-lane-microphone', 'claims', 'tested', 'where', 'fairness', 'untested', 'repeat', 'paid']);
+    expect(make().sections.map((s) => s.id)).toEqual([
+      'in-short',
+      'result-lane-microphone',
+      'claims',
+      'tested',
+      'where',
+      'fairness',
+      'untested',
+      'repeat',
+      'paid',
+    ]);
     expect(make({}, 'short').sections.map((s) => s.id)).toEqual(['in-short', 'paid']);
     expect(make()).toMatchObject({ simulated: true, when: '6 walks, a day' });
   });
 
   test('says what was left out, noted, not stated and not tested', () => {
-    const items = blocks(make()).flatMap((b) => (b.kind === 'list' ? b.items : [])).join('\n');
-    for (const said of ['1 walk that was not finished is left out', 'Weather: dry (6 walks)', 'Places, days and units other than these']) expect(items).toContain(said);
-    expect(blocks(make()).some((b) => b.kind === 'paragraph' && b.text.startsWith('Not stated: who paid'))).toBe(true);
+    const items = blocks(make())
+      .flatMap((b) => (b.kind === 'list' ? b.items : []))
+      .join('\n');
+    for (const said of [
+      '1 walk that was not finished is left out',
+      'Weather: dry (6 walks)',
+      'Places, days and units other than these',
+    ])
+      expect(items).toContain(said);
+    expect(
+      blocks(make()).some((b) => b.kind === 'paragraph' && b.text.startsWith('Not stated: who paid')),
+    ).toBe(true);
   });
 
   test('paragraphs can be worded anew, figures and tables not; an acknowledged finding stands with its reason', () => {
     const judged = judgeComparison(setup, walks);
     const [finding] = judged.audits;
-    const report = { disclosure: 'Lent by a shop.', wording: [{ id: 'short/lane-microphone', text: 'In my own words.' }], withheld: { coordinates: true, names: false, notes: false, words: [] } };
-    const d = make({ report, acknowledged: [{ key: finding?.key ?? '', reason: 'no second one to be had' }] });
+    const report = {
+      disclosure: 'Lent by a shop.',
+      wording: [{ id: 'short/lane-microphone', text: 'In my own words.' }],
+      withheld: { coordinates: true, names: false, notes: false, words: [] },
+    };
+    const d = make({
+      report,
+      acknowledged: [{ key: finding?.key ?? '', reason: 'no second one to be had' }],
+    });
     const text = reportText(d);
     expect(text).toContain('In my own words.');
     expect(text).toContain('Lent by a shop.');
     expect(reportHtml(d)).toContain('no second one to be had');
-    expect(blocks(d).find((b) => b.kind === 'paragraph' && b.id === 'short/lane-microphone')).toMatchObject({ made: expect.stringContaining('half of its walks on Lane hold to') });
+    expect(blocks(d).find((b) => b.kind === 'paragraph' && b.id === 'short/lane-microphone')).toMatchObject({
+      made: expect.stringContaining('half of its walks on Lane hold to'),
+    });
   });
 
   test('as a page it stands alone: nothing fetched, nothing run, names as text', () => {
@@ -63,10 +183,16 @@ describe('the report', () => {
 });
 
 test('one item a pixel column, the first, and those that must be seen', () => {
-  fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 20 }), { maxLength: 60 }), (columns) => {
-    const kept = onePerPixel(columns.map((column, i) => ({ column, i })), (x) => x.column, (x) => x.i === columns.length - 1);
-    expect(new Set(kept.map((k) => k.column))).toEqual(new Set(columns));
-    expect(kept.length).toBeLessThanOrEqual(new Set(columns).size + 1);
-    if (columns.length > 0) expect(kept.at(-1)?.i).toBe(columns.length - 1);
-  }));
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 20 }), { maxLength: 60 }), (columns) => {
+      const kept = onePerPixel(
+        columns.map((column, i) => ({ column, i })),
+        (x) => x.column,
+        (x) => x.i === columns.length - 1,
+      );
+      expect(new Set(kept.map((k) => k.column))).toEqual(new Set(columns));
+      expect(kept.length).toBeLessThanOrEqual(new Set(columns).size + 1);
+      if (columns.length > 0) expect(kept.at(-1)?.i).toBe(columns.length - 1);
+    }),
+  );
 });

@@ -1,10 +1,29 @@
-import { claimFlags, claimText, PLAIN_REPORT, rangeTitle, scaleOfMarks, walkRows, type Finding, type Judgement, type PathRanges, type Setup } from '@urvek/contract';
+import {
+  claimFlags,
+  claimText,
+  PLAIN_REPORT,
+  rangeTitle,
+  scaleOfMarks,
+  walkRows,
+  type Finding,
+  type Judgement,
+  type PathRanges,
+  type Setup,
+} from '@urvek/contract';
 import { CRITERION_MEANING, formatLength, type LengthUnit } from '@urvek/core';
 import { separationGround } from '../tape/ground.ts';
 import { endsText, estimateText, intervalText, rangeLanes } from '../tape/rangeLanes.ts';
 import { tapeScene } from '../tape/tape.ts';
 import type { Block, ReportDocument, ReportForm, ReportSection } from './document.ts';
-import { caveatItems, conditionItems, PUBLISHED_PX, repeatItems, testedTable, untestedItems, whereBlocks } from './setUp.ts';
+import {
+  caveatItems,
+  conditionItems,
+  PUBLISHED_PX,
+  repeatItems,
+  testedTable,
+  untestedItems,
+  whereBlocks,
+} from './setUp.ts';
 import { claimSentence, rangeSummary, ratioSentence } from './summary.ts';
 
 export interface ReportInput {
@@ -24,15 +43,36 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
   const findings = input.findings.filter((f) => f.trace.endReason);
   const ranges = input.judged.ranges.filter((r) => r.summary.n > 0);
   const own = { ...input, findings, ranges, unfinished: input.findings.length - findings.length };
-  const sections = form === 'short' ? [inShort(own), paid(own)] : [inShort(own), ...ranges.map((r) => result(own, r)), claims(own), needs(own), latency(own), costs(own), tested(own), where(own), fairness(own), untested(own), repeat(own), paid(own)];
+  const sections =
+    form === 'short'
+      ? [inShort(own), paid(own)]
+      : [
+          inShort(own),
+          ...ranges.map((r) => result(own, r)),
+          claims(own),
+          needs(own),
+          latency(own),
+          costs(own),
+          tested(own),
+          where(own),
+          fairness(own),
+          untested(own),
+          repeat(own),
+          paid(own),
+        ];
   return {
-    title: input.title, question: input.question, when: dates(findings, input.day),
+    title: input.title,
+    question: input.question,
+    when: dates(findings, input.day),
     simulated: findings.some((f) => f.trace.begin.body.simulatedSeed !== undefined),
     sections: sections.filter((s) => s.blocks.length > 0),
   };
 }
 
-interface Own extends ReportInput { readonly ranges: readonly PathRanges[]; readonly unfinished: number }
+interface Own extends ReportInput {
+  readonly ranges: readonly PathRanges[];
+  readonly unfinished: number;
+}
 
 function dates(findings: readonly Finding[], day: (ms: number) => string): string {
   if (findings.length === 0) return 'No walk yet';
@@ -43,26 +83,62 @@ function dates(findings: readonly Finding[], day: (ms: number) => string): strin
 
 /** A paragraph as the figures say it, or as it was worded anew. */
 function paragraph({ setup }: Own, id: string, made: string): Block {
-  return { kind: 'paragraph', id, made, text: (setup.report ?? PLAIN_REPORT).wording.find((w) => w.id === id)?.text ?? made };
+  return {
+    kind: 'paragraph',
+    id,
+    made,
+    text: (setup.report ?? PLAIN_REPORT).wording.find((w) => w.id === id)?.text ?? made,
+  };
 }
 
 const inShort = (own: Own): ReportSection => ({
-  id: 'in-short', title: 'In short',
-  blocks: [...own.ranges.map((r) => paragraph(own, `short/${r.id}`, rangeSummary(own.setup, r, own.unit))), ...own.judged.verdicts.filter((v) => v.verdict.outcome === 'supported' || v.verdict.outcome === 'refuted').map((v) => paragraph(own, `claim/${v.claim.id}/${v.path?.id ?? ''}`, claimSentence(v)))],
+  id: 'in-short',
+  title: 'In short',
+  blocks: [
+    ...own.ranges.map((r) => paragraph(own, `short/${r.id}`, rangeSummary(own.setup, r, own.unit))),
+    ...own.judged.verdicts
+      .filter((v) => v.verdict.outcome === 'supported' || v.verdict.outcome === 'refuted')
+      .map((v) => paragraph(own, `claim/${v.claim.id}/${v.path?.id ?? ''}`, claimSentence(v))),
+  ],
 });
 
 function result({ setup, unit }: Own, range: PathRanges): ReportSection {
   const { summary, path, criterion, findings } = range;
-  const lanes = summary.fitted.filter((c) => c.walks > 0).flatMap((c) => rangeLanes(c, findings, criterion, unit));
-  const scene = tapeScene({ title: `Ranges on ${path.name}, ${criterion}`, ground: separationGround(path), measure: 'separation', unit, lanes, claims: claimFlags(setup, path, range.kindId), width: PUBLISHED_PX });
+  const lanes = summary.fitted
+    .filter((c) => c.walks > 0)
+    .flatMap((c) => rangeLanes(c, findings, criterion, unit));
+  const scene = tapeScene({
+    title: `Ranges on ${path.name}, ${criterion}`,
+    ground: separationGround(path),
+    measure: 'separation',
+    unit,
+    lanes,
+    claims: claimFlags(setup, path, range.kindId),
+    width: PUBLISHED_PX,
+  });
   const scale = scaleOfMarks(findings);
   return {
-    id: `result-${range.id}`, title: `Result on ${rangeTitle(setup, range)}`,
+    id: `result-${range.id}`,
+    title: `Result on ${rangeTitle(setup, range)}`,
     blocks: [
       { kind: 'list', items: summary.productRatios.map(ratioSentence) },
-      { kind: 'figure', name: `ranges ${rangeTitle(setup, range)}`, scene, caption: `${criterion}: ${CRITERION_MEANING[criterion]}. Bracket: one walk, between the last place that held and the first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.` },
+      {
+        kind: 'figure',
+        name: `ranges ${rangeTitle(setup, range)}`,
+        scene,
+        caption: `${criterion}: ${CRITERION_MEANING[criterion]}. Bracket: one walk, between the last place that held and the first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.`,
+      },
       estimates(setup, range, unit),
-      ...(scale.scale >= 0.005 ? [{ kind: 'list' as const, items: [`Distances by ${scale.method}: a scale error of ${(100 * scale.scale).toFixed(1)} % is common to all of them and cancels in ratios.`] }] : []),
+      ...(scale.scale >= 0.005
+        ? [
+            {
+              kind: 'list' as const,
+              items: [
+                `Distances by ${scale.method}: a scale error of ${(100 * scale.scale).toFixed(1)} % is common to all of them and cancels in ratios.`,
+              ],
+            },
+          ]
+        : []),
     ],
   };
 }
@@ -71,61 +147,177 @@ function estimates(setup: Setup, range: PathRanges, unit: LengthUnit): Block {
   const show = (m: number): string => formatLength(m, unit);
   const rows = walkRows(setup, range.findings, range.criterion, range.side);
   return {
-    kind: 'table', caption: `${range.path.name}, ${range.criterion}`, head: ['Product', 'n', 'Median, 95 % interval', '9 of 10 walks hold to', 'Each walk'],
-    rows: range.summary.fitted.filter((c) => c.walks > 0).map((cell) => {
-      const p10 = cell.interval95M.p10 && endsText(cell.interval95M.p10.low, cell.interval95M.p10.high, show);
-      return [cell.product, String(cell.walks), estimateText(cell, unit), cell.p10 ? `${show(cell.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}` : (cell.reason ?? ''), rows.filter((r) => r.product === cell.product).map((r) => intervalText(r, unit)).join('; ')];
-    }),
+    kind: 'table',
+    caption: `${range.path.name}, ${range.criterion}`,
+    head: ['Product', 'n', 'Median, 95 % interval', '9 of 10 walks hold to', 'Each walk'],
+    rows: range.summary.fitted
+      .filter((c) => c.walks > 0)
+      .map((cell) => {
+        const p10 =
+          cell.interval95M.p10 && endsText(cell.interval95M.p10.low, cell.interval95M.p10.high, show);
+        return [
+          cell.product,
+          String(cell.walks),
+          estimateText(cell, unit),
+          cell.p10
+            ? `${show(cell.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
+            : (cell.reason ?? ''),
+          rows
+            .filter((r) => r.product === cell.product)
+            .map((r) => intervalText(r, unit))
+            .join('; '),
+        ];
+      }),
   };
 }
 
-const table = (caption: string, head: string[], rows: string[][]): Block[] => (rows.length > 0 ? [{ kind: 'table', caption, head, rows }] : []);
+const table = (caption: string, head: string[], rows: string[][]): Block[] =>
+  rows.length > 0 ? [{ kind: 'table', caption, head, rows }] : [];
 
 const claims = ({ judged }: Own): ReportSection => ({
-  id: 'claims', title: 'Claims',
-  blocks: table('Claims', ['Claim', 'Judged on', 'Verdict', 'Why'], judged.verdicts.map((v) => [`${v.product.name}: ${claimText(v.claim)}`, v.path?.name ?? '', v.verdict.outcome, [v.verdict.reason, v.neverSettled === undefined ? '' : `The plan could never have settled it: ${v.neverSettled}.`, v.verdict.next ?? ''].filter((t) => t !== '').join(' ')])),
+  id: 'claims',
+  title: 'Claims',
+  blocks: table(
+    'Claims',
+    ['Claim', 'Judged on', 'Verdict', 'Why'],
+    judged.verdicts.map((v) => [
+      `${v.product.name}: ${claimText(v.claim)}`,
+      v.path?.name ?? '',
+      v.verdict.outcome,
+      [
+        v.verdict.reason,
+        v.neverSettled === undefined ? '' : `The plan could never have settled it: ${v.neverSettled}.`,
+        v.verdict.next ?? '',
+      ]
+        .filter((t) => t !== '')
+        .join(' '),
+    ]),
+  ),
 });
 
-export const marginText = (margin: number | undefined, atLeast: boolean): string => (margin === undefined ? '' : `${atLeast ? 'at least ' : ''}${margin.toFixed(2)}×`);
+export const marginText = (margin: number | undefined, atLeast: boolean): string =>
+  margin === undefined ? '' : `${atLeast ? 'at least ' : ''}${margin.toFixed(2)}×`;
 
 const needs = ({ judged }: Own): ReportSection => ({
-  id: 'needs', title: 'Needs',
-  blocks: table('Needs', ['Use', 'Needed', 'Product', 'Judged on', 'Verdict', 'Margin', 'Why'], judged.needs.map(({ need, product, path, verdict }) => [need.use, `${need.entered}, ${need.condition}`, product.name, path?.name ?? '', verdict.outcome, marginText(verdict.margin, verdict.atLeast), verdict.reason])),
+  id: 'needs',
+  title: 'Needs',
+  blocks: table(
+    'Needs',
+    ['Use', 'Needed', 'Product', 'Judged on', 'Verdict', 'Margin', 'Why'],
+    judged.needs.map(({ need, product, path, verdict }) => [
+      need.use,
+      `${need.entered}, ${need.condition}`,
+      product.name,
+      path?.name ?? '',
+      verdict.outcome,
+      marginText(verdict.margin, verdict.atLeast),
+      verdict.reason,
+    ]),
+  ),
 });
 
 const milliseconds = (s: number): string => `${(1000 * s).toFixed(0)} ms`;
 
 const latency = ({ judged, unit }: Own): ReportSection => ({
-  id: 'latency', title: 'Latency',
-  blocks: table('Latency', ['Product', 'At', 'Method', 'Latency (95 %)', 'Resolution', 'Readings'], judged.latencies.map(({ product, row, latency: found, refused }) => [
-    product.name, row.distanceM === undefined ? 'the bench' : formatLength(row.distanceM, unit), row.method,
-    found ? `${milliseconds(found.latencyS)} ± ${milliseconds(found.halfWidthS)}` : `none: ${refused}`, found ? milliseconds(found.resolutionS) : '', found ? String(found.readings) : '',
-  ])),
+  id: 'latency',
+  title: 'Latency',
+  blocks: table(
+    'Latency',
+    ['Product', 'At', 'Method', 'Latency (95 %)', 'Resolution', 'Readings'],
+    judged.latencies.map(({ product, row, latency: found, refused }) => [
+      product.name,
+      row.distanceM === undefined ? 'the bench' : formatLength(row.distanceM, unit),
+      row.method,
+      found ? `${milliseconds(found.latencyS)} ± ${milliseconds(found.halfWidthS)}` : `none: ${refused}`,
+      found ? milliseconds(found.resolutionS) : '',
+      found ? String(found.readings) : '',
+    ]),
+  ),
 });
 
 const costs = ({ judged, setup, unit }: Own): ReportSection => ({
-  id: 'costs', title: 'Cost of a metre',
-  blocks: judged.costs.flatMap((c) => table(c.title, ['Product', 'Everything needed', '9 of 10 hold to', 'Per metre', 'Per metre gained'], c.rows.map((r) => [r.product, `${r.total.toFixed(2)} ${setup.currency ?? ''}`.trim(), formatLength(r.reachM, unit), r.perMetre.toFixed(2), r.perMetreGained?.toFixed(2) ?? '']))),
+  id: 'costs',
+  title: 'Cost of a metre',
+  blocks: judged.costs.flatMap((c) =>
+    table(
+      c.title,
+      ['Product', 'Everything needed', '9 of 10 hold to', 'Per metre', 'Per metre gained'],
+      c.rows.map((r) => [
+        r.product,
+        `${r.total.toFixed(2)} ${setup.currency ?? ''}`.trim(),
+        formatLength(r.reachM, unit),
+        r.perMetre.toFixed(2),
+        r.perMetreGained?.toFixed(2) ?? '',
+      ]),
+    ),
+  ),
 });
 
-const tested = ({ setup, findings, unit }: Own): ReportSection => ({ id: 'tested', title: 'What was tested, and how it was set up', blocks: [testedTable(setup, findings, unit)] });
+const tested = ({ setup, findings, unit }: Own): ReportSection => ({
+  id: 'tested',
+  title: 'What was tested, and how it was set up',
+  blocks: [testedTable(setup, findings, unit)],
+});
 
 const where = ({ setup, findings, unit, ranges, unfinished }: Own): ReportSection => ({
-  id: 'where', title: 'Where, conditions and caveats',
-  blocks: [...whereBlocks(setup, findings, unit), { kind: 'list', items: [...conditionItems(findings), ...caveatItems(setup, ranges, findings, unfinished)] }],
+  id: 'where',
+  title: 'Where, conditions and caveats',
+  blocks: [
+    ...whereBlocks(setup, findings, unit),
+    {
+      kind: 'list',
+      items: [...conditionItems(findings), ...caveatItems(setup, ranges, findings, unfinished)],
+    },
+  ],
 });
 
 /** What the audits found: left as it is for a reason, or open. */
 const fairness = ({ judged }: Own): ReportSection => ({
-  id: 'fairness', title: 'Fairness and consistency',
-  blocks: table('Found by the audits', ['Where', 'What', 'Could be worth', 'Left as it is, because'], judged.audits.map((a) => [a.path, `${a.title}: ${a.what}.`, a.size ?? '', a.acknowledged ?? `open. ${a.mend}`])),
+  id: 'fairness',
+  title: 'Fairness and consistency',
+  blocks: table(
+    'Found by the audits',
+    ['Where', 'What', 'Could be worth', 'Left as it is, because'],
+    judged.audits.map((a) => [
+      a.path,
+      `${a.title}: ${a.what}.`,
+      a.size ?? '',
+      a.acknowledged ?? `open. ${a.mend}`,
+    ]),
+  ),
 });
 
 const untested = ({ setup, findings, judged }: Own): ReportSection => ({
-  id: 'untested', title: 'What was not tested',
-  blocks: [{ kind: 'list', items: [...untestedItems(setup, findings), ...judged.verdicts.filter((v) => v.verdict.outcome === 'not tested').map((v) => `The claim of ${v.product.name}, “${claimText(v.claim)}”: ${v.verdict.reason}`)] }],
+  id: 'untested',
+  title: 'What was not tested',
+  blocks: [
+    {
+      kind: 'list',
+      items: [
+        ...untestedItems(setup, findings),
+        ...judged.verdicts
+          .filter((v) => v.verdict.outcome === 'not tested')
+          .map((v) => `The claim of ${v.product.name}, “${claimText(v.claim)}”: ${v.verdict.reason}`),
+      ],
+    },
+  ],
 });
 
-const repeat = ({ setup, ranges, unit }: Own): ReportSection => ({ id: 'repeat', title: 'How to repeat it', blocks: ranges.length > 0 ? [{ kind: 'list', items: repeatItems(setup, ranges, unit) }] : [] });
+const repeat = ({ setup, ranges, unit }: Own): ReportSection => ({
+  id: 'repeat',
+  title: 'How to repeat it',
+  blocks: ranges.length > 0 ? [{ kind: 'list', items: repeatItems(setup, ranges, unit) }] : [],
+});
 
-const paid = (own: Own): ReportSection => ({ id: 'paid', title: 'Who paid', blocks: [paragraph(own, 'paid', own.setup.report?.disclosure.trim() || 'Not stated: who paid for this, and who lent the gear, is not entered.')] });
+const paid = (own: Own): ReportSection => ({
+  id: 'paid',
+  title: 'Who paid',
+  blocks: [
+    paragraph(
+      own,
+      'paid',
+      own.setup.report?.disclosure.trim() ||
+        'Not stated: who paid for this, and who lent the gear, is not entered.',
+    ),
+  ],
+});

@@ -1,5 +1,21 @@
-import { planBalance, rangeTitle, unitsWalked, type Finding, type PathRanges, type Setup, type SetupPath } from '@urvek/contract';
-import { CRITERION_MEANING, formatLength, INTERVAL_METHOD, kindOf, pathLengthM, type Conditions, type LengthUnit } from '@urvek/core';
+import {
+  planBalance,
+  rangeTitle,
+  unitsWalked,
+  type Finding,
+  type PathRanges,
+  type Setup,
+  type SetupPath,
+} from '@urvek/contract';
+import {
+  CRITERION_MEANING,
+  formatLength,
+  INTERVAL_METHOD,
+  kindOf,
+  pathLengthM,
+  type Conditions,
+  type LengthUnit,
+} from '@urvek/core';
 import { tapeScene } from '../tape/tape.ts';
 import { travelledGround } from '../tape/ground.ts';
 import { walkLanes } from '../tape/walkLanes.ts';
@@ -10,11 +26,32 @@ export const PUBLISHED_PX = 1160;
 
 export function testedTable({ products }: Setup, findings: readonly Finding[], unit: LengthUnit): Block {
   return {
-    kind: 'table', caption: 'Products and rigs', head: ['Product', 'Kind', 'Band, power', 'Units walked', 'Rig', 'Heights, fixed and mobile end', 'Channel', 'Antenna, body'],
-    rows: products.flatMap((p) => p.rigs.filter((r, i) => i === 0 || findings.some((f) => f.header.rigId === r.id)).map((r) => [
-      p.name, kindOf(p.kindId).name, `${p.bandMHz} MHz, ${r.powerMw ?? p.powerMw} mW`, String(unitsWalked(p, findings)), r.name,
-      `${formatLength(r.heightFixedM, unit)}, ${formatLength(r.heightMobileM, unit)}`, r.channel, [r.antennaPlace, r.orientation, r.bodyPosition].filter((t) => t !== '').join('; '),
-    ])),
+    kind: 'table',
+    caption: 'Products and rigs',
+    head: [
+      'Product',
+      'Kind',
+      'Band, power',
+      'Units walked',
+      'Rig',
+      'Heights, fixed and mobile end',
+      'Channel',
+      'Antenna, body',
+    ],
+    rows: products.flatMap((p) =>
+      p.rigs
+        .filter((r, i) => i === 0 || findings.some((f) => f.header.rigId === r.id))
+        .map((r) => [
+          p.name,
+          kindOf(p.kindId).name,
+          `${p.bandMHz} MHz, ${r.powerMw ?? p.powerMw} mW`,
+          String(unitsWalked(p, findings)),
+          r.name,
+          `${formatLength(r.heightFixedM, unit)}, ${formatLength(r.heightMobileM, unit)}`,
+          r.channel,
+          [r.antennaPlace, r.orientation, r.bodyPosition].filter((t) => t !== '').join('; '),
+        ]),
+    ),
   };
 }
 
@@ -22,8 +59,22 @@ export function testedTable({ products }: Setup, findings: readonly Finding[], u
 export function whereBlocks({ paths }: Setup, findings: readonly Finding[], unit: LengthUnit): Block[] {
   return paths.flatMap((path): Block[] => {
     const example = findings.find((f) => f.path.id === path.id);
-    const scene = tapeScene({ title: `The path ${path.name}`, ground: travelledGround(path), measure: 'travelled', unit, width: PUBLISHED_PX, lanes: example ? walkLanes(example.trace, `walk ${example.label}`, 'example') : [] });
-    return [{ kind: 'figure', name: `path ${path.name}`, scene, caption: `${pathText(path, unit)}${example ? ` Below the tape, as an example, ${example.product}, walk ${example.label}: clear is solid, degraded is hatched, lost is a gap.` : ''}` }];
+    const scene = tapeScene({
+      title: `The path ${path.name}`,
+      ground: travelledGround(path),
+      measure: 'travelled',
+      unit,
+      width: PUBLISHED_PX,
+      lanes: example ? walkLanes(example.trace, `walk ${example.label}`, 'example') : [],
+    });
+    return [
+      {
+        kind: 'figure',
+        name: `path ${path.name}`,
+        scene,
+        caption: `${pathText(path, unit)}${example ? ` Below the tape, as an example, ${example.product}, walk ${example.label}: clear is solid, degraded is hatched, lost is a gap.` : ''}`,
+      },
+    ];
   });
 }
 
@@ -32,48 +83,101 @@ const pathText = (path: SetupPath, unit: LengthUnit): string =>
 
 /** What was noted of the days, each value once with its walks. */
 export function conditionItems(findings: readonly Finding[]): string[] {
-  const LABEL: Readonly<Record<keyof Conditions, string>> = { weather: 'Weather', groundWet: 'Ground wet', temperatureC: 'Temperature, °C', leaf: 'Leaf', peopleAbout: 'People about', otherTransmitters: 'Other transmitters', load: 'Load', instrument: 'Read with' };
+  const LABEL: Readonly<Record<keyof Conditions, string>> = {
+    weather: 'Weather',
+    groundWet: 'Ground wet',
+    temperatureC: 'Temperature, °C',
+    leaf: 'Leaf',
+    peopleAbout: 'People about',
+    otherTransmitters: 'Other transmitters',
+    load: 'Load',
+    instrument: 'Read with',
+  };
   const noted = (Object.keys(LABEL) as (keyof Conditions)[]).flatMap((key) => {
     const counts = new Map<string, number>();
     for (const f of findings) {
       const value = f.trace.begin.body.conditions?.[key];
-      if (value !== undefined) counts.set(value === true ? 'yes' : String(value), (counts.get(String(value)) ?? 0) + 1);
+      if (value !== undefined)
+        counts.set(value === true ? 'yes' : String(value), (counts.get(String(value)) ?? 0) + 1);
     }
-    return counts.size > 0 ? [`${LABEL[key]}: ${[...counts].map(([value, n]) => `${value} (${n} ${n === 1 ? 'walk' : 'walks'})`).join(', ')}.`] : [];
+    return counts.size > 0
+      ? [
+          `${LABEL[key]}: ${[...counts].map(([value, n]) => `${value} (${n} ${n === 1 ? 'walk' : 'walks'})`).join(', ')}.`,
+        ]
+      : [];
   });
   return noted.length > 0 ? noted : ['Nothing was noted of weather, people and other transmitters.'];
 }
 
 function failedChecks(setup: Setup, { header, trace }: Finding): string[] {
   const kindId = setup.products.find((p) => p.id === header.productId)?.kindId;
-  return (trace.begin.body.checks ?? []).flatMap((c) => (c.result === 'failed' ? [(kindId !== undefined && kindOf(kindId).checks.find((k) => k.id === c.id)?.text) || c.id] : []));
+  return (trace.begin.body.checks ?? []).flatMap((c) =>
+    c.result === 'failed'
+      ? [(kindId !== undefined && kindOf(kindId).checks.find((k) => k.id === c.id)?.text) || c.id]
+      : [],
+  );
 }
 
-export function caveatItems(setup: Setup, ranges: readonly PathRanges[], findings: readonly Finding[], unfinished: number): string[] {
+export function caveatItems(
+  setup: Setup,
+  ranges: readonly PathRanges[],
+  findings: readonly Finding[],
+  unfinished: number,
+): string[] {
   const balanced = planBalance(setup).every((kind) => setup.plan.walksEach % kind.balancedAfter === 0);
   return [
-    balanced ? 'The products were planned in a balanced order: each leads equally often.' : 'The order of the products was not balanced.',
-    ...(unfinished > 0 ? [`${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`] : []),
+    balanced
+      ? 'The products were planned in a balanced order: each leads equally often.'
+      : 'The order of the products was not balanced.',
+    ...(unfinished > 0
+      ? [
+          `${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`,
+        ]
+      : []),
     ...ranges.flatMap((r) => thinnessOf(setup, r).map((t) => `${rangeTitle(setup, r)}: ${t}`)),
-    ...setup.products.filter((p) => unitsWalked(p, findings) === 1).map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),
+    ...setup.products
+      .filter((p) => unitsWalked(p, findings) === 1)
+      .map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),
     'Range is stated in separation, the straight line between the two ends, and speaks for its path.',
     'What was heard is logged late: positions are corrected by the operator’s reaction time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay.',
-    ...findings.flatMap((f) => failedChecks(setup, f).map((text) => `${f.product}, walk ${f.label}: failed in the rig check: ${text}.`)),
-    ...new Set(findings.map((f) => `${f.product}: tested ${f.directions.map((d) => d.direction).join(' and ')}.`)),
+    ...findings.flatMap((f) =>
+      failedChecks(setup, f).map(
+        (text) => `${f.product}, walk ${f.label}: failed in the rig check: ${text}.`,
+      ),
+    ),
+    ...new Set(
+      findings.map((f) => `${f.product}: tested ${f.directions.map((d) => d.direction).join(' and ')}.`),
+    ),
   ];
 }
 
 /** Products, paths and claims that nothing was found about. */
 export function untestedItems(setup: Setup, findings: readonly Finding[]): string[] {
-  const walked = (productId: string, pathId: string): boolean => findings.some((f) => f.header.productId === productId && f.header.pathId === pathId);
+  const walked = (productId: string, pathId: string): boolean =>
+    findings.some((f) => f.header.productId === productId && f.header.pathId === pathId);
   const never = setup.products.filter((p) => !findings.some((f) => f.header.productId === p.id));
   return [
     ...never.map((p) => `${p.name} was not walked.`),
-    ...setup.products.filter((p) => !never.includes(p)).flatMap((p) => {
-      const without = setup.paths.filter((path) => !walked(p.id, path.id));
-      return without.length > 0 ? [`${p.name} was not walked on ${without.map((x) => x.name).join(', ')}.`] : [];
-    }),
-    ...setup.products.filter((p) => kindOf(p.kindId).bothWays && !never.includes(p) && new Set(findings.filter((f) => f.header.productId === p.id).flatMap((f) => f.directions.map((d) => d.direction))).size < 2).map((p) => `${p.name}: one direction only.`),
+    ...setup.products
+      .filter((p) => !never.includes(p))
+      .flatMap((p) => {
+        const without = setup.paths.filter((path) => !walked(p.id, path.id));
+        return without.length > 0
+          ? [`${p.name} was not walked on ${without.map((x) => x.name).join(', ')}.`]
+          : [];
+      }),
+    ...setup.products
+      .filter(
+        (p) =>
+          kindOf(p.kindId).bothWays &&
+          !never.includes(p) &&
+          new Set(
+            findings
+              .filter((f) => f.header.productId === p.id)
+              .flatMap((f) => f.directions.map((d) => d.direction)),
+          ).size < 2,
+      )
+      .map((p) => `${p.name}: one direction only.`),
     'Places, days and units other than these.',
   ];
 }
@@ -83,10 +187,15 @@ export function repeatItems(setup: Setup, ranges: readonly PathRanges[], unit: L
   const { plan } = setup;
   const criteria = [...new Set(ranges.map((r) => r.criterion))];
   return [
-    ...new Set(setup.products.map((p) => `${kindOf(p.kindId).name}, test signal: ${kindOf(p.kindId).testSignal}.`)),
+    ...new Set(
+      setup.products.map((p) => `${kindOf(p.kindId).name}, test signal: ${kindOf(p.kindId).testSignal}.`),
+    ),
     ...criteria.map((c) => `${c}: ${CRITERION_MEANING[c]}.`),
     `Walk each product ${plan.walksEach} times on each path, in the order of the plan${plan.sideBySide ? ', side by side' : ''}${plan.blind ? ', with letters for names' : ''}.`,
-    ...setup.paths.map((p) => `${p.name}: distances by ${p.distanceMethod}; checkpoints at ${p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || 'no place'}.`),
+    ...setup.paths.map(
+      (p) =>
+        `${p.name}: distances by ${p.distanceMethod}; checkpoints at ${p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || 'no place'}.`,
+    ),
     `Estimates: lognormal model on intervals, one spread for all products of a kind on a path; intervals by ${INTERVAL_METHOD}.`,
   ];
 }

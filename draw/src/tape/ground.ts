@@ -17,7 +17,11 @@ export function travelledGround(path: Path): TapeGround {
 export function separationGround(path: Path): TapeGround {
   const ground = travelledGround(path);
   const to = (m: number): number => separationAtM(path, m);
-  const legs = ground.legs.map((leg) => ({ ...leg, fromM: Math.min(to(leg.fromM), to(leg.toM)), toM: Math.max(to(leg.fromM), to(leg.toM)) }));
+  const legs = ground.legs.map((leg) => ({
+    ...leg,
+    fromM: Math.min(to(leg.fromM), to(leg.toM)),
+    toM: Math.max(to(leg.fromM), to(leg.toM)),
+  }));
   return {
     lengthM: Math.max(...legs.map((l) => l.toM)),
     legs,

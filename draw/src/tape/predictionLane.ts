@@ -11,7 +11,9 @@ export function predictionLane(id: string, label: string, { points, events }: Pa
   const every = Math.ceil(points.length / MOST_POINTS);
   const highest = Math.max(...points.map((p) => p.marginDb));
   return {
-    id, label, note: 'predicted margin',
+    id,
+    label,
+    note: 'predicted margin',
     title: `${label}: predicted margin along the route`,
     height: 96,
     curve: {

@@ -1,8 +1,22 @@
-import { formatLength, walkIntervals, type CellFinding, type Criterion, type LengthUnit, type Side, type WalkFinding } from '@urvek/core';
+import {
+  formatLength,
+  walkIntervals,
+  type CellFinding,
+  type Criterion,
+  type LengthUnit,
+  type Side,
+  type WalkFinding,
+} from '@urvek/core';
 import type { Lane } from './tape.ts';
 
 /** A product's estimate and, under it, every walk's bracket. */
-export function rangeLanes(cell: CellFinding, findings: readonly WalkFinding[], criterion: Criterion, unit: LengthUnit, side?: Side): Lane[] {
+export function rangeLanes(
+  cell: CellFinding,
+  findings: readonly WalkFinding[],
+  criterion: Criterion,
+  unit: LengthUnit,
+  side?: Side,
+): Lane[] {
   const own = findings.filter((f) => f.product === cell.product);
   const { median } = cell.interval95M;
   const estimate: Lane = {
@@ -13,14 +27,30 @@ export function rangeLanes(cell: CellFinding, findings: readonly WalkFinding[], 
     estimate: { lowM: median?.low, valueM: cell.median?.estimateM, highM: median?.high },
     height: 36,
   };
-  return [estimate, ...own.flatMap((finding) => {
-    const [interval] = walkIntervals([finding], criterion, side);
-    return interval ? [{ id: `walk-${finding.walkId}`, label: `   walk ${finding.label}`, title: `${cell.product}, walk ${finding.label}: ${intervalText(interval, unit)}`, brackets: [interval], height: 19 }] : [];
-  })];
+  return [
+    estimate,
+    ...own.flatMap((finding) => {
+      const [interval] = walkIntervals([finding], criterion, side);
+      return interval
+        ? [
+            {
+              id: `walk-${finding.walkId}`,
+              label: `   walk ${finding.label}`,
+              title: `${cell.product}, walk ${finding.label}: ${intervalText(interval, unit)}`,
+              brackets: [interval],
+              height: 19,
+            },
+          ]
+        : [];
+    }),
+  ];
 }
 
 /** "held to 118 m, failed by 121 m", "more than 420 m", "less than 20.0 m". */
-export function intervalText({ heldM, failedM }: { heldM: number; failedM: number | undefined }, unit: LengthUnit): string {
+export function intervalText(
+  { heldM, failedM }: { heldM: number; failedM: number | undefined },
+  unit: LengthUnit,
+): string {
   const show = (m: number): string => formatLength(m, unit);
   if (failedM === undefined) return `more than ${show(heldM)}`;
   if (heldM === 0) return `less than ${show(failedM)}`;
@@ -33,15 +63,24 @@ export function estimateText(cell: CellFinding, unit: LengthUnit): string {
   const n = `n = ${cell.walks}`;
   const { median: interval } = cell.interval95M;
   const range = interval && endsText(interval.low, interval.high, show);
-  if (cell.median) return range === undefined ? `median ${show(cell.median.estimateM)} (too few walks for an interval; ${n})` : `median ${show(cell.median.estimateM)} (95 %: ${range}; ${n})`;
+  if (cell.median)
+    return range === undefined
+      ? `median ${show(cell.median.estimateM)} (too few walks for an interval; ${n})`
+      : `median ${show(cell.median.estimateM)} (95 %: ${range}; ${n})`;
   const { bounds } = cell;
   if (!bounds) return 'no walk with an outcome';
-  if (bounds.allFailedByM === undefined && cell.reason?.startsWith('no failure')) return `more than ${show(bounds.allHeldToM)} in ${cell.walks} of ${cell.walks} walks`;
-  if (bounds.common) return `${bounds.common.failedM === undefined ? `more than ${show(bounds.common.heldM)}` : `between ${show(bounds.common.heldM)} and ${show(bounds.common.failedM)}`} agrees with every walk (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
+  if (bounds.allFailedByM === undefined && cell.reason?.startsWith('no failure'))
+    return `more than ${show(bounds.allHeldToM)} in ${cell.walks} of ${cell.walks} walks`;
+  if (bounds.common)
+    return `${bounds.common.failedM === undefined ? `more than ${show(bounds.common.heldM)}` : `between ${show(bounds.common.heldM)} and ${show(bounds.common.failedM)}`} agrees with every walk (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
   return `${cell.reason ?? 'not estimable'} (${n})`;
 }
 
-export function endsText(low: number | undefined, high: number | undefined, show: (value: number) => string): string | undefined {
+export function endsText(
+  low: number | undefined,
+  high: number | undefined,
+  show: (value: number) => string,
+): string | undefined {
   if (low === undefined && high === undefined) return undefined;
   if (high === undefined) return `more than ${show(low as number)}`;
   if (low === undefined) return `less than ${show(high)}`;

@@ -11,7 +11,11 @@ export interface TapeGround {
   readonly checkpoints: readonly { readonly atM: number; readonly name: string }[];
 }
 
-export interface StateBand { readonly fromM: number; readonly toM: number; readonly state: LinkState }
+export interface StateBand {
+  readonly fromM: number;
+  readonly toM: number;
+  readonly state: LinkState;
+}
 
 /** One row under the tape: a walk, a product's estimate, a direction. */
 export interface Lane {
@@ -23,8 +27,22 @@ export interface Lane {
   readonly marks?: readonly { readonly atM: number; readonly uncertaintyM: number }[];
   readonly brackets?: readonly { readonly heldM: number; readonly failedM: number | undefined }[];
   /** A curve over distance with a band about it, and a line at zero: a predicted margin in dB. */
-  readonly curve?: { readonly points: readonly { readonly atM: number; readonly value: number }[]; readonly band: number; readonly least: number; readonly most: number; readonly marks: readonly { readonly lowM: number | undefined; readonly highM: number | undefined; readonly label: string }[] };
-  readonly estimate?: { readonly lowM: number | undefined; readonly valueM: number | undefined; readonly highM: number | undefined };
+  readonly curve?: {
+    readonly points: readonly { readonly atM: number; readonly value: number }[];
+    readonly band: number;
+    readonly least: number;
+    readonly most: number;
+    readonly marks: readonly {
+      readonly lowM: number | undefined;
+      readonly highM: number | undefined;
+      readonly label: string;
+    }[];
+  };
+  readonly estimate?: {
+    readonly lowM: number | undefined;
+    readonly valueM: number | undefined;
+    readonly highM: number | undefined;
+  };
   readonly height?: number;
 }
 
@@ -48,29 +66,52 @@ const CLAIM_LINE = 15;
 const LABEL_LINE = 13;
 
 /** The scale of the tape that `tapeScene` draws: for pointing at it. */
-export const scaleOf = ({ ground, width = 1160, labelWidth = 150 }: TapeOptions): TapeScale => tapeScale(ground.lengthM, labelWidth, width - 26);
+export const scaleOf = ({ ground, width = 1160, labelWidth = 150 }: TapeOptions): TapeScale =>
+  tapeScale(ground.lengthM, labelWidth, width - 26);
 
 /** The surveyor's tape: figures, ground, and one lane a row below it, all to one scale. */
 export function tapeScene(options: TapeOptions): Scene {
   const { ground, lanes = [], claims = [], hereM, width = 1160 } = options;
   const scale = scaleOf(options);
   const rows = labelRows(ground.obstructions, scale);
-  const tapeTop = 10 + claims.length * CLAIM_LINE + (rows.length > 0 ? 3 + LABEL_LINE * (1 + Math.max(...rows)) : 0);
+  const tapeTop =
+    10 + claims.length * CLAIM_LINE + (rows.length > 0 ? 3 + LABEL_LINE * (1 + Math.max(...rows)) : 0);
   const groundTop = tapeTop + TAPE_HEIGHT + 4;
   const lanesTop = groundTop + 24;
-  const tops = lanes.reduce<number[]>((at, lane) => [...at, (at.at(-1) as number) + (lane.height ?? LANE_HEIGHT)], [lanesTop]);
+  const tops = lanes.reduce<number[]>(
+    (at, lane) => [...at, (at.at(-1) as number) + (lane.height ?? LANE_HEIGHT)],
+    [lanesTop],
+  );
   const bottom = tops.at(-1) as number;
   const groups: Group[] = [
     { id: 'ground', title: undefined, shapes: groundShapes(options, scale, groundTop, tapeTop, rows) },
     { id: 'tape', title: undefined, shapes: tapeShapes(options, scale, tapeTop, bottom) },
-    ...lanes.map((lane, i) => ({ id: lane.id, title: lane.title, shapes: laneShapes(lane, scale, tops[i] as number) })),
-    ...claims.map((claim, i) => ({ id: `claim-${i}`, title: claim.label, shapes: claimShapes(claim, scale, 10 + i * CLAIM_LINE, bottom) })),
+    ...lanes.map((lane, i) => ({
+      id: lane.id,
+      title: lane.title,
+      shapes: laneShapes(lane, scale, tops[i] as number),
+    })),
+    ...claims.map((claim, i) => ({
+      id: `claim-${i}`,
+      title: claim.label,
+      shapes: claimShapes(claim, scale, 10 + i * CLAIM_LINE, bottom),
+    })),
   ];
-  if (hereM !== undefined) groups.push({ id: 'here', title: `here: ${formatLength(hereM)}`, shapes: hereShapes(scale.x(hereM), tapeTop, bottom) });
+  if (hereM !== undefined)
+    groups.push({
+      id: 'here',
+      title: `here: ${formatLength(hereM)}`,
+      shapes: hereShapes(scale.x(hereM), tapeTop, bottom),
+    });
   return { width, height: bottom + 8, title: options.title, groups };
 }
 
-function tapeShapes({ ground, unit, measure, labelWidth = 150 }: TapeOptions, scale: TapeScale, top: number, bottom: number): Shape[] {
+function tapeShapes(
+  { ground, unit, measure, labelWidth = 150 }: TapeOptions,
+  scale: TapeScale,
+  top: number,
+  bottom: number,
+): Shape[] {
   const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 55));
   const base = top + TAPE_HEIGHT;
   const figure = (m: number): string => String(Math.round((m / METRES_PER[unit]) * 100) / 100);
@@ -81,7 +122,9 @@ function tapeShapes({ ground, unit, measure, labelWidth = 150 }: TapeOptions, sc
       line(scale.x(m), base, scale.x(m), base - 12, 'tick'),
       line(scale.x(m), base + 24, scale.x(m), bottom, 'grid'),
       // Beside its tick: claims are round numbers, and their line would strike it out.
-      scale.x(m) > scale.right - 26 ? text(scale.x(m) - 4, top + 12, figure(m), 'figure', 'end') : text(scale.x(m) + 4, top + 12, figure(m), 'figure'),
+      scale.x(m) > scale.right - 26
+        ? text(scale.x(m) - 4, top + 12, figure(m), 'figure', 'end')
+        : text(scale.x(m) + 4, top + 12, figure(m), 'figure'),
     ]),
     // The end of the tape: a ring at the zero, where the fixed end stands.
     rect(scale.left - 7, top - 3, 7, TAPE_HEIGHT + 6, 'fixed'),
@@ -97,7 +140,9 @@ const LETTER_PX = 6;
 /** Labels that would run into each other stand in rows above each other: the row of each, 0 nearest the tape. */
 function labelRows(obstructions: TapeGround['obstructions'], scale: TapeScale): number[] {
   const ends: number[] = [];
-  const order = obstructions.map((_, i) => i).sort((a, b) => (obstructions[a]?.atM ?? 0) - (obstructions[b]?.atM ?? 0));
+  const order = obstructions
+    .map((_, i) => i)
+    .sort((a, b) => (obstructions[a]?.atM ?? 0) - (obstructions[b]?.atM ?? 0));
   const rows = new Array<number>(obstructions.length).fill(0);
   for (const i of order) {
     const { atM, label } = obstructions[i] as TapeGround['obstructions'][number];
@@ -110,9 +155,17 @@ function labelRows(obstructions: TapeGround['obstructions'], scale: TapeScale): 
   return rows;
 }
 
-function groundShapes({ ground }: TapeOptions, scale: TapeScale, top: number, tapeTop: number, rows: readonly number[]): Shape[] {
+function groundShapes(
+  { ground }: TapeOptions,
+  scale: TapeScale,
+  top: number,
+  tapeTop: number,
+  rows: readonly number[],
+): Shape[] {
   return [
-    ...ground.legs.map((leg) => rect(scale.x(leg.fromM), top, scale.x(leg.toM) - scale.x(leg.fromM), 9, `leg-${leg.exposure}`)),
+    ...ground.legs.map((leg) =>
+      rect(scale.x(leg.fromM), top, scale.x(leg.toM) - scale.x(leg.fromM), 9, `leg-${leg.exposure}`),
+    ),
     ...ground.obstructions.flatMap((o, i) => [
       path(`M${scale.x(o.atM)} ${tapeTop - 2}l-5 -8h10z`, 'obstruction'),
       rect(scale.x(o.atM) - 1.5, top - 2, 3, 15, 'obstruction'),
@@ -127,10 +180,17 @@ function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
   const middle = top + height / 2;
   return [
     line(scale.left, top + height, scale.right, top + height, 'lane'),
-    text(4, lane.note === undefined ? middle + 4 : middle - 1, lane.label, lane.estimate ? 'strong' : 'label'),
+    text(
+      4,
+      lane.note === undefined ? middle + 4 : middle - 1,
+      lane.label,
+      lane.estimate ? 'strong' : 'label',
+    ),
     ...(lane.note === undefined ? [] : [text(4, middle + 11, lane.note, 'small')]),
     ...(lane.states ?? []).flatMap((band) => bandShapes(band, scale, top + 5, height - 10)),
-    ...onePerPixel(lane.marks ?? [], (mark) => Math.round(scale.x(mark.atM))).flatMap((mark) => markShapes(mark, scale, top + height - 5)),
+    ...onePerPixel(lane.marks ?? [], (mark) => Math.round(scale.x(mark.atM))).flatMap((mark) =>
+      markShapes(mark, scale, top + height - 5),
+    ),
     ...(lane.curve ? curveShapes(lane.curve, scale, top + 4, height - 8) : []),
     ...(lane.estimate ? estimateShapes(lane.estimate, scale, middle) : []),
     ...(lane.brackets ?? []).flatMap((b) => bracketShapes(b, scale, middle)),
@@ -138,51 +198,105 @@ function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
 }
 
 /** Clear: solid, full height. Degraded: hatched, half height. Lost: an open gap with a tick at each end. */
-function bandShapes({ fromM, toM, state }: StateBand, scale: TapeScale, top: number, height: number): Shape[] {
+function bandShapes(
+  { fromM, toM, state }: StateBand,
+  scale: TapeScale,
+  top: number,
+  height: number,
+): Shape[] {
   const [x1, x2] = [scale.x(Math.min(fromM, toM)), scale.x(Math.max(fromM, toM))];
   if (state === 'clear') return [rect(x1, top, x2 - x1, height, 'clear')];
   if (state === 'degraded') return [rect(x1, top + height / 2, x2 - x1, height / 2, 'degraded')];
-  const end = (x: number, inward: number): Shape => path(`M${x + inward * 3} ${top}H${x}V${top + height}H${x + inward * 3}`, 'lost');
-  return x2 - x1 < 3 ? [line((x1 + x2) / 2, top, (x1 + x2) / 2, top + height, 'lost')] : [end(x1, 1), end(x2, -1)];
+  const end = (x: number, inward: number): Shape =>
+    path(`M${x + inward * 3} ${top}H${x}V${top + height}H${x + inward * 3}`, 'lost');
+  return x2 - x1 < 3
+    ? [line((x1 + x2) / 2, top, (x1 + x2) / 2, top + height, 'lost')]
+    : [end(x1, 1), end(x2, -1)];
 }
 
-function markShapes({ atM, uncertaintyM }: { atM: number; uncertaintyM: number }, scale: TapeScale, y: number): Shape[] {
+function markShapes(
+  { atM, uncertaintyM }: { atM: number; uncertaintyM: number },
+  scale: TapeScale,
+  y: number,
+): Shape[] {
   const spread = scale.x(2 * uncertaintyM) - scale.x(0);
   const x = scale.x(atM);
-  return [line(x, y, x, y + 5, 'mark'), ...(spread > 2 ? [line(x - spread, y + 5, x + spread, y + 5, 'mark')] : [])];
+  return [
+    line(x, y, x, y + 5, 'mark'),
+    ...(spread > 2 ? [line(x - spread, y + 5, x + spread, y + 5, 'mark')] : []),
+  ];
 }
 
 /** Hold and fail joined; a bound is an open arrow, never a dot. */
-function bracketShapes({ heldM, failedM }: { heldM: number; failedM: number | undefined }, scale: TapeScale, y: number): Shape[] {
+function bracketShapes(
+  { heldM, failedM }: { heldM: number; failedM: number | undefined },
+  scale: TapeScale,
+  y: number,
+): Shape[] {
   const held = scale.x(heldM);
-  if (failedM === undefined) return [line(held, y - 7, held, y + 7, 'bracket'), line(held, y, held + 22, y, 'bound'), path(`M${held + 22} ${y - 6}l11 6l-11 6z`, 'arrow')];
+  if (failedM === undefined)
+    return [
+      line(held, y - 7, held, y + 7, 'bracket'),
+      line(held, y, held + 22, y, 'bound'),
+      path(`M${held + 22} ${y - 6}l11 6l-11 6z`, 'arrow'),
+    ];
   const failed = scale.x(failedM);
-  if (heldM === 0) return [line(failed, y - 7, failed, y + 7, 'bracket'), line(failed, y, failed - 22, y, 'bound'), path(`M${failed - 22} ${y - 6}l-11 6l11 6z`, 'arrow')];
+  if (heldM === 0)
+    return [
+      line(failed, y - 7, failed, y + 7, 'bracket'),
+      line(failed, y, failed - 22, y, 'bound'),
+      path(`M${failed - 22} ${y - 6}l-11 6l11 6z`, 'arrow'),
+    ];
   const serif = failed - held > 14 ? 4 : 0;
-  return [path(`M${held + serif} ${y - 7}H${held}V${y + 7}H${held + serif}`, 'bracket'), line(held, y, failed, y, 'bracket'), path(`M${failed - serif} ${y - 7}H${failed}V${y + 7}H${failed - serif}`, 'bracket')];
+  return [
+    path(`M${held + serif} ${y - 7}H${held}V${y + 7}H${held + serif}`, 'bracket'),
+    line(held, y, failed, y, 'bracket'),
+    path(`M${failed - serif} ${y - 7}H${failed}V${y + 7}H${failed - serif}`, 'bracket'),
+  ];
 }
 
-function estimateShapes({ lowM, valueM, highM }: NonNullable<Lane['estimate']>, scale: TapeScale, y: number): Shape[] {
+function estimateShapes(
+  { lowM, valueM, highM }: NonNullable<Lane['estimate']>,
+  scale: TapeScale,
+  y: number,
+): Shape[] {
   const low = lowM === undefined ? scale.left : scale.x(lowM);
   const high = highM === undefined ? scale.right : scale.x(highM);
   return [
     ...(lowM === undefined && highM === undefined ? [] : [rect(low, y - 8, high - low, 16, 'interval')]),
-    ...(highM === undefined && lowM !== undefined ? [path(`M${high - 2} ${y - 8}l12 8l-12 8z`, 'arrow')] : []),
+    ...(highM === undefined && lowM !== undefined
+      ? [path(`M${high - 2} ${y - 8}l12 8l-12 8z`, 'arrow')]
+      : []),
     ...(valueM === undefined ? [] : [path(`M${scale.x(valueM)} ${y - 10}l7 10l-7 10l-7 -10z`, 'median')]),
   ];
 }
 
-function claimShapes({ atM, label: said }: { atM: number; label: string }, scale: TapeScale, y: number, bottom: number): Shape[] {
+function claimShapes(
+  { atM, label: said }: { atM: number; label: string },
+  scale: TapeScale,
+  y: number,
+  bottom: number,
+): Shape[] {
   const x = scale.x(atM);
   const label = atM > scale.lengthM ? `${said} (beyond this tape)` : said;
   const flipped = x > (scale.left + scale.right) / 2 + 250;
-  return [line(x, y + 2, x, bottom, 'claim'), text(flipped ? x - 5 : x + 5, y + 10, label, 'claim-text', flipped ? 'end' : 'start')];
+  return [
+    line(x, y + 2, x, bottom, 'claim'),
+    text(flipped ? x - 5 : x + 5, y + 10, label, 'claim-text', flipped ? 'end' : 'start'),
+  ];
 }
 
 /** Predictions are drawn as predictions: an open curve in a band, ranges as open bars, no dot. */
-function curveShapes({ points, band, least, most, marks }: NonNullable<Lane['curve']>, scale: TapeScale, top: number, height: number): Shape[] {
-  const y = (value: number): number => top + height * (1 - (Math.min(most, Math.max(least, value)) - least) / (most - least));
-  const trace = (shift: number, from = points): string => from.map((p) => `${scale.x(p.atM).toFixed(1)} ${y(p.value + shift).toFixed(1)}`).join('L');
+function curveShapes(
+  { points, band, least, most, marks }: NonNullable<Lane['curve']>,
+  scale: TapeScale,
+  top: number,
+  height: number,
+): Shape[] {
+  const y = (value: number): number =>
+    top + height * (1 - (Math.min(most, Math.max(least, value)) - least) / (most - least));
+  const trace = (shift: number, from = points): string =>
+    from.map((p) => `${scale.x(p.atM).toFixed(1)} ${y(p.value + shift).toFixed(1)}`).join('L');
   return [
     path(`M${trace(band)}L${trace(-band, [...points].reverse())}Z`, 'band'),
     path(`M${trace(0)}`, 'curve'),
@@ -192,9 +306,18 @@ function curveShapes({ points, band, least, most, marks }: NonNullable<Lane['cur
       if (lowM === undefined) return [];
       const [x1, x2] = [scale.x(lowM), highM === undefined ? scale.right : scale.x(highM)];
       const at = top + height - 6 - 15 * (marks.length - 1 - i);
-      return [path(`M${x1} ${at - 5}V${at + 5}M${x1} ${at}H${x2}${highM === undefined ? '' : `M${x2} ${at - 5}V${at + 5}`}`, 'expected'), text(x1 - 5, at + 4, label, 'small', 'end')];
+      return [
+        path(
+          `M${x1} ${at - 5}V${at + 5}M${x1} ${at}H${x2}${highM === undefined ? '' : `M${x2} ${at - 5}V${at + 5}`}`,
+          'expected',
+        ),
+        text(x1 - 5, at + 4, label, 'small', 'end'),
+      ];
     }),
   ];
 }
 
-const hereShapes = (x: number, top: number, bottom: number): Shape[] => [line(x, top - 4, x, bottom, 'cursor'), path(`M${x} ${top}l-7 -11h14z`, 'here')];
+const hereShapes = (x: number, top: number, bottom: number): Shape[] => [
+  line(x, top - 4, x, bottom, 'cursor'),
+  path(`M${x} ${top}l-7 -11h14z`, 'here'),
+];

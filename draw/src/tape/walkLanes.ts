@@ -6,8 +6,17 @@ export function walkLanes(trace: Trace, label: string, id: string): Lane[] {
   const lane = (returning: boolean): Lane => ({
     id: `${id}-${returning ? 'back' : 'out'}`,
     label: returning ? 'back' : label,
-    states: trace.stretches.flatMap((s) => (s.returning === returning && s.from && s.to ? [{ fromM: s.from.travelledM, toM: s.to.travelledM, state: s.state }] : [])),
-    marks: trace.fixes.filter((f) => (f.atS > (trace.turnS ?? Infinity)) === returning).map((f) => ({ atM: f.travelledM, uncertaintyM: Math.max(f.uncertaintyM, METHOD_UNCERTAINTY.laser.independentM) })),
+    states: trace.stretches.flatMap((s) =>
+      s.returning === returning && s.from && s.to
+        ? [{ fromM: s.from.travelledM, toM: s.to.travelledM, state: s.state }]
+        : [],
+    ),
+    marks: trace.fixes
+      .filter((f) => f.atS > (trace.turnS ?? Infinity) === returning)
+      .map((f) => ({
+        atM: f.travelledM,
+        uncertaintyM: Math.max(f.uncertaintyM, METHOD_UNCERTAINTY.laser.independentM),
+      })),
     title: returning ? 'the way back' : 'the way out',
     height: 30,
   });

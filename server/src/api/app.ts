@@ -21,21 +21,54 @@ export interface AppOptions {
   readonly lan?: RequestHandler;
 }
 
-export function createApp({ store, authorities, webRoot, report, before = [], protocol, lan }: AppOptions): Express {
+export function createApp({
+  store,
+  authorities,
+  webRoot,
+  report,
+  before = [],
+  protocol,
+  lan,
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(onlyFromHere(authorities, protocol));
-  app.use(helmet({
-    // Plain HTTP on loopback: no upgrade to HTTPS; and on the local network no promise that outlives the authority.
-    strictTransportSecurity: false,
-    contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], mediaSrc: ["'self'", 'data:'], objectSrc: ["'none'"], baseUri: ["'self'"], formAction: ["'self'"], frameAncestors: ["'none'"] } },
-  }));
+  app.use(
+    helmet({
+      // Plain HTTP on loopback: no upgrade to HTTPS; and on the local network no promise that outlives the authority.
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          mediaSrc: ["'self'", 'data:'],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+    }),
+  );
   for (const handler of before) app.use(handler);
   if (lan) app.use('/api/lan', lan);
   app.use('/api', apiRouter(store));
   if (webRoot !== undefined) {
-    app.use(express.static(webRoot, { index: false, setHeaders: (response, path) => void response.set('Cache-Control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache') }));
-    app.get('/{*path}', (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html')));
+    app.use(
+      express.static(webRoot, {
+        index: false,
+        setHeaders: (response, path) =>
+          void response.set(
+            'Cache-Control',
+            path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+          ),
+      }),
+    );
+    app.get('/{*path}', (_request, response) =>
+      response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html')),
+    );
   }
   app.use(problemHandler(report));
   return app;

@@ -5,13 +5,26 @@ import type { Problem } from '@urvek/contract';
  * A page from elsewhere must not reach an instrument on this machine: a request names this server in its Host (which
  * a rebound name does not) and, when it has an Origin, comes from this server's own pages.
  */
-export function onlyFromHere(authorities: () => ReadonlySet<string>, protocol: 'http' | 'https' = 'http'): RequestHandler {
+export function onlyFromHere(
+  authorities: () => ReadonlySet<string>,
+  protocol: 'http' | 'https' = 'http',
+): RequestHandler {
   return (request, response, next) => {
     const host = request.headers.host ?? '';
     const origin = request.headers.origin;
     const crossSite = request.headers['sec-fetch-site'] === 'cross-site' && request.path.startsWith('/api');
-    if (authorities().has(host) && !crossSite && (origin === undefined || [...authorities()].some((a) => origin === `${protocol}://${a}`))) return next();
-    const problem: Problem = { code: 'refused', what: 'This address or page may not talk to Urvek.', kept: 'Nothing was changed.', todo: 'Open Urvek at the address that it printed at the start.' };
+    if (
+      authorities().has(host) &&
+      !crossSite &&
+      (origin === undefined || [...authorities()].some((a) => origin === `${protocol}://${a}`))
+    )
+      return next();
+    const problem: Problem = {
+      code: 'refused',
+      what: 'This address or page may not talk to Urvek.',
+      kept: 'Nothing was changed.',
+      todo: 'Open Urvek at the address that it printed at the start.',
+    };
     response.status(403).json(problem);
   };
 }

@@ -8,9 +8,30 @@ export function uuidFrom(name: string): string {
 }
 
 /** What a simulated operator logged, as events of one made-up device; `firstSeq` keeps its walks apart. */
-export function eventsOf(walkId: string, actions: readonly LoggedAction[], originMs: number, firstSeq: number): WalkEvent[] {
-  return [...actions].sort((a, b) => a.atS - b.atS).map(({ atS, kind, body }, i) => ({
-    walkId, deviceId: uuidFrom('cindermoor/device'), seq: firstSeq + i, version: 1, kind, body,
-    time: { walkS: Math.round(atS * 1000) / 1000, rate: 1, inputMs: Math.round(atS * 1000), originMs, wallMs: originMs + Math.round(atS * 1000) },
-  }) as unknown as WalkEvent);
+export function eventsOf(
+  walkId: string,
+  actions: readonly LoggedAction[],
+  originMs: number,
+  firstSeq: number,
+): WalkEvent[] {
+  return [...actions]
+    .sort((a, b) => a.atS - b.atS)
+    .map(
+      ({ atS, kind, body }, i) =>
+        ({
+          walkId,
+          deviceId: uuidFrom('cindermoor/device'),
+          seq: firstSeq + i,
+          version: 1,
+          kind,
+          body,
+          time: {
+            walkS: Math.round(atS * 1000) / 1000,
+            rate: 1,
+            inputMs: Math.round(atS * 1000),
+            originMs,
+            wallMs: originMs + Math.round(atS * 1000),
+          },
+        }) as unknown as WalkEvent,
+    );
 }

@@ -1,11 +1,27 @@
 import { BATCH_LIMIT } from '@urvek/contract';
 import type { Store } from '../storage/store.ts';
 import { DEMO_ID, DEMO_QUESTION, DEMO_SETUP, DEMO_TITLE, demoWalks } from './cindermoor.ts';
-import { SLATE_WORKS, SLATE_WORKS_ID, SLATE_WORKS_QUESTION, SLATE_WORKS_TITLE, slateWorksWalks } from './slateWorks.ts';
+import {
+  SLATE_WORKS,
+  SLATE_WORKS_ID,
+  SLATE_WORKS_QUESTION,
+  SLATE_WORKS_TITLE,
+  slateWorksWalks,
+} from './slateWorks.ts';
 
 const DEMOS = [
-  { fact: 'demo', head: { id: DEMO_ID, title: DEMO_TITLE, question: DEMO_QUESTION }, setup: DEMO_SETUP, walks: demoWalks },
-  { fact: 'demo slate works', head: { id: SLATE_WORKS_ID, title: SLATE_WORKS_TITLE, question: SLATE_WORKS_QUESTION }, setup: SLATE_WORKS, walks: slateWorksWalks },
+  {
+    fact: 'demo',
+    head: { id: DEMO_ID, title: DEMO_TITLE, question: DEMO_QUESTION },
+    setup: DEMO_SETUP,
+    walks: demoWalks,
+  },
+  {
+    fact: 'demo slate works',
+    head: { id: SLATE_WORKS_ID, title: SLATE_WORKS_TITLE, question: SLATE_WORKS_QUESTION },
+    setup: SLATE_WORKS,
+    walks: slateWorksWalks,
+  },
 ] as const;
 
 /** How much of the demo: nothing, the small comparison that most tests need, or all. */
@@ -20,7 +36,8 @@ export async function loadDemo(store: Store, size: DemoSize): Promise<void> {
     await store.createComparison(head, setup, true);
     for (const { header, log } of walks()) {
       await store.registerWalk(header);
-      for (let at = 0; at < log.length; at += BATCH_LIMIT) await store.append(header.id, log.slice(at, at + BATCH_LIMIT));
+      for (let at = 0; at < log.length; at += BATCH_LIMIT)
+        await store.append(header.id, log.slice(at, at + BATCH_LIMIT));
     }
     // Last, so that a start that was cut short loads the rest the next time; doing it twice is doing it once.
     await store.stateFact(fact, 'loaded');

@@ -8,28 +8,50 @@ const hashOf = (token: string): string => createHash('sha256').update(token).dig
 
 /** Devices that were paired; of their tokens only a hash is kept. */
 export class Devices {
-  constructor(private readonly database: DataSource, private readonly clock: Clock) {}
+  constructor(
+    private readonly database: DataSource,
+    private readonly clock: Clock,
+  ) {}
 
   /** A new device's token: 256 bits, told once. */
   async add(name: string): Promise<string> {
     const token = randomBytes(32).toString('base64url');
     const now = this.clock.now();
-    await this.database.getRepository(deviceEntity).insert({ id: randomUUID(), name, tokenHash: hashOf(token), pairedAt: now, seenAt: now, revokedAt: null });
+    await this.database
+      .getRepository(deviceEntity)
+      .insert({
+        id: randomUUID(),
+        name,
+        tokenHash: hashOf(token),
+        pairedAt: now,
+        seenAt: now,
+        revokedAt: null,
+      });
     return token;
   }
 
   /** Whether a token is of a device that is paired and not revoked. */
   async knows(token: string): Promise<boolean> {
-    const { affected } = await this.database.getRepository(deviceEntity).update({ tokenHash: hashOf(token), revokedAt: IsNull() }, { seenAt: this.clock.now() });
+    const { affected } = await this.database
+      .getRepository(deviceEntity)
+      .update({ tokenHash: hashOf(token), revokedAt: IsNull() }, { seenAt: this.clock.now() });
     return affected === 1;
   }
 
   async list(): Promise<PairedDevice[]> {
     const rows = await this.database.getRepository(deviceEntity).find({ order: { pairedAt: 'ASC' } });
-    return rows.map((r) => ({ id: r.id, name: r.name, pairedMs: r.pairedAt.getTime(), seenMs: r.seenAt.getTime(), revoked: r.revokedAt !== null }));
+    return rows.map((r) => ({
+      id: r.id,
+      name: r.name,
+      pairedMs: r.pairedAt.getTime(),
+      seenMs: r.seenAt.getTime(),
+      revoked: r.revokedAt !== null,
+    }));
   }
 
   async revoke(id: string): Promise<void> {
-    await this.database.getRepository(deviceEntity).update({ id, revokedAt: IsNull() }, { revokedAt: this.clock.now() });
+    await this.database
+      .getRepository(deviceEntity)
+      .update({ id, revokedAt: IsNull() }, { revokedAt: this.clock.now() });
   }
 }

@@ -20,7 +20,16 @@ let ca = '';
 
 beforeAll(async () => {
   scratch = await scratchDatabase();
-  serving = await serve({ databaseUrl: scratch.url, port: 0, demo: 'small', clock, report: (e) => { throw e; }, lan: { folder, addresses: ['127.0.0.1'], port: 0 } });
+  serving = await serve({
+    databaseUrl: scratch.url,
+    port: 0,
+    demo: 'small',
+    clock,
+    report: (e) => {
+      throw e;
+    },
+    lan: { folder, addresses: ['127.0.0.1'], port: 0 },
+  });
   ca = (await openAuthority(folder, ['127.0.0.1'], clock)).certificatePem;
 }, 60_000);
 afterAll(async () => {
@@ -29,15 +38,43 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-interface Answer { readonly status: number; readonly headers: Record<string, string | string[] | undefined>; readonly body: string }
+interface Answer {
+  readonly status: number;
+  readonly headers: Record<string, string | string[] | undefined>;
+  readonly body: string;
+}
 
 /** A request over the local network, trusting the authority and nothing else. */
-function lan(method: string, path: string, { body, cookie, headers = {} }: { body?: unknown; cookie?: string; headers?: Record<string, string> } = {}, url = serving.lanUrls[0] as string): Promise<Answer> {
+function lan(
+  method: string,
+  path: string,
+  { body, cookie, headers = {} }: { body?: unknown; cookie?: string; headers?: Record<string, string> } = {},
+  url = serving.lanUrls[0] as string,
+): Promise<Answer> {
   return new Promise((resolve, reject) => {
-    const sent = request(new URL(path, url), { method, ca, ...(headers.host === undefined ? {} : { checkServerIdentity: () => undefined }), headers: { 'content-type': 'application/json', ...(cookie === undefined ? {} : { cookie }), ...headers } }, (response) => {
-      let text = '';
-      response.on('data', (part) => { text += String(part); }).on('end', () => resolve({ status: response.statusCode ?? 0, headers: response.headers, body: text }));
-    });
+    const sent = request(
+      new URL(path, url),
+      {
+        method,
+        ca,
+        ...(headers.host === undefined ? {} : { checkServerIdentity: () => undefined }),
+        headers: {
+          'content-type': 'application/json',
+          ...(cookie === undefined ? {} : { cookie }),
+          ...headers,
+        },
+      },
+      (response) => {
+        let text = '';
+        response
+          .on('data', (part) => {
+            text += String(part);
+          })
+          .on('end', () =>
+            resolve({ status: response.statusCode ?? 0, headers: response.headers, body: text }),
+          );
+      },
+    );
     sent.once('error', reject);
     sent.end(body === undefined ? undefined : JSON.stringify(body));
   });
@@ -54,7 +91,14 @@ async function pair(name = 'Phone'): Promise<string> {
 }
 
 describe('before pairing', () => {
-  test.each([['GET', '/api/comparisons'], ['GET', '/api/health'], ['POST', '/api/comparisons'], ['GET', '/api/lan'], ['POST', '/api/lan/offers'], ['GET', '/assets/x.js']])('%s %s is not open', async (method, path) => {
+  test.each([
+    ['GET', '/api/comparisons'],
+    ['GET', '/api/health'],
+    ['POST', '/api/comparisons'],
+    ['GET', '/api/lan'],
+    ['POST', '/api/lan/offers'],
+    ['GET', '/assets/x.js'],
+  ])('%s %s is not open', async (method, path) => {
     const { status } = await lan(method, path, { headers: { accept: 'application/json' } });
     expect([401, 303]).toContain(status);
   });
@@ -76,14 +120,18 @@ describe('pairing', () => {
     const { code } = await offer();
     const paired = await lan('POST', '/pair', { body: { code: code.toLowerCase(), name: 'Phone' } });
     expect(paired.status).toBe(204);
-    expect(String(paired.headers['set-cookie'])).toMatch(/^__Host-urvek-device=[\w-]{43}; Max-Age=\d+; Path=\/; Expires=.*; HttpOnly; Secure; SameSite=Strict$/);
+    expect(String(paired.headers['set-cookie'])).toMatch(
+      /^__Host-urvek-device=[\w-]{43}; Max-Age=\d+; Path=\/; Expires=.*; HttpOnly; Secure; SameSite=Strict$/,
+    );
     const cookie = cookieIn(paired);
     expect((await lan('GET', '/api/comparisons', { cookie })).status).toBe(200);
     expect((await lan('POST', '/pair', { body: { code, name: 'Another' } })).status).toBe(403);
   });
 
   test('by the secret in the fragment: 128 bits, once', async () => {
-    const { links: [link = ''] } = await offer();
+    const {
+      links: [link = ''],
+    } = await offer();
     const secret = new URL(link).hash.slice(1);
     expect(Buffer.from(secret, 'base64url')).toHaveLength(16);
     expect((await lan('POST', '/pair', { body: { secret, name: 'Phone' } })).status).toBe(204);
@@ -96,7 +144,10 @@ describe('pairing', () => {
     nowMs += OFFER_MS + 1;
     expect((await lan('POST', '/pair', { body: { code: expired.code, name: 'Phone' } })).status).toBe(403);
     const { code } = await offer();
-    for (let i = 1; i < ATTEMPTS; i++) expect((await lan('POST', '/pair', { body: { code: `WRNG${i}${i}${i}${i}`, name: 'Phone' } })).status).toBe(403);
+    for (let i = 1; i < ATTEMPTS; i++)
+      expect(
+        (await lan('POST', '/pair', { body: { code: `WRNG${i}${i}${i}${i}`, name: 'Phone' } })).status,
+      ).toBe(403);
     expect((await lan('POST', '/pair', { body: { code, name: 'Phone' } })).status).toBe(429);
     nowMs += OFFER_MS + 1;
     expect((await lan('POST', '/pair', { body: { code, name: 'Phone' } })).status).toBe(403);
@@ -109,18 +160,34 @@ describe('pairing', () => {
     expect((await lan('GET', '/api/lan', { cookie: keeps })).status).toBe(404);
     const { devices } = await own<LanState>('');
     const id = devices.find((d) => d.name === 'Goes' && !d.revoked)?.id as string;
-    expect((await fetch(new URL(`api/lan/devices/${id}`, serving.url), { method: 'DELETE' })).status).toBe(204);
+    expect((await fetch(new URL(`api/lan/devices/${id}`, serving.url), { method: 'DELETE' })).status).toBe(
+      204,
+    );
     expect((await lan('GET', '/api/comparisons', { cookie: goes })).status).toBe(401);
     expect((await lan('GET', '/api/comparisons', { cookie: keeps })).status).toBe(200);
     expect((await own<LanState>('')).devices.find((d) => d.id === id)?.revoked).toBe(true);
-    expect((await fetch(new URL('api/lan/devices/none', serving.url), { method: 'DELETE' })).status).toBe(404);
+    expect((await fetch(new URL('api/lan/devices/none', serving.url), { method: 'DELETE' })).status).toBe(
+      404,
+    );
   });
 
   test('a page of another origin can do nothing, even with the cookie; nor can another name for this host', async () => {
     const cookie = await pair();
-    expect((await lan('GET', '/api/comparisons', { cookie, headers: { origin: 'https://elsewhere.example' } })).status).toBe(403);
-    expect((await lan('POST', '/pair', { body: { code: 'X', name: 'x' }, headers: { origin: 'https://elsewhere.example' } })).status).toBe(403);
-    expect((await lan('GET', '/api/comparisons', { cookie, headers: { host: 'rebound.example' } })).status).toBe(403);
+    expect(
+      (await lan('GET', '/api/comparisons', { cookie, headers: { origin: 'https://elsewhere.example' } }))
+        .status,
+    ).toBe(403);
+    expect(
+      (
+        await lan('POST', '/pair', {
+          body: { code: 'X', name: 'x' },
+          headers: { origin: 'https://elsewhere.example' },
+        })
+      ).status,
+    ).toBe(403);
+    expect(
+      (await lan('GET', '/api/comparisons', { cookie, headers: { host: 'rebound.example' } })).status,
+    ).toBe(403);
   });
 
   test('offers are random, and the newest alone stands', () => {
@@ -136,17 +203,25 @@ describe('pairing', () => {
 describe('the authority', () => {
   test('its key is its owner’s only; the server’s certificate names the address and lasts 397 days at most', async () => {
     expect(statSync(join(folder, 'authority.json')).mode & 0o077).toBe(0);
-    const { certificatePem } = await (await openAuthority(folder, ['127.0.0.1'], clock)).serverFor('127.0.0.1');
+    const { certificatePem } = await (
+      await openAuthority(folder, ['127.0.0.1'], clock)
+    ).serverFor('127.0.0.1');
     const certificate = new X509Certificate(certificatePem);
     expect(certificate.subjectAltName).toBe('IP Address:127.0.0.1');
-    expect((Date.parse(certificate.validTo) - Date.parse(certificate.validFrom)) / 86_400_000).toBeLessThanOrEqual(SERVER_DAYS);
+    expect(
+      (Date.parse(certificate.validTo) - Date.parse(certificate.validFrom)) / 86_400_000,
+    ).toBeLessThanOrEqual(SERVER_DAYS);
     expect(new X509Certificate(ca).ca).toBe(true);
   });
 
   test('is made once, and anew for another address', async () => {
     expect((await openAuthority(folder, ['127.0.0.1'], clock)).fresh).toBe(false);
     const other = mkdtempSync(join(tmpdir(), 'urvek-lan-'));
-    const [first, again, moved] = [await openAuthority(other, ['10.0.0.4'], clock), await openAuthority(other, ['10.0.0.4'], clock), await openAuthority(other, ['10.0.0.9'], clock)];
+    const [first, again, moved] = [
+      await openAuthority(other, ['10.0.0.4'], clock),
+      await openAuthority(other, ['10.0.0.4'], clock),
+      await openAuthority(other, ['10.0.0.9'], clock),
+    ];
     expect([first.fresh, again.fresh, moved.fresh]).toEqual([true, false, true]);
     await expect(openAuthority(other, [], clock)).rejects.toThrow('invalid addresses: none');
     await expect(first.serverFor('elsewhere')).rejects.toThrow('invalid address: elsewhere');
@@ -154,10 +229,17 @@ describe('the authority', () => {
   });
 
   test('cannot vouch for an address that it was not made for: OpenSSL refuses what it signs', async () => {
-    const { keyPem, certificatePem } = await (await openAuthority(folder, ['127.0.0.1'], clock)).serverFor('127.0.0.2');
-    const impostor = createServer({ key: keyPem, cert: certificatePem + ca }, (_request, response) => void response.end('trusted'));
+    const { keyPem, certificatePem } = await (
+      await openAuthority(folder, ['127.0.0.1'], clock)
+    ).serverFor('127.0.0.2');
+    const impostor = createServer(
+      { key: keyPem, cert: certificatePem + ca },
+      (_request, response) => void response.end('trusted'),
+    );
     await new Promise<void>((resolve) => impostor.listen(0, '127.0.0.2', resolve));
-    await expect(lan('GET', '/', {}, `https://127.0.0.2:${(impostor.address() as AddressInfo).port}/`)).rejects.toThrow(/permitted subtree violation/i);
+    await expect(
+      lan('GET', '/', {}, `https://127.0.0.2:${(impostor.address() as AddressInfo).port}/`),
+    ).rejects.toThrow(/permitted subtree violation/i);
     await new Promise((resolve) => impostor.close(resolve));
   });
 });

@@ -31,10 +31,23 @@ const PRIVATE = /^(10\.|192\.168\.|172\.(1[6-9]|2\d|3[01])\.|169\.254\.)/;
 
 /** This host's private addresses: a public one is never served on. */
 export const privateAddresses = (): string[] =>
-  Object.values(networkInterfaces()).flatMap((list) => (list ?? []).flatMap((i) => (i.family === 'IPv4' && !i.internal && PRIVATE.test(i.address) ? [i.address] : [])));
+  Object.values(networkInterfaces()).flatMap((list) =>
+    (list ?? []).flatMap((i) =>
+      i.family === 'IPv4' && !i.internal && PRIVATE.test(i.address) ? [i.address] : [],
+    ),
+  );
 
 /** One HTTPS server an address, each with a certificate for that address only. */
-export async function openNetwork({ folder, addresses, port }: LanOptions, { database, store, clock, webRoot, report }: { database: DataSource; store: Store; clock: Clock; webRoot?: string; report: (error: unknown) => void }): Promise<Network> {
+export async function openNetwork(
+  { folder, addresses, port }: LanOptions,
+  {
+    database,
+    store,
+    clock,
+    webRoot,
+    report,
+  }: { database: DataSource; store: Store; clock: Clock; webRoot?: string; report: (error: unknown) => void },
+): Promise<Network> {
   const authority = await openAuthority(folder, addresses, clock);
   const pairing = new Pairing(clock);
   const devices = new Devices(database, clock);
@@ -44,8 +57,18 @@ export async function openNetwork({ folder, addresses, port }: LanOptions, { dat
     for (const address of addresses) {
       const { keyPem, certificatePem } = await authority.serverFor(address);
       const authorities = new Set<string>();
-      const app = createApp({ store, authorities: () => authorities, webRoot, report, protocol: 'https', before: [pairingRoutes(pairing, devices, authority.certificatePem), onlyPaired(devices)] });
-      const server = createServer({ key: keyPem, cert: certificatePem + authority.certificatePem, minVersion: 'TLSv1.2' }, app);
+      const app = createApp({
+        store,
+        authorities: () => authorities,
+        webRoot,
+        report,
+        protocol: 'https',
+        before: [pairingRoutes(pairing, devices, authority.certificatePem), onlyPaired(devices)],
+      });
+      const server = createServer(
+        { key: keyPem, cert: certificatePem + authority.certificatePem, minVersion: 'TLSv1.2' },
+        app,
+      );
       await listen(server, port, address);
       servers.push(server);
       const taken = (server.address() as AddressInfo).port;
@@ -56,7 +79,13 @@ export async function openNetwork({ folder, addresses, port }: LanOptions, { dat
     await Promise.all(servers.map(closed));
     throw error;
   }
-  return { urls, freshAuthority: authority.fresh, certificatePem: authority.certificatePem, pairing, servers };
+  return {
+    urls,
+    freshAuthority: authority.fresh,
+    certificatePem: authority.certificatePem,
+    pairing,
+    servers,
+  };
 }
 
 export const listen = (server: Server, port: number, address: string): Promise<void> =>

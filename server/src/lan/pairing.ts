@@ -47,7 +47,12 @@ export class Pairing {
     this.wrong = this.wrong.filter((ms) => ms > this.now() - OFFER_MS);
     if (this.wrong.length >= ATTEMPTS) return 'too many attempts';
     const code = given.code?.toUpperCase().replace(/[^0-9A-Z]/g, '');
-    const offer = this.offers.find((o) => o.untilMs > this.now() && ((given.secret !== undefined && sameText(o.secret, given.secret)) || (code !== undefined && sameText(o.code, code))));
+    const offer = this.offers.find(
+      (o) =>
+        o.untilMs > this.now() &&
+        ((given.secret !== undefined && sameText(o.secret, given.secret)) ||
+          (code !== undefined && sameText(o.code, code))),
+    );
     if (!offer) {
       this.wrong.push(this.now());
       return 'unknown';

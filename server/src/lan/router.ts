@@ -12,7 +12,11 @@ export function lanRouter(devices: Devices, network: Network | undefined): Route
     return network;
   };
   router.get('/', async (_request, response) => {
-    const state: LanState = { addresses: network?.urls ?? [], freshAuthority: network?.freshAuthority ?? false, devices: await devices.list() };
+    const state: LanState = {
+      addresses: network?.urls ?? [],
+      freshAuthority: network?.freshAuthority ?? false,
+      devices: await devices.list(),
+    };
     response.json(state);
   });
   router.post('/offers', (_request, response) => {
@@ -21,9 +25,17 @@ export function lanRouter(devices: Devices, network: Network | undefined): Route
     const offer: PairingOffer = { code, untilMs, links: urls.map((url) => `${url}pair#${secret}`) };
     response.status(201).json(offer);
   });
-  router.get('/authority.crt', (_request, response) => void response.type('application/x-x509-ca-cert').attachment('urvek-authority.crt').send(open().certificatePem));
+  router.get(
+    '/authority.crt',
+    (_request, response) =>
+      void response
+        .type('application/x-x509-ca-cert')
+        .attachment('urvek-authority.crt')
+        .send(open().certificatePem),
+  );
   router.delete('/devices/:id', async (request, response) => {
-    if (!(await devices.list()).some((d) => d.id === request.params.id)) throw new NotFound(`no device ${request.params.id}`);
+    if (!(await devices.list()).some((d) => d.id === request.params.id))
+      throw new NotFound(`no device ${request.params.id}`);
     await devices.revoke(request.params.id);
     response.status(204).end();
   });

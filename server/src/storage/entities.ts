@@ -68,7 +68,14 @@ export const walkEntity = new EntitySchema<WalkRow>({
     startedAt: { type: 'timestamptz', name: 'started_at' },
     slot: { type: 'jsonb', nullable: true },
   },
-  foreignKeys: [{ target: 'comparison', columnNames: ['comparisonId'], referencedColumnNames: ['id'], name: 'walk_comparison' }],
+  foreignKeys: [
+    {
+      target: 'comparison',
+      columnNames: ['comparisonId'],
+      referencedColumnNames: ['id'],
+      name: 'walk_comparison',
+    },
+  ],
   indices: [{ name: 'walk_by_comparison', columns: ['comparisonId'] }],
 });
 
@@ -85,7 +92,9 @@ export const eventEntity = new EntitySchema<EventRow>({
     body: { type: 'jsonb' },
     receivedAt: { type: 'timestamptz', name: 'received_at' },
   },
-  foreignKeys: [{ target: 'walk', columnNames: ['walkId'], referencedColumnNames: ['id'], name: 'event_walk' }],
+  foreignKeys: [
+    { target: 'walk', columnNames: ['walkId'], referencedColumnNames: ['id'], name: 'event_walk' },
+  ],
 });
 
 export const factEntity = new EntitySchema<FactRow>({

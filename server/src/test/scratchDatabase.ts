@@ -7,7 +7,11 @@ export async function scratchDatabase(): Promise<{ url: string; drop: () => Prom
   if (!cluster) throw new Error('URVEK_TEST_DATABASE is not set: run the tests by npm test');
   const name = `test_${randomBytes(6).toString('hex')}`;
   const run = async (sql: string): Promise<void> => {
-    const admin = await new DataSource({ type: 'postgres', url: cluster, installExtensions: false }).initialize();
+    const admin = await new DataSource({
+      type: 'postgres',
+      url: cluster,
+      installExtensions: false,
+    }).initialize();
     await admin.query(sql).finally(() => admin.destroy());
   };
   await run(`CREATE DATABASE ${name}`);

@@ -1,9 +1,24 @@
-import type { BatchAccepted, Comparison, ComparisonSummary, ComparisonUpdate, LanState, NewComparison, PairingOffer, Problem, StoredWalk, WalkHeader, WantedCriterion } from '@urvek/contract';
+import type {
+  BatchAccepted,
+  Comparison,
+  ComparisonSummary,
+  ComparisonUpdate,
+  LanState,
+  NewComparison,
+  PairingOffer,
+  Problem,
+  StoredWalk,
+  WalkHeader,
+  WantedCriterion,
+} from '@urvek/contract';
 import type { Side, WalkEvent } from '@urvek/core';
 
 /** An answer of the base that says no. */
 export class Refused extends Error {
-  constructor(readonly status: number, readonly problem: Problem) {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
     super(`${problem.what} ${problem.kept} ${problem.todo}`);
   }
 }
@@ -11,12 +26,18 @@ export class Refused extends Error {
 /** No answer at all: the base is out of reach. */
 export class OutOfReach extends Error {
   constructor() {
-    super('The base does not answer. What you log stays on this device and is sent later. Check that Urvek is running.');
+    super(
+      'The base does not answer. What you log stays on this device and is sent later. Check that Urvek is running.',
+    );
   }
 }
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
-  const response = await fetch(`/api${path}`, { method, headers: body === undefined ? {} : { 'Content-Type': 'application/json' }, body: body === undefined ? undefined : JSON.stringify(body) }).catch(() => {
+  const response = await fetch(`/api${path}`, {
+    method,
+    headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  }).catch(() => {
     throw new OutOfReach();
   });
   if (response.status === 204) return undefined as T;
@@ -35,15 +56,19 @@ export const base = {
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
   walks: (id: string) => call<StoredWalk[]>('GET', `/comparisons/${id}/walks`),
-  importWalks: (id: string, walks: readonly StoredWalk[]) => call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }),
+  importWalks: (id: string, walks: readonly StoredWalk[]) =>
+    call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }),
   lan: () => call<LanState>('GET', '/lan'),
   offer: () => call<PairingOffer>('POST', '/lan/offers', {}),
   revoke: (deviceId: string) => call<undefined>('DELETE', `/lan/devices/${deviceId}`),
   time: () => call<{ baseMs: number }>('GET', '/time'),
   join: (code: string) => call<WalkHeader>('GET', `/join/${encodeURIComponent(code)}`),
   register: (header: WalkHeader) => call<undefined>('PUT', `/walks/${header.id}`, header),
-  append: (walkId: string, events: readonly WalkEvent[]) => call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),
-  intervalsCsv: (id: string, criterion: WantedCriterion, side?: Side) => `/api/comparisons/${id}/walk-intervals.csv?${new URLSearchParams({ criterion, ...(side ? { direction: side } : {}) }).toString()}`,
-  wholeFile: (id: string, withPrivate = false) => `/api/comparisons/${id}/comparison.json${withPrivate ? '?private=kept' : ''}`,
+  append: (walkId: string, events: readonly WalkEvent[]) =>
+    call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),
+  intervalsCsv: (id: string, criterion: WantedCriterion, side?: Side) =>
+    `/api/comparisons/${id}/walk-intervals.csv?${new URLSearchParams({ criterion, ...(side ? { direction: side } : {}) }).toString()}`,
+  wholeFile: (id: string, withPrivate = false) =>
+    `/api/comparisons/${id}/comparison.json${withPrivate ? '?private=kept' : ''}`,
   file: (id: string, name: string) => `/api/comparisons/${id}/files/${name}`,
 };

@@ -1,4 +1,14 @@
-import { EMPTY_SETUP, findWalks, type Comparison, type ComparisonUpdate, type Finding, type Judgement, type PathCurves, type StoredWalk, type WantedCriterion } from '@urvek/contract';
+import {
+  EMPTY_SETUP,
+  findWalks,
+  type Comparison,
+  type ComparisonUpdate,
+  type Finding,
+  type Judgement,
+  type PathCurves,
+  type StoredWalk,
+  type WantedCriterion,
+} from '@urvek/contract';
 import type { Side } from '@urvek/core';
 import { keyText } from '@urvek/core';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
@@ -11,7 +21,8 @@ import { base } from './client.ts';
 
 export const useComparisons = () => useQuery({ queryKey: ['comparisons'], queryFn: base.comparisons });
 
-export const useComparison = (id: string, enabled = true): UseQueryResult<Comparison> => useQuery({ queryKey: ['comparison', id], queryFn: () => base.comparison(id), enabled });
+export const useComparison = (id: string, enabled = true): UseQueryResult<Comparison> =>
+  useQuery({ queryKey: ['comparison', id], queryFn: () => base.comparison(id), enabled });
 
 /** Replaces the set-up; resolves with what it replaced, for undo. */
 export function useSaveComparison(id: string) {
@@ -44,9 +55,15 @@ const localWalks = (comparisonId: string) => async (): Promise<StoredWalk[]> => 
 
 /** Walks at the base and on this device, one log each. */
 export function useWalks(comparisonId: string): { walks: StoredWalk[] | undefined; error: Error | null } {
-  const { data: atBase, error } = useQuery({ queryKey: ['walks', comparisonId], queryFn: () => base.walks(comparisonId) });
+  const { data: atBase, error } = useQuery({
+    queryKey: ['walks', comparisonId],
+    queryFn: () => base.walks(comparisonId),
+  });
   const here = useFieldLog(localWalks(comparisonId), comparisonId);
-  const walks = useMemo(() => (here && (atBase || error) ? joined(atBase ?? [], here) : undefined), [atBase, here, error]);
+  const walks = useMemo(
+    () => (here && (atBase || error) ? joined(atBase ?? [], here) : undefined),
+    [atBase, here, error],
+  );
   return { walks, error };
 }
 
@@ -77,20 +94,37 @@ export function useWorkspace(id: string): Workspace {
 
 let worker: Comlink.Remote<FindingsWorker> | undefined;
 const findingsWorker = (): Comlink.Remote<FindingsWorker> =>
-  (worker ??= Comlink.wrap<FindingsWorker>(new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' })));
+  (worker ??= Comlink.wrap<FindingsWorker>(
+    new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' }),
+  ));
 
 /** What a finding was made from. A sealed set-up, or one with something withheld, has other names under the same revision. */
-const madeFrom = ({ comparison, walks }: Pick<Workspace, 'comparison' | 'walks'>) =>
-  [comparison?.id, comparison?.revision, comparison?.setup.products.map((p) => p.name), comparison?.setup.paths.map((p) => p.name), walks?.map((w) => `${w.header.id}:${w.log.length}`).join()];
+const madeFrom = ({ comparison, walks }: Pick<Workspace, 'comparison' | 'walks'>) => [
+  comparison?.id,
+  comparison?.revision,
+  comparison?.setup.products.map((p) => p.name),
+  comparison?.setup.paths.map((p) => p.name),
+  walks?.map((w) => `${w.header.id}:${w.log.length}`).join(),
+];
 
 /** Estimates and verdicts, computed off the page's thread; keyed by what they were made from. */
-export function useFindings(workspace: Pick<Workspace, 'comparison' | 'walks'>, criterion?: WantedCriterion, side?: Side): UseQueryResult<Judgement> {
+export function useFindings(
+  workspace: Pick<Workspace, 'comparison' | 'walks'>,
+  criterion?: WantedCriterion,
+  side?: Side,
+): UseQueryResult<Judgement> {
   const { comparison, walks } = workspace;
   const wanted = criterion ?? comparison?.setup.plan.criterion;
   return useQuery({
     queryKey: ['findings', ...madeFrom(workspace), wanted, side],
     enabled: comparison !== undefined && walks !== undefined,
-    queryFn: () => findingsWorker().find((comparison as Comparison).setup, walks as StoredWalk[], wanted as WantedCriterion, side),
+    queryFn: () =>
+      findingsWorker().find(
+        (comparison as Comparison).setup,
+        walks as StoredWalk[],
+        wanted as WantedCriterion,
+        side,
+      ),
     staleTime: Infinity,
     // What was found before a change stands until what follows from it is there.
     placeholderData: (before, query) => (query?.queryKey[1] === comparison?.id ? before : undefined),
@@ -98,5 +132,13 @@ export function useFindings(workspace: Pick<Workspace, 'comparison' | 'walks'>, 
 }
 
 /** The curves of stage Ranges. */
-export const useCurves = (workspace: { readonly comparison: Comparison; readonly walks: StoredWalk[] }, criterion: WantedCriterion, side?: Side): UseQueryResult<PathCurves[]> =>
-  useQuery({ queryKey: ['curves', ...madeFrom(workspace), criterion, side], queryFn: () => findingsWorker().curves(workspace.comparison.setup, workspace.walks, criterion, side), staleTime: Infinity });
+export const useCurves = (
+  workspace: { readonly comparison: Comparison; readonly walks: StoredWalk[] },
+  criterion: WantedCriterion,
+  side?: Side,
+): UseQueryResult<PathCurves[]> =>
+  useQuery({
+    queryKey: ['curves', ...madeFrom(workspace), criterion, side],
+    queryFn: () => findingsWorker().curves(workspace.comparison.setup, workspace.walks, criterion, side),
+    staleTime: Infinity,
+  });

@@ -23,7 +23,9 @@ export function Chart({ option, label, height = 260, table, onPoint }: ChartProp
   const place = useRef<HTMLDivElement>(null);
   const chart = useRef<ECharts>(undefined);
   const pointed = useRef(onPoint);
-  useEffect(() => { pointed.current = onPoint; });
+  useEffect(() => {
+    pointed.current = onPoint;
+  });
   useEffect(() => {
     let dispose = (): void => {};
     let gone = false;
@@ -54,7 +56,12 @@ export function Chart({ option, label, height = 260, table, onPoint }: ChartProp
         <details className="no-print text-[0.85rem]">
           <summary className="cursor-pointer text-faint">The figures, and files of them</summary>
           <ChartFigures table={table} label={label} />
-          <SaveAs name={label} svg={svg} size={() => [chart.current?.getWidth() ?? 800, chart.current?.getHeight() ?? height]} table={table} />
+          <SaveAs
+            name={label}
+            svg={svg}
+            size={() => [chart.current?.getWidth() ?? 800, chart.current?.getHeight() ?? height]}
+            table={table}
+          />
         </details>
       )}
     </figure>
@@ -63,18 +70,67 @@ export function Chart({ option, label, height = 260, table, onPoint }: ChartProp
 
 const ChartFigures = ({ table, label }: { table: ChartTable; label: string }) => (
   <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label={`Figures of ${label}`}>
-    <table className="table"><thead><tr>{table.header.map((h) => <th key={h}>{h}</th>)}</tr></thead><tbody>{table.rows.map((r, i) => <tr key={i}>{r.map((c, k) => <td key={k} className={typeof c === 'number' ? 'figure' : ''}>{c}</td>)}</tr>)}</tbody></table>
+    <table className="table">
+      <thead>
+        <tr>
+          {table.header.map((h) => (
+            <th key={h}>{h}</th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {table.rows.map((r, i) => (
+          <tr key={i}>
+            {r.map((c, k) => (
+              <td key={k} className={typeof c === 'number' ? 'figure' : ''}>
+                {c}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   </div>
 );
 
 /** PNG and SVG at publication size, and the figures as CSV. */
-export function SaveAs({ name, svg, size, table }: { name: string; svg: () => string; size: () => readonly [number, number]; table?: ChartTable }) {
+export function SaveAs({
+  name,
+  svg,
+  size,
+  table,
+}: {
+  name: string;
+  svg: () => string;
+  size: () => readonly [number, number];
+  table?: ChartTable;
+}) {
   const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60);
   return (
     <p className="no-print text-[0.85rem]">
-      <button type="button" className="btn-quiet mr-4" onClick={() => void svgToPng(svg(), ...size()).then((png) => download(`${file}.png`, png))}>Save as PNG</button>
-      <button type="button" className="btn-quiet mr-4" onClick={() => download(`${file}.svg`, svg(), 'image/svg+xml')}>Save as SVG</button>
-      {table && <button type="button" className="btn-quiet" onClick={() => download(`${file}.csv`, writeTable(table.header, table.rows), 'text/csv')}>Save as CSV</button>}
+      <button
+        type="button"
+        className="btn-quiet mr-4"
+        onClick={() => void svgToPng(svg(), ...size()).then((png) => download(`${file}.png`, png))}
+      >
+        Save as PNG
+      </button>
+      <button
+        type="button"
+        className="btn-quiet mr-4"
+        onClick={() => download(`${file}.svg`, svg(), 'image/svg+xml')}
+      >
+        Save as SVG
+      </button>
+      {table && (
+        <button
+          type="button"
+          className="btn-quiet"
+          onClick={() => download(`${file}.csv`, writeTable(table.header, table.rows), 'text/csv')}
+        >
+          Save as CSV
+        </button>
+      )}
     </p>
   );
 }

@@ -2,13 +2,30 @@ import { WANTED_CRITERIA, type WantedCriterion } from '@urvek/contract';
 import { CRITERION_MEANING } from '@urvek/core';
 import { Choice } from './Field.tsx';
 
-export function CriterionChoice({ value, onChange }: { value: WantedCriterion; onChange: (criterion: WantedCriterion) => void }) {
+export function CriterionChoice({
+  value,
+  onChange,
+}: {
+  value: WantedCriterion;
+  onChange: (criterion: WantedCriterion) => void;
+}) {
   return (
     <div className="flex flex-wrap items-end gap-x-3">
-      <Choice label="Criterion" value={value} onChange={(e) => onChange(e.target.value as WantedCriterion)} className="w-60">
-        {WANTED_CRITERIA.map((c) => <option key={c} value={c}>{c}</option>)}
+      <Choice
+        label="Criterion"
+        value={value}
+        onChange={(e) => onChange(e.target.value as WantedCriterion)}
+        className="w-60"
+      >
+        {WANTED_CRITERIA.map((c) => (
+          <option key={c} value={c}>
+            {c}
+          </option>
+        ))}
       </Choice>
-      <p className="pb-1.5 text-faint">{value === 'by kind' ? 'the usual one of each kind of product' : CRITERION_MEANING[value]}</p>
+      <p className="pb-1.5 text-faint">
+        {value === 'by kind' ? 'the usual one of each kind of product' : CRITERION_MEANING[value]}
+      </p>
     </div>
   );
 }

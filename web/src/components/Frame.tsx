@@ -12,12 +12,23 @@ export function TopBar({ children }: { children?: ReactNode }) {
   const [unit, setUnit] = useUnit();
   return (
     <header className="no-print flex items-center gap-4 bg-ink px-4 py-1.5 text-sheet">
-      <Link to="/" className="font-head text-lg font-bold tracking-wide">Urvek</Link>
+      <Link to="/" className="font-head text-lg font-bold tracking-wide">
+        Urvek
+      </Link>
       <div className="min-w-0 flex-1 truncate">{children}</div>
       <FieldStatus />
-      <label className="flex items-center gap-1.5 text-sm">Unit
-        <select value={unit} onChange={(e) => setUnit(e.target.value as LengthUnit)} className="border border-sheet bg-ink px-1 py-0.5 text-sheet">
-          {LENGTH_UNITS.map((u) => <option key={u} value={u}>{u}</option>)}
+      <label className="flex items-center gap-1.5 text-sm">
+        Unit
+        <select
+          value={unit}
+          onChange={(e) => setUnit(e.target.value as LengthUnit)}
+          className="border border-sheet bg-ink px-1 py-0.5 text-sheet"
+        >
+          {LENGTH_UNITS.map((u) => (
+            <option key={u} value={u}>
+              {u}
+            </option>
+          ))}
         </select>
       </label>
     </header>
@@ -36,7 +47,9 @@ function FieldStatus() {
     <p role="status" className="text-sm whitespace-nowrap">
       {waiting > 0 && <span>{waiting} to send</span>}
       {unfiled > 0 && <span className="ml-2">{unfiled} not filed</span>}
-      {aside.length > 0 && <strong className="ml-2 border border-sheet px-1.5">{aside.length} refused, set aside</strong>}
+      {aside.length > 0 && (
+        <strong className="ml-2 border border-sheet px-1.5">{aside.length} refused, set aside</strong>
+      )}
     </p>
   );
 }
@@ -50,12 +63,24 @@ export function StageStrip({ id }: { id: string }) {
       <ol className="flex min-w-max">
         {stageStates(comparison.setup, findings).map(({ stage, done, text }, i) => (
           <li key={stage} className="flex-1">
-            <NavLink to={`/c/${id}/${stage}`} className={({ isActive }) => `block h-full border-l border-rule px-3 pt-1 pb-1.5 hover:bg-white ${isActive ? 'bg-white shadow-[inset_0_-5px_0_var(--color-accent)]' : ''}`}>
+            <NavLink
+              to={`/c/${id}/${stage}`}
+              className={({ isActive }) =>
+                `block h-full border-l border-rule px-3 pt-1 pb-1.5 hover:bg-white ${isActive ? 'bg-white shadow-[inset_0_-5px_0_var(--color-accent)]' : ''}`
+              }
+            >
               <span className="flex items-baseline gap-1.5 font-head font-bold">
-                <span className="figure text-xs font-normal text-faint">{i + 1}</span>{STAGE_NAME[stage]}
-                <span aria-hidden className={`ml-auto inline-block size-2.5 border-[1.5px] ${done ? 'border-clear bg-clear' : 'border-faint'}`} />
+                <span className="figure text-xs font-normal text-faint">{i + 1}</span>
+                {STAGE_NAME[stage]}
+                <span
+                  aria-hidden
+                  className={`ml-auto inline-block size-2.5 border-[1.5px] ${done ? 'border-clear bg-clear' : 'border-faint'}`}
+                />
               </span>
-              <span className="block text-[0.8rem] whitespace-nowrap text-faint">{text}<span className="sr-only">{done ? ', done' : ', not done'}</span></span>
+              <span className="block text-[0.8rem] whitespace-nowrap text-faint">
+                {text}
+                <span className="sr-only">{done ? ', done' : ', not done'}</span>
+              </span>
             </NavLink>
           </li>
         ))}
@@ -67,7 +92,17 @@ export function StageStrip({ id }: { id: string }) {
 export const useComparisonId = (): string => useParams<{ id: string }>().id ?? '';
 
 /** A stage of a comparison: its head, and the view once the workspace is there. */
-export function Stage({ title, lead, actions, children }: { title: string; lead?: ReactNode; actions?: ReactNode; children: ReactNode }) {
+export function Stage({
+  title,
+  lead,
+  actions,
+  children,
+}: {
+  title: string;
+  lead?: ReactNode;
+  actions?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <main className="mx-auto w-full max-w-[1240px] px-4 py-4">
       <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -86,7 +121,13 @@ export function Stage({ title, lead, actions, children }: { title: string; lead?
  * Waits for the workspace, and shows what went wrong when it does not come. While the plan is blind and its walks are
  * not all in, stages see letters for names; `open` is for those that set up and keep the key.
  */
-export function WithWorkspace({ open = false, children }: { open?: boolean; children: (workspace: Ready) => ReactNode }) {
+export function WithWorkspace({
+  open = false,
+  children,
+}: {
+  open?: boolean;
+  children: (workspace: Ready) => ReactNode;
+}) {
   const id = useComparisonId();
   const { comparison, walks, findings, error } = useWorkspace(id);
   const sealed = useMemo(() => {
@@ -98,11 +139,19 @@ export function WithWorkspace({ open = false, children }: { open?: boolean; chil
   if (!comparison || !walks || !findings) return <Loading what="the comparison" />;
   return (
     <>
-      {sealed && <p role="status" className="no-print bg-degraded px-4 py-1 text-white">Blind: products are letters until all planned walks are in; the key is sealed.</p>}
+      {sealed && (
+        <p role="status" className="no-print bg-degraded px-4 py-1 text-white">
+          Blind: products are letters until all planned walks are in; the key is sealed.
+        </p>
+      )}
       {children({ id, comparison, walks, findings, ...sealed, sealed: sealed !== undefined, error: null })}
     </>
   );
 }
 
 type Workspace = ReturnType<typeof useWorkspace>;
-export type Ready = { [K in 'comparison' | 'walks' | 'findings']: NonNullable<Workspace[K]> } & { id: string; /** Names are letters here: nothing of the set-up may be saved from it. */ sealed: boolean; error: null };
+export type Ready = { [K in 'comparison' | 'walks' | 'findings']: NonNullable<Workspace[K]> } & {
+  id: string;
+  /** Names are letters here: nothing of the set-up may be saved from it. */ sealed: boolean;
+  error: null;
+};

@@ -5,5 +5,10 @@ import { useUnit } from '../state/unit.ts';
 export function Length({ m, both = false }: { m: number; both?: boolean }) {
   const [unit] = useUnit();
   const other = unit === 'm' || unit === 'km' ? 'ft' : 'm';
-  return <span className="figure whitespace-nowrap">{formatLength(m, unit)}{both && <span className="text-faint"> ({formatLength(m, other)})</span>}</span>;
+  return (
+    <span className="figure whitespace-nowrap">
+      {formatLength(m, unit)}
+      {both && <span className="text-faint"> ({formatLength(m, other)})</span>}
+    </span>
+  );
 }

@@ -1,6 +1,9 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 
-interface Notice { readonly text: string; readonly undo?: () => void }
+interface Notice {
+  readonly text: string;
+  readonly undo?: () => void;
+}
 
 const NoticeContext = createContext<(notice: Notice) => void>(() => {});
 
@@ -18,8 +21,24 @@ export function NoticeArea({ children }: { children: ReactNode }) {
         {notice && (
           <div className="flex items-center gap-3 border-2 border-ink bg-sheet px-4 py-2 shadow-md">
             <span>{notice.text}</span>
-            {notice.undo && <button className="btn" onClick={() => { notice.undo?.(); setNotice(undefined); }}>Undo</button>}
-            <button className="btn btn-quiet" aria-label="Close this message" onClick={() => setNotice(undefined)}>Close</button>
+            {notice.undo && (
+              <button
+                className="btn"
+                onClick={() => {
+                  notice.undo?.();
+                  setNotice(undefined);
+                }}
+              >
+                Undo
+              </button>
+            )}
+            <button
+              className="btn btn-quiet"
+              aria-label="Close this message"
+              onClick={() => setNotice(undefined)}
+            >
+              Close
+            </button>
           </div>
         )}
       </div>

@@ -11,14 +11,39 @@ function ShapeElement({ shape }: { shape: Shape }) {
     case 'path':
       return <path d={shape.d} className={className} />;
     case 'text':
-      return <text x={shape.x} y={shape.y} textAnchor={shape.anchor} className={className} style={{ whiteSpace: 'pre' }}>{shape.text}</text>;
+      return (
+        <text
+          x={shape.x}
+          y={shape.y}
+          textAnchor={shape.anchor}
+          className={className}
+          style={{ whiteSpace: 'pre' }}
+        >
+          {shape.text}
+        </text>
+      );
   }
 }
 
 /** A scene of draw/, live: the same shapes as on paper. */
-export function Picture({ scene, onPoint, children, ...svg }: { scene: Scene; onPoint?: (groupId: string) => void; children?: ReactNode } & Omit<ComponentProps<'svg'>, 'children'>) {
+export function Picture({
+  scene,
+  onPoint,
+  children,
+  ...svg
+}: { scene: Scene; onPoint?: (groupId: string) => void; children?: ReactNode } & Omit<
+  ComponentProps<'svg'>,
+  'children'
+>) {
   return (
-    <svg viewBox={`0 0 ${scene.width} ${scene.height}`} width="100%" role={children === undefined ? 'img' : 'group'} aria-label={scene.title} data-scene {...svg}>
+    <svg
+      viewBox={`0 0 ${scene.width} ${scene.height}`}
+      width="100%"
+      role={children === undefined ? 'img' : 'group'}
+      aria-label={scene.title}
+      data-scene
+      {...svg}
+    >
       <defs>
         {SCENE_PATTERNS.map((p) => (
           <pattern key={p.id} id={p.id} width={p.size} height={p.size} patternUnits="userSpaceOnUse">
@@ -27,9 +52,16 @@ export function Picture({ scene, onPoint, children, ...svg }: { scene: Scene; on
         ))}
       </defs>
       {scene.groups.map((group) => (
-        <g key={group.id} data-group={group.id} onClick={onPoint && group.title !== undefined ? () => onPoint(group.id) : undefined} className={onPoint && group.title !== undefined ? 'cursor-pointer' : undefined}>
+        <g
+          key={group.id}
+          data-group={group.id}
+          onClick={onPoint && group.title !== undefined ? () => onPoint(group.id) : undefined}
+          className={onPoint && group.title !== undefined ? 'cursor-pointer' : undefined}
+        >
           {group.title !== undefined && <title>{group.title}</title>}
-          {group.shapes.map((shape, i) => <ShapeElement key={i} shape={shape} />)}
+          {group.shapes.map((shape, i) => (
+            <ShapeElement key={i} shape={shape} />
+          ))}
         </g>
       ))}
       {children}

@@ -1,14 +1,32 @@
 import { Trouble } from './States.tsx';
 
 /** Stands at the foot of a stage that has unsaved changes. */
-export function SaveBar({ what, dirty, saving, error, onSave, onDiscard }: { what: string; dirty: boolean; saving: boolean; error: Error | null; onSave: () => void; onDiscard: () => void }) {
+export function SaveBar({
+  what,
+  dirty,
+  saving,
+  error,
+  onSave,
+  onDiscard,
+}: {
+  what: string;
+  dirty: boolean;
+  saving: boolean;
+  error: Error | null;
+  onSave: () => void;
+  onDiscard: () => void;
+}) {
   if (!dirty && !error) return null;
   return (
     <div className="no-print sticky bottom-0 z-10 mt-4 border-t-2 border-ink bg-sheet px-4 py-2">
       {error && <Trouble error={error} />}
       <div className="flex items-center gap-3">
-        <button type="button" className="btn btn-main" disabled={saving} onClick={onSave}>Save {what}</button>
-        <button type="button" className="btn" onClick={onDiscard}>Discard changes</button>
+        <button type="button" className="btn btn-main" disabled={saving} onClick={onSave}>
+          Save {what}
+        </button>
+        <button type="button" className="btn" onClick={onDiscard}>
+          Discard changes
+        </button>
         <span className="text-faint">Not saved yet.</span>
       </div>
     </div>

@@ -1,11 +1,17 @@
 import type { ReactNode } from 'react';
 
 /** Something to wait for. */
-export const Loading = ({ what }: { what: string }) => <p role="status" className="p-6 text-faint">Loading {what} …</p>;
+export const Loading = ({ what }: { what: string }) => (
+  <p role="status" className="p-6 text-faint">
+    Loading {what} …
+  </p>
+);
 
 /** What happened, what was kept, what to do: the error's own words. */
 export const Trouble = ({ error }: { error: Error }) => (
-  <p role="alert" className="m-4 border-l-4 border-lost bg-sheet p-3">{error.message}</p>
+  <p role="alert" className="m-4 border-l-4 border-lost bg-sheet p-3">
+    {error.message}
+  </p>
 );
 
 /** Nothing here yet, and what to do about it. */

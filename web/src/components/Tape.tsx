@@ -8,7 +8,9 @@ export function useWidth(least: number): [RefObject<HTMLDivElement | null>, numb
   const place = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1160);
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.max(least, Math.round(entry?.contentRect.width ?? 1160))));
+    const observer = new ResizeObserver(([entry]) =>
+      setWidth(Math.max(least, Math.round(entry?.contentRect.width ?? 1160))),
+    );
     if (place.current) observer.observe(place.current);
     return () => observer.disconnect();
   }, [least]);
@@ -16,11 +18,28 @@ export function useWidth(least: number): [RefObject<HTMLDivElement | null>, numb
 }
 
 /** The tape at the width of its place, in the reader's unit. `onHover`: metres under the pointer, absent when it leaves. */
-export function Tape({ onPoint, onHover, ...options }: Omit<TapeOptions, 'width' | 'unit' | 'labelWidth'> & { onPoint?: (groupId: string) => void; onHover?: (atM: number | undefined) => void }) {
+export function Tape({
+  onPoint,
+  onHover,
+  ...options
+}: Omit<TapeOptions, 'width' | 'unit' | 'labelWidth'> & {
+  onPoint?: (groupId: string) => void;
+  onHover?: (atM: number | undefined) => void;
+}) {
   const [unit] = useUnit();
   const [place, width] = useWidth(320);
   const whole = { ...options, unit, width, labelWidth: width < 600 ? 74 : 150 };
-  const hover = onHover && { onPointerMove: (e: PointerEvent<SVGSVGElement>) => onHover(scaleOf(whole).metresAt(((e.clientX - e.currentTarget.getBoundingClientRect().left) / e.currentTarget.getBoundingClientRect().width) * width)), onPointerLeave: () => onHover(undefined) };
+  const hover = onHover && {
+    onPointerMove: (e: PointerEvent<SVGSVGElement>) =>
+      onHover(
+        scaleOf(whole).metresAt(
+          ((e.clientX - e.currentTarget.getBoundingClientRect().left) /
+            e.currentTarget.getBoundingClientRect().width) *
+            width,
+        ),
+      ),
+    onPointerLeave: () => onHover(undefined),
+  };
   return (
     <div ref={place}>
       <Picture scene={tapeScene(whole)} onPoint={onPoint} {...hover} />

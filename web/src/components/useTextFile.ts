@@ -4,7 +4,14 @@ import { useState, type ChangeEvent } from 'react';
  * A file chosen by the user, read as text and handed on. What `read` throws of the kinds it expects is shown in words
  * that say what happened and what was kept.
  */
-export function useTextFile(read: (name: string, text: string) => void, { limitBytes, expects, kept }: { limitBytes: number; expects: readonly (new (...args: never[]) => Error)[]; kept: string }): { error: string | undefined; onChange: (e: ChangeEvent<HTMLInputElement>) => void } {
+export function useTextFile(
+  read: (name: string, text: string) => void,
+  {
+    limitBytes,
+    expects,
+    kept,
+  }: { limitBytes: number; expects: readonly (new (...args: never[]) => Error)[]; kept: string },
+): { error: string | undefined; onChange: (e: ChangeEvent<HTMLInputElement>) => void } {
   const [error, setError] = useState<string>();
   const take = async (file: File): Promise<void> => {
     try {

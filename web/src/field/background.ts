@@ -1,7 +1,9 @@
 /** Names the background sync of the field log. */
 export const SYNC_TAG = 'urvek-field';
 
-interface SyncRegistration extends ServiceWorkerRegistration { readonly sync?: { register(tag: string): Promise<void> } }
+interface SyncRegistration extends ServiceWorkerRegistration {
+  readonly sync?: { register(tag: string): Promise<void> };
+}
 
 /** Makes the application installable and there without a network, where the browser allows it. */
 export function registerServiceWorker(): void {

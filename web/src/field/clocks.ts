@@ -19,7 +19,8 @@ export async function compareClock(): Promise<Compared | undefined> {
     const answer = await base.time().catch(() => undefined);
     const halfRttMs = (performance.now() - sentMs) / 2;
     if (!answer) return best;
-    if (!best || halfRttMs < best.halfRttMs) best = { baseMs: answer.baseMs, halfRttMs, inputMs: sentMs + halfRttMs };
+    if (!best || halfRttMs < best.halfRttMs)
+      best = { baseMs: answer.baseMs, halfRttMs, inputMs: sentMs + halfRttMs };
   }
   return best;
 }
@@ -27,7 +28,9 @@ export async function compareClock(): Promise<Compared | undefined> {
 /** Compares again and again while `on`: drift shows only over time. */
 export function useClockComparison(on: boolean, onCompared: (compared: Compared) => void): void {
   const tell = useRef(onCompared);
-  useEffect(() => { tell.current = onCompared; });
+  useEffect(() => {
+    tell.current = onCompared;
+  });
   useEffect(() => {
     if (!on) return;
     const run = (): void => void compareClock().then((c) => c && tell.current(c));

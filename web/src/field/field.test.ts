@@ -15,7 +15,10 @@ const { eventTime } = await import('./time.ts');
 class FakeBase {
   readonly logs = new Map<string, Map<string, WalkEvent>>();
   calls = 0;
-  constructor(private readonly plan: (call: number) => 'answer' | 'unreachable' | 'lost answer', private readonly limit = 50) {}
+  constructor(
+    private readonly plan: (call: number) => 'answer' | 'unreachable' | 'lost answer',
+    private readonly limit = 50,
+  ) {}
 
   readonly fetch = async (url: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const fate = this.plan(this.calls++);
@@ -32,7 +35,8 @@ class FakeBase {
       if (!this.logs.has(id)) this.logs.set(id, new Map());
       return new Response(null, { status: 204 });
     }
-    const problem = (status: number, positions?: number[]): Response => Response.json({ code: 'x', what: 'no', kept: '', todo: '', positions }, { status });
+    const problem = (status: number, positions?: number[]): Response =>
+      Response.json({ code: 'x', what: 'no', kept: '', todo: '', positions }, { status });
     if (body.events.length > this.limit) return problem(413);
     const bad = body.events.findIndex((e) => e.kind === 'note' && e.body.text === 'bad');
     if (bad !== -1) return problem(422, [bad]);
@@ -48,12 +52,25 @@ class FakeBase {
   }
 }
 
-const header = (id: string): WalkHeader => ({ id, comparisonId: crypto.randomUUID(), productId: 'p', rigId: 'r', pathId: 'q', startedMs: 0 });
-const note = (id: string, text: string): Promise<WalkEvent> => fieldLog.append(id, 'note', { text }, eventTime(1, 1, 1));
+const header = (id: string): WalkHeader => ({
+  id,
+  comparisonId: crypto.randomUUID(),
+  productId: 'p',
+  rigId: 'r',
+  pathId: 'q',
+  startedMs: 0,
+});
+const note = (id: string, text: string): Promise<WalkEvent> =>
+  fieldLog.append(id, 'note', { text }, eventTime(1, 1, 1));
 const realFetch = globalThis.fetch;
 
 // A failed attempt tries again after three seconds: let the last of those run out before the file ends.
-afterAll(() => new Promise((resolve) => { setTimeout(resolve, 3500); }));
+afterAll(
+  () =>
+    new Promise((resolve) => {
+      setTimeout(resolve, 3500);
+    }),
+);
 
 afterEach(async () => {
   globalThis.fetch = realFetch;
@@ -81,16 +98,31 @@ describe('the log on the device', () => {
 
 describe('sending', () => {
   test('whatever fails in between, every event arrives exactly once and in order', async () => {
-    await fc.assert(fc.asyncProperty(fc.array(fc.constantFrom('answer', 'unreachable', 'lost answer'), { maxLength: 6 }), fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 60 }), async (fates, count, limit) => {
-      const id = crypto.randomUUID();
-      const base = new FakeBase((call) => (fates[call] as 'answer' | undefined) ?? 'answer', limit);
-      globalThis.fetch = base.fetch as typeof fetch;
-      await fieldLog.adopt(header(id), 1);
-      for (let i = 0; i < count; i++) await note(id, String(i));
-      for (let tries = 0; tries <= fates.length && (await fieldLog.events.where({ walkId: id, place: HERE }).count()) > 0; tries++) await sync();
-      expect([...(base.logs.get(id)?.values() ?? [])].map((e) => (e.kind === 'note' ? e.body.text : ''))).toEqual(Array.from({ length: count }, (_, i) => String(i)));
-      expect(await fieldLog.events.where({ walkId: id, place: AT_BASE }).count()).toBe(count);
-    }), { numRuns: 15 });
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.constantFrom('answer', 'unreachable', 'lost answer'), { maxLength: 6 }),
+        fc.integer({ min: 1, max: 90 }),
+        fc.integer({ min: 1, max: 60 }),
+        async (fates, count, limit) => {
+          const id = crypto.randomUUID();
+          const base = new FakeBase((call) => (fates[call] as 'answer' | undefined) ?? 'answer', limit);
+          globalThis.fetch = base.fetch as typeof fetch;
+          await fieldLog.adopt(header(id), 1);
+          for (let i = 0; i < count; i++) await note(id, String(i));
+          for (
+            let tries = 0;
+            tries <= fates.length && (await fieldLog.events.where({ walkId: id, place: HERE }).count()) > 0;
+            tries++
+          )
+            await sync();
+          expect(
+            [...(base.logs.get(id)?.values() ?? [])].map((e) => (e.kind === 'note' ? e.body.text : '')),
+          ).toEqual(Array.from({ length: count }, (_, i) => String(i)));
+          expect(await fieldLog.events.where({ walkId: id, place: AT_BASE }).count()).toBe(count);
+        },
+      ),
+      { numRuns: 15 },
+    );
   }, 60_000);
 
   test('what the base refuses is set aside with its reason, and never blocks the rest', async () => {
@@ -101,7 +133,10 @@ describe('sending', () => {
     for (const text of ['a', 'bad', 'b', 'bad', 'c']) await note(id, text);
     expect(await sync()).toBe(true);
     const aside = await fieldLog.events.where({ walkId: id, place: SET_ASIDE }).toArray();
-    expect(aside.map((k) => [k.seq, k.refusal])).toEqual([[2, 'no'], [4, 'no']]);
+    expect(aside.map((k) => [k.seq, k.refusal])).toEqual([
+      [2, 'no'],
+      [4, 'no'],
+    ]);
     expect(base.logs.get(id)?.size).toBe(3);
   });
 });
@@ -110,7 +145,17 @@ describe('a log that was kept alone', () => {
   test('goes over to the walk of the other end whole and in order, and not when a part was sent', async () => {
     const [alone, walkOf] = [crypto.randomUUID(), crypto.randomUUID()];
     await fieldLog.adopt(header(alone), 1);
-    await fieldLog.append(alone, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { travelledM: 0, method: 'by eye', pressed: false }, playoutDelayS: 0 }, eventTime(0, 1, 1));
+    await fieldLog.append(
+      alone,
+      'begin',
+      {
+        baselineGrade: 5,
+        direction: 'mobile-to-fixed',
+        reading: { travelledM: 0, method: 'by eye', pressed: false },
+        playoutDelayS: 0,
+      },
+      eventTime(0, 1, 1),
+    );
     await fieldLog.append(alone, 'shared', { count: 1 }, eventTime(1, 1, 2));
     await fieldLog.append(alone, 'dropoutBegin', {}, eventTime(2, 1, 3));
     await fieldLog.append(alone, 'end', { reason: 'time' }, eventTime(3, 1, 4));
@@ -118,16 +163,22 @@ describe('a log that was kept alone', () => {
     await fieldLog.goOver(alone, header(walkOf), { role: 'base', direction: 'mobile-to-fixed' });
     const after = await fieldLog.logOf(walkOf);
     expect(after.map((e) => e.kind)).toEqual(['joined', 'shared', 'dropoutBegin', 'note']);
-    expect(after.map((e) => [e.deviceId, e.seq, e.time])).toEqual(before.map((e) => [e.deviceId, e.seq, e.time]));
+    expect(after.map((e) => [e.deviceId, e.seq, e.time])).toEqual(
+      before.map((e) => [e.deviceId, e.seq, e.time]),
+    );
     expect(await fieldLog.logOf(alone)).toEqual([]);
     // Once more, or after a part was sent: refused, and nothing moves.
     const again = crypto.randomUUID();
     await fieldLog.adopt(header(again), 1);
     await note(again, 'x');
-    await expect(fieldLog.goOver(again, header(walkOf), { role: 'base', direction: 'mobile-to-fixed' })).rejects.toThrow('has a log of that walk already');
+    await expect(
+      fieldLog.goOver(again, header(walkOf), { role: 'base', direction: 'mobile-to-fixed' }),
+    ).rejects.toThrow('has a log of that walk already');
     globalThis.fetch = new FakeBase(() => 'answer').fetch as typeof fetch;
     await sync();
-    await expect(fieldLog.goOver(again, header(crypto.randomUUID()), { role: 'base', direction: 'mobile-to-fixed' })).rejects.toThrow('was sent already');
+    await expect(
+      fieldLog.goOver(again, header(crypto.randomUUID()), { role: 'base', direction: 'mobile-to-fixed' }),
+    ).rejects.toThrow('was sent already');
     expect(await fieldLog.logOf(again)).toHaveLength(1);
   });
 });

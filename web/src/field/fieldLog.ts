@@ -39,7 +39,11 @@ class FieldLog extends Dexie {
 
   constructor() {
     super('urvek-field', { chromeTransactionDurability: 'strict' });
-    this.version(1).stores({ walks: 'id, comparisonId, underWay', events: '[walkId+deviceId+seq], walkId, [walkId+place], place', facts: 'name' });
+    this.version(1).stores({
+      walks: 'id, comparisonId, underWay',
+      events: '[walkId+deviceId+seq], walkId, [walkId+place], place',
+      facts: 'name',
+    });
   }
 
   /** Random per storage: two browsers are two devices. */
@@ -55,7 +59,14 @@ class FieldLog extends Dexie {
   async adopt(header: WalkHeader, underWay: 0 | 1): Promise<void> {
     await this.transaction('rw', this.walks, async () => {
       if (await this.walks.get(header.id)) return;
-      await this.walks.add({ id: header.id, comparisonId: header.comparisonId, header, registered: 0, underWay, nextSeq: 1 });
+      await this.walks.add({
+        id: header.id,
+        comparisonId: header.comparisonId,
+        header,
+        registered: 0,
+        underWay,
+        nextSeq: 1,
+      });
     });
   }
 
@@ -63,7 +74,15 @@ class FieldLog extends Dexie {
   async joinWalk(header: WalkHeader): Promise<void> {
     await this.transaction('rw', this.walks, async () => {
       if (await this.walks.get(header.id)) return;
-      await this.walks.add({ id: header.id, comparisonId: header.comparisonId, header, registered: 1, underWay: 0, nextSeq: 1, joined: true });
+      await this.walks.add({
+        id: header.id,
+        comparisonId: header.comparisonId,
+        header,
+        registered: 1,
+        underWay: 0,
+        nextSeq: 1,
+        joined: true,
+      });
     });
   }
 
@@ -73,30 +92,58 @@ class FieldLog extends Dexie {
    */
   async goOver(walkId: string, header: WalkHeader, joined: EventBodies['joined']): Promise<void> {
     await this.transaction('rw', this.walks, this.events, async () => {
-      if (await this.walks.get(header.id)) throw new Error('This device has a log of that walk already; this one stays as it is.');
+      if (await this.walks.get(header.id))
+        throw new Error('This device has a log of that walk already; this one stays as it is.');
       const kept = await this.events.where('walkId').equals(walkId).sortBy('seq');
-      if (kept.some((k) => k.place !== HERE)) throw new Error('A part of this log was sent already; it stays as it is.');
+      if (kept.some((k) => k.place !== HERE))
+        throw new Error('A part of this log was sent already; it stays as it is.');
       const as = ({ event }: KeptEvent): WalkEvent => {
         const moved = { ...event, walkId: header.id };
         if (moved.kind === 'begin') return { ...moved, kind: 'joined', body: joined };
-        return moved.kind === 'end' ? { ...moved, kind: 'note', body: { text: `ended here: ${moved.body.reason}` } } : moved;
+        return moved.kind === 'end'
+          ? { ...moved, kind: 'note', body: { text: `ended here: ${moved.body.reason}` } }
+          : moved;
       };
       await this.events.bulkAdd(kept.map((k) => ({ ...k, walkId: header.id, event: as(k) })));
       await this.events.bulkDelete(kept.map((k): [string, string, number] => [walkId, k.deviceId, k.seq]));
-      await this.walks.add({ id: header.id, comparisonId: header.comparisonId, header, registered: 1, underWay: 0, nextSeq: Math.max(0, ...kept.map((k) => k.seq)) + 1, joined: true });
+      await this.walks.add({
+        id: header.id,
+        comparisonId: header.comparisonId,
+        header,
+        registered: 1,
+        underWay: 0,
+        nextSeq: Math.max(0, ...kept.map((k) => k.seq)) + 1,
+        joined: true,
+      });
       await this.walks.delete(walkId);
     });
   }
 
   /** Stores one event; its number is given in the transaction that stores it. Resolves when it is on disk. */
-  async append<K extends EventKind>(walkId: string, kind: K, body: EventBodies[K], time: EventTime): Promise<WalkEvent> {
+  async append<K extends EventKind>(
+    walkId: string,
+    kind: K,
+    body: EventBodies[K],
+    time: EventTime,
+  ): Promise<WalkEvent> {
     return this.transaction('rw', this.walks, this.events, this.facts, async () => {
       const walk = await this.walks.get(walkId);
       if (!walk) throw new Error(`invalid walkId: ${walkId}`);
       const deviceId = await this.deviceId();
-      const event = { walkId, deviceId, seq: walk.nextSeq, version: 1, kind, time, body } as unknown as WalkEvent;
+      const event = {
+        walkId,
+        deviceId,
+        seq: walk.nextSeq,
+        version: 1,
+        kind,
+        time,
+        body,
+      } as unknown as WalkEvent;
       await this.events.add({ walkId, deviceId, seq: walk.nextSeq, event, place: HERE });
-      await this.walks.update(walkId, { nextSeq: walk.nextSeq + 1, ...(kind === 'end' ? { underWay: 0 as const } : {}) });
+      await this.walks.update(walkId, {
+        nextSeq: walk.nextSeq + 1,
+        ...(kind === 'end' ? { underWay: 0 as const } : {}),
+      });
       return event;
     });
   }

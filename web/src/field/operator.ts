@@ -14,7 +14,8 @@ export async function learnedDelay(): Promise<LearnedDelay | undefined> {
   return fact && (JSON.parse(fact.value) as LearnedDelay);
 }
 
-export const keepDelay = async (delay: LearnedDelay): Promise<void> => void (await fieldLog.facts.put({ name: FACT, value: JSON.stringify(delay) }));
+export const keepDelay = async (delay: LearnedDelay): Promise<void> =>
+  void (await fieldLog.facts.put({ name: FACT, value: JSON.stringify(delay) }));
 export const forgetDelay = (): Promise<void> => fieldLog.facts.delete(FACT);
 
 /** The delay that a walk begun now carries; nothing where none was learned. */

@@ -5,7 +5,9 @@ import { NetworkFirst } from 'workbox-strategies';
 import { SYNC_TAG } from './background.ts';
 import { sync } from './sync.ts';
 
-declare const self: ServiceWorkerGlobalScope & { readonly __WB_MANIFEST: { url: string; revision: string | null }[] };
+declare const self: ServiceWorkerGlobalScope & {
+  readonly __WB_MANIFEST: { url: string; revision: string | null }[];
+};
 
 /** So long the base is waited for before what was last seen of it is shown. */
 const BASE_TIMEOUT_S = 3;
@@ -15,11 +17,21 @@ cleanupOutdatedCaches();
 // Any address of the application is the application, network or not; the base's answers are not.
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api/] }));
 // Comparisons and walks as last seen, when the base is out of reach. What is written goes through the field log alone.
-registerRoute(({ url, request }) => request.method === 'GET' && url.pathname.startsWith('/api/comparisons') && !url.pathname.endsWith('.csv') && !url.pathname.endsWith('.json'), new NetworkFirst({ cacheName: 'base', networkTimeoutSeconds: BASE_TIMEOUT_S }));
+registerRoute(
+  ({ url, request }) =>
+    request.method === 'GET' &&
+    url.pathname.startsWith('/api/comparisons') &&
+    !url.pathname.endsWith('.csv') &&
+    !url.pathname.endsWith('.json'),
+  new NetworkFirst({ cacheName: 'base', networkTimeoutSeconds: BASE_TIMEOUT_S }),
+);
 
 self.addEventListener('install', () => void self.skipWaiting());
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 // The browser has a link again, even if no page is open: send what waits.
 self.addEventListener('sync', ((event: ExtendableEvent & { tag: string }) => {
-  if (event.tag === SYNC_TAG) event.waitUntil(sync().then((all) => (all ? undefined : Promise.reject(new Error('the base is still out of reach')))));
+  if (event.tag === SYNC_TAG)
+    event.waitUntil(
+      sync().then((all) => (all ? undefined : Promise.reject(new Error('the base is still out of reach')))),
+    );
 }) as EventListener);

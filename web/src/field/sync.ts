@@ -20,7 +20,10 @@ async function sendWalk(walk: KeptWalk): Promise<void> {
 /** A refused event is set aside, visibly, and never blocks the rest; a batch that is too large is halved. */
 async function sendBatch(walkId: string, batch: readonly KeptEvent[]): Promise<void> {
   try {
-    await base.append(walkId, batch.map((k) => k.event));
+    await base.append(
+      walkId,
+      batch.map((k) => k.event),
+    );
     await place(batch, AT_BASE);
   } catch (error) {
     if (!(error instanceof Refused)) throw error;
@@ -31,13 +34,21 @@ async function sendBatch(walkId: string, batch: readonly KeptEvent[]): Promise<v
     }
     const { positions = batch.length === 1 ? [0] : undefined, what } = error.problem;
     if (!positions || (error.status !== 422 && error.status !== 409 && error.status !== 413)) throw error;
-    await place(positions.flatMap((p) => batch[p] ?? []), SET_ASIDE, what);
+    await place(
+      positions.flatMap((p) => batch[p] ?? []),
+      SET_ASIDE,
+      what,
+    );
   }
 }
 
 async function place(events: readonly KeptEvent[], to: KeptEvent['place'], refusal?: string): Promise<void> {
   await fieldLog.transaction('rw', fieldLog.events, async () => {
-    for (const { walkId, deviceId, seq } of events) await fieldLog.events.update([walkId, deviceId, seq], { place: to, ...(refusal === undefined ? {} : { refusal }) });
+    for (const { walkId, deviceId, seq } of events)
+      await fieldLog.events.update([walkId, deviceId, seq], {
+        place: to,
+        ...(refusal === undefined ? {} : { refusal }),
+      });
   });
 }
 

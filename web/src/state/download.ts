@@ -11,11 +11,19 @@ export async function svgToPng(svg: string, width: number, height: number, scale
   const image = new Image();
   image.src = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
   await image.decode();
-  const canvas = Object.assign(document.createElement('canvas'), { width: width * scale, height: height * scale });
+  const canvas = Object.assign(document.createElement('canvas'), {
+    width: width * scale,
+    height: height * scale,
+  });
   const pen = canvas.getContext('2d') as CanvasRenderingContext2D;
   pen.fillStyle = '#ffffff';
   pen.fillRect(0, 0, canvas.width, canvas.height);
   pen.drawImage(image, 0, 0, canvas.width, canvas.height);
   URL.revokeObjectURL(image.src);
-  return new Promise((resolve, reject) => canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('The picture could not be made.'))), 'image/png'));
+  return new Promise((resolve, reject) =>
+    canvas.toBlob(
+      (blob) => (blob ? resolve(blob) : reject(new Error('The picture could not be made.'))),
+      'image/png',
+    ),
+  );
 }

@@ -3,27 +3,49 @@ import { QUANTITY_UNIT, type WalkEvent } from '@urvek/core';
 /** An event in a few words. */
 export function eventText(event: WalkEvent): string {
   switch (event.kind) {
-    case 'begin': return `begun, baseline ${event.body.baselineGrade}`;
-    case 'dropoutBegin': return 'dropout begins';
-    case 'dropoutEnd': return 'dropout ends';
-    case 'grade': return `grade ${event.body.grade}`;
-    case 'mark': return `mark ${event.body.name ?? ''} ${event.body.reading.travelledM.toFixed(1)} m, ${event.body.reading.method}`;
-    case 'turn': return 'turned round';
-    case 'reconnected': return `reconnected ${event.body.how}`;
-    case 'note': return `“${event.body.text}”`;
-    case 'gap': return 'gap: nothing could be logged';
-    case 'landmark': return event.body.name ? `${event.body.what}: ${event.body.name}` : event.body.what;
-    case 'tried': return `tried and failed ${event.body.failed} of ${event.body.tries}`;
-    case 'call': return `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ${event.body.tries} ${event.body.tries === 1 ? 'try' : 'tries'}`;
-    case 'hits': return `${event.body.hits} of ${event.body.presses} presses answered${event.body.orientation ? `, ${event.body.orientation}` : ''}`;
-    case 'readBack': return `read back “${event.body.heard}” for “${event.body.sent}”`;
-    case 'rung': return `${event.body.rung} ${event.body.worked ? 'worked' : 'failed'}, ${event.body.direction}`;
-    case 'measured': return `${event.body.quantity} ${event.body.value === undefined ? 'lost' : `${event.body.value} ${QUANTITY_UNIT[event.body.quantity]}`}, ${event.body.direction}`;
-    case 'fix': return `location ± ${event.body.accuracyM.toFixed(0)} m`;
-    case 'joined': return `a device joined: ${event.body.role}, watches ${event.body.direction}`;
-    case 'clock': return `clock compared, ± ${event.body.halfRttMs.toFixed(0)} ms`;
-    case 'shared': return `shared moment ${event.body.count}`;
-    case 'end': return `ended: ${event.body.reason}`;
-    case 'correction': return `correction (${event.body.action}): ${event.body.reason}`;
+    case 'begin':
+      return `begun, baseline ${event.body.baselineGrade}`;
+    case 'dropoutBegin':
+      return 'dropout begins';
+    case 'dropoutEnd':
+      return 'dropout ends';
+    case 'grade':
+      return `grade ${event.body.grade}`;
+    case 'mark':
+      return `mark ${event.body.name ?? ''} ${event.body.reading.travelledM.toFixed(1)} m, ${event.body.reading.method}`;
+    case 'turn':
+      return 'turned round';
+    case 'reconnected':
+      return `reconnected ${event.body.how}`;
+    case 'note':
+      return `“${event.body.text}”`;
+    case 'gap':
+      return 'gap: nothing could be logged';
+    case 'landmark':
+      return event.body.name ? `${event.body.what}: ${event.body.name}` : event.body.what;
+    case 'tried':
+      return `tried and failed ${event.body.failed} of ${event.body.tries}`;
+    case 'call':
+      return `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ${event.body.tries} ${event.body.tries === 1 ? 'try' : 'tries'}`;
+    case 'hits':
+      return `${event.body.hits} of ${event.body.presses} presses answered${event.body.orientation ? `, ${event.body.orientation}` : ''}`;
+    case 'readBack':
+      return `read back “${event.body.heard}” for “${event.body.sent}”`;
+    case 'rung':
+      return `${event.body.rung} ${event.body.worked ? 'worked' : 'failed'}, ${event.body.direction}`;
+    case 'measured':
+      return `${event.body.quantity} ${event.body.value === undefined ? 'lost' : `${event.body.value} ${QUANTITY_UNIT[event.body.quantity]}`}, ${event.body.direction}`;
+    case 'fix':
+      return `location ± ${event.body.accuracyM.toFixed(0)} m`;
+    case 'joined':
+      return `a device joined: ${event.body.role}, watches ${event.body.direction}`;
+    case 'clock':
+      return `clock compared, ± ${event.body.halfRttMs.toFixed(0)} ms`;
+    case 'shared':
+      return `shared moment ${event.body.count}`;
+    case 'end':
+      return `ended: ${event.body.reason}`;
+    case 'correction':
+      return `correction (${event.body.action}): ${event.body.reason}`;
   }
 }

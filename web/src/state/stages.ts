@@ -3,7 +3,16 @@ import { plannedWalks, planState, walkRows, type Finding, type Setup } from '@ur
 export const STAGES = ['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'] as const;
 export type Stage = (typeof STAGES)[number];
 
-export const STAGE_NAME: Readonly<Record<Stage, string>> = { kit: 'Kit', paths: 'Paths', plan: 'Plan', walk: 'Walk', trace: 'Trace', ranges: 'Ranges', verdict: 'Verdict', report: 'Report' };
+export const STAGE_NAME: Readonly<Record<Stage, string>> = {
+  kit: 'Kit',
+  paths: 'Paths',
+  plan: 'Plan',
+  walk: 'Walk',
+  trace: 'Trace',
+  ranges: 'Ranges',
+  verdict: 'Verdict',
+  report: 'Report',
+};
 
 export interface StageState {
   readonly stage: Stage;
@@ -22,16 +31,54 @@ export function stageStates(setup: Setup, findings: readonly Finding[]): StageSt
   const judged = walkRows(setup, finished, setup.plan.criterion);
   const claims = setup.products.reduce((sum, p) => sum + p.claims.length, 0);
   return [
-    { stage: 'kit', done: setup.products.length >= 2, text: setup.products.length === 0 ? 'no product yet' : setup.products.length === 1 ? 'one product: add another' : count(setup.products.length, 'product') },
-    { stage: 'paths', done: setup.paths.length > 0, text: setup.paths.length === 0 ? 'no path yet' : count(setup.paths.length, 'path') },
-    { stage: 'plan', done: planned > 0, text: planned === 0 ? 'nothing planned' : `${count(planned, 'walk')} planned` },
-    { stage: 'walk', done: planned > 0 && filled === planned, text: planned === 0 ? 'plan first' : `${filled} of ${planned} walked` },
-    { stage: 'trace', done: finished.length > 0, text: finished.length === 0 ? 'no walk yet' : `${count(finished.length, 'log')}` },
-    { stage: 'ranges', done: judged.length > 0, text: judged.length === 0 ? 'no outcome yet' : `${count(judged.length, 'outcome')}` },
-    { stage: 'verdict', done: claims > 0 && judged.length > 0, text: claims === 0 ? 'no claim entered' : count(claims, 'claim') },
-    { stage: 'report', done: judged.length > 0, text: judged.length === 0 ? 'nothing to publish' : 'ready to print' },
+    {
+      stage: 'kit',
+      done: setup.products.length >= 2,
+      text:
+        setup.products.length === 0
+          ? 'no product yet'
+          : setup.products.length === 1
+            ? 'one product: add another'
+            : count(setup.products.length, 'product'),
+    },
+    {
+      stage: 'paths',
+      done: setup.paths.length > 0,
+      text: setup.paths.length === 0 ? 'no path yet' : count(setup.paths.length, 'path'),
+    },
+    {
+      stage: 'plan',
+      done: planned > 0,
+      text: planned === 0 ? 'nothing planned' : `${count(planned, 'walk')} planned`,
+    },
+    {
+      stage: 'walk',
+      done: planned > 0 && filled === planned,
+      text: planned === 0 ? 'plan first' : `${filled} of ${planned} walked`,
+    },
+    {
+      stage: 'trace',
+      done: finished.length > 0,
+      text: finished.length === 0 ? 'no walk yet' : `${count(finished.length, 'log')}`,
+    },
+    {
+      stage: 'ranges',
+      done: judged.length > 0,
+      text: judged.length === 0 ? 'no outcome yet' : `${count(judged.length, 'outcome')}`,
+    },
+    {
+      stage: 'verdict',
+      done: claims > 0 && judged.length > 0,
+      text: claims === 0 ? 'no claim entered' : count(claims, 'claim'),
+    },
+    {
+      stage: 'report',
+      done: judged.length > 0,
+      text: judged.length === 0 ? 'nothing to publish' : 'ready to print',
+    },
   ];
 }
 
 /** The first stage that still wants something. */
-export const nextStage = (states: readonly StageState[]): StageState | undefined => states.find((s) => !s.done);
+export const nextStage = (states: readonly StageState[]): StageState | undefined =>
+  states.find((s) => !s.done);

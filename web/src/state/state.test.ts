@@ -5,23 +5,77 @@ import { eventText } from './eventText.ts';
 import { nextStage, stageStates } from './stages.ts';
 
 const product = (id: string): Setup['products'][number] => ({
-  id, name: id, kindId: 'microphone', bandMHz: 2400, powerMw: 10, claims: [], units: [{ id: 'u', label: 'A', history: '' }], rigs: [newRig(`${id}r`, 'u')],
+  id,
+  name: id,
+  kindId: 'microphone',
+  bandMHz: 2400,
+  powerMw: 10,
+  claims: [],
+  units: [{ id: 'u', label: 'A', history: '' }],
+  rigs: [newRig(`${id}r`, 'u')],
   standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
 });
-const path: Setup['paths'][number] = { id: 'p', name: 'P', condition: 'open', model: 'free-space', distanceMethod: 'wheel', hazards: '', permission: '', legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }], obstructions: [], checkpoints: [] };
-const full: Setup = { products: [product('a'), product('b')], paths: [path], plan: { ...EMPTY_SETUP.plan, walksEach: 1 } };
+const path: Setup['paths'][number] = {
+  id: 'p',
+  name: 'P',
+  condition: 'open',
+  model: 'free-space',
+  distanceMethod: 'wheel',
+  hazards: '',
+  permission: '',
+  legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+  obstructions: [],
+  checkpoints: [],
+};
+const full: Setup = {
+  products: [product('a'), product('b')],
+  paths: [path],
+  plan: { ...EMPTY_SETUP.plan, walksEach: 1 },
+};
 
 const reading = { travelledM: 40, method: 'wheel', pressed: false } as const;
 const walk = (id: string, productId: string, end: boolean): StoredWalk => ({
-  header: { id, comparisonId: 'c', productId, rigId: `${productId}r`, pathId: 'p', startedMs: id.charCodeAt(0) },
-  log: ([
-    [0, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed', reading: { ...reading, travelledM: 0 }, playoutDelayS: 0 }], [20, 'dropoutBegin', {}], [30, 'mark', { reading }],
-    ...(end ? [[31, 'end', { reason: 'time' }]] : []),
-  ] as [number, string, object][]).map(([walkS, kind, body], i) => ({ walkId: id, deviceId: 'd', seq: i + 1, version: 1, kind, body, time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i } }) as unknown as WalkEvent),
+  header: {
+    id,
+    comparisonId: 'c',
+    productId,
+    rigId: `${productId}r`,
+    pathId: 'p',
+    startedMs: id.charCodeAt(0),
+  },
+  log: (
+    [
+      [
+        0,
+        'begin',
+        {
+          baselineGrade: 5,
+          direction: 'mobile-to-fixed',
+          reading: { ...reading, travelledM: 0 },
+          playoutDelayS: 0,
+        },
+      ],
+      [20, 'dropoutBegin', {}],
+      [30, 'mark', { reading }],
+      ...(end ? [[31, 'end', { reason: 'time' }]] : []),
+    ] as [number, string, object][]
+  ).map(
+    ([walkS, kind, body], i) =>
+      ({
+        walkId: id,
+        deviceId: 'd',
+        seq: i + 1,
+        version: 1,
+        kind,
+        body,
+        time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
+      }) as unknown as WalkEvent,
+  ),
 });
 
 describe('where a comparison stands', () => {
-  const next = (setup: Setup, walks: StoredWalk[]): string | undefined => nextStage(stageStates(setup, findWalks(setup, walks)))?.stage;
+  const next = (setup: Setup, walks: StoredWalk[]): string | undefined =>
+    nextStage(stageStates(setup, findWalks(setup, walks)))?.stage;
 
   test('the first stage that wants something is named', () => {
     expect(next(EMPTY_SETUP, [])).toBe('kit');
@@ -34,24 +88,75 @@ describe('where a comparison stands', () => {
 
   test('a walk under way is not a walk made; texts say what is there', () => {
     const states = stageStates(full, findWalks(full, [walk('x', 'a', true), walk('y', 'b', false)]));
-    expect(states.map((s) => s.stage)).toEqual(['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report']);
+    expect(states.map((s) => s.stage)).toEqual([
+      'kit',
+      'paths',
+      'plan',
+      'walk',
+      'trace',
+      'ranges',
+      'verdict',
+      'report',
+    ]);
     expect(states.find((s) => s.stage === 'walk')).toMatchObject({ done: false, text: '1 of 2 walked' });
     expect(states.find((s) => s.stage === 'ranges')).toMatchObject({ done: true, text: '1 outcome' });
-    expect(states.find((s) => s.stage === 'verdict')).toMatchObject({ done: false, text: 'no claim entered' });
+    expect(states.find((s) => s.stage === 'verdict')).toMatchObject({
+      done: false,
+      text: 'no claim entered',
+    });
   });
 });
 
 test('every kind of event has its words', () => {
   const bodies: { [K in EventKind]: EventBodies[K] } = {
-    begin: { baselineGrade: 5, direction: 'mobile-to-fixed', reading, playoutDelayS: 0 }, dropoutBegin: {}, dropoutEnd: {}, grade: { grade: 3 }, mark: { reading, name: 'post 2' },
-    turn: {}, reconnected: { how: 'by itself' }, note: { text: 'wind' }, gap: { fromWallMs: 0 },
-    landmark: { what: 'door', name: 'mill door' }, tried: { tries: 3, failed: 2 }, call: { checkpoint: 'post 3', direction: 'mobile-to-fixed', grade: 4, tries: 1 }, hits: { presses: 10, hits: 9, orientation: 'back' },
-    readBack: { sent: 'oak 7', heard: 'oak 4', direction: 'mobile-to-fixed' }, rung: { rung: 'tone', worked: true, direction: 'mobile-to-fixed' }, measured: { quantity: 'throughput', value: 41, direction: 'fixed-to-mobile' }, fix: { latitudeDeg: 1, longitudeDeg: 1, accuracyM: 5 },
-    joined: { role: 'base', direction: 'mobile-to-fixed' }, clock: { baseMs: 1, halfRttMs: 4.4 }, shared: { count: 2 },
-    end: { reason: 'weather' }, correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
+    begin: { baselineGrade: 5, direction: 'mobile-to-fixed', reading, playoutDelayS: 0 },
+    dropoutBegin: {},
+    dropoutEnd: {},
+    grade: { grade: 3 },
+    mark: { reading, name: 'post 2' },
+    turn: {},
+    reconnected: { how: 'by itself' },
+    note: { text: 'wind' },
+    gap: { fromWallMs: 0 },
+    landmark: { what: 'door', name: 'mill door' },
+    tried: { tries: 3, failed: 2 },
+    call: { checkpoint: 'post 3', direction: 'mobile-to-fixed', grade: 4, tries: 1 },
+    hits: { presses: 10, hits: 9, orientation: 'back' },
+    readBack: { sent: 'oak 7', heard: 'oak 4', direction: 'mobile-to-fixed' },
+    rung: { rung: 'tone', worked: true, direction: 'mobile-to-fixed' },
+    measured: { quantity: 'throughput', value: 41, direction: 'fixed-to-mobile' },
+    fix: { latitudeDeg: 1, longitudeDeg: 1, accuracyM: 5 },
+    joined: { role: 'base', direction: 'mobile-to-fixed' },
+    clock: { baseMs: 1, halfRttMs: 4.4 },
+    shared: { count: 2 },
+    end: { reason: 'weather' },
+    correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
-  const texts = Object.entries(bodies).map(([kind, body]) => eventText({ kind, body } as unknown as WalkEvent));
-  expect(texts).toEqual(['begun, baseline 5', 'dropout begins', 'dropout ends', 'grade 3', 'mark post 2 40.0 m, wheel', 'turned round', 'reconnected by itself', '“wind”', 'gap: nothing could be logged',
-    'door: mill door', 'tried and failed 2 of 3', 'post 3, mobile-to-fixed: grade 4 after 1 try', '9 of 10 presses answered, back', 'read back “oak 4” for “oak 7”', 'tone worked, mobile-to-fixed', 'throughput 41 Mbit/s, fixed-to-mobile', 'location ± 5 m',
-    'a device joined: base, watches mobile-to-fixed', 'clock compared, ± 4 ms', 'shared moment 2', 'ended: weather', 'correction (withdraw): slip']);
+  const texts = Object.entries(bodies).map(([kind, body]) =>
+    eventText({ kind, body } as unknown as WalkEvent),
+  );
+  expect(texts).toEqual([
+    'begun, baseline 5',
+    'dropout begins',
+    'dropout ends',
+    'grade 3',
+    'mark post 2 40.0 m, wheel',
+    'turned round',
+    'reconnected by itself',
+    '“wind”',
+    'gap: nothing could be logged',
+    'door: mill door',
+    'tried and failed 2 of 3',
+    'post 3, mobile-to-fixed: grade 4 after 1 try',
+    '9 of 10 presses answered, back',
+    'read back “oak 4” for “oak 7”',
+    'tone worked, mobile-to-fixed',
+    'throughput 41 Mbit/s, fixed-to-mobile',
+    'location ± 5 m',
+    'a device joined: base, watches mobile-to-fixed',
+    'clock compared, ± 4 ms',
+    'shared moment 2',
+    'ended: weather',
+    'correction (withdraw): slip',
+  ]);
 });

@@ -15,8 +15,11 @@ export function useUnit(): [LengthUnit, (unit: LengthUnit) => void] {
     listeners.add(listener);
     return () => listeners.delete(listener);
   }, read);
-  return [unit, (next) => {
-    localStorage.setItem(KEY, next);
-    listeners.forEach((listener) => listener());
-  }];
+  return [
+    unit,
+    (next) => {
+      localStorage.setItem(KEY, next);
+      listeners.forEach((listener) => listener());
+    },
+  ];
 }

@@ -3,7 +3,11 @@ import * as Comlink from 'comlink';
 
 const api = {
   /** Answers one question after the other; the page ends it by ending the worker. */
-  sweep(questions: readonly PowerQuestion[], comparisons: number, onAnswer: (answer: Power, done: number) => void): void {
+  sweep(
+    questions: readonly PowerQuestion[],
+    comparisons: number,
+    onAnswer: (answer: Power, done: number) => void,
+  ): void {
     questions.forEach((question, i) => onAnswer(simulatePower(question, comparisons, 'plan'), i + 1));
   },
 };

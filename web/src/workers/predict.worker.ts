@@ -2,7 +2,8 @@ import { predictPath, type Path, type PathLink, type PathPrediction } from '@urv
 import * as Comlink from 'comlink';
 
 const api = {
-  predict: (path: Path, links: readonly PathLink[]): PathPrediction[] => links.map((link) => predictPath(path, link)),
+  predict: (path: Path, links: readonly PathLink[]): PathPrediction[] =>
+    links.map((link) => predictPath(path, link)),
 };
 
 export type PredictWorker = typeof api;

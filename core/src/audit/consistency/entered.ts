@@ -16,7 +16,12 @@ export interface EnteredWalk {
   readonly product: string;
   readonly path: string;
   readonly label: string;
-  readonly marks: readonly { readonly atM: number; readonly name: string | undefined; readonly method: DistanceMethod; readonly atS: number }[];
+  readonly marks: readonly {
+    readonly atM: number;
+    readonly name: string | undefined;
+    readonly method: DistanceMethod;
+    readonly atS: number;
+  }[];
   readonly notes: readonly { readonly text: string; readonly atS: number }[];
   /** Moments at which a grade, a measure, a count or a call was entered. */
   readonly readingsS: readonly number[];

@@ -6,12 +6,23 @@ const POINTS = 2;
 
 /** At several points one end is heard and does not hear: a deaf receiver there, or a weak transmitter at the other. */
 export const deafEnd: AuditRule = {
-  id: 'deaf-end', title: 'The link works one way only',
-  find: ({ products }) => products.flatMap((p) => ENDS.flatMap((deaf) => {
-    const at = [...new Set(p.oneWay.filter((o) => o.deaf === deaf).map((o) => o.checkpoint))];
-    return at.length < POINTS ? [] : [{
-      products: [p.id], what: `${p.name}: at ${at.join(', ')} the ${deaf} is heard and does not hear`, sizeDb: undefined, size: NOT_KNOWN,
-      mend: 'Walk it once with the ends swapped: what is deaf goes with its unit, what is weak stays with the other.',
-    }];
-  })),
+  id: 'deaf-end',
+  title: 'The link works one way only',
+  find: ({ products }) =>
+    products.flatMap((p) =>
+      ENDS.flatMap((deaf) => {
+        const at = [...new Set(p.oneWay.filter((o) => o.deaf === deaf).map((o) => o.checkpoint))];
+        return at.length < POINTS
+          ? []
+          : [
+              {
+                products: [p.id],
+                what: `${p.name}: at ${at.join(', ')} the ${deaf} is heard and does not hear`,
+                sizeDb: undefined,
+                size: NOT_KNOWN,
+                mend: 'Walk it once with the ends swapped: what is deaf goes with its unit, what is weak stays with the other.',
+              },
+            ];
+      }),
+    ),
 };

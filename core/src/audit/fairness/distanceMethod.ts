@@ -9,9 +9,17 @@ const words = (method: DistanceMethod): string => {
 
 /** A scale error cancels in a ratio only where both were measured by one method. */
 export const distanceMethod: AuditRule = {
-  id: 'distance-method', title: 'Distances by different methods',
-  find: (of) => statedApart(of, (p) => [...new Set(p.walks.flatMap((w) => w.methods))].sort()).map(({ pair, texts }) => {
-    const methods = [...new Set(pair.flatMap((p) => p.walks.flatMap((w) => w.methods)))];
-    return { products: idsOf(pair), what: `Distances: ${pair[0].name} by ${texts[0]}; ${pair[1].name} by ${texts[1]}`, sizeDb: undefined, size: methods.map(words).join('; '), mend: 'Measure both by one method, best by the marked line.' };
-  }),
+  id: 'distance-method',
+  title: 'Distances by different methods',
+  find: (of) =>
+    statedApart(of, (p) => [...new Set(p.walks.flatMap((w) => w.methods))].sort()).map(({ pair, texts }) => {
+      const methods = [...new Set(pair.flatMap((p) => p.walks.flatMap((w) => w.methods)))];
+      return {
+        products: idsOf(pair),
+        what: `Distances: ${pair[0].name} by ${texts[0]}; ${pair[1].name} by ${texts[1]}`,
+        sizeDb: undefined,
+        size: methods.map(words).join('; '),
+        mend: 'Measure both by one method, best by the marked line.',
+      };
+    }),
 };

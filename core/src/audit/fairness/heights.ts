@@ -6,20 +6,42 @@ const LEAST_M = 1.5;
 /** Two rigs within this stand alike (common practice). */
 const ALIKE_M = 0.2;
 
-const ENDS = [['fixed end', 'heightFixedM'], ['mobile end', 'heightMobileM']] as const;
+const ENDS = [
+  ['fixed end', 'heightFixedM'],
+  ['mobile end', 'heightMobileM'],
+] as const;
 
 /** Both ends of both products at one height, within 0.2 m, and no lower than 1.5 m. Two rays beyond the break point: 20 log10 of the ratio. */
 export const heights: AuditRule = {
-  id: 'heights', title: 'Heights differ',
-  find: (of) => ENDS.flatMap(([end, field]): AuditFinding[] => {
-    const apart = pairsOf(of).flatMap((pair): AuditFinding[] => {
-      const [a, b] = pair.map((p) => middle(p.rigs, (r) => r[field]));
-      if (a === undefined || b === undefined || !(Math.abs(a - b) > ALIKE_M + 1e-9)) return [];
-      const db = Math.abs(20 * Math.log10(a / b));
-      const low = a < b ? pair[0] : pair[1];
-      return [{ products: idsOf(pair), what: `${end}: ${pair[0].name} at ${a} m, ${pair[1].name} at ${b} m`, sizeDb: db, size: decibels(db), mend: `Raise ${low.name} to ${Math.max(a, b)} m and walk it again.` }];
-    });
-    const low = of.products.filter((p) => p.rigs.some((r) => r[field] < LEAST_M - 1e-9));
-    return [...apart, ...low.map((p) => ({ products: [p.id], what: `${end}: ${p.name} at ${Math.min(...p.rigs.map((r) => r[field]))} m, below ${LEAST_M} m`, sizeDb: undefined, size: NOT_KNOWN, mend: `Hold it at ${LEAST_M} m or more, unless it is used that low.` }))];
-  }),
+  id: 'heights',
+  title: 'Heights differ',
+  find: (of) =>
+    ENDS.flatMap(([end, field]): AuditFinding[] => {
+      const apart = pairsOf(of).flatMap((pair): AuditFinding[] => {
+        const [a, b] = pair.map((p) => middle(p.rigs, (r) => r[field]));
+        if (a === undefined || b === undefined || !(Math.abs(a - b) > ALIKE_M + 1e-9)) return [];
+        const db = Math.abs(20 * Math.log10(a / b));
+        const low = a < b ? pair[0] : pair[1];
+        return [
+          {
+            products: idsOf(pair),
+            what: `${end}: ${pair[0].name} at ${a} m, ${pair[1].name} at ${b} m`,
+            sizeDb: db,
+            size: decibels(db),
+            mend: `Raise ${low.name} to ${Math.max(a, b)} m and walk it again.`,
+          },
+        ];
+      });
+      const low = of.products.filter((p) => p.rigs.some((r) => r[field] < LEAST_M - 1e-9));
+      return [
+        ...apart,
+        ...low.map((p) => ({
+          products: [p.id],
+          what: `${end}: ${p.name} at ${Math.min(...p.rigs.map((r) => r[field]))} m, below ${LEAST_M} m`,
+          sizeDb: undefined,
+          size: NOT_KNOWN,
+          mend: `Hold it at ${LEAST_M} m or more, unless it is used that low.`,
+        })),
+      ];
+    }),
 };

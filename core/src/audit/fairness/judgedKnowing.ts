@@ -2,10 +2,20 @@ import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
 
 /** Who knows which product plays hears what they expect. */
 export const judgedKnowing: AuditRule = {
-  id: 'knowing', title: 'Judged by one who knew which was which',
+  id: 'knowing',
+  title: 'Judged by one who knew which was which',
   find: ({ products, judgedBy, blind, kindName }) => {
     const walked = products.filter((p) => p.walks.length > 0);
     return judgedBy === 'sense' && !blind && walked.length > 1
-      ? [{ products: walked.map((p) => p.id), what: `${kindName}: judged by ear or eye, with the names known`, sizeDb: undefined, size: NOT_KNOWN, mend: 'Plan it blind: letters for names, handed out by somebody else.' }] : [];
+      ? [
+          {
+            products: walked.map((p) => p.id),
+            what: `${kindName}: judged by ear or eye, with the names known`,
+            sizeDb: undefined,
+            size: NOT_KNOWN,
+            mend: 'Plan it blind: letters for names, handed out by somebody else.',
+          },
+        ]
+      : [];
   },
 };

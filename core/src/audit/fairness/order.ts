@@ -2,7 +2,11 @@ import { NOT_KNOWN, type AuditCase, type AuditRule } from '../auditCase.ts';
 
 /** For each round, who was walked first: rounds of the plan, else the first walks of all, the second walks of all, and so on. */
 function firstOfRounds({ products }: AuditCase): string[] {
-  const walks = products.flatMap((p) => p.walks.filter((w) => !w.baseline).map((w, i) => ({ id: p.id, round: w.round ?? i + 1, startedMs: w.startedMs })));
+  const walks = products.flatMap((p) =>
+    p.walks
+      .filter((w) => !w.baseline)
+      .map((w, i) => ({ id: p.id, round: w.round ?? i + 1, startedMs: w.startedMs })),
+  );
   const rounds = [...new Set(walks.map((w) => w.round))];
   return rounds.flatMap((round) => {
     const own = walks.filter((w) => w.round === round).sort((a, b) => a.startedMs - b.startedMs);
@@ -12,13 +16,22 @@ function firstOfRounds({ products }: AuditCase): string[] {
 
 /** Batteries, weather and the tester's ear change over a day: who always leads, or never, gets other days than the rest. */
 export const order: AuditRule = {
-  id: 'order', title: 'One product always led',
+  id: 'order',
+  title: 'One product always led',
   find: (of) => {
     const firsts = firstOfRounds(of);
     return of.products.flatMap((p) => {
       const led = firsts.filter((id) => id === p.id).length;
       return firsts.length >= 2 && led === firsts.length
-        ? [{ products: of.products.map((x) => x.id), what: `${p.name} was walked first in all ${firsts.length} rounds`, sizeDb: undefined, size: NOT_KNOWN, mend: 'Take the order from Plan: each product leads equally often.' }]
+        ? [
+            {
+              products: of.products.map((x) => x.id),
+              what: `${p.name} was walked first in all ${firsts.length} rounds`,
+              sizeDb: undefined,
+              size: NOT_KNOWN,
+              mend: 'Take the order from Plan: each product leads equally often.',
+            },
+          ]
         : [];
     });
   },

@@ -7,13 +7,31 @@ const BODY_FROM_MHZ = 2400;
 
 /** Which way a device looks, and whether a body is between it and the other end. */
 export const orientation: AuditRule = {
-  id: 'orientation', title: 'Orientation or body position differs',
+  id: 'orientation',
+  title: 'Orientation or body position differs',
   find: (of) => [
-    ...statedApart(of, (p) => stated(p.rigs, (r) => r.orientation)).map(({ pair, texts }) => ({ products: idsOf(pair), what: `Orientation: ${pair[0].name} ${texts[0]}; ${pair[1].name} ${texts[1]}`, sizeDb: undefined, size: NOT_KNOWN, mend: 'Turn both alike; a turn on the spot at one distance shows what it is worth.' })),
+    ...statedApart(of, (p) => stated(p.rigs, (r) => r.orientation)).map(({ pair, texts }) => ({
+      products: idsOf(pair),
+      what: `Orientation: ${pair[0].name} ${texts[0]}; ${pair[1].name} ${texts[1]}`,
+      sizeDb: undefined,
+      size: NOT_KNOWN,
+      mend: 'Turn both alike; a turn on the spot at one distance shows what it is worth.',
+    })),
     ...statedApart(of, (p) => stated(p.rigs, (r) => r.bodyPosition)).map(({ pair, texts }) => {
       const [a, b] = pair.map((p) => middle(p.rigs, (r) => r.bodyLossDb));
-      const db = a !== undefined && b !== undefined ? Math.abs(a - b) : Math.max(pair[0].bandMHz, pair[1].bandMHz) >= BODY_FROM_MHZ ? BODY_DB : undefined;
-      return { products: idsOf(pair), what: `Body: ${pair[0].name} ${texts[0]}; ${pair[1].name} ${texts[1]}`, sizeDb: db, size: db === undefined ? NOT_KNOWN : `up to ${decibels(db)}`, mend: 'Carry both in one place, or measure the body by a walk with it in the way.' };
+      const db =
+        a !== undefined && b !== undefined
+          ? Math.abs(a - b)
+          : Math.max(pair[0].bandMHz, pair[1].bandMHz) >= BODY_FROM_MHZ
+            ? BODY_DB
+            : undefined;
+      return {
+        products: idsOf(pair),
+        what: `Body: ${pair[0].name} ${texts[0]}; ${pair[1].name} ${texts[1]}`,
+        sizeDb: db,
+        size: db === undefined ? NOT_KNOWN : `up to ${decibels(db)}`,
+        mend: 'Carry both in one place, or measure the body by a walk with it in the way.',
+      };
     }),
   ],
 };

@@ -6,11 +6,23 @@ const ALIKE_DB = 0.5;
 
 /** Power as it was set on the rigs: a choice of the tester, not a property of the product. */
 export const power: AuditRule = {
-  id: 'power', title: 'Powers set differ',
-  find: (of) => pairsOf(of).flatMap((pair) => {
-    const [a, b] = pair.map((p) => middle(p.rigs, (r) => r.powerMw));
-    if (a === undefined || b === undefined) return [];
-    const db = Math.abs(10 * Math.log10(a / b));
-    return db < ALIKE_DB ? [] : [{ products: idsOf(pair), what: `Power: ${pair[0].name} set to ${a} mW, ${pair[1].name} to ${b} mW`, sizeDb: db, size: decibels(db), mend: 'Set both to one power, or say that each ran at its own greatest.' }];
-  }),
+  id: 'power',
+  title: 'Powers set differ',
+  find: (of) =>
+    pairsOf(of).flatMap((pair) => {
+      const [a, b] = pair.map((p) => middle(p.rigs, (r) => r.powerMw));
+      if (a === undefined || b === undefined) return [];
+      const db = Math.abs(10 * Math.log10(a / b));
+      return db < ALIKE_DB
+        ? []
+        : [
+            {
+              products: idsOf(pair),
+              what: `Power: ${pair[0].name} set to ${a} mW, ${pair[1].name} to ${b} mW`,
+              sizeDb: db,
+              size: decibels(db),
+              mend: 'Set both to one power, or say that each ran at its own greatest.',
+            },
+          ];
+    }),
 };

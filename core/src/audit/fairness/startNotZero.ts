@@ -5,9 +5,21 @@ const AT_ZERO_M = 1;
 
 /** A walk that begins some way out has not shown that the rig works. */
 export const startNotZero: AuditRule = {
-  id: 'start', title: 'Not begun at the fixed end',
-  find: ({ products }) => products.flatMap((p) => {
-    const late = p.walks.filter((w) => w.startM > AT_ZERO_M);
-    return late.length === 0 ? [] : [{ products: [p.id], what: `${p.name}: ${late.length} of ${p.walks.length} walks began ${Math.max(...late.map((w) => w.startM)).toFixed(0)} m out`, sizeDb: undefined, size: NOT_KNOWN, mend: 'Begin at the fixed end, with the baseline heard there.' }];
-  }),
+  id: 'start',
+  title: 'Not begun at the fixed end',
+  find: ({ products }) =>
+    products.flatMap((p) => {
+      const late = p.walks.filter((w) => w.startM > AT_ZERO_M);
+      return late.length === 0
+        ? []
+        : [
+            {
+              products: [p.id],
+              what: `${p.name}: ${late.length} of ${p.walks.length} walks began ${Math.max(...late.map((w) => w.startM)).toFixed(0)} m out`,
+              sizeDb: undefined,
+              size: NOT_KNOWN,
+              mend: 'Begin at the fixed end, with the baseline heard there.',
+            },
+          ];
+    }),
 };

@@ -12,22 +12,29 @@ const LEAST_OTHERS = 3;
 
 /** The last walk of a product surprises, and it was left at that. Prediction interval of one more of a normal sample, in ln distance. */
 export const surprise: AuditRule = {
-  id: 'surprise', title: 'A surprise was not measured again',
-  find: ({ products }) => products.flatMap((p): AuditFinding[] => {
-    const places = p.walks.flatMap((w) => {
-      const place = logPlace(w);
-      return place === undefined ? [] : [{ walk: w, place }];
-    });
-    const last = places.at(-1);
-    const others = places.slice(0, -1).map((x) => x.place);
-    if (!last || others.length < LEAST_OTHERS) return [];
-    const sd = Math.max(LEAST_SD, standardDeviation(others)) * Math.sqrt(1 + 1 / others.length);
-    const off = last.place - mean(others);
-    if (Math.abs(off) < studentQuantile(0.5 + EXPECTED / 2, others.length - 1) * sd) return [];
-    const factor = Math.exp(off).toFixed(2);
-    return [{
-      products: [p.id], what: `${p.name}, walk ${last.walk.label}: ${factor} times as far as the others, and no walk after it`,
-      sizeDb: undefined, size: `a factor of ${factor}`, mend: 'Walk it once more before it counts.',
-    }];
-  }),
+  id: 'surprise',
+  title: 'A surprise was not measured again',
+  find: ({ products }) =>
+    products.flatMap((p): AuditFinding[] => {
+      const places = p.walks.flatMap((w) => {
+        const place = logPlace(w);
+        return place === undefined ? [] : [{ walk: w, place }];
+      });
+      const last = places.at(-1);
+      const others = places.slice(0, -1).map((x) => x.place);
+      if (!last || others.length < LEAST_OTHERS) return [];
+      const sd = Math.max(LEAST_SD, standardDeviation(others)) * Math.sqrt(1 + 1 / others.length);
+      const off = last.place - mean(others);
+      if (Math.abs(off) < studentQuantile(0.5 + EXPECTED / 2, others.length - 1) * sd) return [];
+      const factor = Math.exp(off).toFixed(2);
+      return [
+        {
+          products: [p.id],
+          what: `${p.name}, walk ${last.walk.label}: ${factor} times as far as the others, and no walk after it`,
+          sizeDb: undefined,
+          size: `a factor of ${factor}`,
+          mend: 'Walk it once more before it counts.',
+        },
+      ];
+    }),
 };

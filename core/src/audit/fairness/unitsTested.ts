@@ -2,10 +2,23 @@ import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
 
 /** Two units of a model can differ: with one, the result speaks for that unit. */
 export const unitsTested: AuditRule = {
-  id: 'units', title: 'One unit was tested',
+  id: 'units',
+  title: 'One unit was tested',
   find: ({ products }) => {
-    const single = products.filter((p) => p.walks.length > 0 && new Set(p.walks.map((w) => w.unit)).size === 1);
+    const single = products.filter(
+      (p) => p.walks.length > 0 && new Set(p.walks.map((w) => w.unit)).size === 1,
+    );
     const names = single.map((p) => p.name).join(' and ');
-    return single.length === 0 ? [] : [{ products: single.map((p) => p.id), what: `One unit of ${names} was walked`, sizeDb: undefined, size: NOT_KNOWN, mend: 'Walk a second unit, bought apart from the first.' }];
+    return single.length === 0
+      ? []
+      : [
+          {
+            products: single.map((p) => p.id),
+            what: `One unit of ${names} was walked`,
+            sizeDb: undefined,
+            size: NOT_KNOWN,
+            mend: 'Walk a second unit, bought apart from the first.',
+          },
+        ];
   },
 };

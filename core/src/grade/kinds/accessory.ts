@@ -13,5 +13,9 @@ export const accessory: Kind = {
   direction: 'mobile-to-fixed',
   judgedBy: 'sense',
   bothWays: false,
-  checks: [{ id: 'fitted', text: 'Fitted as its maker says, and the rest of the rig unchanged' }, { id: 'legal', text: 'Power and antenna gain within local rules; ask a licensed person when in doubt' }, ...COMMON_CHECKS],
+  checks: [
+    { id: 'fitted', text: 'Fitted as its maker says, and the rest of the rig unchanged' },
+    { id: 'legal', text: 'Power and antenna gain within local rules; ask a licensed person when in doubt' },
+    ...COMMON_CHECKS,
+  ],
 };

@@ -7,7 +7,15 @@ import { speaker } from './speaker.ts';
 import { twoWayRadio } from './twoWayRadio.ts';
 import { videoLink } from './videoLink.ts';
 
-export const KINDS: readonly Kind[] = [microphone, videoLink, speaker, router, remote, twoWayRadio, accessory];
+export const KINDS: readonly Kind[] = [
+  microphone,
+  videoLink,
+  speaker,
+  router,
+  remote,
+  twoWayRadio,
+  accessory,
+];
 
 /** @throws RangeError for a kind that is not there. */
 export function kindOf(id: string): Kind {

@@ -12,5 +12,8 @@ export const videoLink: Kind = {
   direction: 'mobile-to-fixed',
   judgedBy: 'sense',
   bothWays: false,
-  checks: [{ id: 'plugs', text: 'Video cables seated and locked: the picture stays when they are touched' }, ...COMMON_CHECKS],
+  checks: [
+    { id: 'plugs', text: 'Video cables seated and locked: the picture stays when they are touched' },
+    ...COMMON_CHECKS,
+  ],
 };

@@ -26,7 +26,11 @@ const DRIFT_FROM_MS = 60_000;
  */
 export function fitClock(samples: readonly ClockSample[]): ClockFit | undefined {
   if (samples.length === 0) return undefined;
-  const rows = samples.map((s) => ({ t: s.deviceMs, offset: s.baseMs - s.deviceMs, w: 3 / Math.max(0.5, s.halfRttMs) ** 2 }));
+  const rows = samples.map((s) => ({
+    t: s.deviceMs,
+    offset: s.baseMs - s.deviceMs,
+    w: 3 / Math.max(0.5, s.halfRttMs) ** 2,
+  }));
   const sum = (f: (r: (typeof rows)[number]) => number): number => rows.reduce((total, r) => total + f(r), 0);
   const weight = sum((r) => r.w);
   const centre = sum((r) => r.w * r.t) / weight;
@@ -43,7 +47,10 @@ export function fitClock(samples: readonly ClockSample[]): ClockFit | undefined 
     offsetAt: (deviceMs) => {
       const away = deviceMs - centre;
       const driftMs = drifting ? Math.abs(away) / Math.sqrt(spread) : Math.abs(away) * USUAL_DRIFT;
-      return { offsetMs: mean + drift * away, uncertaintyMs: Math.hypot(floorMs, 1 / Math.sqrt(weight), driftMs) };
+      return {
+        offsetMs: mean + drift * away,
+        uncertaintyMs: Math.hypot(floorMs, 1 / Math.sqrt(weight), driftMs),
+      };
     },
   };
 }

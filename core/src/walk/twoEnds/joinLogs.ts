@@ -31,18 +31,37 @@ const monotonicMs = ({ time }: WalkEvent): number => time.originMs + time.inputM
  */
 export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
   const begin = log.find((e) => e.kind === 'begin');
-  const joins = log.filter((e): e is EventOf<'joined'> => e.kind === 'joined' && e.deviceId !== begin?.deviceId);
+  const joins = log.filter(
+    (e): e is EventOf<'joined'> => e.kind === 'joined' && e.deviceId !== begin?.deviceId,
+  );
   if (!begin || joins.length === 0) return { log, joined: [] };
   const of = (deviceId: string): WalkEvent[] => log.filter((e) => e.deviceId === deviceId);
   const own = of(begin.deviceId);
   const walkClock = walkClockOf(own);
-  const moved = new Map(joins.map((join) => {
-    const theirs = of(join.deviceId);
-    const bridge = bridgeBetween(theirs, own);
-    const at = (event: WalkEvent): WalkEvent => ({ ...event, time: { ...event.time, ...walkClock(bridge.toOwnMs(monotonicMs(event))) } });
-    const uncertaintyS = Math.max(...theirs.map((e) => bridge.uncertaintyMs(monotonicMs(e)))) / 1000;
-    return [join.deviceId, { events: theirs.map(at), joined: { deviceId: join.deviceId, role: join.body.role, direction: join.body.direction, by: bridge.by, uncertaintyS } }] as const;
-  }));
+  const moved = new Map(
+    joins.map((join) => {
+      const theirs = of(join.deviceId);
+      const bridge = bridgeBetween(theirs, own);
+      const at = (event: WalkEvent): WalkEvent => ({
+        ...event,
+        time: { ...event.time, ...walkClock(bridge.toOwnMs(monotonicMs(event))) },
+      });
+      const uncertaintyS = Math.max(...theirs.map((e) => bridge.uncertaintyMs(monotonicMs(e)))) / 1000;
+      return [
+        join.deviceId,
+        {
+          events: theirs.map(at),
+          joined: {
+            deviceId: join.deviceId,
+            role: join.body.role,
+            direction: join.body.direction,
+            by: bridge.by,
+            uncertaintyS,
+          },
+        },
+      ] as const;
+    }),
+  );
   return {
     log: [...log.filter((e) => !moved.has(e.deviceId)), ...[...moved.values()].flatMap((m) => m.events)],
     joined: [...moved.values()].map((m) => m.joined),
@@ -54,18 +73,29 @@ export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
  * beginning. With the rate, by which a second of reaction is told in seconds of the walk.
  */
 function walkClockOf(own: readonly WalkEvent[]): (ms: number) => { walkS: number; rate: number } {
-  const points = own.map((e) => ({ ms: monotonicMs(e), walkS: e.time.walkS, rate: e.time.rate })).sort((a, b) => a.ms - b.ms);
+  const points = own
+    .map((e) => ({ ms: monotonicMs(e), walkS: e.time.walkS, rate: e.time.rate }))
+    .sort((a, b) => a.ms - b.ms);
   const leastS = points[0]?.walkS ?? 0;
   return (ms) => {
     const after = points.findIndex((p) => p.ms > ms);
-    const before = points[after === -1 ? points.length - 1 : Math.max(0, after - 1)] as (typeof points)[number];
+    const before = points[
+      after === -1 ? points.length - 1 : Math.max(0, after - 1)
+    ] as (typeof points)[number];
     const next = after > 0 ? points[after] : undefined;
-    const walkS = next && next.ms > before.ms ? before.walkS + ((next.walkS - before.walkS) * (ms - before.ms)) / (next.ms - before.ms) : before.walkS + (before.rate * (ms - before.ms)) / 1000;
+    const walkS =
+      next && next.ms > before.ms
+        ? before.walkS + ((next.walkS - before.walkS) * (ms - before.ms)) / (next.ms - before.ms)
+        : before.walkS + (before.rate * (ms - before.ms)) / 1000;
     return { walkS: Math.max(leastS, walkS), rate: before.rate };
   };
 }
 
-interface Bridge { readonly by: JoinedDevice['by']; toOwnMs(theirMs: number): number; uncertaintyMs(theirMs: number): number }
+interface Bridge {
+  readonly by: JoinedDevice['by'];
+  toOwnMs(theirMs: number): number;
+  uncertaintyMs(theirMs: number): number;
+}
 
 function bridgeBetween(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Bridge {
   const [a, b] = [clockOf(theirs), clockOf(own)];
@@ -74,7 +104,13 @@ function bridgeBetween(theirs: readonly WalkEvent[], own: readonly WalkEvent[]):
 }
 
 const clockOf = (events: readonly WalkEvent[]): ClockFit | undefined =>
-  fitClock(events.flatMap((e) => (e.kind === 'clock' ? [{ deviceMs: monotonicMs(e), baseMs: e.body.baseMs, halfRttMs: e.body.halfRttMs }] : [])));
+  fitClock(
+    events.flatMap((e) =>
+      e.kind === 'clock'
+        ? [{ deviceMs: monotonicMs(e), baseMs: e.body.baseMs, halfRttMs: e.body.halfRttMs }]
+        : [],
+    ),
+  );
 
 function byClocks(a: ClockFit, b: ClockFit): Bridge {
   const toOwnMs = (theirMs: number): number => {
@@ -83,19 +119,30 @@ function byClocks(a: ClockFit, b: ClockFit): Bridge {
     const rough = baseMs - b.meanOffsetMs;
     return baseMs - b.offsetAt(rough).offsetMs;
   };
-  return { by: 'clocks compared', toOwnMs, uncertaintyMs: (ms) => Math.hypot(a.offsetAt(ms).uncertaintyMs, b.offsetAt(toOwnMs(ms)).uncertaintyMs) };
+  return {
+    by: 'clocks compared',
+    toOwnMs,
+    uncertaintyMs: (ms) => Math.hypot(a.offsetAt(ms).uncertaintyMs, b.offsetAt(toOwnMs(ms)).uncertaintyMs),
+  };
 }
 
 /** Both press at a count: the same count on both is one moment, known to both presses' scatter. */
 function bySharedMoments(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Bridge | undefined {
-  const counts = (events: readonly WalkEvent[]): Map<number, number> => new Map(events.flatMap((e) => (e.kind === 'shared' ? [[e.body.count, monotonicMs(e)] as const] : [])));
+  const counts = (events: readonly WalkEvent[]): Map<number, number> =>
+    new Map(events.flatMap((e) => (e.kind === 'shared' ? [[e.body.count, monotonicMs(e)] as const] : [])));
   const [a, b] = [counts(theirs), counts(own)];
-  const pairs = [...a].flatMap(([count, ms]) => (b.has(count) ? [{ ms, offset: (b.get(count) as number) - ms }] : []));
+  const pairs = [...a].flatMap(([count, ms]) =>
+    b.has(count) ? [{ ms, offset: (b.get(count) as number) - ms }] : [],
+  );
   if (pairs.length === 0) return undefined;
   const offset = pairs.reduce((sum, p) => sum + p.offset, 0) / pairs.length;
   const pressMs = (1000 * DEFAULT_DELAY.spreadS * Math.SQRT2) / Math.sqrt(pairs.length);
   const near = (ms: number): number => Math.min(...pairs.map((p) => Math.abs(ms - p.ms)));
-  return { by: 'shared moment', toOwnMs: (ms) => ms + offset, uncertaintyMs: (ms) => Math.hypot(pressMs, near(ms) * 2 * 100e-6) };
+  return {
+    by: 'shared moment',
+    toOwnMs: (ms) => ms + offset,
+    uncertaintyMs: (ms) => Math.hypot(pressMs, near(ms) * 2 * 100e-6),
+  };
 }
 
 function byWallClocks(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Bridge {

@@ -11,7 +11,14 @@ if (secret !== '') {
 }
 document.getElementById('form').addEventListener('submit', async (event) => {
   event.preventDefault();
-  const answer = await fetch('/pair', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: document.getElementById('name').value, ...(secret === '' ? { code: code.value } : { secret }) }) });
+  const answer = await fetch('/pair', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      name: document.getElementById('name').value,
+      ...(secret === '' ? { code: code.value } : { secret }),
+    }),
+  });
   if (answer.status === 204) location.assign('/');
   else {
     const { what, todo } = await answer.json();

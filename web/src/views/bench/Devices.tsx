@@ -13,28 +13,78 @@ export function Devices() {
   const client = useQueryClient();
   const [offer, setOffer] = useState<PairingOffer>();
   const make = useMutation({ mutationFn: base.offer, onSuccess: setOffer });
-  const revoke = useMutation({ mutationFn: base.revoke, onSuccess: () => void client.invalidateQueries({ queryKey: ['lan'] }) });
+  const revoke = useMutation({
+    mutationFn: base.revoke,
+    onSuccess: () => void client.invalidateQueries({ queryKey: ['lan'] }),
+  });
   return (
-    <Stage title="Devices" lead="A phone logs the walk, or listens at the other end, over the local network. Nothing is open there to a device that is not paired.">
+    <Stage
+      title="Devices"
+      lead="A phone logs the walk, or listens at the other end, over the local network. Nothing is open there to a device that is not paired."
+    >
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the devices" />}
-      {data?.addresses.length === 0 && <Empty title="Urvek serves this machine only">To let phones on the local network take part, stop it and start it with <code>npm start -- --lan</code>.</Empty>}
+      {data?.addresses.length === 0 && (
+        <Empty title="Urvek serves this machine only">
+          To let phones on the local network take part, stop it and start it with{' '}
+          <code>npm start -- --lan</code>.
+        </Empty>
+      )}
       {data && data.addresses.length > 0 && (
         <div className="grid gap-4 lg:grid-cols-2">
           <section className="sheet grid content-start gap-3 p-4" aria-label="Pair a device">
             <h2>Pair a device</h2>
-            {data.freshAuthority && <p className="border-l-4 border-degraded pl-3">This machine has a new authority, because it is the first start on the network or its addresses changed: phones install it again.</p>}
+            {data.freshAuthority && (
+              <p className="border-l-4 border-degraded pl-3">
+                This machine has a new authority, because it is the first start on the network or its
+                addresses changed: phones install it again.
+              </p>
+            )}
             <ol className="list-decimal pl-5">
-              <li>Install the authority on the phone, once: <a className="underline" href="/api/lan/authority.crt" download>urvek-authority.crt</a>. The pairing page offers it too, and says how on the usual systems. It can vouch for nothing but this machine’s own addresses.</li>
+              <li>
+                Install the authority on the phone, once:{' '}
+                <a className="underline" href="/api/lan/authority.crt" download>
+                  urvek-authority.crt
+                </a>
+                . The pairing page offers it too, and says how on the usual systems. It can vouch for nothing
+                but this machine’s own addresses.
+              </li>
               <li>Make a code. It works once, for five minutes.</li>
-              <li>Scan the picture with the phone, or open {data.addresses.map((a) => <strong key={a} className="break-all">{a}pair </strong>)} and type the code.</li>
+              <li>
+                Scan the picture with the phone, or open{' '}
+                {data.addresses.map((a) => (
+                  <strong key={a} className="break-all">
+                    {a}pair{' '}
+                  </strong>
+                ))}{' '}
+                and type the code.
+              </li>
             </ol>
-            <div><button className="btn btn-main" onClick={() => make.mutate()}>Make a code</button></div>
+            <div>
+              <button className="btn btn-main" onClick={() => make.mutate()}>
+                Make a code
+              </button>
+            </div>
             {make.error && <Trouble error={make.error} />}
             {offer && (
               <div className="flex flex-wrap items-center gap-4">
-                {offer.links.map((link) => <QrCode key={link} address={link} what={`A picture of the pairing address at ${new URL(link).host}`} size={190} />)}
-                <p><span className="figure block text-3xl font-bold tracking-widest" data-pairing-code={offer.code}>{offer.code}</span>until {format(offer.untilMs, 'HH:mm')}</p>
+                {offer.links.map((link) => (
+                  <QrCode
+                    key={link}
+                    address={link}
+                    what={`A picture of the pairing address at ${new URL(link).host}`}
+                    size={190}
+                  />
+                ))}
+                <p>
+                  <span
+                    className="figure block text-3xl font-bold tracking-widest"
+                    data-pairing-code={offer.code}
+                  >
+                    {offer.code}
+                  </span>
+                  until {format(offer.untilMs, 'HH:mm')}
+                </p>
               </div>
             )}
           </section>
@@ -43,9 +93,29 @@ export function Devices() {
             {data.devices.length === 0 && <p className="text-faint">None yet.</p>}
             <ul className="mt-1 grid gap-1">
               {data.devices.map((d) => (
-                <li key={d.id} className="flex items-center gap-3 border-b border-rule py-1" data-device={d.revoked ? 'revoked' : 'paired'}>
-                  <span className="flex-1"><strong>{d.name}</strong><span className="block text-[0.85rem] text-faint">paired {format(d.pairedMs, 'd MMMM, HH:mm')}; last seen {format(d.seenMs, 'd MMMM, HH:mm')}</span></span>
-                  {d.revoked ? <span className="text-faint">revoked</span> : <button className="btn" aria-label={`Revoke ${d.name}`} onClick={() => revoke.mutate(d.id)}>Revoke</button>}
+                <li
+                  key={d.id}
+                  className="flex items-center gap-3 border-b border-rule py-1"
+                  data-device={d.revoked ? 'revoked' : 'paired'}
+                >
+                  <span className="flex-1">
+                    <strong>{d.name}</strong>
+                    <span className="block text-[0.85rem] text-faint">
+                      paired {format(d.pairedMs, 'd MMMM, HH:mm')}; last seen{' '}
+                      {format(d.seenMs, 'd MMMM, HH:mm')}
+                    </span>
+                  </span>
+                  {d.revoked ? (
+                    <span className="text-faint">revoked</span>
+                  ) : (
+                    <button
+                      className="btn"
+                      aria-label={`Revoke ${d.name}`}
+                      onClick={() => revoke.mutate(d.id)}
+                    >
+                      Revoke
+                    </button>
+                  )}
                 </li>
               ))}
             </ul>

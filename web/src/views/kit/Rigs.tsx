@@ -6,18 +6,37 @@ import { Choice, Field } from '../../components/Field.tsx';
 import { asFigure, newId, type SetupForm } from './form.ts';
 import { Playout } from './Playout.tsx';
 
-interface Setting { readonly field: keyof RigSettings; readonly label: string; readonly suffix?: string; readonly span?: number }
+interface Setting {
+  readonly field: keyof RigSettings;
+  readonly label: string;
+  readonly suffix?: string;
+  readonly span?: number;
+}
 
 const MAIN: readonly Setting[] = [
-  { field: 'channel', label: 'Channel', span: 2 }, { field: 'heightFixedM', label: 'Height, fixed end', suffix: 'm', span: 2 }, { field: 'heightMobileM', label: 'Height, mobile end', suffix: 'm', span: 2 },
+  { field: 'channel', label: 'Channel', span: 2 },
+  { field: 'heightFixedM', label: 'Height, fixed end', suffix: 'm', span: 2 },
+  { field: 'heightMobileM', label: 'Height, mobile end', suffix: 'm', span: 2 },
 ];
 const MORE: readonly Setting[] = [
-  { field: 'widthMHz', label: 'Channel width', suffix: 'MHz', span: 2 }, { field: 'powerMw', label: 'Power as set', suffix: 'mW', span: 2 }, { field: 'playoutDelayS', label: 'Playout delay', suffix: 's', span: 2 },
-  { field: 'gain', label: 'Gain', span: 2 }, { field: 'squelch', label: 'Squelch', span: 2 }, { field: 'firmware', label: 'Firmware', span: 2 },
-  { field: 'antenna', label: 'Antenna', span: 2 }, { field: 'antennaGainDbi', label: 'Antenna gain', suffix: 'dBi', span: 2 }, { field: 'feederLossDb', label: 'Feeder loss', suffix: 'dB', span: 2 },
-  { field: 'orientation', label: 'Orientation', span: 4 }, { field: 'bodyPosition', label: 'Body position', span: 4 }, { field: 'bodyLossDb', label: 'Body loss', suffix: 'dB', span: 2 }, { field: 'cables', label: 'Cables and connectors', span: 6 },
-  { field: 'batteryWh', label: 'Battery', suffix: 'Wh', span: 2 }, { field: 'loadW', label: 'Load', suffix: 'W', span: 2 }, { field: 'batteryV', label: 'Battery voltage', suffix: 'V', span: 2 },
-  { field: 'inputMinV', label: 'Input, least', suffix: 'V', span: 2 }, { field: 'inputMaxV', label: 'Input, most', suffix: 'V', span: 2 },
+  { field: 'widthMHz', label: 'Channel width', suffix: 'MHz', span: 2 },
+  { field: 'powerMw', label: 'Power as set', suffix: 'mW', span: 2 },
+  { field: 'playoutDelayS', label: 'Playout delay', suffix: 's', span: 2 },
+  { field: 'gain', label: 'Gain', span: 2 },
+  { field: 'squelch', label: 'Squelch', span: 2 },
+  { field: 'firmware', label: 'Firmware', span: 2 },
+  { field: 'antenna', label: 'Antenna', span: 2 },
+  { field: 'antennaGainDbi', label: 'Antenna gain', suffix: 'dBi', span: 2 },
+  { field: 'feederLossDb', label: 'Feeder loss', suffix: 'dB', span: 2 },
+  { field: 'orientation', label: 'Orientation', span: 4 },
+  { field: 'bodyPosition', label: 'Body position', span: 4 },
+  { field: 'bodyLossDb', label: 'Body loss', suffix: 'dB', span: 2 },
+  { field: 'cables', label: 'Cables and connectors', span: 6 },
+  { field: 'batteryWh', label: 'Battery', suffix: 'Wh', span: 2 },
+  { field: 'loadW', label: 'Load', suffix: 'W', span: 2 },
+  { field: 'batteryV', label: 'Battery voltage', suffix: 'V', span: 2 },
+  { field: 'inputMinV', label: 'Input, least', suffix: 'V', span: 2 },
+  { field: 'inputMaxV', label: 'Input, most', suffix: 'V', span: 2 },
 ];
 const SPAN = ['', 'col-span-1', 'col-span-2', 'col-span-3', 'col-span-4', 'col-span-5', 'col-span-6'];
 
@@ -26,49 +45,129 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
   const units = useFieldArray({ control: form.control, name: `${product}.units`, keyName: 'key' });
   const rigs = useFieldArray({ control: form.control, name: `${product}.rigs`, keyName: 'key' });
   const errors = form.formState.errors.products?.[index];
-  const elsewhere = form.watch('products').flatMap((p, i) => (i === index ? [] : p.rigs.map((rig) => ({ product: p.name, rig }))));
+  const elsewhere = form
+    .watch('products')
+    .flatMap((p, i) => (i === index ? [] : p.rigs.map((rig) => ({ product: p.name, rig }))));
   const values = form.watch(`${product}.rigs`);
   const unitId = form.watch(`${product}.units.0.id`);
-  const copy = (rig: Rig, own: boolean): void => rigs.append({ ...rig, id: newId(), name: `${rig.name}, copy`, ...(own ? {} : { unitFixedId: unitId, unitMobileId: unitId }) });
+  const copy = (rig: Rig, own: boolean): void =>
+    rigs.append({
+      ...rig,
+      id: newId(),
+      name: `${rig.name}, copy`,
+      ...(own ? {} : { unitFixedId: unitId, unitMobileId: unitId }),
+    });
   return (
     <>
       <fieldset className="mt-3 border-t border-rule pt-2">
-        <div className="flex items-center"><legend className="float-left flex-1 font-bold">Units</legend>
-          <button type="button" className="btn btn-quiet" onClick={() => units.append({ id: newId(), label: String.fromCharCode(65 + units.fields.length), history: '' })}>Add a unit</button></div>
+        <div className="flex items-center">
+          <legend className="float-left flex-1 font-bold">Units</legend>
+          <button
+            type="button"
+            className="btn btn-quiet"
+            onClick={() =>
+              units.append({ id: newId(), label: String.fromCharCode(65 + units.fields.length), history: '' })
+            }
+          >
+            Add a unit
+          </button>
+        </div>
         {units.fields.map((field, i) => (
           <div key={field.key} className="mt-1 grid grid-cols-[1fr_3fr] gap-3">
-            <Field label={`Unit ${i + 1}`} {...form.register(`${product}.units.${i}.label`)} error={errors?.units?.[i]?.label?.message} />
-            <Field label="History" placeholder="bought, lent, repaired, dropped" {...form.register(`${product}.units.${i}.history`)} />
+            <Field
+              label={`Unit ${i + 1}`}
+              {...form.register(`${product}.units.${i}.label`)}
+              error={errors?.units?.[i]?.label?.message}
+            />
+            <Field
+              label="History"
+              placeholder="bought, lent, repaired, dropped"
+              {...form.register(`${product}.units.${i}.history`)}
+            />
           </div>
         ))}
       </fieldset>
       <fieldset className="mt-3 border-t border-rule pt-2">
-        <div className="flex items-center gap-2"><legend className="float-left flex-1 font-bold">Rigs</legend>
+        <div className="flex items-center gap-2">
+          <legend className="float-left flex-1 font-bold">Rigs</legend>
           {elsewhere.length > 0 && (
-            <Choice hideLabel label="Copy a rig from another product" value="" onChange={(e) => { const from = elsewhere[Number(e.target.value)]; if (from) copy(from.rig, false); }}>
+            <Choice
+              hideLabel
+              label="Copy a rig from another product"
+              value=""
+              onChange={(e) => {
+                const from = elsewhere[Number(e.target.value)];
+                if (from) copy(from.rig, false);
+              }}
+            >
               <option value="">copy one from …</option>
-              {elsewhere.map((x, i) => <option key={x.rig.id} value={i}>{x.product}: {x.rig.name}</option>)}
+              {elsewhere.map((x, i) => (
+                <option key={x.rig.id} value={i}>
+                  {x.product}: {x.rig.name}
+                </option>
+              ))}
             </Choice>
           )}
         </div>
         {rigs.fields.map((field, i) => (
           <div key={field.key} className="mt-2">
             <div className="grid grid-cols-6 items-end gap-x-3 gap-y-2">
-              <Field className="col-span-2" label="Rig" {...form.register(`${product}.rigs.${i}.name`)} error={errors?.rigs?.[i]?.name?.message} />
+              <Field
+                className="col-span-2"
+                label="Rig"
+                {...form.register(`${product}.rigs.${i}.name`)}
+                error={errors?.rigs?.[i]?.name?.message}
+              />
               <UnitChoice form={form} index={index} rig={i} end="unitFixedId" label="At the fixed end" />
               <UnitChoice form={form} index={index} rig={i} end="unitMobileId" label="At the mobile end" />
               <div className="col-span-2 flex justify-end">
-                <button type="button" className="btn btn-quiet" onClick={() => values[i] && copy(values[i], true)}><Copy aria-hidden size={15} />Copy</button>
-                {rigs.fields.length > 1 && <button type="button" className="btn btn-quiet" aria-label={`Remove rig ${values[i]?.name ?? i + 1}`} onClick={() => rigs.remove(i)}><Trash2 aria-hidden size={16} /></button>}
+                <button
+                  type="button"
+                  className="btn btn-quiet"
+                  onClick={() => values[i] && copy(values[i], true)}
+                >
+                  <Copy aria-hidden size={15} />
+                  Copy
+                </button>
+                {rigs.fields.length > 1 && (
+                  <button
+                    type="button"
+                    className="btn btn-quiet"
+                    aria-label={`Remove rig ${values[i]?.name ?? i + 1}`}
+                    onClick={() => rigs.remove(i)}
+                  >
+                    <Trash2 aria-hidden size={16} />
+                  </button>
+                )}
               </div>
-              {MAIN.map((setting) => <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />)}
+              {MAIN.map((setting) => (
+                <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />
+              ))}
             </div>
             <details className="mt-1">
-              <summary className="cursor-pointer text-[0.85rem] text-faint">Antenna, power, firmware, battery and the rest</summary>
+              <summary className="cursor-pointer text-[0.85rem] text-faint">
+                Antenna, power, firmware, battery and the rest
+              </summary>
               <div className="mt-1 grid grid-cols-6 gap-x-3 gap-y-2">
-                <Choice className="col-span-2" label="Antenna stands" {...form.register(`${product}.rigs.${i}.antennaPlace`)}>{ANTENNA_PLACES.map((p) => <option key={p} value={p}>{p}</option>)}</Choice>
-                {MORE.map((setting) => <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />)}
-                <Playout onMeasured={(delayS) => form.setValue(`${product}.rigs.${i}.playoutDelayS`, delayS, { shouldDirty: true })} />
+                <Choice
+                  className="col-span-2"
+                  label="Antenna stands"
+                  {...form.register(`${product}.rigs.${i}.antennaPlace`)}
+                >
+                  {ANTENNA_PLACES.map((p) => (
+                    <option key={p} value={p}>
+                      {p}
+                    </option>
+                  ))}
+                </Choice>
+                {MORE.map((setting) => (
+                  <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />
+                ))}
+                <Playout
+                  onMeasured={(delayS) =>
+                    form.setValue(`${product}.rigs.${i}.playoutDelayS`, delayS, { shouldDirty: true })
+                  }
+                />
               </div>
             </details>
             {values[i] && <BatteryLine rig={values[i]} />}
@@ -79,21 +178,79 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
   );
 }
 
-function UnitChoice({ form, index, rig, end, label }: { form: SetupForm; index: number; rig: number; end: 'unitFixedId' | 'unitMobileId'; label: string }) {
-  return <Choice className="col-span-1" label={label} {...form.register(`products.${index}.rigs.${rig}.${end}`)}>{form.watch(`products.${index}.units`).map((u) => <option key={u.id} value={u.id}>{u.label}</option>)}</Choice>;
+function UnitChoice({
+  form,
+  index,
+  rig,
+  end,
+  label,
+}: {
+  form: SetupForm;
+  index: number;
+  rig: number;
+  end: 'unitFixedId' | 'unitMobileId';
+  label: string;
+}) {
+  return (
+    <Choice className="col-span-1" label={label} {...form.register(`products.${index}.rigs.${rig}.${end}`)}>
+      {form.watch(`products.${index}.units`).map((u) => (
+        <option key={u.id} value={u.id}>
+          {u.label}
+        </option>
+      ))}
+    </Choice>
+  );
 }
 
-const TEXTS: readonly (keyof RigSettings)[] = ['channel', 'gain', 'squelch', 'firmware', 'antenna', 'orientation', 'bodyPosition', 'cables'];
+const TEXTS: readonly (keyof RigSettings)[] = [
+  'channel',
+  'gain',
+  'squelch',
+  'firmware',
+  'antenna',
+  'orientation',
+  'bodyPosition',
+  'cables',
+];
 
-function SettingField({ form, index, rig, setting: { field, label, suffix, span = 2 } }: { form: SetupForm; index: number; rig: number; setting: Setting }) {
+function SettingField({
+  form,
+  index,
+  rig,
+  setting: { field, label, suffix, span = 2 },
+}: {
+  form: SetupForm;
+  index: number;
+  rig: number;
+  setting: Setting;
+}) {
   const error = form.formState.errors.products?.[index]?.rigs?.[rig]?.[field]?.message;
   const text = TEXTS.includes(field);
-  return <Field className={SPAN[span]} label={label} suffix={suffix} {...(text ? {} : { inputMode: 'decimal' as const })} {...form.register(`products.${index}.rigs.${rig}.${field}`, text ? {} : asFigure)} error={error} />;
+  return (
+    <Field
+      className={SPAN[span]}
+      label={label}
+      suffix={suffix}
+      {...(text ? {} : { inputMode: 'decimal' as const })}
+      {...form.register(`products.${index}.rigs.${rig}.${field}`, text ? {} : asFigure)}
+      error={error}
+    />
+  );
 }
 
 function BatteryLine({ rig }: { rig: Rig }) {
   const trouble = inputTrouble(rig);
-  const hours = rig.loadW !== undefined && rig.loadW > 0 && rig.batteryWh !== undefined ? runTimeH(rig) : undefined;
-  if (trouble) return <p role="status" className="mt-1 border-l-4 border-lost pl-2">{trouble}</p>;
-  return hours === undefined ? null : <p className="mt-1 text-[0.85rem] text-faint">The battery carries the load for <span className="figure">{hours.toFixed(1)} h</span>; less in the cold.</p>;
+  const hours =
+    rig.loadW !== undefined && rig.loadW > 0 && rig.batteryWh !== undefined ? runTimeH(rig) : undefined;
+  if (trouble)
+    return (
+      <p role="status" className="mt-1 border-l-4 border-lost pl-2">
+        {trouble}
+      </p>
+    );
+  return hours === undefined ? null : (
+    <p className="mt-1 text-[0.85rem] text-faint">
+      The battery carries the load for <span className="figure">{hours.toFixed(1)} h</span>; less in the cold.
+    </p>
+  );
 }

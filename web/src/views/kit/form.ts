@@ -7,4 +7,7 @@ export type SetupForm = UseFormReturn<Setup>;
 export const newId = (): string => crypto.randomUUID().slice(0, 8);
 
 /** An empty figure is unknown, not zero. */
-export const asFigure = { setValueAs: (v: unknown): number | undefined => (v === '' || v === undefined || v === null ? undefined : Number(v)) };
+export const asFigure = {
+  setValueAs: (v: unknown): number | undefined =>
+    v === '' || v === undefined || v === null ? undefined : Number(v),
+};

@@ -1,4 +1,13 @@
-import { fitExponent, fittedLevelDbm, FormatError, predictPath, readLevels, type LevelReading, type Path, type PathLink } from '@urvek/core';
+import {
+  fitExponent,
+  fittedLevelDbm,
+  FormatError,
+  predictPath,
+  readLevels,
+  type LevelReading,
+  type Path,
+  type PathLink,
+} from '@urvek/core';
 import { COLOUR } from '@urvek/draw';
 import { useMemo, useState } from 'react';
 import { Chart } from '../../components/Chart.tsx';
@@ -9,26 +18,69 @@ import { FilePick } from '../../components/FilePick.tsx';
 const LIMIT_BYTES = 5_000_000;
 
 /** Exponent and shadowing of a path from logged levels, beside what was predicted. */
-export function LevelFit({ path, link, logged }: { path: Path; link: PathLink | undefined; logged: readonly LevelReading[] }) {
+export function LevelFit({
+  path,
+  link,
+  logged,
+}: {
+  path: Path;
+  link: PathLink | undefined;
+  logged: readonly LevelReading[];
+}) {
   const [imported, setReadings] = useState<LevelReading[]>();
   const readings = imported ?? logged;
   const [sensitivity, setSensitivity] = useState(link?.requiredDbm ?? -90);
-  const fit = useMemo(() => (readings.length > 0 ? fitExponent(readings, sensitivity) : undefined), [readings, sensitivity]);
+  const fit = useMemo(
+    () => (readings.length > 0 ? fitExponent(readings, sensitivity) : undefined),
+    [readings, sensitivity],
+  );
   const option = useMemo(() => {
     if (!fit) return undefined;
     const farM = Math.max(...readings.map((r) => r.distanceM));
     const nearM = Math.min(...readings.map((r) => r.distanceM));
     const along = Array.from({ length: 60 }, (_, i) => nearM * (farM / nearM) ** (i / 59));
-    const predicted = link ? predictPath(path, link, 1).points.filter((p) => p.separationM >= nearM && p.separationM <= farM).map((p) => [p.separationM, p.marginDb + link.requiredDbm]) : [];
+    const predicted = link
+      ? predictPath(path, link, 1)
+          .points.filter((p) => p.separationM >= nearM && p.separationM <= farM)
+          .map((p) => [p.separationM, p.marginDb + link.requiredDbm])
+      : [];
     return {
       ...frame({ left: 62 }),
       xAxis: axis('separation, m', { type: 'log', min: nearM, max: farM }),
       yAxis: axis('level, dBm', { nameGap: 42, scale: true }),
       series: [
-        { type: 'scatter', name: 'measured', symbol: 'circle', symbolSize: 6, itemStyle: { color: COLOUR.ink }, data: readings.flatMap((r) => ('levelDbm' in r ? [[r.distanceM, r.levelDbm]] : [])) },
-        { type: 'scatter', name: 'lost, below the sensitivity', symbol: 'path://M0 0L10 0L5 8Z', symbolSize: 9, itemStyle: { color: COLOUR.lost }, data: readings.flatMap((r) => ('lost' in r ? [[r.distanceM, sensitivity]] : [])) },
-        { type: 'line', name: 'fitted', symbol: 'none', lineStyle: { color: COLOUR.estimate, width: 2 }, itemStyle: { color: COLOUR.estimate }, data: along.map((m) => [m, fittedLevelDbm(fit, m)]) },
-        { type: 'line', name: 'predicted', symbol: 'none', lineStyle: { color: COLOUR.claim, width: 1.5, type: 'dashed' }, itemStyle: { color: COLOUR.claim }, data: predicted },
+        {
+          type: 'scatter',
+          name: 'measured',
+          symbol: 'circle',
+          symbolSize: 6,
+          itemStyle: { color: COLOUR.ink },
+          data: readings.flatMap((r) => ('levelDbm' in r ? [[r.distanceM, r.levelDbm]] : [])),
+        },
+        {
+          type: 'scatter',
+          name: 'lost, below the sensitivity',
+          symbol: 'path://M0 0L10 0L5 8Z',
+          symbolSize: 9,
+          itemStyle: { color: COLOUR.lost },
+          data: readings.flatMap((r) => ('lost' in r ? [[r.distanceM, sensitivity]] : [])),
+        },
+        {
+          type: 'line',
+          name: 'fitted',
+          symbol: 'none',
+          lineStyle: { color: COLOUR.estimate, width: 2 },
+          itemStyle: { color: COLOUR.estimate },
+          data: along.map((m) => [m, fittedLevelDbm(fit, m)]),
+        },
+        {
+          type: 'line',
+          name: 'predicted',
+          symbol: 'none',
+          lineStyle: { color: COLOUR.claim, width: 1.5, type: 'dashed' },
+          itemStyle: { color: COLOUR.claim },
+          data: predicted,
+        },
       ],
     };
   }, [fit, readings, sensitivity, path, link]);
@@ -36,15 +88,48 @@ export function LevelFit({ path, link, logged }: { path: Path; link: PathLink | 
     <details className="mt-2">
       <summary className="cursor-pointer font-bold">Exponent and shadowing from logged levels</summary>
       <div className="mt-1 flex flex-wrap items-end gap-3">
-        <FilePick label="Levels as CSV" hint="Logged levels: a CSV with distance_m and level_dbm, the level empty where it was lost" accept=".csv,text/csv" limitBytes={LIMIT_BYTES} expects={[FormatError]} kept="The levels shown are as they were; mend the file and choose it again." read={(_, text) => setReadings(readLevels(text))} />
-        <Field className="w-40" label="Sensitivity" suffix="dBm" type="number" step="any" value={sensitivity} onChange={(e) => setSensitivity(Number(e.target.value))} />
-        <p className="text-[0.85rem] text-faint">Columns <code>distance_m,level_dbm</code>; an empty level was lost below the sensitivity and counts as such.{logged.length > 0 && !imported && ` Shown: the ${logged.length} levels logged in walks on this path.`}</p>
+        <FilePick
+          label="Levels as CSV"
+          hint="Logged levels: a CSV with distance_m and level_dbm, the level empty where it was lost"
+          accept=".csv,text/csv"
+          limitBytes={LIMIT_BYTES}
+          expects={[FormatError]}
+          kept="The levels shown are as they were; mend the file and choose it again."
+          read={(_, text) => setReadings(readLevels(text))}
+        />
+        <Field
+          className="w-40"
+          label="Sensitivity"
+          suffix="dBm"
+          type="number"
+          step="any"
+          value={sensitivity}
+          onChange={(e) => setSensitivity(Number(e.target.value))}
+        />
+        <p className="text-[0.85rem] text-faint">
+          Columns <code>distance_m,level_dbm</code>; an empty level was lost below the sensitivity and counts
+          as such.
+          {logged.length > 0 &&
+            !imported &&
+            ` Shown: the ${logged.length} levels logged in walks on this path.`}
+        </p>
       </div>
-      {readings.length > 0 && !fit && <p role="status" className="mt-1">These {readings.length} readings do not make a line: at least three with a level, at two distances.</p>}
+      {readings.length > 0 && !fit && (
+        <p role="status" className="mt-1">
+          These {readings.length} readings do not make a line: at least three with a level, at two distances.
+        </p>
+      )}
       {fit && option && (
         <>
-          <p className="mt-1" data-fit>Exponent <strong className="figure">{fit.exponent.toFixed(2)}</strong>, shadowing <strong className="figure">{fit.shadowingSdDb.toFixed(1)} dB</strong>, from {fit.readings} readings, {fit.censored} of them lost.</p>
-          <Chart option={option} label={`Level over separation: ${fit.readings} readings, fitted exponent ${fit.exponent.toFixed(2)}, and the prediction`} />
+          <p className="mt-1" data-fit>
+            Exponent <strong className="figure">{fit.exponent.toFixed(2)}</strong>, shadowing{' '}
+            <strong className="figure">{fit.shadowingSdDb.toFixed(1)} dB</strong>, from {fit.readings}{' '}
+            readings, {fit.censored} of them lost.
+          </p>
+          <Chart
+            option={option}
+            label={`Level over separation: ${fit.readings} readings, fitted exponent ${fit.exponent.toFixed(2)}, and the prediction`}
+          />
         </>
       )}
     </details>

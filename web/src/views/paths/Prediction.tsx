@@ -1,5 +1,16 @@
 import { pathLinkOf, type Product, type Rig, type SetupPath } from '@urvek/contract';
-import { crossingText, EVENT_MARGIN_DB, formatLength, pathPoint, routePointsOf, SHADOWING_SD_DB, type Path, type PathLink, type PathPrediction, type PlanPoint } from '@urvek/core';
+import {
+  crossingText,
+  EVENT_MARGIN_DB,
+  formatLength,
+  pathPoint,
+  routePointsOf,
+  SHADOWING_SD_DB,
+  type Path,
+  type PathLink,
+  type PathPrediction,
+  type PlanPoint,
+} from '@urvek/core';
 import { endsText, predictionLane, travelledGround } from '@urvek/draw';
 import { useQuery } from '@tanstack/react-query';
 import * as Comlink from 'comlink';
@@ -12,7 +23,9 @@ import { WhatIf } from './WhatIf.tsx';
 
 let worker: Comlink.Remote<PredictWorker> | undefined;
 const predictor = (): Comlink.Remote<PredictWorker> =>
-  (worker ??= Comlink.wrap<PredictWorker>(new Worker(new URL('../../workers/predict.worker.ts', import.meta.url), { type: 'module' })));
+  (worker ??= Comlink.wrap<PredictWorker>(
+    new Worker(new URL('../../workers/predict.worker.ts', import.meta.url), { type: 'module' }),
+  ));
 
 /** One rig on the path with what the physics expects of it. */
 export interface Predicted {
@@ -22,20 +35,38 @@ export interface Predicted {
   readonly prediction: PathPrediction;
 }
 
-const rigName = (product: Product, rig: Rig): string => (product.rigs.length > 1 ? `${product.name}, ${rig.name}` : product.name);
+const rigName = (product: Product, rig: Rig): string =>
+  product.rigs.length > 1 ? `${product.name}, ${rig.name}` : product.name;
 
 /**
  * The path on the tape with what the physics expects of every rig there, as it is edited. `children` is the plan above
  * it: both show the place that is pointed at.
  */
-export function Prediction({ path, products, children }: { path: SetupPath; products: readonly Product[]; children: (here: PlanPoint | undefined, onHere: (atM: number | undefined) => void) => ReactNode }) {
+export function Prediction({
+  path,
+  products,
+  children,
+}: {
+  path: SetupPath;
+  products: readonly Product[];
+  children: (here: PlanPoint | undefined, onHere: (atM: number | undefined) => void) => ReactNode;
+}) {
   const [hereM, setHereM] = useState<number>();
-  const linked = products.flatMap((product) => product.rigs.flatMap((rig) => {
-    const link = pathLinkOf(product, rig);
-    return link ? [{ id: rig.id, name: rigName(product, rig), link }] : [];
-  }));
+  const linked = products.flatMap((product) =>
+    product.rigs.flatMap((rig) => {
+      const link = pathLinkOf(product, rig);
+      return link ? [{ id: rig.id, name: rigName(product, rig), link }] : [];
+    }),
+  );
   const links = linked.map((l) => l.link);
-  const { data } = useQuery({ queryKey: ['prediction', path, links], queryFn: () => predictor().predict(path as Path, links), enabled: links.length > 0, placeholderData: (before: PathPrediction[] | undefined) => before, staleTime: Infinity, gcTime: 10_000 });
+  const { data } = useQuery({
+    queryKey: ['prediction', path, links],
+    queryFn: () => predictor().predict(path as Path, links),
+    enabled: links.length > 0,
+    placeholderData: (before: PathPrediction[] | undefined) => before,
+    staleTime: Infinity,
+    gcTime: 10_000,
+  });
   const predicted = linked.flatMap((l, i): Predicted[] => (data?.[i] ? [{ ...l, prediction: data[i] }] : []));
   const without = products.filter((p) => p.sensitivityDbm === undefined);
   const ground = useMemo(() => travelledGround(path as Path), [path]);
@@ -44,11 +75,22 @@ export function Prediction({ path, products, children }: { path: SetupPath; prod
   return (
     <>
       {children(place && [place[0], place[1]], setHereM)}
-      <Tape title={`The path ${path.name} on the tape`} ground={ground} measure="travelled" hereM={onPath} onHover={setHereM} lanes={predicted.map(({ id, name, prediction }) => predictionLane(id, name, prediction))} />
+      <Tape
+        title={`The path ${path.name} on the tape`}
+        ground={ground}
+        measure="travelled"
+        hereM={onPath}
+        onHover={setHereM}
+        lanes={predicted.map(({ id, name, prediction }) => predictionLane(id, name, prediction))}
+      />
       <Readout path={path} atM={onPath} predicted={predicted} />
       {predicted.length > 0 && <Expected predicted={predicted} model={path.model} />}
       {predicted.length > 0 && <WhatIf predicted={predicted} model={path.model} />}
-      {without.length > 0 && <p className="text-[0.85rem] text-faint">Not predicted: {without.map((p) => p.name).join(', ')}. Enter in Kit what level the receiver needs.</p>}
+      {without.length > 0 && (
+        <p className="text-[0.85rem] text-faint">
+          Not predicted: {without.map((p) => p.name).join(', ')}. Enter in Kit what level the receiver needs.
+        </p>
+      )}
     </>
   );
 }
@@ -57,18 +99,40 @@ export function Prediction({ path, products, children }: { path: SetupPath; prod
 const USUAL: Pick<PathLink, 'frequencyMHz' | 'heightsM'> = { frequencyMHz: 2400, heightsM: [1.5, 1.5] };
 
 /** What lies between the two ends at the place that is pointed at. */
-function Readout({ path, atM, predicted }: { path: SetupPath; atM: number | undefined; predicted: readonly Predicted[] }) {
+function Readout({
+  path,
+  atM,
+  predicted,
+}: {
+  path: SetupPath;
+  atM: number | undefined;
+  predicted: readonly Predicted[];
+}) {
   const link = predicted[0]?.link ?? USUAL;
   const at = useMemo(() => routePointsOf(path as Path, link), [path, link]);
-  if (atM === undefined) return <p className="min-h-10 text-[0.85rem] text-faint" data-readout>Point at the route, on the plan or on the tape, to see what lies between the two ends there.</p>;
+  if (atM === undefined)
+    return (
+      <p className="min-h-10 text-[0.85rem] text-faint" data-readout>
+        Point at the route, on the plan or on the tape, to see what lies between the two ends there.
+      </p>
+    );
   const point = at(atM);
   return (
     <p className="min-h-10 text-[0.85rem]" data-readout>
-      Travelled <Length m={atM} />, separation <Length m={point.separationM} />, bearing <span className="figure">{point.bearingDeg.toFixed(0)}°</span>; {point.lineOfSight ? 'line of sight' : 'no line of sight'}, clearance <span className="figure">{point.fresnelClearanceRatio.toFixed(2)}</span> of the first zone at {link.frequencyMHz} MHz.
-      {' '}Between: {point.crossings.length > 0 ? point.crossings.map(crossingText).join('; ') : 'nothing that is drawn'}.
+      Travelled <Length m={atM} />, separation <Length m={point.separationM} />, bearing{' '}
+      <span className="figure">{point.bearingDeg.toFixed(0)}°</span>;{' '}
+      {point.lineOfSight ? 'line of sight' : 'no line of sight'}, clearance{' '}
+      <span className="figure">{point.fresnelClearanceRatio.toFixed(2)}</span> of the first zone at{' '}
+      {link.frequencyMHz} MHz. Between:{' '}
+      {point.crossings.length > 0 ? point.crossings.map(crossingText).join('; ') : 'nothing that is drawn'}.
       {predicted.map(({ id, name, prediction }) => {
         const margin = prediction.points.find((p) => p.travelledM >= atM)?.marginDb;
-        return margin === undefined ? null : <span key={id}> {name}: <span className="figure">{margin.toFixed(1)} dB</span>.</span>;
+        return margin === undefined ? null : (
+          <span key={id}>
+            {' '}
+            {name}: <span className="figure">{margin.toFixed(1)} dB</span>.
+          </span>
+        );
       })}
     </p>
   );
@@ -81,18 +145,51 @@ function Expected({ predicted, model }: { predicted: readonly Predicted[]; model
   return (
     <div className="mt-2" data-prediction>
       <table className="table">
-        <thead><tr><th>Predicted, in separation</th>{predicted[0]?.prediction.events.map((e) => <th key={e.criterion}>{e.criterion}</th>)}<th>Breaks first</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Predicted, in separation</th>
+            {predicted[0]?.prediction.events.map((e) => (
+              <th key={e.criterion}>{e.criterion}</th>
+            ))}
+            <th>Breaks first</th>
+          </tr>
+        </thead>
         <tbody>
           {predicted.map(({ id, name, prediction }) => (
             <tr key={id}>
-              <th scope="row" className="row-head">{name}</th>
-              {prediction.events.map((e) => <td key={e.criterion} className="figure">{e.lowM === undefined ? 'not on this path' : endsText(e.lowM, e.highM, show)}</td>)}
-              <td>{prediction.breaks ? <>{prediction.breaks.because} <span className="text-faint">(<Length m={prediction.breaks.travelledM} /> along the path)</span></> : 'should hold to the end'}</td>
+              <th scope="row" className="row-head">
+                {name}
+              </th>
+              {prediction.events.map((e) => (
+                <td key={e.criterion} className="figure">
+                  {e.lowM === undefined ? 'not on this path' : endsText(e.lowM, e.highM, show)}
+                </td>
+              ))}
+              <td>
+                {prediction.breaks ? (
+                  <>
+                    {prediction.breaks.because}{' '}
+                    <span className="text-faint">
+                      (<Length m={prediction.breaks.travelledM} /> along the path)
+                    </span>
+                  </>
+                ) : (
+                  'should hold to the end'
+                )}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="mt-1 text-[0.85rem] text-faint">Model: {model}, shadowing of {SHADOWING_SD_DB} dB (8 of 10 places lie in the band). Events at margins of {Object.entries(EVENT_MARGIN_DB).map(([c, db]) => `${db} dB (${c})`).join(', ')}: an assumption for digital links. Beside the measured, never instead.{warnings.map((w) => ` Note: ${w}.`)}</p>
+      <p className="mt-1 text-[0.85rem] text-faint">
+        Model: {model}, shadowing of {SHADOWING_SD_DB} dB (8 of 10 places lie in the band). Events at margins
+        of{' '}
+        {Object.entries(EVENT_MARGIN_DB)
+          .map(([c, db]) => `${db} dB (${c})`)
+          .join(', ')}
+        : an assumption for digital links. Beside the measured, never instead.
+        {warnings.map((w) => ` Note: ${w}.`)}
+      </p>
     </div>
   );
 }

@@ -8,7 +8,13 @@ export function WhatIf({ predicted, model }: { predicted: readonly Predicted[]; 
   const [gainDb, setGainDb] = useState(0);
   const [powerRatio, setPowerRatio] = useState(1);
   const [heightRatio, setHeightRatio] = useState(1);
-  const figure = (value: number, set: (v: number) => void) => ({ type: 'number', step: 'any', value: Number.isNaN(value) ? '' : value, onChange: (e: { target: { value: string } }) => set(e.target.value === '' ? Number.NaN : Number(e.target.value)) });
+  const figure = (value: number, set: (v: number) => void) => ({
+    type: 'number',
+    step: 'any',
+    value: Number.isNaN(value) ? '' : value,
+    onChange: (e: { target: { value: string } }) =>
+      set(e.target.value === '' ? Number.NaN : Number(e.target.value)),
+  });
   const valid = Number.isFinite(gainDb) && powerRatio > 0 && heightRatio > 0;
   return (
     <details className="mt-2">
@@ -21,13 +27,33 @@ export function WhatIf({ predicted, model }: { predicted: readonly Predicted[]; 
       {valid && (
         <ul className="mt-1" data-what-if>
           {predicted.map(({ id, name, link, prediction }) => {
-            const aboutM = prediction.events.find((e) => e.criterion === 'first dropout')?.medianM ?? prediction.points.at(-1)?.separationM ?? 1;
-            const { db, exponent, distanceRatio } = effectOf({ gainDb, powerRatio, heightRatio }, exponentAbout(model, link.frequencyMHz, link.heightsM, aboutM));
-            return <li key={id}>{name}: <span className="figure">{db >= 0 ? '+' : ''}{db.toFixed(2)} dB</span>, <strong className="figure">{distanceRatio.toFixed(3)}×</strong> the distance <span className="text-faint">({model} model, exponent {exponent} about {aboutM.toFixed(0)} m)</span></li>;
+            const aboutM =
+              prediction.events.find((e) => e.criterion === 'first dropout')?.medianM ??
+              prediction.points.at(-1)?.separationM ??
+              1;
+            const { db, exponent, distanceRatio } = effectOf(
+              { gainDb, powerRatio, heightRatio },
+              exponentAbout(model, link.frequencyMHz, link.heightsM, aboutM),
+            );
+            return (
+              <li key={id}>
+                {name}:{' '}
+                <span className="figure">
+                  {db >= 0 ? '+' : ''}
+                  {db.toFixed(2)} dB
+                </span>
+                , <strong className="figure">{distanceRatio.toFixed(3)}×</strong> the distance{' '}
+                <span className="text-faint">
+                  ({model} model, exponent {exponent} about {aboutM.toFixed(0)} m)
+                </span>
+              </li>
+            );
           })}
         </ul>
       )}
-      <p className="text-[0.85rem] text-faint">Power, antenna gain and licence limits are local: ask a licensed person before you change them.</p>
+      <p className="text-[0.85rem] text-faint">
+        Power, antenna gain and licence limits are local: ask a licensed person before you change them.
+      </p>
     </details>
   );
 }

@@ -1,5 +1,15 @@
 import type { SetupPath } from '@urvek/contract';
-import { legsOf, pathLengthM, placeOnRoute, readGeoJson, readGpx, routeOf, RouteFileError, writeGeoJson, writeGpx } from '@urvek/core';
+import {
+  legsOf,
+  pathLengthM,
+  placeOnRoute,
+  readGeoJson,
+  readGpx,
+  routeOf,
+  RouteFileError,
+  writeGeoJson,
+  writeGpx,
+} from '@urvek/core';
 
 /** A waypoint farther from the route than this is not on it. */
 const ON_ROUTE_M = 25;
@@ -17,9 +27,23 @@ export function pathsFromFile(name: string, text: string): SetupPath[] {
     const lengthM = pathLengthM({ legs });
     const checkpoints = file.waypoints.flatMap((w) => {
       const { travelledM, offM } = placeOnRoute(route, w);
-      return offM <= ON_ROUTE_M ? [{ name: w.name, atM: Math.min(lengthM, Math.round(travelledM * 10) / 10) }] : [];
+      return offM <= ON_ROUTE_M
+        ? [{ name: w.name, atM: Math.min(lengthM, Math.round(travelledM * 10) / 10) }]
+        : [];
     });
-    return { id: crypto.randomUUID().slice(0, 8), name: line.name, condition: 'open', model: 'two-slope', distanceMethod: 'map', hazards: '', permission: '', fixedEnd: route[0], legs, obstructions: [], checkpoints: checkpoints.sort((a, b) => a.atM - b.atM) };
+    return {
+      id: crypto.randomUUID().slice(0, 8),
+      name: line.name,
+      condition: 'open',
+      model: 'two-slope',
+      distanceMethod: 'map',
+      hazards: '',
+      permission: '',
+      fixedEnd: route[0],
+      legs,
+      obstructions: [],
+      checkpoints: checkpoints.sort((a, b) => a.atM - b.atM),
+    };
   });
 }
 

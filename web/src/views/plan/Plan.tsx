@@ -1,4 +1,22 @@
-import { auditPlan, claimFlags, claimOf, distanceClaims, isSealed, nextPoints, OUTRUN, plannedPaths, plannedRigs, planState, planTroubles, pathLinkOf, planBalance, planSchema, seal, type Setup, type SlotState } from '@urvek/contract';
+import {
+  auditPlan,
+  claimFlags,
+  claimOf,
+  distanceClaims,
+  isSealed,
+  nextPoints,
+  OUTRUN,
+  plannedPaths,
+  plannedRigs,
+  planState,
+  planTroubles,
+  pathLinkOf,
+  planBalance,
+  planSchema,
+  seal,
+  type Setup,
+  type SlotState,
+} from '@urvek/contract';
 import { attenuatorDb, pathLengthM, predictPath, type Path } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { useMemo } from 'react';
@@ -24,42 +42,160 @@ export const Plan = () => <WithWorkspace open>{(workspace) => <PlanEditor {...wo
 function PlanEditor({ comparison, findings, walks, id }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Plan');
   const plan = form.watch('plan');
-  const setup: Setup = { ...comparison.setup, plan: planSchema.isValidSync(plan) ? plan : comparison.setup.plan };
+  const setup: Setup = {
+    ...comparison.setup,
+    plan: planSchema.isValidSync(plan) ? plan : comparison.setup.plan,
+  };
   const blind = isSealed(setup, findings);
   const slots = planState(blind ? seal(setup, id) : setup, findings);
   return (
-    <Stage title="Plan" lead="How often, in which order, and by which criterion: settled before the first walk, so that no product is favoured." actions={<Link className="btn" to={`/c/${id}/run-sheet`}>Run sheet</Link>}>
-      <section className="sheet flex flex-wrap items-end gap-x-6 gap-y-2 p-4" aria-label="Walks and criterion">
-        <Field className="w-64" label="Walks of each product on each path" type="number" min={0} max={100} {...form.register('plan.walksEach', { valueAsNumber: true })} error={form.formState.errors.plan?.walksEach?.message} />
-        <CriterionChoice value={plan.criterion} onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })} />
-        <Field className="w-36" label="Ratio worth telling" suffix="×" type="number" step="any" {...form.register('plan.ratio', { valueAsNumber: true })} error={form.formState.errors.plan?.ratio?.message} />
-        <Field className="w-44" label="Spread of walks (σ of ln)" type="number" step="any" {...form.register('plan.sigma', { valueAsNumber: true })} error={form.formState.errors.plan?.sigma?.message} />
-        <Field className="w-28" label="Start" {...form.register('plan.startTime')} error={form.formState.errors.plan?.startTime?.message} />
-        <Field className="w-32" label="Set-up of a rig" suffix="min" type="number" step="any" {...form.register('plan.setUpMin', { valueAsNumber: true })} error={form.formState.errors.plan?.setUpMin?.message} />
+    <Stage
+      title="Plan"
+      lead="How often, in which order, and by which criterion: settled before the first walk, so that no product is favoured."
+      actions={
+        <Link className="btn" to={`/c/${id}/run-sheet`}>
+          Run sheet
+        </Link>
+      }
+    >
+      <section
+        className="sheet flex flex-wrap items-end gap-x-6 gap-y-2 p-4"
+        aria-label="Walks and criterion"
+      >
+        <Field
+          className="w-64"
+          label="Walks of each product on each path"
+          type="number"
+          min={0}
+          max={100}
+          {...form.register('plan.walksEach', { valueAsNumber: true })}
+          error={form.formState.errors.plan?.walksEach?.message}
+        />
+        <CriterionChoice
+          value={plan.criterion}
+          onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })}
+        />
+        <Field
+          className="w-36"
+          label="Ratio worth telling"
+          suffix="×"
+          type="number"
+          step="any"
+          {...form.register('plan.ratio', { valueAsNumber: true })}
+          error={form.formState.errors.plan?.ratio?.message}
+        />
+        <Field
+          className="w-44"
+          label="Spread of walks (σ of ln)"
+          type="number"
+          step="any"
+          {...form.register('plan.sigma', { valueAsNumber: true })}
+          error={form.formState.errors.plan?.sigma?.message}
+        />
+        <Field
+          className="w-28"
+          label="Start"
+          {...form.register('plan.startTime')}
+          error={form.formState.errors.plan?.startTime?.message}
+        />
+        <Field
+          className="w-32"
+          label="Set-up of a rig"
+          suffix="min"
+          type="number"
+          step="any"
+          {...form.register('plan.setUpMin', { valueAsNumber: true })}
+          error={form.formState.errors.plan?.setUpMin?.message}
+        />
         <Field className="w-52" label="At the fixed end" {...form.register('plan.atFixedEnd')} />
         <Field className="w-52" label="Walking" {...form.register('plan.atMobileEnd')} />
         <Field className="w-64" label="Second channel" {...form.register('plan.secondChannel')} />
-        <Field className="w-40" label="Day" placeholder="2026-05-12" {...form.register('plan.day')} error={form.formState.errors.plan?.day?.message} />
-        <Field className="w-32" label="Time at hand" suffix="h" inputMode="decimal" {...form.register('plan.hoursAtHand', asFigure)} error={form.formState.errors.plan?.hoursAtHand?.message} />
+        <Field
+          className="w-40"
+          label="Day"
+          placeholder="2026-05-12"
+          {...form.register('plan.day')}
+          error={form.formState.errors.plan?.day?.message}
+        />
+        <Field
+          className="w-32"
+          label="Time at hand"
+          suffix="h"
+          inputMode="decimal"
+          {...form.register('plan.hoursAtHand', asFigure)}
+          error={form.formState.errors.plan?.hoursAtHand?.message}
+        />
       </section>
       <Takes form={form} id={id} blind={plan.blind === true} />
       {plannedPaths(setup).map((path) => (
         <section key={path.id} className="sheet mt-4 px-4 py-2" aria-label={`${path.name} and the claims`}>
           <h2>{path.name}</h2>
-          <Tape title={`${path.name} and the claims`} ground={travelledGround(path)} measure="travelled" claims={claimFlags(comparison.setup, path)} />
+          <Tape
+            title={`${path.name} and the claims`}
+            ground={travelledGround(path)}
+            measure="travelled"
+            claims={claimFlags(comparison.setup, path)}
+          />
         </section>
       ))}
-      {slots.length > 0 && !blind && <PlanAudit workspace={{ comparison, findings, walks, id, sealed: false, error: null }} setup={setup} />}
+      {slots.length > 0 && !blind && (
+        <PlanAudit
+          workspace={{ comparison, findings, walks, id, sealed: false, error: null }}
+          setup={setup}
+        />
+      )}
       {slots.length === 0 ? (
-        <div className="mt-4"><Empty title="Nothing to plan yet">Enter products in <Link className="underline" to={`/c/${id}/kit`}>Kit</Link> and a path in <Link className="underline" to={`/c/${id}/paths`}>Paths</Link>; the order follows from them.</Empty></div>
+        <div className="mt-4">
+          <Empty title="Nothing to plan yet">
+            Enter products in{' '}
+            <Link className="underline" to={`/c/${id}/kit`}>
+              Kit
+            </Link>{' '}
+            and a path in{' '}
+            <Link className="underline" to={`/c/${id}/paths`}>
+              Paths
+            </Link>
+            ; the order follows from them.
+          </Empty>
+        </div>
       ) : (
         <div className="mt-4 grid gap-4 lg:grid-cols-[1fr_380px]">
-          <div className="grid content-start gap-4"><Order id={id} slots={slots} />{!blind && <NextSteps workspace={{ comparison: { ...comparison, setup }, walks, findings, id, sealed: false, error: null }} />}</div>
+          <div className="grid content-start gap-4">
+            <Order id={id} slots={slots} />
+            {!blind && (
+              <NextSteps
+                workspace={{
+                  comparison: { ...comparison, setup },
+                  walks,
+                  findings,
+                  id,
+                  sealed: false,
+                  error: null,
+                }}
+              />
+            )}
+          </div>
           <Checks setup={setup} />
         </div>
       )}
-      {plan.ratio > 1 && plan.sigma > 0 && <div className="mt-4"><PowerPanel key={`${plan.ratio}/${plan.sigma}`} ratio={plan.ratio} sigma={plan.sigma} walksEach={plan.walksEach} /></div>}
-      <SaveBar what="plan" dirty={form.formState.isDirty} saving={saving} error={error} onSave={save} onDiscard={() => form.reset()} />
+      {plan.ratio > 1 && plan.sigma > 0 && (
+        <div className="mt-4">
+          <PowerPanel
+            key={`${plan.ratio}/${plan.sigma}`}
+            ratio={plan.ratio}
+            sigma={plan.sigma}
+            walksEach={plan.walksEach}
+          />
+        </div>
+      )}
+      <SaveBar
+        what="plan"
+        dirty={form.formState.isDirty}
+        saving={saving}
+        error={error}
+        onSave={save}
+        onDiscard={() => form.reset()}
+      />
     </Stage>
   );
 }
@@ -70,13 +206,45 @@ function Order({ id, slots }: { id: string; slots: SlotState[] }) {
     <section className="sheet p-4" aria-label="Order of walks">
       <h2>Order of walks</h2>
       <table className="table mt-1">
-        <thead><tr><th>Round</th><th>Place</th><th>Product</th><th>Rig</th><th>Path</th><th>State</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Round</th>
+            <th>Place</th>
+            <th>Product</th>
+            <th>Rig</th>
+            <th>Path</th>
+            <th>State</th>
+          </tr>
+        </thead>
         <tbody>
           {slots.map((slot) => (
-            <tr key={`${slot.item.path.id}-${slot.round}-${slot.place}-${slot.item.variant}`} className={slot === next ? 'bg-white' : ''}>
-              <td className="figure">{slot.round}</td><td className="figure">{slot.place}</td>
-              <td className={slot === next ? 'font-bold' : ''}>{slot.item.product.name}</td><td>{slot.item.rig.name}{slot.item.variant !== 'plain' && <strong className="block text-[0.8rem]">{slot.item.variant}</strong>}</td><td>{slot.item.path.name}</td>
-              <td>{slot.finding ? <Link className="underline" to={`/c/${id}/trace/${slot.finding.walkId}`}>walk {slot.finding.label}</Link> : slot === next ? <Link className="font-bold underline" to={`/c/${id}/walk`}>walk it next</Link> : <span className="text-faint">to walk</span>}</td>
+            <tr
+              key={`${slot.item.path.id}-${slot.round}-${slot.place}-${slot.item.variant}`}
+              className={slot === next ? 'bg-white' : ''}
+            >
+              <td className="figure">{slot.round}</td>
+              <td className="figure">{slot.place}</td>
+              <td className={slot === next ? 'font-bold' : ''}>{slot.item.product.name}</td>
+              <td>
+                {slot.item.rig.name}
+                {slot.item.variant !== 'plain' && (
+                  <strong className="block text-[0.8rem]">{slot.item.variant}</strong>
+                )}
+              </td>
+              <td>{slot.item.path.name}</td>
+              <td>
+                {slot.finding ? (
+                  <Link className="underline" to={`/c/${id}/trace/${slot.finding.walkId}`}>
+                    walk {slot.finding.label}
+                  </Link>
+                ) : slot === next ? (
+                  <Link className="font-bold underline" to={`/c/${id}/walk`}>
+                    walk it next
+                  </Link>
+                ) : (
+                  <span className="text-faint">to walk</span>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -90,19 +258,53 @@ function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: string; bl
   const setup = form.watch();
   const rigs = plannedRigs(setup).map((r) => r.rig.id);
   const paths = plannedPaths(setup).map((p) => p.id);
-  const toggle = (list: readonly string[], item: string): string[] => (list.includes(item) ? list.filter((x) => x !== item) : [...list, item]);
+  const toggle = (list: readonly string[], item: string): string[] =>
+    list.includes(item) ? list.filter((x) => x !== item) : [...list, item];
   if (setup.products.length === 0 || setup.paths.length === 0) return null;
   return (
     <section className="sheet mt-4 grid gap-x-8 gap-y-2 p-4 lg:grid-cols-3" aria-label="What takes part">
-      <fieldset><legend className="font-bold">Rigs</legend>{setup.products.flatMap((p) => p.rigs.map((r) => <Tick key={r.id} label={`${p.name}: ${r.name}`} checked={rigs.includes(r.id)} onChange={() => form.setValue('plan.rigIds', toggle(rigs, r.id), { shouldDirty: true })} />))}</fieldset>
-      <fieldset><legend className="font-bold">Paths</legend>{setup.paths.map((p) => <Tick key={p.id} label={p.name} checked={paths.includes(p.id)} onChange={() => form.setValue('plan.pathIds', toggle(paths, p.id), { shouldDirty: true })} />)}</fieldset>
+      <fieldset>
+        <legend className="font-bold">Rigs</legend>
+        {setup.products.flatMap((p) =>
+          p.rigs.map((r) => (
+            <Tick
+              key={r.id}
+              label={`${p.name}: ${r.name}`}
+              checked={rigs.includes(r.id)}
+              onChange={() => form.setValue('plan.rigIds', toggle(rigs, r.id), { shouldDirty: true })}
+            />
+          )),
+        )}
+      </fieldset>
+      <fieldset>
+        <legend className="font-bold">Paths</legend>
+        {setup.paths.map((p) => (
+          <Tick
+            key={p.id}
+            label={p.name}
+            checked={paths.includes(p.id)}
+            onChange={() => form.setValue('plan.pathIds', toggle(paths, p.id), { shouldDirty: true })}
+          />
+        ))}
+      </fieldset>
       <fieldset>
         <legend className="font-bold">How</legend>
-        <Tick label="the first walk of a path once more at the end" {...form.register('plan.repeatBaseline')} />
+        <Tick
+          label="the first walk of a path once more at the end"
+          {...form.register('plan.repeatBaseline')}
+        />
         <Tick label="each rig once with its ends swapped" {...form.register('plan.swapEnds')} />
         <Tick label="the products of a round side by side" {...form.register('plan.sideBySide')} />
         <Tick label="blind: letters for names until the walks are in" {...form.register('plan.blind')} />
-        {blind && <p className="text-[0.85rem] text-faint">Whoever hands out the products reads the <Link className="underline" to={`/c/${id}/key-sheet`}>key sheet</Link>; whoever judges does not.</p>}
+        {blind && (
+          <p className="text-[0.85rem] text-faint">
+            Whoever hands out the products reads the{' '}
+            <Link className="underline" to={`/c/${id}/key-sheet`}>
+              key sheet
+            </Link>
+            ; whoever judges does not.
+          </p>
+        )}
       </fieldset>
     </section>
   );
@@ -110,19 +312,57 @@ function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: string; bl
 
 /** After each walk: where to look next, and what would decide what is open. */
 function NextSteps({ workspace }: { workspace: Ready }) {
-  const { comparison: { setup }, findings } = workspace;
+  const {
+    comparison: { setup },
+    findings,
+  } = workspace;
   const points = nextPoints(setup, findings, setup.plan.criterion);
   const { data } = useFindings(workspace);
-  const open = data?.verdicts.flatMap((v) => (v.verdict.next === undefined ? [] : [{ key: `${v.claim.id}-${v.path?.id ?? ''}`, what: `${v.product.name}, “${v.claim.entered}”`, next: v.verdict.next }])) ?? [];
+  const open =
+    data?.verdicts.flatMap((v) =>
+      v.verdict.next === undefined
+        ? []
+        : [
+            {
+              key: `${v.claim.id}-${v.path?.id ?? ''}`,
+              what: `${v.product.name}, “${v.claim.entered}”`,
+              next: v.verdict.next,
+            },
+          ],
+    ) ?? [];
   if (points.length === 0 && open.length === 0) return null;
   return (
     <section className="sheet p-4" aria-label="What next">
       <h2>What next</h2>
       <ul className="mt-1 grid gap-1">
         {points.map(({ product, path, heldM, failedM, nextM }) => (
-          <li key={`${product.id}-${path.id}`}>{product.name} on {path.name}: held to <Length m={heldM} />{failedM === undefined ? ', never failed; go farther.' : <>, failed by <Length m={failedM} />; {nextM === undefined ? 'the bracket is as narrow as wanted.' : <>next point <strong><Length m={nextM} /></strong>, their geometric mean.</>}</>}</li>
+          <li key={`${product.id}-${path.id}`}>
+            {product.name} on {path.name}: held to <Length m={heldM} />
+            {failedM === undefined ? (
+              ', never failed; go farther.'
+            ) : (
+              <>
+                , failed by <Length m={failedM} />;{' '}
+                {nextM === undefined ? (
+                  'the bracket is as narrow as wanted.'
+                ) : (
+                  <>
+                    next point{' '}
+                    <strong>
+                      <Length m={nextM} />
+                    </strong>
+                    , their geometric mean.
+                  </>
+                )}
+              </>
+            )}
+          </li>
         ))}
-        {open.map(({ key, what, next }) => <li key={key}><strong>{what}:</strong> {next}</li>)}
+        {open.map(({ key, what, next }) => (
+          <li key={key}>
+            <strong>{what}:</strong> {next}
+          </li>
+        ))}
       </ul>
     </section>
   );
@@ -137,11 +377,31 @@ function Balance({ setup }: { setup: Setup }) {
       <h2>Balance</h2>
       {table.length > 0 && (
         <table className="table mt-1">
-          <thead><tr><th>Product</th><th>Leads, of {setup.plan.walksEach} rounds</th></tr></thead>
-          <tbody>{table.flatMap((kind) => kind.products.map((p) => <tr key={p.name}><td>{p.name}</td><td className="figure">{p.leads}</td></tr>))}</tbody>
+          <thead>
+            <tr>
+              <th>Product</th>
+              <th>Leads, of {setup.plan.walksEach} rounds</th>
+            </tr>
+          </thead>
+          <tbody>
+            {table.flatMap((kind) =>
+              kind.products.map((p) => (
+                <tr key={p.name}>
+                  <td>{p.name}</td>
+                  <td className="figure">{p.leads}</td>
+                </tr>
+              )),
+            )}
+          </tbody>
         </table>
       )}
-      <p className="mt-1">{table.length === 0 ? 'Nothing is compared with another of its kind.' : uneven.length === 0 ? 'Every product stands in every place equally often.' : `Not balanced: choose a multiple of ${Math.max(...uneven.map((k) => k.balancedAfter))} walks, or one product leads more often.`}</p>
+      <p className="mt-1">
+        {table.length === 0
+          ? 'Nothing is compared with another of its kind.'
+          : uneven.length === 0
+            ? 'Every product stands in every place equally often.'
+            : `Not balanced: choose a multiple of ${Math.max(...uneven.map((k) => k.balancedAfter))} walks, or one product leads more often.`}
+      </p>
     </div>
   );
 }
@@ -154,7 +414,13 @@ function PlanAudit({ workspace, setup }: { workspace: Ready; setup: Setup }) {
     <section className="sheet mt-4 p-4" aria-label="Fairness of the plan">
       <h2>Is it fair?</h2>
       {error && <Trouble error={error} />}
-      {audits.length === 0 ? <p>The audit finds nothing to question in what is planned and walked so far.</p> : <div className="mt-2"><AuditList audits={audits} onAcknowledge={acknowledge} onReopen={reopen} /></div>}
+      {audits.length === 0 ? (
+        <p>The audit finds nothing to question in what is planned and walked so far.</p>
+      ) : (
+        <div className="mt-2">
+          <AuditList audits={audits} onAcknowledge={acknowledge} onReopen={reopen} />
+        </div>
+      )}
     </section>
   );
 }
@@ -163,31 +429,73 @@ function Checks({ setup }: { setup: Setup }) {
   const { products, paths } = setup;
   const troubles = planTroubles(setup, localMinutes);
   const claims = products.flatMap((p) => distanceClaims(p).map((c) => ({ product: p.name, ...claimOf(c) })));
-  const expected = plannedPaths(setup).flatMap((path) => plannedRigs(setup).flatMap(({ product, rig }) => {
-    const link = pathLinkOf(product, rig);
-    const reachM = link && predictPath(path as Path, link, 2).events.find((e) => e.criterion === 'first dropout')?.medianM;
-    if (!link) return [];
-    return [{ key: `${path.id}-${rig.id}`, text: reachM === undefined ? `${product.name} on ${path.name}: predicted to hold to the end; this will be a bound.` : `${product.name} on ${path.name}: predicted ${reachM.toFixed(0)} m, the path is ${(pathLengthM(path) / reachM).toFixed(1)}× that${pathLengthM(path) < OUTRUN * reachM ? `, short of ${OUTRUN}×` : ''}.` }];
-  }));
+  const expected = plannedPaths(setup).flatMap((path) =>
+    plannedRigs(setup).flatMap(({ product, rig }) => {
+      const link = pathLinkOf(product, rig);
+      const reachM =
+        link &&
+        predictPath(path as Path, link, 2).events.find((e) => e.criterion === 'first dropout')?.medianM;
+      if (!link) return [];
+      return [
+        {
+          key: `${path.id}-${rig.id}`,
+          text:
+            reachM === undefined
+              ? `${product.name} on ${path.name}: predicted to hold to the end; this will be a bound.`
+              : `${product.name} on ${path.name}: predicted ${reachM.toFixed(0)} m, the path is ${(pathLengthM(path) / reachM).toFixed(1)}× that${pathLengthM(path) < OUTRUN * reachM ? `, short of ${OUTRUN}×` : ''}.`,
+        },
+      ];
+    }),
+  );
   return (
     <section className="sheet grid min-w-0 content-start gap-4 p-4" aria-label="Checks of the plan">
       <Balance setup={setup} />
       <div>
         <h2>Can it be done?</h2>
-        {troubles.length === 0 ? <p>Nobody and nothing is needed twice at once, and the batteries last.</p> : <ul className="mt-1 grid gap-1">{troubles.map((t) => <li key={t} className="border-l-4 border-lost pl-2">{t}</li>)}</ul>}
+        {troubles.length === 0 ? (
+          <p>Nobody and nothing is needed twice at once, and the batteries last.</p>
+        ) : (
+          <ul className="mt-1 grid gap-1">
+            {troubles.map((t) => (
+              <li key={t} className="border-l-4 border-lost pl-2">
+                {t}
+              </li>
+            ))}
+          </ul>
+        )}
       </div>
       <div>
         <h2>Does the path outrun claims and predictions?</h2>
         <ul className="mt-1 grid gap-1.5">
-          {paths.flatMap((path) => claims.filter((c) => c.condition === 'unstated' || c.condition === path.condition).map((claim) => {
-            const ratio = pathLengthM(path) / claim.distanceM;
-            return <li key={`${path.id}-${claim.product}-${claim.entered}`}>{path.name} is <span className="figure">{ratio.toFixed(1)}×</span> {claim.product}’s claim of {claim.entered} (<Length m={claim.distanceM} />): {ratio >= OUTRUN ? 'enough.' : `${ratio >= 1 ? `short of ${OUTRUN}×; a walk that holds to the end will give a bound` : 'it can never settle it'}. An attenuator of ${attenuatorDb(pathLengthM(path), OUTRUN * claim.distanceM, 2).toFixed(0)} dB would do instead (exponent 2).`}</li>;
-          }))}
+          {paths.flatMap((path) =>
+            claims
+              .filter((c) => c.condition === 'unstated' || c.condition === path.condition)
+              .map((claim) => {
+                const ratio = pathLengthM(path) / claim.distanceM;
+                return (
+                  <li key={`${path.id}-${claim.product}-${claim.entered}`}>
+                    {path.name} is <span className="figure">{ratio.toFixed(1)}×</span> {claim.product}’s claim
+                    of {claim.entered} (<Length m={claim.distanceM} />
+                    ):{' '}
+                    {ratio >= OUTRUN
+                      ? 'enough.'
+                      : `${ratio >= 1 ? `short of ${OUTRUN}×; a walk that holds to the end will give a bound` : 'it can never settle it'}. An attenuator of ${attenuatorDb(pathLengthM(path), OUTRUN * claim.distanceM, 2).toFixed(0)} dB would do instead (exponent 2).`}
+                  </li>
+                );
+              }),
+          )}
         </ul>
         {claims.length === 0 && <p className="text-faint">No claim is entered.</p>}
-        <ul className="mt-1 grid gap-1.5">{expected.map(({ key, text }) => <li key={key}>{text}</li>)}</ul>
+        <ul className="mt-1 grid gap-1.5">
+          {expected.map(({ key, text }) => (
+            <li key={key}>{text}</li>
+          ))}
+        </ul>
       </div>
-      <p className="text-faint">Each walk begins at the zero point with a baseline. One walk gives an interval; the estimate begins with two.</p>
+      <p className="text-faint">
+        Each walk begins at the zero point with a baseline. One walk gives an interval; the estimate begins
+        with two.
+      </p>
     </section>
   );
 }

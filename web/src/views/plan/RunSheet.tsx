@@ -1,4 +1,12 @@
-import { GRACE_MIN, planDaylight, plannedPaths, planTroubles, SETTLE_MIN, timedPlan, type SetupPath } from '@urvek/contract';
+import {
+  GRACE_MIN,
+  planDaylight,
+  plannedPaths,
+  planTroubles,
+  SETTLE_MIN,
+  timedPlan,
+  type SetupPath,
+} from '@urvek/contract';
 import { callTimetable, clockText, kindOf, pathLengthM, sinceStart, USUAL_CALLS } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { Printer } from 'lucide-react';
@@ -19,30 +27,98 @@ function Sheet({ comparison: { title, setup } }: Ready) {
   const sun = planDaylight(setup);
   return (
     <main className="mx-auto w-full max-w-[980px] px-4 py-5">
-      <div className="no-print mb-3 flex justify-end"><button className="btn btn-main" onClick={() => window.print()}><Printer aria-hidden size={16} />Print the run sheet</button></div>
+      <div className="no-print mb-3 flex justify-end">
+        <button className="btn btn-main" onClick={() => window.print()}>
+          <Printer aria-hidden size={16} />
+          Print the run sheet
+        </button>
+      </div>
       <article className="sheet grid gap-4 p-8 print:p-0">
-        <header><h1>Run sheet: {title}</h1></header>
-        {!last ? <Empty title="Nothing is planned">Enter products, a path and the number of walks.</Empty> : (
+        <header>
+          <h1>Run sheet: {title}</h1>
+        </header>
+        {!last ? (
+          <Empty title="Nothing is planned">Enter products, a path and the number of walks.</Empty>
+        ) : (
           <>
             <dl className="grid grid-cols-2 gap-x-8 gap-y-1 sm:grid-cols-4">
-              {[['At the fixed end', plan.atFixedEnd], ['Walking', plan.atMobileEnd], ['Second channel', plan.secondChannel], ['Back by', clockText(last.toMin + GRACE_MIN)], ['Day', plan.day || 'not set'], ['Sunset', sun?.sunsetMs === undefined ? 'not known here' : clockText(localMinutes(sun.sunsetMs))]].map(([what, value]) => <div key={what}><dt className="text-[0.85rem] text-faint">{what}</dt><dd className="min-h-6 border-b border-ink font-bold">{value}</dd></div>)}
+              {[
+                ['At the fixed end', plan.atFixedEnd],
+                ['Walking', plan.atMobileEnd],
+                ['Second channel', plan.secondChannel],
+                ['Back by', clockText(last.toMin + GRACE_MIN)],
+                ['Day', plan.day || 'not set'],
+                [
+                  'Sunset',
+                  sun?.sunsetMs === undefined ? 'not known here' : clockText(localMinutes(sun.sunsetMs)),
+                ],
+              ].map(([what, value]) => (
+                <div key={what}>
+                  <dt className="text-[0.85rem] text-faint">{what}</dt>
+                  <dd className="min-h-6 border-b border-ink font-bold">{value}</dd>
+                </div>
+              ))}
             </dl>
-            {troubles.map((t) => <p key={t} className="border-l-4 border-lost pl-2">{t}</p>)}
-            {plannedPaths(setup).map((path) => <figure key={path.id}><figcaption><strong>{path.name}</strong>, <Length m={pathLengthM(path)} />{path.hazards && <>; mind: {path.hazards}</>}{path.permission && <>; permission: {path.permission}</>}</figcaption><Tape title={path.name} ground={travelledGround(path)} measure="travelled" /></figure>)}
+            {troubles.map((t) => (
+              <p key={t} className="border-l-4 border-lost pl-2">
+                {t}
+              </p>
+            ))}
+            {plannedPaths(setup).map((path) => (
+              <figure key={path.id}>
+                <figcaption>
+                  <strong>{path.name}</strong>, <Length m={pathLengthM(path)} />
+                  {path.hazards && <>; mind: {path.hazards}</>}
+                  {path.permission && <>; permission: {path.permission}</>}
+                </figcaption>
+                <Tape title={path.name} ground={travelledGround(path)} measure="travelled" />
+              </figure>
+            ))}
             <table className="table">
-              <thead><tr><th>Clock</th><th>Step off</th><th>Done by</th><th>Product</th><th>Rig</th><th>Path</th><th>Walked</th><th className="w-1/4">Notes</th></tr></thead>
+              <thead>
+                <tr>
+                  <th>Clock</th>
+                  <th>Step off</th>
+                  <th>Done by</th>
+                  <th>Product</th>
+                  <th>Rig</th>
+                  <th>Path</th>
+                  <th>Walked</th>
+                  <th className="w-1/4">Notes</th>
+                </tr>
+              </thead>
               <tbody>
                 {times.map(({ item: slot, fromMin, walkingFromMin, toMin }) => (
                   <tr key={`${slot.item.path.id}-${slot.round}-${slot.place}-${slot.item.variant}`}>
-                    <td className="figure">{clockText(fromMin)}</td><td className="figure">{clockText(walkingFromMin)}</td><td className="figure">{clockText(toMin)}</td>
-                    <td className="font-bold">{slot.item.product.name}</td><td>{slot.item.rig.name}{slot.item.variant !== 'plain' && <strong> ({slot.item.variant})</strong>}</td><td>{slot.item.path.name}</td>
-                    <td><span aria-hidden className="inline-block size-4 border border-ink" /></td><td />
+                    <td className="figure">{clockText(fromMin)}</td>
+                    <td className="figure">{clockText(walkingFromMin)}</td>
+                    <td className="figure">{clockText(toMin)}</td>
+                    <td className="font-bold">{slot.item.product.name}</td>
+                    <td>
+                      {slot.item.rig.name}
+                      {slot.item.variant !== 'plain' && <strong> ({slot.item.variant})</strong>}
+                    </td>
+                    <td>{slot.item.path.name}</td>
+                    <td>
+                      <span aria-hidden className="inline-block size-4 border border-ink" />
+                    </td>
+                    <td />
                   </tr>
                 ))}
               </tbody>
             </table>
-            {plannedPaths(setup).filter((p) => p.checkpoints.length > 0 && setup.products.some((x) => kindOf(x.kindId).bothWays)).map((path) => <Calls key={path.id} path={path} />)}
-            <p className="text-[0.85rem] text-faint">Out and back at 1.4 m/s, {SETTLE_MIN} minutes a walk to settle, {plan.setUpMin} to set up each rig.{plan.sideBySide && ' The products of a round are walked together.'} Look up before you look down. Nobody back by the time above: go and look, and call by the second channel.</p>
+            {plannedPaths(setup)
+              .filter(
+                (p) => p.checkpoints.length > 0 && setup.products.some((x) => kindOf(x.kindId).bothWays),
+              )
+              .map((path) => (
+                <Calls key={path.id} path={path} />
+              ))}
+            <p className="text-[0.85rem] text-faint">
+              Out and back at 1.4 m/s, {SETTLE_MIN} minutes a walk to settle, {plan.setUpMin} to set up each
+              rig.{plan.sideBySide && ' The products of a round are walked together.'} Look up before you look
+              down. Nobody back by the time above: go and look, and call by the second channel.
+            </p>
           </>
         )}
       </article>
@@ -57,10 +133,36 @@ function Calls({ path }: { path: SetupPath }) {
     <section aria-label={`Call timetable on ${path.name}`}>
       <h2>Calls on {path.name}, from the start of the walk</h2>
       <table className="table">
-        <thead><tr><th>Checkpoint</th><th>Be there</th><th>Walker sends</th><th>Fixed end sends</th><th>Move on</th><th className="w-1/4">Heard, each way</th></tr></thead>
-        <tbody>{callTimetable(path.checkpoints).map((row) => <tr key={row.checkpoint}><td>{row.checkpoint}, <Length m={row.atM} /></td>{[row.arriveS, row.walkerSendsS, row.baseSendsS, row.leaveS].map((s, i) => <td key={i} className="figure">{sinceStart(s)}</td>)}<td /></tr>)}</tbody>
+        <thead>
+          <tr>
+            <th>Checkpoint</th>
+            <th>Be there</th>
+            <th>Walker sends</th>
+            <th>Fixed end sends</th>
+            <th>Move on</th>
+            <th className="w-1/4">Heard, each way</th>
+          </tr>
+        </thead>
+        <tbody>
+          {callTimetable(path.checkpoints).map((row) => (
+            <tr key={row.checkpoint}>
+              <td>
+                {row.checkpoint}, <Length m={row.atM} />
+              </td>
+              {[row.arriveS, row.walkerSendsS, row.baseSendsS, row.leaveS].map((s, i) => (
+                <td key={i} className="figure">
+                  {sinceStart(s)}
+                </td>
+              ))}
+              <td />
+            </tr>
+          ))}
+        </tbody>
       </table>
-      <p className="text-[0.85rem] text-faint">Stand {settleS} s before the first call; {tries} tries of {timeoutS} s each way. Nothing heard: write that down, and move on at the time above all the same.</p>
+      <p className="text-[0.85rem] text-faint">
+        Stand {settleS} s before the first call; {tries} tries of {timeoutS} s each way. Nothing heard: write
+        that down, and move on at the time above all the same.
+      </p>
     </section>
   );
 }

@@ -7,12 +7,21 @@ import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import { useUnit } from '../../state/unit.ts';
 
 /** Presses answered over distance, with the curve through them. */
-export function HitsCurves({ curves, lengthM, name }: { curves: readonly HitsCurve[]; lengthM: number; name: string }) {
+export function HitsCurves({
+  curves,
+  lengthM,
+  name,
+}: {
+  curves: readonly HitsCurve[];
+  lengthM: number;
+  name: string;
+}) {
   const [unit] = useUnit();
   const { option, table } = useMemo(() => {
     const per = METRES_PER[unit];
     const along = Array.from({ length: 120 }, (_, i) => (lengthM * (i + 1)) / 120);
-    const chance = ([b0, b1]: readonly [number, number], m: number): number => 1 / (1 + Math.exp(-(b0 + b1 * Math.log(m))));
+    const chance = ([b0, b1]: readonly [number, number], m: number): number =>
+      1 / (1 + Math.exp(-(b0 + b1 * Math.log(m))));
     return {
       option: {
         ...frame(),
@@ -20,26 +29,75 @@ export function HitsCurves({ curves, lengthM, name }: { curves: readonly HitsCur
         xAxis: axis(`separation, ${unit}`, { min: 0, max: Math.round((lengthM / per) * 100) / 100 }),
         yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
         series: curves.flatMap((c, i) => [
-          { type: 'scatter', name: `${c.product}, answered`, symbol: series(i).symbol, symbolSize: 8, itemStyle: { color: series(i).colour }, data: c.rows.map((r) => [r.distanceM / per, r.successes / r.trials]) },
-          ...(c.coefficients ? [{ type: 'line', name: `${c.product}, curve`, symbol: 'none', lineStyle: { type: series(i).type, color: series(i).colour, width: 2 }, itemStyle: { color: series(i).colour }, data: along.map((m) => [m / per, chance(c.coefficients as readonly [number, number], m)]) }] : []),
+          {
+            type: 'scatter',
+            name: `${c.product}, answered`,
+            symbol: series(i).symbol,
+            symbolSize: 8,
+            itemStyle: { color: series(i).colour },
+            data: c.rows.map((r) => [r.distanceM / per, r.successes / r.trials]),
+          },
+          ...(c.coefficients
+            ? [
+                {
+                  type: 'line',
+                  name: `${c.product}, curve`,
+                  symbol: 'none',
+                  lineStyle: { type: series(i).type, color: series(i).colour, width: 2 },
+                  itemStyle: { color: series(i).colour },
+                  data: along.map((m) => [m / per, chance(c.coefficients as readonly [number, number], m)]),
+                },
+              ]
+            : []),
         ]),
       },
       table: {
         header: ['product', 'separation_m', 'presses', 'answered', 'share', 'wilson_low', 'wilson_high'],
-        rows: curves.flatMap((c) => c.rows.map((r) => {
-          const { low, high } = wilson(r.successes, r.trials);
-          return [c.product, Number(r.distanceM.toFixed(2)), r.trials, r.successes, Number((r.successes / r.trials).toFixed(3)), Number(low.toFixed(3)), Number(high.toFixed(3))];
-        })),
+        rows: curves.flatMap((c) =>
+          c.rows.map((r) => {
+            const { low, high } = wilson(r.successes, r.trials);
+            return [
+              c.product,
+              Number(r.distanceM.toFixed(2)),
+              r.trials,
+              r.successes,
+              Number((r.successes / r.trials).toFixed(3)),
+              Number(low.toFixed(3)),
+              Number(high.toFixed(3)),
+            ];
+          }),
+        ),
       },
     };
   }, [curves, lengthM, unit]);
   const show = (m: number): string => formatLength(m, unit);
-  const said = (d: TrialDistance | undefined): string => (d?.estimateM === undefined ? 'none: answers do not fall off with distance' : `${show(d.estimateM)} (95 %: ${endsText(d.profile95M.low, d.profile95M.high, show) ?? 'no bound'})`);
+  const said = (d: TrialDistance | undefined): string =>
+    d?.estimateM === undefined
+      ? 'none: answers do not fall off with distance'
+      : `${show(d.estimateM)} (95 %: ${endsText(d.profile95M.low, d.profile95M.high, show) ?? 'no bound'})`;
   return (
     <div data-hits-curves>
       <h3>Presses answered over distance</h3>
       <Chart option={option} table={table} label={`Share of presses answered, over separation, ${name}`} />
-      <ul>{curves.map((c) => <li key={c.product}><strong>{c.product}</strong> ({c.walks} {c.walks === 1 ? 'walk' : 'walks'}): half answered at <span className="figure">{said(c.d50)}</span>; nine of ten at <span className="figure">{said(c.d90)}</span>.{c.resampled50 && <> With the walks drawn again, half at 95 %: <span className="figure">{endsText(c.resampled50.low, c.resampled50.high, show) ?? 'no bound'}</span>.</>}</li>)}</ul>
+      <ul>
+        {curves.map((c) => (
+          <li key={c.product}>
+            <strong>{c.product}</strong> ({c.walks} {c.walks === 1 ? 'walk' : 'walks'}): half answered at{' '}
+            <span className="figure">{said(c.d50)}</span>; nine of ten at{' '}
+            <span className="figure">{said(c.d90)}</span>.
+            {c.resampled50 && (
+              <>
+                {' '}
+                With the walks drawn again, half at 95 %:{' '}
+                <span className="figure">
+                  {endsText(c.resampled50.low, c.resampled50.high, show) ?? 'no bound'}
+                </span>
+                .
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }

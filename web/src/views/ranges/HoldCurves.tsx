@@ -19,7 +19,15 @@ function corners({ steps }: HoldCurve, endM: number): [number, number][] {
 }
 
 /** Share of walks that hold to a distance: the model, and the walks alone. */
-export function HoldCurves({ curves, lengthM, name }: { curves: readonly HoldCurve[]; lengthM: number; name: string }) {
+export function HoldCurves({
+  curves,
+  lengthM,
+  name,
+}: {
+  curves: readonly HoldCurve[];
+  lengthM: number;
+  name: string;
+}) {
   const [unit] = useUnit();
   const { option, table } = useMemo(() => {
     const per = METRES_PER[unit];
@@ -27,19 +35,58 @@ export function HoldCurves({ curves, lengthM, name }: { curves: readonly HoldCur
     return {
       option: {
         ...frame(),
-        tooltip: { trigger: 'item', valueFormatter: (v: unknown) => (typeof v === 'number' ? percent(v) : '') },
+        tooltip: {
+          trigger: 'item',
+          valueFormatter: (v: unknown) => (typeof v === 'number' ? percent(v) : ''),
+        },
         xAxis: axis(`separation, ${unit}`, { min: 0, max: Math.round((lengthM / per) * 100) / 100 }),
         yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
         series: curves.flatMap((curve, i) => [
-          ...(curve.model ? [{ type: 'line', name: `${curve.product}, model`, symbol: 'none', lineStyle: { type: series(i).type, color: series(i).colour, width: 2 }, itemStyle: { color: series(i).colour }, data: along.map((m) => [m / per, modelSurvival(curve.model as NonNullable<typeof curve.model>, m)]) }] : []),
-          { type: 'line', name: `${curve.product}, walks alone`, symbol: series(i).symbol, symbolSize: 6, lineStyle: { color: series(i).colour, width: 1, type: 'solid' }, itemStyle: { color: series(i).colour }, data: corners(curve, lengthM).map(([m, s]) => [m / per, s]) },
+          ...(curve.model
+            ? [
+                {
+                  type: 'line',
+                  name: `${curve.product}, model`,
+                  symbol: 'none',
+                  lineStyle: { type: series(i).type, color: series(i).colour, width: 2 },
+                  itemStyle: { color: series(i).colour },
+                  data: along.map((m) => [
+                    m / per,
+                    modelSurvival(curve.model as NonNullable<typeof curve.model>, m),
+                  ]),
+                },
+              ]
+            : []),
+          {
+            type: 'line',
+            name: `${curve.product}, walks alone`,
+            symbol: series(i).symbol,
+            symbolSize: 6,
+            lineStyle: { color: series(i).colour, width: 1, type: 'solid' },
+            itemStyle: { color: series(i).colour },
+            data: corners(curve, lengthM).map(([m, s]) => [m / per, s]),
+          },
         ]),
       },
       table: {
         header: ['product', 'estimate', 'separation_m', 'share_holding'],
         rows: curves.flatMap((c) => [
-          ...(c.model ? along.filter((_, k) => k % 6 === 0).map((m) => [c.product, 'model', m, Number(modelSurvival(c.model as NonNullable<typeof c.model>, m).toFixed(4))] as const) : []),
-          ...corners(c, lengthM).map(([m, s]) => [c.product, 'walks alone', Number(m.toFixed(2)), Number(s.toFixed(4))] as const),
+          ...(c.model
+            ? along
+                .filter((_, k) => k % 6 === 0)
+                .map(
+                  (m) =>
+                    [
+                      c.product,
+                      'model',
+                      m,
+                      Number(modelSurvival(c.model as NonNullable<typeof c.model>, m).toFixed(4)),
+                    ] as const,
+                )
+            : []),
+          ...corners(c, lengthM).map(
+            ([m, s]) => [c.product, 'walks alone', Number(m.toFixed(2)), Number(s.toFixed(4))] as const,
+          ),
         ]),
       },
     };
@@ -49,7 +96,12 @@ export function HoldCurves({ curves, lengthM, name }: { curves: readonly HoldCur
     <div data-hold-curves>
       <h3>Share of walks that hold to a distance</h3>
       <Chart option={option} table={table} label={`Share of walks that hold, over separation, ${name}`} />
-      {apart.length > 0 && <p role="status" className="border-l-4 border-degraded pl-2 text-[0.85rem]">Model and walks disagree for {apart.map((c) => c.product).join(', ')}: trust the steps, and look at the single walks.</p>}
+      {apart.length > 0 && (
+        <p role="status" className="border-l-4 border-degraded pl-2 text-[0.85rem]">
+          Model and walks disagree for {apart.map((c) => c.product).join(', ')}: trust the steps, and look at
+          the single walks.
+        </p>
+      )}
     </div>
   );
 }

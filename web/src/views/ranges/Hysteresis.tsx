@@ -9,21 +9,67 @@ const SHOWN: readonly Criterion[] = ['lost', ...RETURN_CRITERIA];
 /** Where it came back, beside where it was lost. */
 export function Hysteresis({ setup, range }: { setup: Setup; range: PathRanges }) {
   const [unit] = useUnit();
-  const summaries = useMemo(() => SHOWN.map((criterion) => ({ criterion, summary: summariseRanges(walkRows(setup, range.findings, criterion, range.side)) })), [setup, range]);
+  const summaries = useMemo(
+    () =>
+      SHOWN.map((criterion) => ({
+        criterion,
+        summary: summariseRanges(walkRows(setup, range.findings, criterion, range.side)),
+      })),
+    [setup, range],
+  );
   const products = [...new Set(range.findings.map((f) => f.product))];
-  const resets = range.findings.flatMap((f) => f.trace.reconnections.filter((r) => r.how !== 'by itself').map((r) => ({ ...r, product: f.product, label: f.label })));
+  const resets = range.findings.flatMap((f) =>
+    f.trace.reconnections
+      .filter((r) => r.how !== 'by itself')
+      .map((r) => ({ ...r, product: f.product, label: f.label })),
+  );
   if (summaries.slice(1).every((s) => s.summary.n === 0)) return null;
   return (
     <div className="mt-3" data-hysteresis>
       <h3>Lost going out, back coming home</h3>
       <table className="table">
-        <thead><tr><th>Product</th>{SHOWN.map((c) => <th key={c}>{c}</th>)}</tr></thead>
-        <tbody>{products.map((product) => <tr key={product}><th scope="row" className="row-head">{product}</th>{summaries.map(({ criterion, summary }) => {
-          const cell = summary.fitted.find((c) => c.product === product);
-          return <td key={criterion}>{cell && cell.walks > 0 ? estimateText(cell, unit) : <span className="text-faint">not seen</span>}</td>;
-        })}</tr>)}</tbody>
+        <thead>
+          <tr>
+            <th>Product</th>
+            {SHOWN.map((c) => (
+              <th key={c}>{c}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {products.map((product) => (
+            <tr key={product}>
+              <th scope="row" className="row-head">
+                {product}
+              </th>
+              {summaries.map(({ criterion, summary }) => {
+                const cell = summary.fitted.find((c) => c.product === product);
+                return (
+                  <td key={criterion}>
+                    {cell && cell.walks > 0 ? (
+                      estimateText(cell, unit)
+                    ) : (
+                      <span className="text-faint">not seen</span>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
       </table>
-      {resets.length > 0 && <p className="text-[0.85rem]">Resets: {resets.map((r) => `${r.product}, walk ${r.label}, ${r.how}${r.afterS === undefined ? '' : ` ${r.afterS.toFixed(0)} s after the loss`}${r.position ? ` at ${formatLength(r.position.travelledM, unit)}` : ''}`).join('; ')}.</p>}
+      {resets.length > 0 && (
+        <p className="text-[0.85rem]">
+          Resets:{' '}
+          {resets
+            .map(
+              (r) =>
+                `${r.product}, walk ${r.label}, ${r.how}${r.afterS === undefined ? '' : ` ${r.afterS.toFixed(0)} s after the loss`}${r.position ? ` at ${formatLength(r.position.travelledM, unit)}` : ''}`,
+            )
+            .join('; ')}
+          .
+        </p>
+      )}
     </div>
   );
 }

@@ -1,6 +1,13 @@
 import { rangeTitle, type PathCurves, type PathRanges, type WantedCriterion } from '@urvek/contract';
 import { INTERVAL_METHOD, pathLengthM, SIDES, type Side } from '@urvek/core';
-import { rangeLanes, separationGround, sceneToSvg, tapeScene, thinnessOf, type TapeOptions } from '@urvek/draw';
+import {
+  rangeLanes,
+  separationGround,
+  sceneToSvg,
+  tapeScene,
+  thinnessOf,
+  type TapeOptions,
+} from '@urvek/draw';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -37,29 +44,100 @@ function RangesStage(workspace: Ready) {
   const { data: curves } = useCurves(workspace, criterion, side);
   const ranges = data?.ranges.filter((r) => r.findings.length > 0);
   return (
-    <Stage title="Ranges" lead="How far each holds, in separation, with what each walk says and what all of them bound." actions={<a className="btn" href={base.intervalsCsv(workspace.id, criterion, side)} download><Download aria-hidden size={16} />Intervals as CSV</a>}>
+    <Stage
+      title="Ranges"
+      lead="How far each holds, in separation, with what each walk says and what all of them bound."
+      actions={
+        <a className="btn" href={base.intervalsCsv(workspace.id, criterion, side)} download>
+          <Download aria-hidden size={16} />
+          Intervals as CSV
+        </a>
+      }
+    >
       <div className="mb-3 flex flex-wrap items-end gap-x-5 gap-y-2">
         <CriterionChoice value={criterion} onChange={setCriterion} />
-        <Choice className="w-44" label="Direction" value={side ?? ''} onChange={(e) => setSide(SIDES.find((s) => s === e.target.value))}><option value="">as walked</option>{SIDES.map((s) => <option key={s} value={s}>{s}</option>)}</Choice>
-        <Field className="w-36" label="Exponent for dB" type="number" min={1} max={8} step="any" value={exponent} onChange={(e) => { const n = Number(e.target.value); if (n > 0) setExponent(n); }} />
+        <Choice
+          className="w-44"
+          label="Direction"
+          value={side ?? ''}
+          onChange={(e) => setSide(SIDES.find((s) => s === e.target.value))}
+        >
+          <option value="">as walked</option>
+          {SIDES.map((s) => (
+            <option key={s} value={s}>
+              {s}
+            </option>
+          ))}
+        </Choice>
+        <Field
+          className="w-36"
+          label="Exponent for dB"
+          type="number"
+          min={1}
+          max={8}
+          step="any"
+          value={exponent}
+          onChange={(e) => {
+            const n = Number(e.target.value);
+            if (n > 0) setExponent(n);
+          }}
+        />
         <Tick label="areas too" checked={area} onChange={(e) => setArea(e.target.checked)} />
       </div>
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the estimates" />}
-      {ranges?.length === 0 && <Empty title="No walk yet">Estimates begin with the first finished walk.</Empty>}
-      {ranges?.map((range) => <PathSection key={range.id} workspace={workspace} range={range} curves={curves?.find((c) => c.id === range.id)} exponent={exponent} area={area} />)}
-      {data?.across.map((across) => <Forest key={across.kindId} across={across} ranges={data.ranges} />)}
+      {ranges?.length === 0 && (
+        <Empty title="No walk yet">Estimates begin with the first finished walk.</Empty>
+      )}
+      {ranges?.map((range) => (
+        <PathSection
+          key={range.id}
+          workspace={workspace}
+          range={range}
+          curves={curves?.find((c) => c.id === range.id)}
+          exponent={exponent}
+          area={area}
+        />
+      ))}
+      {data?.across.map((across) => (
+        <Forest key={across.kindId} across={across} ranges={data.ranges} />
+      ))}
     </Stage>
   );
 }
 
-const lanesOf = ({ summary, findings, criterion, side }: PathRanges, walks: boolean, unit: Parameters<typeof rangeLanes>[3]) =>
-  summary.fitted.filter((c) => c.walks > 0).flatMap((cell) => rangeLanes(cell, findings, criterion, unit, side).slice(0, walks ? undefined : 1));
+const lanesOf = (
+  { summary, findings, criterion, side }: PathRanges,
+  walks: boolean,
+  unit: Parameters<typeof rangeLanes>[3],
+) =>
+  summary.fitted
+    .filter((c) => c.walks > 0)
+    .flatMap((cell) => rangeLanes(cell, findings, criterion, unit, side).slice(0, walks ? undefined : 1));
 
 /** The picture that answers "how far is each good for" on one path. */
-export function RangesTape({ range, claims, walks = true, onPoint }: { range: PathRanges; claims?: TapeOptions['claims']; walks?: boolean; onPoint?: (groupId: string) => void }) {
+export function RangesTape({
+  range,
+  claims,
+  walks = true,
+  onPoint,
+}: {
+  range: PathRanges;
+  claims?: TapeOptions['claims'];
+  walks?: boolean;
+  onPoint?: (groupId: string) => void;
+}) {
   const [unit] = useUnit();
-  return <Tape title={`Ranges on ${range.path.name}, ${range.criterion}`} ground={separationGround(range.path)} measure="separation" lanes={lanesOf(range, walks, unit)} claims={claims} onPoint={onPoint} />;
+  return (
+    <Tape
+      title={`Ranges on ${range.path.name}, ${range.criterion}`}
+      ground={separationGround(range.path)}
+      measure="separation"
+      lanes={lanesOf(range, walks, unit)}
+      claims={claims}
+      onPoint={onPoint}
+    />
+  );
 }
 
 /** Width of a tape for publication, px. */
@@ -67,11 +145,41 @@ const PUBLISHED_PX = 1160;
 
 export function SaveTape({ range, claims }: { range: PathRanges; claims?: TapeOptions['claims'] }) {
   const [unit] = useUnit();
-  const scene = () => tapeScene({ title: `Ranges on ${range.path.name}, ${range.criterion}`, ground: separationGround(range.path), measure: 'separation', unit, lanes: lanesOf(range, true, unit), claims, width: PUBLISHED_PX });
-  return <SaveAs name={`ranges ${range.path.name} ${range.criterion}`} svg={() => sceneToSvg(scene())} size={() => { const { width, height } = scene(); return [width, height]; }} />;
+  const scene = () =>
+    tapeScene({
+      title: `Ranges on ${range.path.name}, ${range.criterion}`,
+      ground: separationGround(range.path),
+      measure: 'separation',
+      unit,
+      lanes: lanesOf(range, true, unit),
+      claims,
+      width: PUBLISHED_PX,
+    });
+  return (
+    <SaveAs
+      name={`ranges ${range.path.name} ${range.criterion}`}
+      svg={() => sceneToSvg(scene())}
+      size={() => {
+        const { width, height } = scene();
+        return [width, height];
+      }}
+    />
+  );
 }
 
-function PathSection({ workspace, range, curves, exponent, area }: { workspace: Ready; range: PathRanges; curves: PathCurves | undefined; exponent: number; area: boolean }) {
+function PathSection({
+  workspace,
+  range,
+  curves,
+  exponent,
+  area,
+}: {
+  workspace: Ready;
+  range: PathRanges;
+  curves: PathCurves | undefined;
+  exponent: number;
+  area: boolean;
+}) {
   const navigate = useNavigate();
   const { path, summary, criterion, side } = range;
   const { setup } = workspace.comparison;
@@ -84,12 +192,32 @@ function PathSection({ workspace, range, curves, exponent, area }: { workspace: 
   const lengthM = pathLengthM(path);
   return (
     <section className="sheet mb-4 p-4" aria-label={`Ranges on ${title}`}>
-      <h2>{title}: {criterion}{side && `, ${side}`}</h2>
-      {summary.n === 0 ? <p className="mt-2">No walk here has this outcome.</p> : (
+      <h2>
+        {title}: {criterion}
+        {side && `, ${side}`}
+      </h2>
+      {summary.n === 0 ? (
+        <p className="mt-2">No walk here has this outcome.</p>
+      ) : (
         <>
-          {thin.length > 0 && <details className="mt-1 border-l-4 border-degraded pl-3" open={thin.length <= 3}><summary className="cursor-pointer font-bold">What is thin ({thin.length})</summary><ul className="list-disc pl-5">{thin.map((t) => <li key={t}>{t}</li>)}</ul></details>}
-          <div className="mt-1"><RangesTape range={range} onPoint={openWalk} /></div>
-          <p className="text-[0.85rem] text-faint">Brackets join the last place that held and the first that failed, widened by two standard uncertainties; an open arrow is a bound. Bar: 95 % interval of the median; diamond: its estimate. A click on a walk opens its trace.</p>
+          {thin.length > 0 && (
+            <details className="mt-1 border-l-4 border-degraded pl-3" open={thin.length <= 3}>
+              <summary className="cursor-pointer font-bold">What is thin ({thin.length})</summary>
+              <ul className="list-disc pl-5">
+                {thin.map((t) => (
+                  <li key={t}>{t}</li>
+                ))}
+              </ul>
+            </details>
+          )}
+          <div className="mt-1">
+            <RangesTape range={range} onPoint={openWalk} />
+          </div>
+          <p className="text-[0.85rem] text-faint">
+            Brackets join the last place that held and the first that failed, widened by two standard
+            uncertainties; an open arrow is a bound. Bar: 95 % interval of the median; diamond: its estimate.
+            A click on a walk opens its trace.
+          </p>
           <SaveTape range={range} />
           <EstimateTable range={range} area={area} />
           <Ratios range={range} exponent={exponent} />
@@ -102,13 +230,31 @@ function PathSection({ workspace, range, curves, exponent, area }: { workspace: 
           <div className="mt-3 grid gap-4 lg:grid-cols-2">
             {summary.n > 0 && <HoldCurves curves={curves.hold} lengthM={lengthM} name={name} />}
             {curves.hits.length > 0 && <HitsCurves curves={curves.hits} lengthM={lengthM} name={name} />}
-            {curves.throughput.curves.length > 0 && <ThroughputCurves found={curves.throughput} lengthM={lengthM} name={name} />}
-            {curves.availability.some((a) => a.bins.length > 0) && curves.hits.length === 0 && curves.throughput.curves.length === 0 && <Availability products={curves.availability} name={path.name} />}
+            {curves.throughput.curves.length > 0 && (
+              <ThroughputCurves found={curves.throughput} lengthM={lengthM} name={name} />
+            )}
+            {curves.availability.some((a) => a.bins.length > 0) &&
+              curves.hits.length === 0 &&
+              curves.throughput.curves.length === 0 && (
+                <Availability products={curves.availability} name={path.name} />
+              )}
           </div>
           {curves.matrix.cells.length > 0 && <Matrix matrix={curves.matrix} range={range} />}
         </>
       )}
-      {summary.n > 0 && <p className="mt-3 text-[0.85rem] text-faint">Lognormal model, interval-censored, one spread for all products{summary.sigma !== undefined && <> (walks differ by a factor of <span className="figure">{Math.exp(summary.sigma).toFixed(2)}</span>, one standard deviation)</>}. Intervals: {INTERVAL_METHOD}. All of it speaks for this path.</p>}
+      {summary.n > 0 && (
+        <p className="mt-3 text-[0.85rem] text-faint">
+          Lognormal model, interval-censored, one spread for all products
+          {summary.sigma !== undefined && (
+            <>
+              {' '}
+              (walks differ by a factor of{' '}
+              <span className="figure">{Math.exp(summary.sigma).toFixed(2)}</span>, one standard deviation)
+            </>
+          )}
+          . Intervals: {INTERVAL_METHOD}. All of it speaks for this path.
+        </p>
+      )}
     </section>
   );
 }

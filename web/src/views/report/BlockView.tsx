@@ -6,7 +6,16 @@ import { Picture } from '../../components/Picture.tsx';
 import { OutcomeMark } from '../verdict/OutcomeMark.tsx';
 import { Paragraph } from './Paragraph.tsx';
 
-const OUTCOMES = ['supported', 'refuted', 'undecided', 'not tested', 'meets', 'marginal', 'fails', 'unknown'] as const;
+const OUTCOMES = [
+  'supported',
+  'refuted',
+  'undecided',
+  'not tested',
+  'meets',
+  'marginal',
+  'fails',
+  'unknown',
+] as const;
 
 /** A cell; a verdict is told by its shape too. */
 const Cell = ({ text }: { text: string }) => {
@@ -15,19 +24,49 @@ const Cell = ({ text }: { text: string }) => {
 };
 
 /** One block of the report on screen and paper. */
-export function BlockView({ block, comparison, carried }: { block: Block; comparison: Comparison | undefined; carried: Carried }) {
+export function BlockView({
+  block,
+  comparison,
+  carried,
+}: {
+  block: Block;
+  comparison: Comparison | undefined;
+  carried: Carried;
+}) {
   switch (block.kind) {
     case 'paragraph':
       return <Paragraph block={block} comparison={comparison} carried={carried} />;
     case 'list':
-      return block.items.length === 0 ? null : <ul className="list-disc pl-5">{block.items.map((item) => <li key={item}>{item}</li>)}</ul>;
+      return block.items.length === 0 ? null : (
+        <ul className="list-disc pl-5">
+          {block.items.map((item) => (
+            <li key={item}>{item}</li>
+          ))}
+        </ul>
+      );
     case 'table':
       return (
         <div className="overflow-x-auto">
           <table className="table">
             <caption className="sr-only">{block.caption}</caption>
-            <thead><tr>{block.head.map((h) => <th key={h}>{h}</th>)}</tr></thead>
-            <tbody>{block.rows.map((row, i) => <tr key={i}>{row.map((cell, k) => <td key={k}><Cell text={cell} /></td>)}</tr>)}</tbody>
+            <thead>
+              <tr>
+                {block.head.map((h) => (
+                  <th key={h}>{h}</th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {block.rows.map((row, i) => (
+                <tr key={i}>
+                  {row.map((cell, k) => (
+                    <td key={k}>
+                      <Cell text={cell} />
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
           </table>
         </div>
       );
@@ -36,7 +75,11 @@ export function BlockView({ block, comparison, carried }: { block: Block; compar
         <figure>
           <Picture scene={block.scene} />
           <figcaption className="text-[0.85rem] text-faint">{block.caption}</figcaption>
-          <SaveAs name={block.name} svg={() => sceneToSvg(block.scene)} size={() => [block.scene.width, block.scene.height]} />
+          <SaveAs
+            name={block.name}
+            svg={() => sceneToSvg(block.scene)}
+            size={() => [block.scene.width, block.scene.height]}
+          />
         </figure>
       );
   }

@@ -3,18 +3,56 @@ import { Download } from 'lucide-react';
 import { base } from '../../api/client.ts';
 
 /** Files in open formats, without what is withheld. */
-export function Files({ id, criterion, routes }: { id: string; criterion: WantedCriterion; routes: boolean }) {
-  const tables = [['walks.csv', 'Walks'], ['marks.csv', 'Marks'], ['readings.csv', 'Readings'], ['events.csv', 'Events'], ['findings.csv', 'Findings'], ...(routes ? [['routes.gpx', 'Routes, GPX'], ['routes.geojson', 'Routes, GeoJSON']] : [])] as const;
+export function Files({
+  id,
+  criterion,
+  routes,
+}: {
+  id: string;
+  criterion: WantedCriterion;
+  routes: boolean;
+}) {
+  const tables = [
+    ['walks.csv', 'Walks'],
+    ['marks.csv', 'Marks'],
+    ['readings.csv', 'Readings'],
+    ['events.csv', 'Events'],
+    ['findings.csv', 'Findings'],
+    ...(routes
+      ? [
+          ['routes.gpx', 'Routes, GPX'],
+          ['routes.geojson', 'Routes, GeoJSON'],
+        ]
+      : []),
+  ] as const;
   return (
     <details className="no-print sheet mb-3 p-4">
       <summary className="cursor-pointer font-bold">Files: the whole comparison, and tables</summary>
       <div className="mt-2 flex flex-wrap gap-2">
-        <a className="btn" href={base.wholeFile(id)} download><Download aria-hidden size={16} />Whole comparison as a file</a>
-        <a className="btn" href={base.wholeFile(id, true)} download><Download aria-hidden size={16} />The same with what is private</a>
-        <a className="btn" href={base.intervalsCsv(id, criterion)} download><Download aria-hidden size={16} />Intervals as CSV</a>
-        {tables.map(([name, label]) => <a key={name} className="btn" href={base.file(id, name)} download><Download aria-hidden size={16} />{label}{name.endsWith('.csv') && ' as CSV'}</a>)}
+        <a className="btn" href={base.wholeFile(id)} download>
+          <Download aria-hidden size={16} />
+          Whole comparison as a file
+        </a>
+        <a className="btn" href={base.wholeFile(id, true)} download>
+          <Download aria-hidden size={16} />
+          The same with what is private
+        </a>
+        <a className="btn" href={base.intervalsCsv(id, criterion)} download>
+          <Download aria-hidden size={16} />
+          Intervals as CSV
+        </a>
+        {tables.map(([name, label]) => (
+          <a key={name} className="btn" href={base.file(id, name)} download>
+            <Download aria-hidden size={16} />
+            {label}
+            {name.endsWith('.csv') && ' as CSV'}
+          </a>
+        ))}
       </div>
-      <p className="mt-2 text-[0.85rem] text-faint">Tables are CSV (RFC 4180) with units in their headers; the whole comparison is JSON of a published schema.</p>
+      <p className="mt-2 text-[0.85rem] text-faint">
+        Tables are CSV (RFC 4180) with units in their headers; the whole comparison is JSON of a published
+        schema.
+      </p>
     </details>
   );
 }

@@ -1,4 +1,12 @@
-import { findWalks, PLAIN_REPORT, withhold, writeInterchange, type Comparison, type Finding, type Judgement } from '@urvek/contract';
+import {
+  findWalks,
+  PLAIN_REPORT,
+  withhold,
+  writeInterchange,
+  type Comparison,
+  type Finding,
+  type Judgement,
+} from '@urvek/contract';
 import { REPORT_FORMS, reportOf, reportText, SIMULATED, type ReportForm } from '@urvek/draw';
 import { format } from 'date-fns';
 import { ClipboardCopy, Printer } from 'lucide-react';
@@ -19,8 +27,16 @@ function useGoingOut(workspace: Ready) {
   const { comparison, walks } = workspace;
   return useMemo(() => {
     const { id, title, question, demo, setup } = comparison;
-    const { file, left } = withhold(writeInterchange({ id, title, question, simulated: demo }, setup, walks), (setup.report ?? PLAIN_REPORT).withheld);
-    const out: Comparison = { ...comparison, title: file.comparison.title, question: file.comparison.question, setup: file.setup };
+    const { file, left } = withhold(
+      writeInterchange({ id, title, question, simulated: demo }, setup, walks),
+      (setup.report ?? PLAIN_REPORT).withheld,
+    );
+    const out: Comparison = {
+      ...comparison,
+      title: file.comparison.title,
+      question: file.comparison.question,
+      setup: file.setup,
+    };
     return { comparison: out, walks: [...file.walks], findings: findWalks(file.setup, file.walks), left };
   }, [comparison, walks]);
 }
@@ -35,36 +51,102 @@ function ReportPage(workspace: Ready) {
   return (
     <main className="mx-auto w-full max-w-[980px] px-4 py-5">
       <div className="no-print mb-3 flex flex-wrap items-center gap-2">
-        <fieldset className="mr-auto flex items-center gap-3"><legend className="sr-only">Form of the report</legend>{REPORT_FORMS.map((f) => <label key={f} className="flex items-center gap-1.5"><input type="radio" name="form" className="size-4 accent-ink" checked={form === f} onChange={() => setForm(f)} />{f} form</label>)}</fieldset>
-        <button className="btn btn-main" onClick={() => window.print()}><Printer aria-hidden size={16} />Print or save as PDF</button>
+        <fieldset className="mr-auto flex items-center gap-3">
+          <legend className="sr-only">Form of the report</legend>
+          {REPORT_FORMS.map((f) => (
+            <label key={f} className="flex items-center gap-1.5">
+              <input
+                type="radio"
+                name="form"
+                className="size-4 accent-ink"
+                checked={form === f}
+                onChange={() => setForm(f)}
+              />
+              {f} form
+            </label>
+          ))}
+        </fieldset>
+        <button className="btn btn-main" onClick={() => window.print()}>
+          <Printer aria-hidden size={16} />
+          Print or save as PDF
+        </button>
       </div>
       {!workspace.sealed && <ReportSettings comparison={workspace.comparison} left={left} />}
-      <Files id={workspace.id} criterion={workspace.comparison.setup.plan.criterion} routes={out.comparison.setup.paths.some((p) => p.fixedEnd)} />
+      <Files
+        id={workspace.id}
+        criterion={workspace.comparison.setup.plan.criterion}
+        routes={out.comparison.setup.paths.some((p) => p.fixedEnd)}
+      />
       <Sheet workspace={workspace} out={out} judged={data} form={form} />
     </main>
   );
 }
 
-function Sheet({ workspace, out: { comparison: { title, question, setup }, findings }, judged, form }: { workspace: Ready; out: { comparison: Comparison; findings: Finding[] }; judged: Judgement; form: ReportForm }) {
+function Sheet({
+  workspace,
+  out: {
+    comparison: { title, question, setup },
+    findings,
+  },
+  judged,
+  form,
+}: {
+  workspace: Ready;
+  out: { comparison: Comparison; findings: Finding[] };
+  judged: Judgement;
+  form: ReportForm;
+}) {
   const [unit] = useUnit();
   const notice = useNotice();
-  const document = reportOf({ title, question, setup, findings, judged, unit, day: (ms) => format(ms, 'd MMMM yyyy') }, form);
+  const document = reportOf(
+    { title, question, setup, findings, judged, unit, day: (ms) => format(ms, 'd MMMM yyyy') },
+    form,
+  );
   const walked = judged.ranges.flatMap((r) => r.summary.fitted);
-  const carried = { walks: walked.reduce((sum, c) => sum + c.walks, 0), allHeld: walked.every((c) => c.walks === 0 || c.bounds?.allFailedByM === undefined), claimsUpTo: judged.verdicts.some((v) => v.claim.upTo) };
+  const carried = {
+    walks: walked.reduce((sum, c) => sum + c.walks, 0),
+    allHeld: walked.every((c) => c.walks === 0 || c.bounds?.allFailedByM === undefined),
+    claimsUpTo: judged.verdicts.some((v) => v.claim.upTo),
+  };
   return (
     <article className="sheet grid gap-5 p-8 print:p-0">
-      {document.simulated && <p className="every-page border-2 border-ink px-2 py-1 font-bold">{SIMULATED}</p>}
+      {document.simulated && (
+        <p className="every-page border-2 border-ink px-2 py-1 font-bold">{SIMULATED}</p>
+      )}
       <header>
         <h1 className="text-2xl">{document.title}</h1>
         <p className="mt-1 text-lg">{document.question}</p>
         <p className="mt-1 text-faint">{document.when}</p>
-        {form === 'short' && <button className="btn no-print mt-2" onClick={() => void navigator.clipboard.writeText(reportText(document)).then(() => notice({ text: 'The text is on the clipboard' }))}><ClipboardCopy aria-hidden size={16} />Copy as text</button>}
+        {form === 'short' && (
+          <button
+            className="btn no-print mt-2"
+            onClick={() =>
+              void navigator.clipboard
+                .writeText(reportText(document))
+                .then(() => notice({ text: 'The text is on the clipboard' }))
+            }
+          >
+            <ClipboardCopy aria-hidden size={16} />
+            Copy as text
+          </button>
+        )}
       </header>
-      {!judged.ranges.some((r) => r.summary.n > 0) && <Empty title="Nothing to publish yet">The report is made from finished walks.</Empty>}
+      {!judged.ranges.some((r) => r.summary.n > 0) && (
+        <Empty title="Nothing to publish yet">The report is made from finished walks.</Empty>
+      )}
       {document.sections.map((section) => (
         <section key={section.id} aria-label={section.title}>
           <h2 className="border-b-2 border-ink pb-0.5">{section.title}</h2>
-          <div className="mt-2 grid gap-2">{section.blocks.map((block, i) => <BlockView key={block.kind === 'paragraph' ? block.id : i} block={block} comparison={workspace.sealed ? undefined : workspace.comparison} carried={carried} />)}</div>
+          <div className="mt-2 grid gap-2">
+            {section.blocks.map((block, i) => (
+              <BlockView
+                key={block.kind === 'paragraph' ? block.id : i}
+                block={block}
+                comparison={workspace.sealed ? undefined : workspace.comparison}
+                carried={carried}
+              />
+            ))}
+          </div>
         </section>
       ))}
     </article>

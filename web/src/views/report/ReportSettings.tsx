@@ -1,4 +1,9 @@
-import { PLAIN_REPORT, type Comparison, type ReportSettings as Settings, type Withholding } from '@urvek/contract';
+import {
+  PLAIN_REPORT,
+  type Comparison,
+  type ReportSettings as Settings,
+  type Withholding,
+} from '@urvek/contract';
 import { useId, useState } from 'react';
 import { useSaveComparison } from '../../api/queries.ts';
 import { Field, Tick } from '../../components/Field.tsx';
@@ -6,7 +11,13 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 
 /** Who paid, and what stays private: in the report and in every file that leaves. */
-export function ReportSettings({ comparison, left }: { comparison: Comparison; left: readonly Withholding[] }) {
+export function ReportSettings({
+  comparison,
+  left,
+}: {
+  comparison: Comparison;
+  left: readonly Withholding[];
+}) {
   const { title, question, revision, setup } = comparison;
   const report = setup.report ?? PLAIN_REPORT;
   const { withheld } = report;
@@ -15,27 +26,81 @@ export function ReportSettings({ comparison, left }: { comparison: Comparison; l
   const [disclosure, setDisclosure] = useState(report.disclosure);
   const [words, setWords] = useState(withheld.words.join(', '));
   const id = useId();
-  const save = (more: Partial<Settings>): void => mutate({ title, question, revision, setup: { ...setup, report: { ...report, ...more } } }, {
-    onSuccess: (saved) => notice({ text: 'Saved', undo: () => mutate({ title, question, setup, revision: saved.revision }) }),
-  });
-  const tick = (name: 'coordinates' | 'names' | 'notes', label: string) => <Tick label={label} checked={withheld[name]} onChange={(e) => save({ withheld: { ...withheld, [name]: e.target.checked } })} />;
+  const save = (more: Partial<Settings>): void =>
+    mutate(
+      { title, question, revision, setup: { ...setup, report: { ...report, ...more } } },
+      {
+        onSuccess: (saved) =>
+          notice({ text: 'Saved', undo: () => mutate({ title, question, setup, revision: saved.revision }) }),
+      },
+    );
+  const tick = (name: 'coordinates' | 'names' | 'notes', label: string) => (
+    <Tick
+      label={label}
+      checked={withheld[name]}
+      onChange={(e) => save({ withheld: { ...withheld, [name]: e.target.checked } })}
+    />
+  );
   return (
     <details className="no-print sheet mb-3 p-4">
-      <summary className="cursor-pointer font-bold">Who paid, and what stays private{left.length > 0 && <span className="font-normal text-faint">: {left.map((l) => `${l.count} ${l.what}`).join(', ')} left out</span>}</summary>
+      <summary className="cursor-pointer font-bold">
+        Who paid, and what stays private
+        {left.length > 0 && (
+          <span className="font-normal text-faint">
+            : {left.map((l) => `${l.count} ${l.what}`).join(', ')} left out
+          </span>
+        )}
+      </summary>
       {error && <Trouble error={error} />}
       <div className="mt-2 grid gap-4 md:grid-cols-2">
         <div>
-          <label htmlFor={id} className="block text-[0.85rem] text-faint">Who paid for this, who lent the gear</label>
-          <textarea id={id} className="input min-h-20" maxLength={1000} value={disclosure} onChange={(e) => setDisclosure(e.target.value)} onBlur={() => { if (disclosure !== report.disclosure) save({ disclosure }); }} />
+          <label htmlFor={id} className="block text-[0.85rem] text-faint">
+            Who paid for this, who lent the gear
+          </label>
+          <textarea
+            id={id}
+            className="input min-h-20"
+            maxLength={1000}
+            value={disclosure}
+            onChange={(e) => setDisclosure(e.target.value)}
+            onBlur={() => {
+              if (disclosure !== report.disclosure) save({ disclosure });
+            }}
+          />
         </div>
         <fieldset>
           <legend className="font-bold">Left out of the report and of all files</legend>
           {tick('coordinates', 'coordinates and device locations')}
           {tick('names', 'names of people and places, permissions')}
           {tick('notes', 'notes')}
-          <Field label="Call signs and other words, with commas between" value={words} onChange={(e) => setWords(e.target.value)} onBlur={() => { const list = words.split(',').map((w) => w.trim()).filter((w) => w.length > 1); if (list.join() !== withheld.words.join()) save({ withheld: { ...withheld, words: list } }); }} />
-          <div role="status" className="mt-2 border-l-4 border-rule pl-3 text-[0.9rem]" aria-label="What is left out">
-            {left.length === 0 ? 'Nothing is left out: all that was entered goes out.' : <ul>{left.map((l) => <li key={l.what}>{l.count} {l.what}</li>)}</ul>}
+          <Field
+            label="Call signs and other words, with commas between"
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+            onBlur={() => {
+              const list = words
+                .split(',')
+                .map((w) => w.trim())
+                .filter((w) => w.length > 1);
+              if (list.join() !== withheld.words.join()) save({ withheld: { ...withheld, words: list } });
+            }}
+          />
+          <div
+            role="status"
+            className="mt-2 border-l-4 border-rule pl-3 text-[0.9rem]"
+            aria-label="What is left out"
+          >
+            {left.length === 0 ? (
+              'Nothing is left out: all that was entered goes out.'
+            ) : (
+              <ul>
+                {left.map((l) => (
+                  <li key={l.what}>
+                    {l.count} {l.what}
+                  </li>
+                ))}
+              </ul>
+            )}
             <p>The page below is as it goes out.</p>
           </div>
         </fieldset>

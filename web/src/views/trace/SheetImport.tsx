@@ -1,5 +1,21 @@
-import { guessMapping, previewSheet, readSheet, SHEET_FIELDS, walksOfSheet, type Sheet, type SheetField, type SheetMapping, type SheetPreview } from '@urvek/contract';
-import { DISTANCE_METHODS, FormatError, LENGTH_UNITS, type DistanceMethod, type LengthUnit } from '@urvek/core';
+import {
+  guessMapping,
+  previewSheet,
+  readSheet,
+  SHEET_FIELDS,
+  walksOfSheet,
+  type Sheet,
+  type SheetField,
+  type SheetMapping,
+  type SheetPreview,
+} from '@urvek/contract';
+import {
+  DISTANCE_METHODS,
+  FormatError,
+  LENGTH_UNITS,
+  type DistanceMethod,
+  type LengthUnit,
+} from '@urvek/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -11,7 +27,9 @@ import { Empty, Trouble } from '../../components/States.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { nowMs } from '../../field/time.ts';
 
-export const SheetImport = () => <WithWorkspace open>{(workspace) => <Importer {...workspace} />}</WithWorkspace>;
+export const SheetImport = () => (
+  <WithWorkspace open>{(workspace) => <Importer {...workspace} />}</WithWorkspace>
+);
 
 const LIMIT_BYTES = 5_000_000;
 const SHOWN = 12;
@@ -22,12 +40,19 @@ function Importer({ id, comparison: { setup } }: Ready) {
   const [mapping, setMapping] = useState<SheetMapping>({});
   const [unit, setUnit] = useState<LengthUnit>('m');
   const [method, setMethod] = useState<DistanceMethod>('by eye');
-  const preview = useMemo(() => sheet && previewSheet(setup, sheet, mapping, { unit, method }), [sheet, mapping, unit, method, setup]);
+  const preview = useMemo(
+    () => sheet && previewSheet(setup, sheet, mapping, { unit, method }),
+    [sheet, mapping, unit, method, setup],
+  );
   const client = useQueryClient();
   const navigate = useNavigate();
   const notice = useNotice();
   const take = useMutation({
-    mutationFn: (ready: SheetPreview) => base.importWalks(id, walksOfSheet(ready, { unit, method }, id, () => crypto.randomUUID(), nowMs())),
+    mutationFn: (ready: SheetPreview) =>
+      base.importWalks(
+        id,
+        walksOfSheet(ready, { unit, method }, id, () => crypto.randomUUID(), nowMs()),
+      ),
     onSuccess: ({ walks }) => {
       void client.invalidateQueries({ queryKey: ['walks', id] });
       notice({ text: `${walks} ${walks === 1 ? 'walk' : 'walks'} imported` });
@@ -35,36 +60,142 @@ function Importer({ id, comparison: { setup } }: Ready) {
     },
   });
   return (
-    <Stage title="Walks from a table" lead="A spreadsheet saved as CSV, one row a point: where, and how good. Products and paths are matched by name with Kit and Paths.">
+    <Stage
+      title="Walks from a table"
+      lead="A spreadsheet saved as CSV, one row a point: where, and how good. Products and paths are matched by name with Kit and Paths."
+    >
       <section className="sheet p-4">
-        <FilePick label={sheet ? 'Another file' : 'Choose a file'} hint="Import walks: a CSV, with a header" accept=".csv,.tsv,.txt,text/csv" limitBytes={LIMIT_BYTES} expects={[FormatError]} kept="Nothing was imported." read={(name, text) => { const read = readSheet(text); setSheet({ ...read, name }); setMapping(guessMapping(read)); }} />
+        <FilePick
+          label={sheet ? 'Another file' : 'Choose a file'}
+          hint="Import walks: a CSV, with a header"
+          accept=".csv,.tsv,.txt,text/csv"
+          limitBytes={LIMIT_BYTES}
+          expects={[FormatError]}
+          kept="Nothing was imported."
+          read={(name, text) => {
+            const read = readSheet(text);
+            setSheet({ ...read, name });
+            setMapping(guessMapping(read));
+          }}
+        />
         {sheet && (
           <div className="mt-3 grid grid-cols-2 gap-2 lg:grid-cols-5">
-            {SHEET_FIELDS.map((field) => <Choice key={field} label={LABEL[field]} value={mapping[field] ?? ''} onChange={(e) => setMapping({ ...mapping, [field]: e.target.value || undefined })}><option value="">no column</option>{sheet.columns.map((c) => <option key={c}>{c}</option>)}</Choice>)}
-            <Choice label="Figures without a unit are in" value={unit} onChange={(e) => setUnit(e.target.value as LengthUnit)}>{LENGTH_UNITS.map((u) => <option key={u}>{u}</option>)}</Choice>
-            <Choice label="Distances come from" value={method} onChange={(e) => setMethod(e.target.value as DistanceMethod)}>{DISTANCE_METHODS.map((m) => <option key={m}>{m}</option>)}</Choice>
+            {SHEET_FIELDS.map((field) => (
+              <Choice
+                key={field}
+                label={LABEL[field]}
+                value={mapping[field] ?? ''}
+                onChange={(e) => setMapping({ ...mapping, [field]: e.target.value || undefined })}
+              >
+                <option value="">no column</option>
+                {sheet.columns.map((c) => (
+                  <option key={c}>{c}</option>
+                ))}
+              </Choice>
+            ))}
+            <Choice
+              label="Figures without a unit are in"
+              value={unit}
+              onChange={(e) => setUnit(e.target.value as LengthUnit)}
+            >
+              {LENGTH_UNITS.map((u) => (
+                <option key={u}>{u}</option>
+              ))}
+            </Choice>
+            <Choice
+              label="Distances come from"
+              value={method}
+              onChange={(e) => setMethod(e.target.value as DistanceMethod)}
+            >
+              {DISTANCE_METHODS.map((m) => (
+                <option key={m}>{m}</option>
+              ))}
+            </Choice>
           </div>
         )}
       </section>
-      {!sheet && <div className="mt-4"><Empty title="No file yet">The first line names the columns, whatever they are called: product, path, walk, distance, and a grade, words, or presses and hits. “100 ft”, “0.2 km” and “silence” are understood.</Empty></div>}
+      {!sheet && (
+        <div className="mt-4">
+          <Empty title="No file yet">
+            The first line names the columns, whatever they are called: product, path, walk, distance, and a
+            grade, words, or presses and hits. “100 ft”, “0.2 km” and “silence” are understood.
+          </Empty>
+        </div>
+      )}
       {preview && (
         <>
           {preview.problems.length > 0 && (
             <section className="sheet mt-4 p-4" aria-label="In the way">
-              <h2>{preview.problems.length} {preview.problems.length === 1 ? 'row is' : 'rows are'} in the way; nothing is imported until all are right</h2>
-              <table className="table mt-1"><thead><tr><th>Line</th><th>Column</th><th>What</th></tr></thead><tbody>{preview.problems.slice(0, SHOWN).map((p) => <tr key={`${p.line}-${p.what}`}><td className="figure">{p.line}</td><td>{p.column ?? ''}</td><td>{p.what}</td></tr>)}</tbody></table>
-              {preview.problems.length > SHOWN && <p className="text-faint">and {preview.problems.length - SHOWN} more.</p>}
+              <h2>
+                {preview.problems.length} {preview.problems.length === 1 ? 'row is' : 'rows are'} in the way;
+                nothing is imported until all are right
+              </h2>
+              <table className="table mt-1">
+                <thead>
+                  <tr>
+                    <th>Line</th>
+                    <th>Column</th>
+                    <th>What</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {preview.problems.slice(0, SHOWN).map((p) => (
+                    <tr key={`${p.line}-${p.what}`}>
+                      <td className="figure">{p.line}</td>
+                      <td>{p.column ?? ''}</td>
+                      <td>{p.what}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+              {preview.problems.length > SHOWN && (
+                <p className="text-faint">and {preview.problems.length - SHOWN} more.</p>
+              )}
             </section>
           )}
           <section className="sheet mt-4 p-4" aria-label="What would be imported">
-            <h2>{preview.walks.length} {preview.walks.length === 1 ? 'walk' : 'walks'}</h2>
+            <h2>
+              {preview.walks.length} {preview.walks.length === 1 ? 'walk' : 'walks'}
+            </h2>
             <table className="table mt-1">
-              <thead><tr><th>Product</th><th>Path</th><th>Walk</th><th>Points</th></tr></thead>
-              <tbody>{preview.walks.map((w) => <tr key={`${w.product.id}-${w.path.id}-${w.label}`}><td>{w.product.name}</td><td>{w.path.name}</td><td>{w.label}</td><td className="figure">{w.points.map((p) => `${p.atM.toFixed(1)} m: ${p.grade === undefined ? `${p.hits} of ${p.presses}` : `grade ${p.grade}`}${p.from === undefined ? '' : ` (“${p.from}”)`}`).join('; ')}</td></tr>)}</tbody>
+              <thead>
+                <tr>
+                  <th>Product</th>
+                  <th>Path</th>
+                  <th>Walk</th>
+                  <th>Points</th>
+                </tr>
+              </thead>
+              <tbody>
+                {preview.walks.map((w) => (
+                  <tr key={`${w.product.id}-${w.path.id}-${w.label}`}>
+                    <td>{w.product.name}</td>
+                    <td>{w.path.name}</td>
+                    <td>{w.label}</td>
+                    <td className="figure">
+                      {w.points
+                        .map(
+                          (p) =>
+                            `${p.atM.toFixed(1)} m: ${p.grade === undefined ? `${p.hits} of ${p.presses}` : `grade ${p.grade}`}${p.from === undefined ? '' : ` (“${p.from}”)`}`,
+                        )
+                        .join('; ')}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
             </table>
-            <p className="mt-2 text-[0.85rem] text-faint">Grades read from words stand beside them: confirm them by importing, or write figures into the file.</p>
+            <p className="mt-2 text-[0.85rem] text-faint">
+              Grades read from words stand beside them: confirm them by importing, or write figures into the
+              file.
+            </p>
             {take.error && <Trouble error={take.error} />}
-            <button className="btn btn-main mt-2" disabled={preview.problems.length > 0 || preview.walks.length === 0 || take.isPending} onClick={() => take.mutate(preview)}>Import {preview.walks.length} {preview.walks.length === 1 ? 'walk' : 'walks'}</button>
+            <button
+              className="btn btn-main mt-2"
+              disabled={preview.problems.length > 0 || preview.walks.length === 0 || take.isPending}
+              onClick={() => take.mutate(preview)}
+            >
+              Import {preview.walks.length} {preview.walks.length === 1 ? 'walk' : 'walks'}
+            </button>
           </section>
         </>
       )}
@@ -72,4 +203,13 @@ function Importer({ id, comparison: { setup } }: Ready) {
   );
 }
 
-const LABEL: Readonly<Record<SheetField, string>> = { product: 'Product', path: 'Path', walk: 'Walk', distance: 'Distance', grade: 'Grade or words', presses: 'Presses', hits: 'Hits', note: 'Note' };
+const LABEL: Readonly<Record<SheetField, string>> = {
+  product: 'Product',
+  path: 'Path',
+  walk: 'Walk',
+  distance: 'Distance',
+  grade: 'Grade or words',
+  presses: 'Presses',
+  hits: 'Hits',
+  note: 'Note',
+};

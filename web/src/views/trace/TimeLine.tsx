@@ -13,11 +13,16 @@ export function TimeLine({ finding, log }: { finding: Finding; log: readonly Wal
   const [place, width] = useWidth(320);
   const [[fromS, toS], setWindow] = useState<readonly [number, number]>([0, trace.endS]);
   const [at, setAt] = useState<string>();
-  const events = [...log].filter((e) => e.kind !== 'correction' && !isAutomatic(e) && e.kind !== 'fix').sort((a, b) => a.time.walkS - b.time.walkS);
+  const events = [...log]
+    .filter((e) => e.kind !== 'correction' && !isAutomatic(e) && e.kind !== 'fix')
+    .sort((a, b) => a.time.walkS - b.time.walkS);
   const index = events.findIndex((e) => keyText(e) === at);
   const selected = events[index];
   const step = (by: number): void => {
-    const next = events[index === -1 ? (by > 0 ? 0 : events.length - 1) : Math.min(events.length - 1, Math.max(0, index + by))];
+    const next =
+      events[
+        index === -1 ? (by > 0 ? 0 : events.length - 1) : Math.min(events.length - 1, Math.max(0, index + by))
+      ];
     if (!next) return;
     setAt(keyText(next));
     const { walkS } = next.time;
@@ -27,8 +32,21 @@ export function TimeLine({ finding, log }: { finding: Finding; log: readonly Wal
     const from = Math.max(0, Math.min(trace.endS - spanS, middleS - spanS / 2));
     return [from, Math.min(trace.endS, from + spanS)];
   };
-  const zoom = (by: number): void => setWindow(around(selected?.time.walkS ?? (fromS + toS) / 2, Math.min(trace.endS, Math.max(5, (toS - fromS) * by))));
-  const keys: Readonly<Record<string, () => void>> = { ArrowRight: () => step(1), ArrowLeft: () => step(-1), '+': () => zoom(0.5), '=': () => zoom(0.5), '-': () => zoom(2), '0': () => setWindow([0, trace.endS]) };
+  const zoom = (by: number): void =>
+    setWindow(
+      around(
+        selected?.time.walkS ?? (fromS + toS) / 2,
+        Math.min(trace.endS, Math.max(5, (toS - fromS) * by)),
+      ),
+    );
+  const keys: Readonly<Record<string, () => void>> = {
+    ArrowRight: () => step(1),
+    ArrowLeft: () => step(-1),
+    '+': () => zoom(0.5),
+    '=': () => zoom(0.5),
+    '-': () => zoom(2),
+    '0': () => setWindow([0, trace.endS]),
+  };
   const onKey = (e: KeyboardEvent): void => {
     const act = keys[e.key];
     if (!act || e.ctrlKey || e.metaKey) return;
@@ -39,15 +57,55 @@ export function TimeLine({ finding, log }: { finding: Finding; log: readonly Wal
     <section className="sheet px-3 py-2" aria-label="The walk over time">
       <div className="flex flex-wrap items-center gap-2">
         <h2 className="flex-1">Over time</h2>
-        <button type="button" className="btn min-h-8 py-0" onClick={() => step(-1)}>Previous <span className="key" aria-hidden>←</span></button>
-        <button type="button" className="btn min-h-8 py-0" onClick={() => step(1)}>Next <span className="key" aria-hidden>→</span></button>
-        <button type="button" className="btn min-h-8 py-0" onClick={() => zoom(0.5)}>Closer <span className="key" aria-hidden>+</span></button>
-        <button type="button" className="btn min-h-8 py-0" onClick={() => zoom(2)}>Wider <span className="key" aria-hidden>−</span></button>
+        <button type="button" className="btn min-h-8 py-0" onClick={() => step(-1)}>
+          Previous{' '}
+          <span className="key" aria-hidden>
+            ←
+          </span>
+        </button>
+        <button type="button" className="btn min-h-8 py-0" onClick={() => step(1)}>
+          Next{' '}
+          <span className="key" aria-hidden>
+            →
+          </span>
+        </button>
+        <button type="button" className="btn min-h-8 py-0" onClick={() => zoom(0.5)}>
+          Closer{' '}
+          <span className="key" aria-hidden>
+            +
+          </span>
+        </button>
+        <button type="button" className="btn min-h-8 py-0" onClick={() => zoom(2)}>
+          Wider{' '}
+          <span className="key" aria-hidden>
+            −
+          </span>
+        </button>
       </div>
-      <div ref={place} tabIndex={0} role="group" aria-label="Time line: arrow keys step through what was logged, plus and minus zoom, 0 shows all" onKeyDown={onKey}>
-        <Picture scene={timeLineScene({ trace, log, width, fromS, toS, selected })} onPoint={(group) => { const e = events.find((x) => group === `event-${x.deviceId}-${x.seq}`); if (e) setAt(keyText(e)); }} />
+      <div
+        ref={place}
+        tabIndex={0}
+        role="group"
+        aria-label="Time line: arrow keys step through what was logged, plus and minus zoom, 0 shows all"
+        onKeyDown={onKey}
+      >
+        <Picture
+          scene={timeLineScene({ trace, log, width, fromS, toS, selected })}
+          onPoint={(group) => {
+            const e = events.find((x) => group === `event-${x.deviceId}-${x.seq}`);
+            if (e) setAt(keyText(e));
+          }}
+        />
       </div>
-      <p className="min-h-6 text-[0.9rem]" role="status" data-selected={at}>{selected ? <Selected finding={finding} event={selected} /> : <span className="text-faint">Step to an entry to see where it happened, and how it was corrected for lag.</span>}</p>
+      <p className="min-h-6 text-[0.9rem]" role="status" data-selected={at}>
+        {selected ? (
+          <Selected finding={finding} event={selected} />
+        ) : (
+          <span className="text-faint">
+            Step to an entry to see where it happened, and how it was corrected for lag.
+          </span>
+        )}
+      </p>
     </section>
   );
 }
@@ -57,8 +115,30 @@ function Selected({ finding: { trace }, event }: { finding: Finding; event: Walk
   const position = positionAt(trace.fixes, event.time.walkS - lag.lagS);
   return (
     <>
-      <strong>{eventText(event)}</strong>, pressed at <span className="figure">{event.time.walkS.toFixed(1)} s</span>
-      {lag.lagS > 0 && <>, happened <span className="figure">{lag.lagS.toFixed(2)} ± {lag.uncertaintyS.toFixed(2)} s</span> earlier</>}; {position ? <>at <Length m={position.travelledM} /> <span className="text-faint">(± {(2 * Math.hypot(position.uncertaintyM, lag.uncertaintyS * position.speedMps)).toFixed(1)} m, two standard uncertainties)</span></> : 'at no known distance'}. Device {event.deviceId.slice(0, 4)}, number {event.seq}.
+      <strong>{eventText(event)}</strong>, pressed at{' '}
+      <span className="figure">{event.time.walkS.toFixed(1)} s</span>
+      {lag.lagS > 0 && (
+        <>
+          , happened{' '}
+          <span className="figure">
+            {lag.lagS.toFixed(2)} ± {lag.uncertaintyS.toFixed(2)} s
+          </span>{' '}
+          earlier
+        </>
+      )}
+      ;{' '}
+      {position ? (
+        <>
+          at <Length m={position.travelledM} />{' '}
+          <span className="text-faint">
+            (± {(2 * Math.hypot(position.uncertaintyM, lag.uncertaintyS * position.speedMps)).toFixed(1)} m,
+            two standard uncertainties)
+          </span>
+        </>
+      ) : (
+        'at no known distance'
+      )}
+      . Device {event.deviceId.slice(0, 4)}, number {event.seq}.
     </>
   );
 }

@@ -3,10 +3,21 @@ import { replay, scoreLog, trueLosses, type Path, type Reaction, type WalkEvent 
 import { useState } from 'react';
 import { Length } from '../../components/Length.tsx';
 
-interface Revealed { readonly score: Reaction; readonly losses: ReturnType<typeof trueLosses> }
+interface Revealed {
+  readonly score: Reaction;
+  readonly losses: ReturnType<typeof trueLosses>;
+}
 
 /** A simulated walk knows what really happened: shown when asked for, and the log held against it. */
-export function Truth({ setup, finding, log }: { setup: Setup; finding: Finding; log: readonly WalkEvent[] }) {
+export function Truth({
+  setup,
+  finding,
+  log,
+}: {
+  setup: Setup;
+  finding: Finding;
+  log: readonly WalkEvent[];
+}) {
   const [revealed, setRevealed] = useState<Revealed>();
   const product = setup.products.find((p) => p.id === finding.header.productId);
   const rig = product?.rigs.find((r) => r.id === finding.header.rigId);
@@ -18,10 +29,46 @@ export function Truth({ setup, finding, log }: { setup: Setup; finding: Finding;
   return (
     <section className="sheet p-3" aria-label="Truth of the simulated walk">
       <h2>What the stand-in really played</h2>
-      {!revealed ? <p className="mt-1"><button type="button" className="btn" onClick={reveal}>Reveal it</button> <span className="text-faint">Made-up gear knows its own dropouts; your log is scored against them.</span></p> : (
+      {!revealed ? (
+        <p className="mt-1">
+          <button type="button" className="btn" onClick={reveal}>
+            Reveal it
+          </button>{' '}
+          <span className="text-faint">
+            Made-up gear knows its own dropouts; your log is scored against them.
+          </span>
+        </p>
+      ) : (
         <>
-          <p className="mt-1">Losses of half a second or more: <span className="figure">{revealed.losses.length}</span>; <span className="figure">{revealed.score.delaysS.length}</span> were logged, <span className="figure">{revealed.score.missed}</span> missed; <span className="figure">{revealed.score.falsePresses}</span> pressed for nothing.{revealed.score.delaysS.length > 0 && <> Late by <span className="figure">{(revealed.score.delaysS.reduce((a, b) => a + b, 0) / revealed.score.delaysS.length).toFixed(2)} s</span> on the average.</>}</p>
-          <ul className="mt-1 max-h-40 overflow-y-auto text-[0.85rem]" tabIndex={0} aria-label="True losses">{revealed.losses.map((l) => <li key={l.fromS}><span className="figure">{l.fromS.toFixed(1)} to {l.toS.toFixed(1)} s</span>, first at <Length m={l.fromM} /></li>)}</ul>
+          <p className="mt-1">
+            Losses of half a second or more: <span className="figure">{revealed.losses.length}</span>;{' '}
+            <span className="figure">{revealed.score.delaysS.length}</span> were logged,{' '}
+            <span className="figure">{revealed.score.missed}</span> missed;{' '}
+            <span className="figure">{revealed.score.falsePresses}</span> pressed for nothing.
+            {revealed.score.delaysS.length > 0 && (
+              <>
+                {' '}
+                Late by{' '}
+                <span className="figure">
+                  {(
+                    revealed.score.delaysS.reduce((a, b) => a + b, 0) / revealed.score.delaysS.length
+                  ).toFixed(2)}{' '}
+                  s
+                </span>{' '}
+                on the average.
+              </>
+            )}
+          </p>
+          <ul className="mt-1 max-h-40 overflow-y-auto text-[0.85rem]" tabIndex={0} aria-label="True losses">
+            {revealed.losses.map((l) => (
+              <li key={l.fromS}>
+                <span className="figure">
+                  {l.fromS.toFixed(1)} to {l.toS.toFixed(1)} s
+                </span>
+                , first at <Length m={l.fromM} />
+              </li>
+            ))}
+          </ul>
         </>
       )}
     </section>

@@ -30,11 +30,16 @@ export async function playLesson(rounds: number): Promise<Lesson> {
   const context = new AudioContext({ latencyHint: 'interactive' });
   await context.resume();
   const response = await fetch('/trainer/speech.wav');
-  const speech = Object.assign(context.createBufferSource(), { buffer: await context.decodeAudioData(await response.arrayBuffer()), loop: true });
+  const speech = Object.assign(context.createBufferSource(), {
+    buffer: await context.decodeAudioData(await response.arrayBuffer()),
+    loop: true,
+  });
   if ((context.outputLatency || 0) > MOST_LATENCY_S) {
     const lateMs = 1000 * context.outputLatency;
     await context.close();
-    throw new Error(`Sound comes out ${lateMs.toFixed(0)} ms late, as over wireless headphones. Nothing was changed. Use the device’s speaker or a wire, and begin again.`);
+    throw new Error(
+      `Sound comes out ${lateMs.toFixed(0)} ms late, as over wireless headphones. Nothing was changed. Use the device’s speaker or a wire, and begin again.`,
+    );
   }
   const volume = context.createGain();
   speech.connect(volume).connect(context.destination);
@@ -64,7 +69,15 @@ export async function playLesson(rounds: number): Promise<Lesson> {
   return {
     onsetsMs: dropouts.map((d) => heardMs(d.fromS)),
     isOut: (nowMs) => dropouts.some((d) => nowMs >= heardMs(d.fromS) && nowMs < heardMs(d.toS)),
-    over: new Promise((resolve) => setTimeout(() => { stop(); resolve(); }, heardMs(atS + 1.5) - performance.now())),
+    over: new Promise((resolve) =>
+      setTimeout(
+        () => {
+          stop();
+          resolve();
+        },
+        heardMs(atS + 1.5) - performance.now(),
+      ),
+    ),
     stop,
   };
 }

@@ -3,16 +3,52 @@ import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 
 /** Findings of the audits, weightiest first; each can be left as it is for a reason that is printed. */
-export function AuditList({ audits, onAcknowledge, onReopen }: { audits: readonly AuditEntry[]; onAcknowledge?: (key: string, reason: string) => void; onReopen?: (key: string) => void }) {
+export function AuditList({
+  audits,
+  onAcknowledge,
+  onReopen,
+}: {
+  audits: readonly AuditEntry[];
+  onAcknowledge?: (key: string, reason: string) => void;
+  onReopen?: (key: string) => void;
+}) {
   return (
     <ul className="grid gap-2">
       {audits.map((a) => (
-        <li key={a.key} className={`border-l-4 pl-3 ${a.acknowledged === undefined ? 'border-degraded' : 'border-rule'}`} data-audit={a.rule}>
-          <p><strong>{a.title}</strong> <span className="text-[0.85rem] text-faint">{a.path}</span></p>
-          <p>{a.what}{a.size !== undefined && <span className="text-faint">; could be worth: <span className="figure">{a.size}</span></span>}.</p>
-          {a.acknowledged === undefined ? <p className="text-[0.9rem]"><span className="text-faint">To mend it:</span> {a.mend}</p> : <p className="text-[0.9rem]"><span className="text-faint">Left as it is, because:</span> {a.acknowledged}</p>}
-          {a.acknowledged === undefined && onAcknowledge && <Acknowledge what={a.title} onSave={(reason) => onAcknowledge(a.key, reason)} />}
-          {a.acknowledged !== undefined && onReopen && <button type="button" className="btn btn-quiet" onClick={() => onReopen(a.key)}>Open it again</button>}
+        <li
+          key={a.key}
+          className={`border-l-4 pl-3 ${a.acknowledged === undefined ? 'border-degraded' : 'border-rule'}`}
+          data-audit={a.rule}
+        >
+          <p>
+            <strong>{a.title}</strong> <span className="text-[0.85rem] text-faint">{a.path}</span>
+          </p>
+          <p>
+            {a.what}
+            {a.size !== undefined && (
+              <span className="text-faint">
+                ; could be worth: <span className="figure">{a.size}</span>
+              </span>
+            )}
+            .
+          </p>
+          {a.acknowledged === undefined ? (
+            <p className="text-[0.9rem]">
+              <span className="text-faint">To mend it:</span> {a.mend}
+            </p>
+          ) : (
+            <p className="text-[0.9rem]">
+              <span className="text-faint">Left as it is, because:</span> {a.acknowledged}
+            </p>
+          )}
+          {a.acknowledged === undefined && onAcknowledge && (
+            <Acknowledge what={a.title} onSave={(reason) => onAcknowledge(a.key, reason)} />
+          )}
+          {a.acknowledged !== undefined && onReopen && (
+            <button type="button" className="btn btn-quiet" onClick={() => onReopen(a.key)}>
+              Open it again
+            </button>
+          )}
         </li>
       ))}
     </ul>
@@ -21,12 +57,39 @@ export function AuditList({ audits, onAcknowledge, onReopen }: { audits: readonl
 
 function Acknowledge({ what, onSave }: { what: string; onSave: (reason: string) => void }) {
   const [reason, setReason] = useState<string>();
-  if (reason === undefined) return <button type="button" className="btn btn-quiet no-print" aria-label={`Leave as it is: ${what}`} onClick={() => setReason('')}>Leave it as it is …</button>;
+  if (reason === undefined)
+    return (
+      <button
+        type="button"
+        className="btn btn-quiet no-print"
+        aria-label={`Leave as it is: ${what}`}
+        onClick={() => setReason('')}
+      >
+        Leave it as it is …
+      </button>
+    );
   return (
-    <form className="no-print flex flex-wrap items-end gap-2" onSubmit={(e) => { e.preventDefault(); if (reason.trim() !== '') onSave(reason.trim()); }}>
-      <Field className="min-w-72 flex-1" label="Reason, which is printed" value={reason} maxLength={500} autoFocus onChange={(e) => setReason(e.target.value)} />
-      <button className="btn btn-main" disabled={reason.trim() === ''}>Save the reason</button>
-      <button type="button" className="btn" onClick={() => setReason(undefined)}>Cancel</button>
+    <form
+      className="no-print flex flex-wrap items-end gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (reason.trim() !== '') onSave(reason.trim());
+      }}
+    >
+      <Field
+        className="min-w-72 flex-1"
+        label="Reason, which is printed"
+        value={reason}
+        maxLength={500}
+        autoFocus
+        onChange={(e) => setReason(e.target.value)}
+      />
+      <button className="btn btn-main" disabled={reason.trim() === ''}>
+        Save the reason
+      </button>
+      <button type="button" className="btn" onClick={() => setReason(undefined)}>
+        Cancel
+      </button>
     </form>
   );
 }

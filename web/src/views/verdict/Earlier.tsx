@@ -12,17 +12,68 @@ import { RatioLine } from '../ranges/Ratios.tsx';
 export function Earlier({ workspace }: { workspace: Ready }) {
   const { data: all } = useComparisons();
   const [earlierId, setEarlierId] = useState('');
-  const { data, error, isFetching } = useQuery({ queryKey: ['earlier', earlierId], enabled: earlierId !== '', queryFn: async () => ({ comparison: await base.comparison(earlierId), walks: await base.walks(earlierId) }) });
-  const rows = useMemo(() => data && againstEarlier({ setup: workspace.comparison.setup, findings: workspace.findings }, { setup: data.comparison.setup, findings: findWalks(data.comparison.setup, data.walks) }), [data, workspace.comparison.setup, workspace.findings]);
+  const { data, error, isFetching } = useQuery({
+    queryKey: ['earlier', earlierId],
+    enabled: earlierId !== '',
+    queryFn: async () => ({
+      comparison: await base.comparison(earlierId),
+      walks: await base.walks(earlierId),
+    }),
+  });
+  const rows = useMemo(
+    () =>
+      data &&
+      againstEarlier(
+        { setup: workspace.comparison.setup, findings: workspace.findings },
+        { setup: data.comparison.setup, findings: findWalks(data.comparison.setup, data.walks) },
+      ),
+    [data, workspace.comparison.setup, workspace.findings],
+  );
   return (
     <section className="sheet p-4" aria-label="Against an earlier comparison">
-      <Choice className="max-w-xl" label="Earlier comparison" value={earlierId} onChange={(e) => setEarlierId(e.target.value)}><option value="">choose one</option>{all?.filter((c) => c.id !== workspace.id).map((c) => <option key={c.id} value={c.id}>{c.title}</option>)}</Choice>
-      <p className="mt-1 text-[0.85rem] text-faint">Products and paths are matched by name. Compared are only walks over the same points by the same criterion; anything else is from memory.</p>
+      <Choice
+        className="max-w-xl"
+        label="Earlier comparison"
+        value={earlierId}
+        onChange={(e) => setEarlierId(e.target.value)}
+      >
+        <option value="">choose one</option>
+        {all
+          ?.filter((c) => c.id !== workspace.id)
+          .map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.title}
+            </option>
+          ))}
+      </Choice>
+      <p className="mt-1 text-[0.85rem] text-faint">
+        Products and paths are matched by name. Compared are only walks over the same points by the same
+        criterion; anything else is from memory.
+      </p>
       {error && <Trouble error={error} />}
       {isFetching && <Loading what="the earlier comparison" />}
-      {rows?.length === 0 && <p className="mt-2">No product was walked on a path of the same name in both.</p>}
+      {rows?.length === 0 && (
+        <p className="mt-2">No product was walked on a path of the same name in both.</p>
+      )}
       <ul className="mt-2 grid gap-1">
-        {rows?.map((r) => <li key={`${r.product}-${r.path}`} data-earlier={r.fromMemory === undefined ? 'compared' : 'from memory'}><strong>{r.product} on {r.path}</strong> ({r.criterion}): {r.ratio ? <RatioLine ratio={r.ratio} /> : <><em>from memory</em>: {r.fromMemory}.</>}</li>)}
+        {rows?.map((r) => (
+          <li
+            key={`${r.product}-${r.path}`}
+            data-earlier={r.fromMemory === undefined ? 'compared' : 'from memory'}
+          >
+            <strong>
+              {r.product} on {r.path}
+            </strong>{' '}
+            ({r.criterion}):{' '}
+            {r.ratio ? (
+              <RatioLine ratio={r.ratio} />
+            ) : (
+              <>
+                <em>from memory</em>: {r.fromMemory}.
+              </>
+            )}
+          </li>
+        ))}
       </ul>
     </section>
   );

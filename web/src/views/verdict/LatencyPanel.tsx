@@ -18,16 +18,47 @@ export function LatencyPanel({ form, found }: { form: SetupForm; found: readonly
   const far = new Set(found.flatMap((f) => f.row.distanceM ?? []));
   return (
     <div className="grid gap-4">
-      {found.length === 0 ? <Empty title="No latency is entered">Count frames between an act and its picture, or film a clock beside the screen that shows it.</Empty> : (
+      {found.length === 0 ? (
+        <Empty title="No latency is entered">
+          Count frames between an act and its picture, or film a clock beside the screen that shows it.
+        </Empty>
+      ) : (
         <section className="sheet p-4" aria-label="Latency found">
           <table className="table">
-            <thead><tr><th>Product</th><th>At</th><th>Method</th><th>Latency, 95 %</th><th>Frames at {CINEMA_FPS} fps</th><th>Resolution</th><th>Readings</th></tr></thead>
-            <tbody>{found.map(({ row, product, latency, refused }) => (
-              <tr key={row.id} data-latency={latency?.latencyS}>
-                <th scope="row" className="row-head">{product.name}</th><td>{row.distanceM === undefined ? 'the bench' : <Length m={row.distanceM} />}</td><td>{row.method}</td>
-                {latency ? <><td className="figure font-bold">{ms(latency.latencyS)} ± {ms(latency.halfWidthS)}</td><td className="figure">{inFrames(latency.latencyS, CINEMA_FPS).toFixed(1)}</td><td className="figure">{ms(latency.resolutionS)}</td><td className="figure">{latency.readings}</td></> : <td colSpan={4}>refused: {refused}</td>}
+            <thead>
+              <tr>
+                <th>Product</th>
+                <th>At</th>
+                <th>Method</th>
+                <th>Latency, 95 %</th>
+                <th>Frames at {CINEMA_FPS} fps</th>
+                <th>Resolution</th>
+                <th>Readings</th>
               </tr>
-            ))}</tbody>
+            </thead>
+            <tbody>
+              {found.map(({ row, product, latency, refused }) => (
+                <tr key={row.id} data-latency={latency?.latencyS}>
+                  <th scope="row" className="row-head">
+                    {product.name}
+                  </th>
+                  <td>{row.distanceM === undefined ? 'the bench' : <Length m={row.distanceM} />}</td>
+                  <td>{row.method}</td>
+                  {latency ? (
+                    <>
+                      <td className="figure font-bold">
+                        {ms(latency.latencyS)} ± {ms(latency.halfWidthS)}
+                      </td>
+                      <td className="figure">{inFrames(latency.latencyS, CINEMA_FPS).toFixed(1)}</td>
+                      <td className="figure">{ms(latency.resolutionS)}</td>
+                      <td className="figure">{latency.readings}</td>
+                    </>
+                  ) : (
+                    <td colSpan={4}>refused: {refused}</td>
+                  )}
+                </tr>
+              ))}
+            </tbody>
           </table>
           {far.size > 1 && <OverDistance found={found} />}
         </section>
@@ -39,22 +70,64 @@ export function LatencyPanel({ form, found }: { form: SetupForm; found: readonly
 
 function OverDistance({ found }: { found: readonly LatencyFound[] }) {
   const { option, table } = useMemo(() => {
-    const points = found.flatMap(({ row, product, latency }) => (row.distanceM !== undefined && latency ? [{ product: product.name, m: row.distanceM, ms: 1000 * latency.latencyS, half: 1000 * latency.halfWidthS }] : []));
+    const points = found.flatMap(({ row, product, latency }) =>
+      row.distanceM !== undefined && latency
+        ? [
+            {
+              product: product.name,
+              m: row.distanceM,
+              ms: 1000 * latency.latencyS,
+              half: 1000 * latency.halfWidthS,
+            },
+          ]
+        : [],
+    );
     const products = [...new Set(points.map((p) => p.product))];
     return {
       option: {
-        ...frame({}), xAxis: axis('separation, m', {}), yAxis: axis('latency, ms', {}),
-        series: products.map((product, i) => ({ type: 'line', name: product, symbol: series(i).symbol, symbolSize: 9, lineStyle: { type: series(i).type, color: series(i).colour }, itemStyle: { color: series(i).colour }, data: points.filter((p) => p.product === product).map((p) => [p.m, p.ms]) })),
+        ...frame({}),
+        xAxis: axis('separation, m', {}),
+        yAxis: axis('latency, ms', {}),
+        series: products.map((product, i) => ({
+          type: 'line',
+          name: product,
+          symbol: series(i).symbol,
+          symbolSize: 9,
+          lineStyle: { type: series(i).type, color: series(i).colour },
+          itemStyle: { color: series(i).colour },
+          data: points.filter((p) => p.product === product).map((p) => [p.m, p.ms]),
+        })),
       },
-      table: { header: ['product', 'separation_m', 'latency_ms', 'half_width_ms'], rows: points.map((p) => [p.product, p.m.toFixed(1), p.ms.toFixed(1), p.half.toFixed(1)]) },
+      table: {
+        header: ['product', 'separation_m', 'latency_ms', 'half_width_ms'],
+        rows: points.map((p) => [p.product, p.m.toFixed(1), p.ms.toFixed(1), p.half.toFixed(1)]),
+      },
     };
   }, [found]);
   return <Chart option={option} table={table} label="Latency over distance" height={260} />;
 }
 
 /** "9 10 9" and "4120-3985, 6240-6112": lists as people write them; what is no figure stays to be seen as an error. */
-const listOf = (text: unknown): number[] => (Array.isArray(text) ? text as number[] : String(text ?? '').split(/[\s,;]+/).filter((t) => t !== '').map(Number));
-const pairsOf = (text: unknown): [number, number][] => (Array.isArray(text) ? text as [number, number][] : String(text ?? '').split(/[,;\n]+/).filter((t) => t.trim() !== '').map((t) => { const [a, b] = t.split(/[-–\s]+/).filter((x) => x !== '').map(Number); return [a ?? Number.NaN, b ?? Number.NaN]; }));
+const listOf = (text: unknown): number[] =>
+  Array.isArray(text)
+    ? (text as number[])
+    : String(text ?? '')
+        .split(/[\s,;]+/)
+        .filter((t) => t !== '')
+        .map(Number);
+const pairsOf = (text: unknown): [number, number][] =>
+  Array.isArray(text)
+    ? (text as [number, number][])
+    : String(text ?? '')
+        .split(/[,;\n]+/)
+        .filter((t) => t.trim() !== '')
+        .map((t) => {
+          const [a, b] = t
+            .split(/[-–\s]+/)
+            .filter((x) => x !== '')
+            .map(Number);
+          return [a ?? Number.NaN, b ?? Number.NaN];
+        });
 
 function LatencyForm({ form }: { form: SetupForm }) {
   const rows = useFieldArray({ control: form.control, name: 'latency', keyName: 'key' });
@@ -63,22 +136,118 @@ function LatencyForm({ form }: { form: SetupForm }) {
   const errors = form.formState.errors.latency;
   return (
     <fieldset className="sheet p-4">
-      <div className="flex items-center gap-2"><legend className="float-left flex-1 font-bold">Measurements</legend>
-        <button type="button" className="btn" disabled={products.length === 0} onClick={() => rows.append({ id: newId(), productId: products[0]?.id ?? '', method: 'frames', framesPerS: 120, frames: [], baselineMs: 0 })}>Add a measurement</button></div>
-      <p className="text-[0.85rem] text-faint">The wired baseline is the same chain with a cable in place of the link. Counts are good to half a frame at each end.</p>
+      <div className="flex items-center gap-2">
+        <legend className="float-left flex-1 font-bold">Measurements</legend>
+        <button
+          type="button"
+          className="btn"
+          disabled={products.length === 0}
+          onClick={() =>
+            rows.append({
+              id: newId(),
+              productId: products[0]?.id ?? '',
+              method: 'frames',
+              framesPerS: 120,
+              frames: [],
+              baselineMs: 0,
+            })
+          }
+        >
+          Add a measurement
+        </button>
+      </div>
+      <p className="text-[0.85rem] text-faint">
+        The wired baseline is the same chain with a cable in place of the link. Counts are good to half a
+        frame at each end.
+      </p>
       {rows.fields.map((field, i) => {
         const frames = values[i]?.method === 'frames';
         return (
-          <div key={field.key} className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1fr_0.8fr_0.9fr_2.4fr_0.9fr_auto]">
-            <Choice label="Product" {...form.register(`latency.${i}.productId`)}>{products.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}</Choice>
-            <Choice label="Method" {...form.register(`latency.${i}.method`)}>{LATENCY_METHODS.map((m) => <option key={m}>{m}</option>)}</Choice>
-            <Field label="At" suffix="m" inputMode="decimal" placeholder="bench" {...form.register(`latency.${i}.distanceM`, asFigure)} error={errors?.[i]?.distanceM?.message} />
-            {frames ? <Field label="Frame rate" suffix="fps" inputMode="decimal" {...form.register(`latency.${i}.framesPerS`, asFigure)} error={errors?.[i]?.framesPerS?.message} /> : <Field label="Refresh" suffix="Hz" inputMode="decimal" {...form.register(`latency.${i}.refreshHz`, asFigure)} error={errors?.[i]?.refreshHz?.message} />}
-            {frames
-              ? <Field key="frames" label="Frames, one a reading" placeholder="9 10 9" defaultValue={field.frames?.join(' ')} onBlur={(e) => form.setValue(`latency.${i}.frames`, listOf(e.target.value), { shouldDirty: true, shouldValidate: true })} error={errors?.[i]?.frames?.message ?? errors?.[i]?.frames?.find?.((x) => x)?.message} />
-              : <Field key="clock" label="Clock and screen, ms, in pairs" placeholder="4120-3985, 6240-6112" defaultValue={field.readings?.map((r) => r.join('-')).join(', ')} onBlur={(e) => form.setValue(`latency.${i}.readings`, pairsOf(e.target.value), { shouldDirty: true, shouldValidate: true })} error={errors?.[i]?.readings && 'Write pairs: clock-screen, clock-screen'} />}
-            <Field label="Wired baseline" suffix="ms" inputMode="decimal" {...form.register(`latency.${i}.baselineMs`, asFigure)} error={errors?.[i]?.baselineMs?.message} />
-            <button type="button" className="btn btn-quiet" aria-label={`Remove measurement ${i + 1}`} onClick={() => rows.remove(i)}><Trash2 aria-hidden size={16} /></button>
+          <div
+            key={field.key}
+            className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1fr_0.8fr_0.9fr_2.4fr_0.9fr_auto]"
+          >
+            <Choice label="Product" {...form.register(`latency.${i}.productId`)}>
+              {products.map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.name}
+                </option>
+              ))}
+            </Choice>
+            <Choice label="Method" {...form.register(`latency.${i}.method`)}>
+              {LATENCY_METHODS.map((m) => (
+                <option key={m}>{m}</option>
+              ))}
+            </Choice>
+            <Field
+              label="At"
+              suffix="m"
+              inputMode="decimal"
+              placeholder="bench"
+              {...form.register(`latency.${i}.distanceM`, asFigure)}
+              error={errors?.[i]?.distanceM?.message}
+            />
+            {frames ? (
+              <Field
+                label="Frame rate"
+                suffix="fps"
+                inputMode="decimal"
+                {...form.register(`latency.${i}.framesPerS`, asFigure)}
+                error={errors?.[i]?.framesPerS?.message}
+              />
+            ) : (
+              <Field
+                label="Refresh"
+                suffix="Hz"
+                inputMode="decimal"
+                {...form.register(`latency.${i}.refreshHz`, asFigure)}
+                error={errors?.[i]?.refreshHz?.message}
+              />
+            )}
+            {frames ? (
+              <Field
+                key="frames"
+                label="Frames, one a reading"
+                placeholder="9 10 9"
+                defaultValue={field.frames?.join(' ')}
+                onBlur={(e) =>
+                  form.setValue(`latency.${i}.frames`, listOf(e.target.value), {
+                    shouldDirty: true,
+                    shouldValidate: true,
+                  })
+                }
+                error={errors?.[i]?.frames?.message ?? errors?.[i]?.frames?.find?.((x) => x)?.message}
+              />
+            ) : (
+              <Field
+                key="clock"
+                label="Clock and screen, ms, in pairs"
+                placeholder="4120-3985, 6240-6112"
+                defaultValue={field.readings?.map((r) => r.join('-')).join(', ')}
+                onBlur={(e) =>
+                  form.setValue(`latency.${i}.readings`, pairsOf(e.target.value), {
+                    shouldDirty: true,
+                    shouldValidate: true,
+                  })
+                }
+                error={errors?.[i]?.readings && 'Write pairs: clock-screen, clock-screen'}
+              />
+            )}
+            <Field
+              label="Wired baseline"
+              suffix="ms"
+              inputMode="decimal"
+              {...form.register(`latency.${i}.baselineMs`, asFigure)}
+              error={errors?.[i]?.baselineMs?.message}
+            />
+            <button
+              type="button"
+              className="btn btn-quiet"
+              aria-label={`Remove measurement ${i + 1}`}
+              onClick={() => rows.remove(i)}
+            >
+              <Trash2 aria-hidden size={16} />
+            </button>
           </div>
         );
       })}

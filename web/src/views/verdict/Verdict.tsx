@@ -18,26 +18,57 @@ function VerdictStage(workspace: Ready) {
   const { form, save, error: saveError, saving } = useSetupForm(workspace.comparison, 'Verdict');
   const open = data?.audits.filter((a) => a.acknowledged === undefined).length;
   const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);
-  const parts: [string, ReactNode][] = data ? [
-    [`Claims${count(data.verdicts.length)}`, <Claims key="c" workspace={workspace} judged={data} />],
-    [`Needs${count(new Set(data.needs.map((n) => n.need.id)).size)}`, <Needs key="n" form={form} judged={data} />],
-    [`Fairness${open ? ` ${open} open` : ''}`, <Audits key="a" workspace={workspace} form={form} audits={data.audits} />],
-    ['Latency', <LatencyPanel key="l" form={form} found={data.latencies} />],
-    ['Earlier', <Earlier key="e" workspace={workspace} />],
-  ] : [];
+  const parts: [string, ReactNode][] = data
+    ? [
+        [`Claims${count(data.verdicts.length)}`, <Claims key="c" workspace={workspace} judged={data} />],
+        [
+          `Needs${count(new Set(data.needs.map((n) => n.need.id)).size)}`,
+          <Needs key="n" form={form} judged={data} />,
+        ],
+        [
+          `Fairness${open ? ` ${open} open` : ''}`,
+          <Audits key="a" workspace={workspace} form={form} audits={data.audits} />,
+        ],
+        ['Latency', <LatencyPanel key="l" form={form} found={data.latencies} />],
+        ['Earlier', <Earlier key="e" workspace={workspace} />],
+      ]
+    : [];
   return (
-    <Stage title="Verdict" lead="Claims and needs against the walks of their own condition, and what could make the comparison unfair. What the walks cannot settle is undecided, not refuted.">
+    <Stage
+      title="Verdict"
+      lead="Claims and needs against the walks of their own condition, and what could make the comparison unfair. What the walks cannot settle is undecided, not refuted."
+    >
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}
       {data && (
         <TabGroup>
           <TabList className="no-print mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
-            {parts.map(([name]) => <Tab key={name.split(' ')[0]} className="min-h-10 cursor-pointer border-2 border-b-0 border-transparent px-4 py-1 font-head font-bold whitespace-nowrap data-selected:border-ink data-selected:bg-sheet">{name}</Tab>)}
+            {parts.map(([name]) => (
+              <Tab
+                key={name.split(' ')[0]}
+                className="min-h-10 cursor-pointer border-2 border-b-0 border-transparent px-4 py-1 font-head font-bold whitespace-nowrap data-selected:border-ink data-selected:bg-sheet"
+              >
+                {name}
+              </Tab>
+            ))}
           </TabList>
-          <TabPanels>{parts.map(([name, part]) => <TabPanel key={name.split(' ')[0]}>{part}</TabPanel>)}</TabPanels>
+          <TabPanels>
+            {parts.map(([name, part]) => (
+              <TabPanel key={name.split(' ')[0]}>{part}</TabPanel>
+            ))}
+          </TabPanels>
         </TabGroup>
       )}
-      {!workspace.sealed && <SaveBar what="verdict" dirty={form.formState.isDirty} saving={saving} error={saveError} onSave={save} onDiscard={() => form.reset()} />}
+      {!workspace.sealed && (
+        <SaveBar
+          what="verdict"
+          dirty={form.formState.isDirty}
+          saving={saving}
+          error={saveError}
+          onSave={save}
+          onDiscard={() => form.reset()}
+        />
+      )}
     </Stage>
   );
 }

@@ -1,4 +1,11 @@
-import { auditBegin, planState, slotOf, type Comparison, type Finding, type WalkHeader } from '@urvek/contract';
+import {
+  auditBegin,
+  planState,
+  slotOf,
+  type Comparison,
+  type Finding,
+  type WalkHeader,
+} from '@urvek/contract';
 import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { useEffect, useState } from 'react';
@@ -14,7 +21,15 @@ import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 
 /** The next walk of the plan, or another; a walk begins with its baseline. */
-export function Begin({ comparison, findings, onBegin }: { comparison: Comparison; findings: Finding[]; onBegin: (walkId: string) => void }) {
+export function Begin({
+  comparison,
+  findings,
+  onBegin,
+}: {
+  comparison: Comparison;
+  findings: Finding[];
+  onBegin: (walkId: string) => void;
+}) {
   const slots = planState(comparison.setup, findings);
   const next = slots.find((s) => !s.finding) ?? slots[0];
   const [chosen, setChosen] = useState<number>();
@@ -27,50 +42,179 @@ export function Begin({ comparison, findings, onBegin }: { comparison: Compariso
   const [error, setError] = useState<Error>();
   useEffect(() => void storageTrouble().then(setTrouble), []);
   const slot = chosen === undefined ? next : slots[chosen];
-  if (!slot) return <Stage title="Walk"><Empty title="Nothing to walk yet">The plan is empty: enter two products, a path, and how often.</Empty></Stage>;
+  if (!slot)
+    return (
+      <Stage title="Walk">
+        <Empty title="Nothing to walk yet">
+          The plan is empty: enter two products, a path, and how often.
+        </Empty>
+      </Stage>
+    );
   const { product, rig, path } = slot.item;
   const kind = kindOf(product.kindId);
   // A sealed plan has letters for names, and the audit would give them away.
-  const unfair = comparison.setup.plan.blind ? [] : auditBegin(comparison.setup, findings, slot.item, conditions, nowMs()).filter((a) => a.acknowledged === undefined);
+  const unfair = comparison.setup.plan.blind
+    ? []
+    : auditBegin(comparison.setup, findings, slot.item, conditions, nowMs()).filter(
+        (a) => a.acknowledged === undefined,
+      );
   const begin = async (): Promise<void> => {
-    const header: WalkHeader = { id: crypto.randomUUID(), comparisonId: comparison.id, productId: product.id, rigId: rig.id, pathId: path.id, startedMs: nowMs(), slot: slotOf(comparison.setup, slot) };
+    const header: WalkHeader = {
+      id: crypto.randomUUID(),
+      comparisonId: comparison.id,
+      productId: product.id,
+      rigId: rig.id,
+      pathId: path.id,
+      startedMs: nowMs(),
+      slot: slotOf(comparison.setup, slot),
+    };
     try {
       await fieldLog.adopt(header, 1);
       const reading = { travelledM: 0, method: 'marked line', pressed: false } as const;
-      await fieldLog.append(header.id, 'begin', { baselineGrade: baseline, direction: kind.direction, reading, playoutDelayS: rig.playoutDelayS, mode, conditions, ...(await delayInForce()), ...(simulated ? { simulatedSeed: header.id } : {}), checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })) }, eventTime(0, 1));
+      await fieldLog.append(
+        header.id,
+        'begin',
+        {
+          baselineGrade: baseline,
+          direction: kind.direction,
+          reading,
+          playoutDelayS: rig.playoutDelayS,
+          mode,
+          conditions,
+          ...(await delayInForce()),
+          ...(simulated ? { simulatedSeed: header.id } : {}),
+          checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })),
+        },
+        eventTime(0, 1),
+      );
       onBegin(header.id);
     } catch (cause) {
-      setError(new Error('This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.', { cause }));
+      setError(
+        new Error(
+          'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.',
+          { cause },
+        ),
+      );
     }
   };
   return (
-    <Stage title="Walk" lead={slots.some((s) => !s.finding) ? `Next in the plan: round ${slot.round}, place ${slot.place}.` : 'The plan is walked; this would be an extra walk.'}>
+    <Stage
+      title="Walk"
+      lead={
+        slots.some((s) => !s.finding)
+          ? `Next in the plan: round ${slot.round}, place ${slot.place}.`
+          : 'The plan is walked; this would be an extra walk.'
+      }
+    >
       <div className="sheet grid gap-4 p-4 md:grid-cols-2">
         <div className="grid content-start gap-3">
-          <Choice label="Walk" value={slots.indexOf(slot)} onChange={(e) => { setChosen(Number(e.target.value)); setChecks({}); }}>
-            {slots.map((s, i) => <option key={i} value={i}>{s.item.product.name} on {s.item.path.name}, {s.item.variant === 'plain' ? `round ${s.round}` : s.item.variant}{s.finding ? ' (walked)' : ''}</option>)}
+          <Choice
+            label="Walk"
+            value={slots.indexOf(slot)}
+            onChange={(e) => {
+              setChosen(Number(e.target.value));
+              setChecks({});
+            }}
+          >
+            {slots.map((s, i) => (
+              <option key={i} value={i}>
+                {s.item.product.name} on {s.item.path.name},{' '}
+                {s.item.variant === 'plain' ? `round ${s.round}` : s.item.variant}
+                {s.finding ? ' (walked)' : ''}
+              </option>
+            ))}
           </Choice>
-          <Choice label="Baseline at the zero point" value={baseline} onChange={(e) => setBaseline(Number(e.target.value) as Grade)}>
-            {GRADES.map((g) => <option key={g} value={g}>{g}: {kind.words[g]}</option>)}
+          <Choice
+            label="Baseline at the zero point"
+            value={baseline}
+            onChange={(e) => setBaseline(Number(e.target.value) as Grade)}
+          >
+            {GRADES.map((g) => (
+              <option key={g} value={g}>
+                {g}: {kind.words[g]}
+              </option>
+            ))}
           </Choice>
-          <p className="text-faint">Rig {rig.name}: fixed end {rig.heightFixedM} m, mobile end {rig.heightMobileM} m, channel {rig.channel || 'not stated'}. Test signal: {kind.testSignal}.</p>
-          <RigCheck key={rig.id} kind={kind} results={checks} onChange={setChecks} checkedBefore={findings.some((f) => f.header.rigId === rig.id && f.trace.begin.body.checks?.some((c) => c.result !== 'not done'))} />
+          <p className="text-faint">
+            Rig {rig.name}: fixed end {rig.heightFixedM} m, mobile end {rig.heightMobileM} m, channel{' '}
+            {rig.channel || 'not stated'}. Test signal: {kind.testSignal}.
+          </p>
+          <RigCheck
+            key={rig.id}
+            kind={kind}
+            results={checks}
+            onChange={setChecks}
+            checkedBefore={findings.some(
+              (f) =>
+                f.header.rigId === rig.id && f.trace.begin.body.checks?.some((c) => c.result !== 'not done'),
+            )}
+          />
           <div className="grid grid-cols-2 gap-3">
-            <Choice label="How" value={mode} onChange={(e) => setMode(e.target.value as WalkMode)}>{WALK_MODES.map((m) => <option key={m} value={m}>{m}</option>)}</Choice>
-            <Choice label="Gear" value={simulated ? 'simulated' : 'real'} onChange={(e) => setSimulated(e.target.value === 'simulated')}><option value="simulated">simulated stand-in</option><option value="real">real, on foot</option></Choice>
+            <Choice label="How" value={mode} onChange={(e) => setMode(e.target.value as WalkMode)}>
+              {WALK_MODES.map((m) => (
+                <option key={m} value={m}>
+                  {m}
+                </option>
+              ))}
+            </Choice>
+            <Choice
+              label="Gear"
+              value={simulated ? 'simulated' : 'real'}
+              onChange={(e) => setSimulated(e.target.value === 'simulated')}
+            >
+              <option value="simulated">simulated stand-in</option>
+              <option value="real">real, on foot</option>
+            </Choice>
           </div>
-          {simulated && <p className="border-l-4 border-degraded pl-3">Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is real; what you hear is invented.</p>}
+          {simulated && (
+            <p className="border-l-4 border-degraded pl-3">
+              Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is
+              real; what you hear is invented.
+            </p>
+          )}
           <ConditionsForm conditions={conditions} onChange={setConditions} />
-          {mode === 'drive' && <p className="border-l-4 border-lost pl-3">Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.</p>}
-          {trouble && <p role="status" className="border-l-4 border-degraded pl-3 text-[0.85rem]">{trouble}</p>}
+          {mode === 'drive' && (
+            <p className="border-l-4 border-lost pl-3">
+              Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.
+            </p>
+          )}
+          {trouble && (
+            <p role="status" className="border-l-4 border-degraded pl-3 text-[0.85rem]">
+              {trouble}
+            </p>
+          )}
           {error && <Trouble error={error} />}
-          <div><button className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64" onClick={() => void begin()}>Begin the walk</button></div>
+          <div>
+            <button
+              className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
+              onClick={() => void begin()}
+            >
+              Begin the walk
+            </button>
+          </div>
         </div>
         <div>
           <Tape title={`The path ${path.name}`} ground={travelledGround(path)} measure="travelled" />
-          {unfair.length > 0 && <section className="mt-3 border-l-4 border-degraded pl-3" aria-label="Not as the others"><h2 className="text-base">Not as the others, while it can still be mended</h2><ul className="text-[0.9rem]">{unfair.map((a) => <li key={a.key} data-audit={a.rule}>{a.what}. <span className="text-faint">{a.mend}</span></li>)}</ul></section>}
-          {path.hazards && <p className="mt-2 border-l-4 border-degraded pl-3"><strong>Mind:</strong> {path.hazards}.</p>}
-          <p className="mt-2 text-faint">Walking: look up before you look down. Say when you will be back, by a second way to call.</p>
+          {unfair.length > 0 && (
+            <section className="mt-3 border-l-4 border-degraded pl-3" aria-label="Not as the others">
+              <h2 className="text-base">Not as the others, while it can still be mended</h2>
+              <ul className="text-[0.9rem]">
+                {unfair.map((a) => (
+                  <li key={a.key} data-audit={a.rule}>
+                    {a.what}. <span className="text-faint">{a.mend}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          {path.hazards && (
+            <p className="mt-2 border-l-4 border-degraded pl-3">
+              <strong>Mind:</strong> {path.hazards}.
+            </p>
+          )}
+          <p className="mt-2 text-faint">
+            Walking: look up before you look down. Say when you will be back, by a second way to call.
+          </p>
         </div>
       </div>
     </Stage>

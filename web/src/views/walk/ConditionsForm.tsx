@@ -2,21 +2,82 @@ import { LEAVES, WEATHERS, type Conditions } from '@urvek/core';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
 
 /** The day, before the walk: one short screen, all of it optional. */
-export function ConditionsForm({ conditions, onChange }: { conditions: Conditions; onChange: (conditions: Conditions) => void }) {
-  const set = (more: Partial<Conditions>): void => onChange(Object.fromEntries(Object.entries({ ...conditions, ...more }).filter(([, v]) => v !== undefined && v !== '')) as Conditions);
-  const number = (text: string): number | undefined => (text.trim() === '' || !Number.isFinite(Number(text)) ? undefined : Number(text));
+export function ConditionsForm({
+  conditions,
+  onChange,
+}: {
+  conditions: Conditions;
+  onChange: (conditions: Conditions) => void;
+}) {
+  const set = (more: Partial<Conditions>): void =>
+    onChange(
+      Object.fromEntries(
+        Object.entries({ ...conditions, ...more }).filter(([, v]) => v !== undefined && v !== ''),
+      ) as Conditions,
+    );
+  const number = (text: string): number | undefined =>
+    text.trim() === '' || !Number.isFinite(Number(text)) ? undefined : Number(text);
   return (
     <details className="border-t border-rule pt-2">
       <summary className="cursor-pointer font-bold">The day: weather, people, other transmitters</summary>
       <div className="mt-1 grid grid-cols-3 items-end gap-2">
-        <Choice label="Weather" value={conditions.weather ?? ''} onChange={(e) => set({ weather: WEATHERS.find((w) => w === e.target.value) })}><option value="">not noted</option>{WEATHERS.map((w) => <option key={w}>{w}</option>)}</Choice>
-        <Choice label="Leaf" value={conditions.leaf ?? ''} onChange={(e) => set({ leaf: LEAVES.find((l) => l === e.target.value) })}><option value="">not noted</option>{LEAVES.map((l) => <option key={l}>{l}</option>)}</Choice>
-        <Tick label="ground wet" checked={conditions.groundWet ?? false} onChange={(e) => set({ groundWet: e.target.checked || undefined })} />
-        <Field label="Temperature" suffix="°C" inputMode="decimal" defaultValue={conditions.temperatureC ?? ''} onBlur={(e) => set({ temperatureC: number(e.target.value) })} />
-        <Field label="People about" inputMode="numeric" defaultValue={conditions.peopleAbout ?? ''} onBlur={(e) => { const n = number(e.target.value); set({ peopleAbout: n === undefined ? undefined : Math.max(0, Math.round(n)) }); }} />
-        <Field label="Load on the link" value={conditions.load ?? ''} onChange={(e) => set({ load: e.target.value })} />
-        <Field label="Read with" value={conditions.instrument ?? ''} onChange={(e) => set({ instrument: e.target.value })} />
-        <Field className="col-span-2" label="Other transmitters" value={conditions.otherTransmitters ?? ''} onChange={(e) => set({ otherTransmitters: e.target.value })} />
+        <Choice
+          label="Weather"
+          value={conditions.weather ?? ''}
+          onChange={(e) => set({ weather: WEATHERS.find((w) => w === e.target.value) })}
+        >
+          <option value="">not noted</option>
+          {WEATHERS.map((w) => (
+            <option key={w}>{w}</option>
+          ))}
+        </Choice>
+        <Choice
+          label="Leaf"
+          value={conditions.leaf ?? ''}
+          onChange={(e) => set({ leaf: LEAVES.find((l) => l === e.target.value) })}
+        >
+          <option value="">not noted</option>
+          {LEAVES.map((l) => (
+            <option key={l}>{l}</option>
+          ))}
+        </Choice>
+        <Tick
+          label="ground wet"
+          checked={conditions.groundWet ?? false}
+          onChange={(e) => set({ groundWet: e.target.checked || undefined })}
+        />
+        <Field
+          label="Temperature"
+          suffix="°C"
+          inputMode="decimal"
+          defaultValue={conditions.temperatureC ?? ''}
+          onBlur={(e) => set({ temperatureC: number(e.target.value) })}
+        />
+        <Field
+          label="People about"
+          inputMode="numeric"
+          defaultValue={conditions.peopleAbout ?? ''}
+          onBlur={(e) => {
+            const n = number(e.target.value);
+            set({ peopleAbout: n === undefined ? undefined : Math.max(0, Math.round(n)) });
+          }}
+        />
+        <Field
+          label="Load on the link"
+          value={conditions.load ?? ''}
+          onChange={(e) => set({ load: e.target.value })}
+        />
+        <Field
+          label="Read with"
+          value={conditions.instrument ?? ''}
+          onChange={(e) => set({ instrument: e.target.value })}
+        />
+        <Field
+          className="col-span-2"
+          label="Other transmitters"
+          value={conditions.otherTransmitters ?? ''}
+          onChange={(e) => set({ otherTransmitters: e.target.value })}
+        />
       </div>
     </details>
   );

@@ -1,5 +1,16 @@
 import { tidyCode } from '@urvek/contract';
-import { DIRECTIONS, effectiveLog, GRADES, gradeOfWords, kindOf, lastUndoable, type Direction, type EventBodies, type EventKind, type WalkEvent } from '@urvek/core';
+import {
+  DIRECTIONS,
+  effectiveLog,
+  GRADES,
+  gradeOfWords,
+  kindOf,
+  lastUndoable,
+  type Direction,
+  type EventBodies,
+  type EventKind,
+  type WalkEvent,
+} from '@urvek/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { base } from '../../api/client.ts';
@@ -29,7 +40,8 @@ export function Join() {
       const header = await base.join(tidyCode(code));
       await fieldLog.joinWalk(header);
       const own = await fieldLog.logOf(header.id);
-      if (!own.some((e) => e.kind === 'joined')) await fieldLog.append(header.id, 'joined', { role, direction }, eventTime(0, 1));
+      if (!own.some((e) => e.kind === 'joined'))
+        await fieldLog.append(header.id, 'joined', { role, direction }, eventTime(0, 1));
       void sync();
       await navigate(`/joined/${header.id}`);
     } catch (cause) {
@@ -38,12 +50,44 @@ export function Join() {
   };
   return (
     <Stage title="Join a walk" lead="Two ends, two logs: one says where, the other what is received.">
-      <form className="sheet grid max-w-md gap-3 p-4" onSubmit={(e) => { e.preventDefault(); void join(); }}>
-        <Field label="Code on the walker’s screen" value={code} autoCapitalize="characters" autoComplete="off" onChange={(e) => setCode(e.target.value)} />
-        <Choice label="This device is at the" value={role} onChange={(e) => setRole(e.target.value as typeof role)}><option value="base">fixed end (base)</option><option value="walker">mobile end (walker)</option></Choice>
-        <Choice label="It watches" value={direction} onChange={(e) => setDirection(e.target.value as Direction)}>{DIRECTIONS.map((d) => <option key={d}>{d}</option>)}</Choice>
+      <form
+        className="sheet grid max-w-md gap-3 p-4"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void join();
+        }}
+      >
+        <Field
+          label="Code on the walker’s screen"
+          value={code}
+          autoCapitalize="characters"
+          autoComplete="off"
+          onChange={(e) => setCode(e.target.value)}
+        />
+        <Choice
+          label="This device is at the"
+          value={role}
+          onChange={(e) => setRole(e.target.value as typeof role)}
+        >
+          <option value="base">fixed end (base)</option>
+          <option value="walker">mobile end (walker)</option>
+        </Choice>
+        <Choice
+          label="It watches"
+          value={direction}
+          onChange={(e) => setDirection(e.target.value as Direction)}
+        >
+          {DIRECTIONS.map((d) => (
+            <option key={d}>{d}</option>
+          ))}
+        </Choice>
         {error && <Trouble error={error} />}
-        <button className="btn btn-main min-h-16 justify-center text-lg" disabled={tidyCode(code).length !== 6}>Join</button>
+        <button
+          className="btn btn-main min-h-16 justify-center text-lg"
+          disabled={tidyCode(code).length !== 6}
+        >
+          Join
+        </button>
       </form>
     </Stage>
   );
@@ -54,7 +98,18 @@ export function JoinedLog() {
   const { walkId = '' } = useParams<{ walkId: string }>();
   const kept = useFieldLog(() => fieldLog.walks.get(walkId).then((w) => w ?? null), `joined-${walkId}`);
   const log = useFieldLog(() => fieldLog.logOf(walkId), `joined-log-${walkId}`);
-  if (kept === null) return <Stage title="Join a walk"><Empty title="This device did not join that walk">Open <Link className="underline" to="/join">Join</Link> and type the code on the walker’s screen.</Empty></Stage>;
+  if (kept === null)
+    return (
+      <Stage title="Join a walk">
+        <Empty title="This device did not join that walk">
+          Open{' '}
+          <Link className="underline" to="/join">
+            Join
+          </Link>{' '}
+          and type the code on the walker’s screen.
+        </Empty>
+      </Stage>
+    );
   return kept && log ? <Logging kept={kept} log={log} /> : <Loading what="the log" />;
 }
 
@@ -66,38 +121,111 @@ function Logging({ kept, log }: { kept: KeptWalk; log: readonly WalkEvent[] }) {
   useAwake();
   const joinedAt = log.find((e) => e.kind === 'joined')?.time;
   const begunMs = joinedAt ? joinedAt.originMs + joinedAt.inputMs : performance.timeOrigin;
-  const add = <K extends EventKind>(k: K, body: EventBodies[K], inputMs = performance.now(), automatic = false): void => {
+  const add = <K extends EventKind>(
+    k: K,
+    body: EventBodies[K],
+    inputMs = performance.now(),
+    automatic = false,
+  ): void => {
     const walkS = Math.max(0, (performance.timeOrigin + inputMs - begunMs) / 1000);
-    fieldLog.append(kept.id, k, body, eventTime(walkS, 1, inputMs)).then(() => { if (!automatic) confirmKept(true); return sync(); }).catch(() => setError(new Error('This was not kept: the device refuses to store it. All before it is safe. Free some space, then press again.')));
+    fieldLog
+      .append(kept.id, k, body, eventTime(walkS, 1, inputMs))
+      .then(() => {
+        if (!automatic) confirmKept(true);
+        return sync();
+      })
+      .catch(() =>
+        setError(
+          new Error(
+            'This was not kept: the device refuses to store it. All before it is safe. Free some space, then press again.',
+          ),
+        ),
+      );
   };
   useClockComparison(true, ({ inputMs, ...body }) => add('clock', body, inputMs, true));
   const kind = kindOf(subject?.product.kindId ?? 'accessory');
   const standing = effectiveLog(log);
-  const grade = standing.reduce<number>((now, e) => (e.kind === 'grade' ? e.body.grade : e.kind === 'dropoutBegin' ? 1 : e.kind === 'dropoutEnd' && now === 1 ? 5 : now), 5);
+  const grade = standing.reduce<number>(
+    (now, e) =>
+      e.kind === 'grade'
+        ? e.body.grade
+        : e.kind === 'dropoutBegin'
+          ? 1
+          : e.kind === 'dropoutEnd' && now === 1
+            ? 5
+            : now,
+    5,
+  );
   const lost = grade === 1;
   const shared = log.filter((e) => e.kind === 'shared').length;
   const undoable = lastUndoable(log);
-  const press = <K extends EventKind>(k: K, body: EventBodies[K]) => (inputMs: number): void => add(k, body, inputMs);
+  const press =
+    <K extends EventKind>(k: K, body: EventBodies[K]) =>
+    (inputMs: number): void =>
+      add(k, body, inputMs);
   const actions: Actions = {
     d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
-    ...Object.fromEntries(GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })])),
+    ...Object.fromEntries(
+      GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })]),
+    ),
     s: press('shared', { count: shared + 1 }),
     n: () => setNoting(true),
-    u: () => { if (undoable) add('correction', { amends: { deviceId: undoable.deviceId, seq: undoable.seq }, action: 'withdraw', reason: 'undone in the walk' }); },
+    u: () => {
+      if (undoable)
+        add('correction', {
+          amends: { deviceId: undoable.deviceId, seq: undoable.seq },
+          action: 'withdraw',
+          reason: 'undone in the walk',
+        });
+    },
   };
   return (
     <main className="mx-auto w-full max-w-[700px] px-3 py-3">
       <Keys actions={noting ? {} : actions} />
-      <div className="flex flex-wrap items-baseline gap-x-4"><h1>{subject?.product.name ?? 'A walk'}</h1><p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p><KeptCount walkId={kept.id} /></div>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1>{subject?.product.name ?? 'A walk'}</h1>
+        <p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p>
+        <KeptCount walkId={kept.id} />
+      </div>
       {error && <Trouble error={error} />}
-      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">Joined: log what comes in at this end. The walker logs where.</p>
-      {noting ? <NoteForm gradeOf={(text) => gradeOfWords(text, kind.id)} words={kind.words} onNote={(text, g, voice) => { setNoting(false); add('note', { text, ...(voice ? { voice } : {}) }); if (g !== undefined) add('grade', { grade: g }); }} onCancel={() => setNoting(false)} /> : (
+      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
+        Joined: log what comes in at this end. The walker logs where.
+      </p>
+      {noting ? (
+        <NoteForm
+          gradeOf={(text) => gradeOfWords(text, kind.id)}
+          words={kind.words}
+          onNote={(text, g, voice) => {
+            setNoting(false);
+            add('note', { text, ...(voice ? { voice } : {}) });
+            if (g !== undefined) add('grade', { grade: g });
+          }}
+          onCancel={() => setNoting(false)}
+        />
+      ) : (
         <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Log">
-          <Press k="d" actions={actions} className={`col-span-5 text-lg ${lost ? 'bg-lost! text-white' : ''}`}>{lost ? 'Dropout ends' : 'Dropout begins'}</Press>
-          {GRADES.map((g) => <Press key={g} k={String(g)} actions={actions} pressed={grade === g}><span className="figure text-xl">{g}</span><span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span></Press>)}
-          <Press k="s" actions={actions} className="col-span-3">Shared moment {shared + 1}</Press>
-          <Press k="n" actions={actions} className="col-span-1">Note</Press>
-          <Press k="u" actions={actions} className="col-span-1" disabled={!undoable}>Undo</Press>
+          <Press
+            k="d"
+            actions={actions}
+            className={`col-span-5 text-lg ${lost ? 'bg-lost! text-white' : ''}`}
+          >
+            {lost ? 'Dropout ends' : 'Dropout begins'}
+          </Press>
+          {GRADES.map((g) => (
+            <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
+              <span className="figure text-xl">{g}</span>
+              <span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span>
+            </Press>
+          ))}
+          <Press k="s" actions={actions} className="col-span-3">
+            Shared moment {shared + 1}
+          </Press>
+          <Press k="n" actions={actions} className="col-span-1">
+            Note
+          </Press>
+          <Press k="u" actions={actions} className="col-span-1" disabled={!undoable}>
+            Undo
+          </Press>
         </div>
       )}
       <LastEvents log={log} />

@@ -1,5 +1,24 @@
 import { standInOf, type Comparison, type PlannedWalk } from '@urvek/contract';
-import { END_REASONS, gradeOfWords, GRADES, kindOf, LANDMARKS, lastUndoable, looksMisread, parseLength, RECONNECT_WAYS, satelliteReceiver, SCRIPT_TEXT, scriptStep, traceWalk, type DistanceMethod, type EventBodies, type EventKind, type Path, type Tick } from '@urvek/core';
+import {
+  END_REASONS,
+  gradeOfWords,
+  GRADES,
+  kindOf,
+  LANDMARKS,
+  lastUndoable,
+  looksMisread,
+  parseLength,
+  RECONNECT_WAYS,
+  satelliteReceiver,
+  SCRIPT_TEXT,
+  scriptStep,
+  traceWalk,
+  type DistanceMethod,
+  type EventBodies,
+  type EventKind,
+  type Path,
+  type Tick,
+} from '@urvek/core';
 import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
 import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -30,10 +49,23 @@ type Asking = 'reconnected' | 'end' | 'note' | 'mark' | 'landmark' | 'reading' |
 /** The kind of a walk of which nothing is known yet: its words are the general ones. */
 const UNKNOWN_KIND = 'accessory';
 
-const groundWithout = (farthestM: number): TapeGround => ({ lengthM: Math.max(50, 1.25 * farthestM), legs: [], obstructions: [], checkpoints: [] });
+const groundWithout = (farthestM: number): TapeGround => ({
+  lengthM: Math.max(50, 1.25 * farthestM),
+  legs: [],
+  obstructions: [],
+  checkpoints: [],
+});
 
 /** A walk under way: what is noticed is pressed, what is pressed is kept. `subject` is absent on a walk begun with nothing set up. */
-export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison | undefined; subject: PlannedWalk | undefined; kept: KeptWalk }) {
+export function LiveWalk({
+  comparison,
+  subject,
+  kept,
+}: {
+  comparison: Comparison | undefined;
+  subject: PlannedWalk | undefined;
+  kept: KeptWalk;
+}) {
   const navigate = useNavigate();
   const log = useFieldLog(() => fieldLog.logOf(kept.id), kept.id);
   const [rate, setRate] = useState(1);
@@ -48,56 +80,96 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
   const soundNow = useRef(sound);
-  useEffect(() => { soundNow.current = sound; }, [sound]);
+  useEffect(() => {
+    soundNow.current = sound;
+  }, [sound]);
   useAwake();
 
   // On a phone the stages make room for the buttons while one walks.
   useEffect(() => {
     document.body.dataset.walking = '';
-    return () => { delete document.body.dataset.walking; };
+    return () => {
+      delete document.body.dataset.walking;
+    };
   }, []);
 
-  const add = useCallback(async <K extends EventKind>(kind: K, body: EventBodies[K], walkS: number, inputMs = performance.now(), automatic = false): Promise<void> => {
-    try {
-      await fieldLog.append(kept.id, kind, body, eventTime(walkS, rateNow.current, inputMs));
-      setError(undefined);
-      if (!automatic) {
-        setSaved({ what: kind, ms: performance.now() - inputMs });
-        confirmKept(soundNow.current);
+  const add = useCallback(
+    async <K extends EventKind>(
+      kind: K,
+      body: EventBodies[K],
+      walkS: number,
+      inputMs = performance.now(),
+      automatic = false,
+    ): Promise<void> => {
+      try {
+        await fieldLog.append(kept.id, kind, body, eventTime(walkS, rateNow.current, inputMs));
+        setError(undefined);
+        if (!automatic) {
+          setSaved({ what: kind, ms: performance.now() - inputMs });
+          confirmKept(soundNow.current);
+        }
+      } catch (cause) {
+        setError(
+          new Error(
+            'This was not kept: the device refuses to store it. All before it is safe. Save the log as a file, free some space, then press again.',
+            { cause },
+          ),
+        );
       }
-    } catch (cause) {
-      setError(new Error('This was not kept: the device refuses to store it. All before it is safe. Save the log as a file, free some space, then press again.', { cause }));
-    }
-    void sync();
-  }, [kept.id]);
+      void sync();
+    },
+    [kept.id],
+  );
   // On a path with a coordinate the stand-in has a satellite receiver too.
-  const receiver = useMemo(() => (subject?.path.fixedEnd ? satelliteReceiver(subject.path, subject.path.fixedEnd, kept.id) : undefined), [subject, kept.id]);
-  const onWheel = useCallback((tick: Tick) => {
-    void add('mark', { reading: wheelReading(tick) }, tick.tS, undefined, true);
-    if (receiver) void add('fix', receiver(tick.travelledM, tick.tS), tick.tS, undefined, true);
-  }, [add, receiver]);
+  const receiver = useMemo(
+    () =>
+      subject?.path.fixedEnd ? satelliteReceiver(subject.path, subject.path.fixedEnd, kept.id) : undefined,
+    [subject, kept.id],
+  );
+  const onWheel = useCallback(
+    (tick: Tick) => {
+      void add('mark', { reading: wheelReading(tick) }, tick.tS, undefined, true);
+      if (receiver) void add('fix', receiver(tick.travelledM, tick.tS), tick.tS, undefined, true);
+    },
+    [add, receiver],
+  );
   const gear = useGear(kept.id, log, subject, onWheel);
   const { tick } = gear;
-  useGaps((fromWallMs) => { if (!gear.simulated) void add('gap', { fromWallMs }, gear.walkS(performance.now()), undefined, true); });
+  useGaps((fromWallMs) => {
+    if (!gear.simulated) void add('gap', { fromWallMs }, gear.walkS(performance.now()), undefined, true);
+  });
   // Once another device is expected, this one's clock is compared too.
   const compared = joining || (log?.some((e) => e.kind === 'clock') ?? false);
-  useClockComparison(compared, ({ inputMs, ...body }) => void add('clock', body, gear.walkS(inputMs), inputMs, true));
-  const location = useLocation(locating, (fix, inputMs) => void add('fix', fix, gear.walkS(inputMs), inputMs, true));
+  useClockComparison(
+    compared,
+    ({ inputMs, ...body }) => void add('clock', body, gear.walkS(inputMs), inputMs, true),
+  );
+  const location = useLocation(
+    locating,
+    (fix, inputMs) => void add('fix', fix, gear.walkS(inputMs), inputMs, true),
+  );
 
   const path = subject?.path;
   // Worked out when something is logged, not at every tick of the gear.
   const trace = useMemo(() => log && traceWalk(log, { path: path as Path | undefined }), [log, path]);
   const lanes = useMemo(() => (trace ? walkLanes(trace, 'out', 'live') : []), [trace]);
   const farthestM = Math.max(0, ...(trace?.fixes.map((f) => f.travelledM) ?? []));
-  const ground = useMemo(() => (path ? travelledGround(path as Path) : groundWithout(farthestM)), [path, farthestM]);
+  const ground = useMemo(
+    () => (path ? travelledGround(path as Path) : groundWithout(farthestM)),
+    [path, farthestM],
+  );
   const hereM = tick?.wheelM ?? trace?.fixes.at(-1)?.travelledM;
   const turned = trace?.turnS !== undefined;
   const next = path?.checkpoints.find((c) => hereM !== undefined && !turned && c.atM >= hereM - 0.5);
   const due = next && hereM !== undefined && next.atM - hereM <= PROMPT_M ? next : undefined;
   const dueName = due?.name;
-  useEffect(() => { if (speak && dueName !== undefined) say(`mark ${dueName} now`); }, [speak, dueName]);
+  useEffect(() => {
+    if (speak && dueName !== undefined) say(`mark ${dueName} now`);
+  }, [speak, dueName]);
   const step = guided && log ? scriptStep(log) : undefined;
-  useEffect(() => { if (speak && step) say(SCRIPT_TEXT[step]); }, [speak, step]);
+  useEffect(() => {
+    if (speak && step) say(SCRIPT_TEXT[step]);
+  }, [speak, step]);
 
   if (!log || !trace) return null;
   const kind = kindOf(subject?.product.kindId ?? UNKNOWN_KIND);
@@ -106,18 +178,34 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
   const watching = mode === 'continuous' || mode === 'indoor';
   const lost = trace.stretches.at(-1)?.grade === 1;
   const graded = trace.stretches.at(-1)?.grade;
-  const post = path && hereM !== undefined && path.checkpoints.length > 0 ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - hereM) < Math.abs(a.atM - hereM) ? b : a)) : undefined;
+  const post =
+    path && hereM !== undefined && path.checkpoints.length > 0
+      ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - hereM) < Math.abs(a.atM - hereM) ? b : a))
+      : undefined;
   const undoable = lastUndoable(log);
   const shared = log.filter((e) => e.kind === 'shared').length;
 
-  const press = <K extends EventKind>(k: K, body: EventBodies[K]) => (inputMs: number): void => void add(k, body, gear.walkS(inputMs), inputMs);
+  const press =
+    <K extends EventKind>(k: K, body: EventBodies[K]) =>
+    (inputMs: number): void =>
+      void add(k, body, gear.walkS(inputMs), inputMs);
   const logNow: Log = (k, body) => press(k, body)(performance.now());
-  const markAt = (travelledM: number, method: DistanceMethod, name?: string): void => logNow('mark', { reading: { travelledM, method, pressed: true }, ...(name === undefined ? {} : { name }) });
+  const markAt = (travelledM: number, method: DistanceMethod, name?: string): void =>
+    logNow('mark', {
+      reading: { travelledM, method, pressed: true },
+      ...(name === undefined ? {} : { name }),
+    });
   const actions: Actions = {
     d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
-    ...Object.fromEntries(GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })])),
+    ...Object.fromEntries(
+      GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })]),
+    ),
     m: (inputMs) => {
-      if (post && path) press('mark', { reading: { travelledM: post.atM, method: path.distanceMethod, pressed: true }, name: post.name })(inputMs);
+      if (post && path)
+        press('mark', {
+          reading: { travelledM: post.atM, method: path.distanceMethod, pressed: true },
+          name: post.name,
+        })(inputMs);
       else if (tick) press('mark', { reading: { ...wheelReading(tick), pressed: true } })(inputMs);
       else setAsking('mark');
     },
@@ -134,97 +222,341 @@ export function LiveWalk({ comparison, subject, kept }: { comparison: Comparison
     n: () => setAsking('note'),
     e: () => setAsking('end'),
     u: () => {
-      if (undoable) void add('correction', { amends: { deviceId: undoable.deviceId, seq: undoable.seq }, action: 'withdraw', reason: 'undone in the walk' }, undoable.time.walkS);
+      if (undoable)
+        void add(
+          'correction',
+          {
+            amends: { deviceId: undoable.deviceId, seq: undoable.seq },
+            action: 'withdraw',
+            reason: 'undone in the walk',
+          },
+          undoable.time.walkS,
+        );
     },
   };
   const finish = async (reason: EventBodies['end']['reason']): Promise<void> => {
     const walkS = gear.walkS(performance.now());
     gear.stop();
-    await add('end', { reason, ...(tick ? { reading: wheelReading(tick) } : {}) }, Math.max(walkS, ...log.map((e) => e.time.walkS)) + 0.01);
+    await add(
+      'end',
+      { reason, ...(tick ? { reading: wheelReading(tick) } : {}) },
+      Math.max(walkS, ...log.map((e) => e.time.walkS)) + 0.01,
+    );
     await navigate(comparison ? `/c/${comparison.id}/trace/${kept.id}` : `/file/${kept.id}`);
   };
-  const done = (act: () => void) => (): void => { setAsking(undefined); act(); };
+  const done = (act: () => void) => (): void => {
+    setAsking(undefined);
+    act();
+  };
 
   return (
     <main className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${sun ? 'sun' : ''}`}>
       <Keys actions={asking ? {} : actions} />
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h1>{subject?.product.name ?? 'Walk now'}</h1>
-        <p>{path?.name ?? 'product and path are asked afterwards'}, {turned ? 'on the way back' : 'on the way out'}</p>
+        <p>
+          {path?.name ?? 'product and path are asked afterwards'},{' '}
+          {turned ? 'on the way back' : 'on the way out'}
+        </p>
         <KeptCount walkId={kept.id} />
         <Saved saved={saved} />
         <div className="ml-auto flex flex-wrap items-center gap-x-2.5 text-[0.9rem]">
-          <button type="button" className="btn-quiet" onClick={() => setJoining(true)}>second device</button>
-          <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sun} onChange={(e) => setSun(e.target.checked)} />sun</label>
-          <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={sound} onChange={(e) => setSound(e.target.checked)} />beep</label>
-          <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={speak} onChange={(e) => setSpeak(e.target.checked)} />spoken prompts</label>
-          <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={guided} onChange={(e) => setGuided(e.target.checked)} />guided</label>
+          <button type="button" className="btn-quiet" onClick={() => setJoining(true)}>
+            second device
+          </button>
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-4"
+              checked={sun}
+              onChange={(e) => setSun(e.target.checked)}
+            />
+            sun
+          </label>
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-4"
+              checked={sound}
+              onChange={(e) => setSound(e.target.checked)}
+            />
+            beep
+          </label>
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-4"
+              checked={speak}
+              onChange={(e) => setSpeak(e.target.checked)}
+            />
+            spoken prompts
+          </label>
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-4"
+              checked={guided}
+              onChange={(e) => setGuided(e.target.checked)}
+            />
+            guided
+          </label>
           {gear.simulated ? (
-            <label className="flex items-center gap-1.5">speed
-              <select className="input w-auto" value={rate} onChange={(e) => { const to = Number(e.target.value); rateNow.current = to; setRate(to); gear.setRate(to); }}>{RATES.map((r) => <option key={r} value={r}>{r}×</option>)}</select>
+            <label className="flex items-center gap-1.5">
+              speed
+              <select
+                className="input w-auto"
+                value={rate}
+                onChange={(e) => {
+                  const to = Number(e.target.value);
+                  rateNow.current = to;
+                  setRate(to);
+                  gear.setRate(to);
+                }}
+              >
+                {RATES.map((r) => (
+                  <option key={r} value={r}>
+                    {r}×
+                  </option>
+                ))}
+              </select>
             </label>
-          ) : <label className="flex items-center gap-1.5"><input type="checkbox" className="size-4" checked={locating} onChange={(e) => setLocating(e.target.checked)} />location {location.text}</label>}
+          ) : (
+            <label className="flex items-center gap-1.5">
+              <input
+                type="checkbox"
+                className="size-4"
+                checked={locating}
+                onChange={(e) => setLocating(e.target.checked)}
+              />
+              location {location.text}
+            </label>
+          )}
         </div>
       </div>
-      {error && <><Trouble error={error} /><button type="button" className="btn" onClick={() => saveLog(kept.id, log)}>Save the log as a file</button></>}
-      {joining && <SecondDevice walkId={kept.id} shared={shared} onShared={() => logNow('shared', { count: shared + 1 })} onClose={() => setJoining(false)} />}
+      {error && (
+        <>
+          <Trouble error={error} />
+          <button type="button" className="btn" onClick={() => saveLog(kept.id, log)}>
+            Save the log as a file
+          </button>
+        </>
+      )}
+      {joining && (
+        <SecondDevice
+          walkId={kept.id}
+          shared={shared}
+          onShared={() => logNow('shared', { count: shared + 1 })}
+          onClose={() => setJoining(false)}
+        />
+      )}
       <div className="sheet mt-2 px-3 py-1">
-        <Tape title="The walk so far, on the tape" ground={ground} measure="travelled" lanes={lanes} hereM={hereM} />
+        <Tape
+          title="The walk so far, on the tape"
+          ground={ground}
+          measure="travelled"
+          lanes={lanes}
+          hereM={hereM}
+        />
       </div>
-      {step && <p role="status" className="mt-1 border-l-4 border-accent pl-3" data-step={step}><strong>{step}:</strong> {SCRIPT_TEXT[step]}</p>}
-      {due && <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">Mark {due.name} now (<Length m={due.atM} />)</p>}
+      {step && (
+        <p role="status" className="mt-1 border-l-4 border-accent pl-3" data-step={step}>
+          <strong>{step}:</strong> {SCRIPT_TEXT[step]}
+        </p>
+      )}
+      {due && (
+        <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">
+          Mark {due.name} now (<Length m={due.atM} />)
+        </p>
+      )}
       <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
-        {gear.simulated ? <GearPanel tick={tick} watched={kind.watched} words={kind.words} standIn={subject && standInOf(subject.product, subject.rig)} bothWays={kind.bothWays} onLevel={(value) => logNow('measured', { quantity: 'level', direction: kind.direction, ...(value === undefined ? {} : { value }) })} /> : <Clock seconds={gear.clockS} hereM={hereM} watched={subject ? kind.watched : 'sound, picture or answer'} />}
+        {gear.simulated ? (
+          <GearPanel
+            tick={tick}
+            watched={kind.watched}
+            words={kind.words}
+            standIn={subject && standInOf(subject.product, subject.rig)}
+            bothWays={kind.bothWays}
+            onLevel={(value) =>
+              logNow('measured', {
+                quantity: 'level',
+                direction: kind.direction,
+                ...(value === undefined ? {} : { value }),
+              })
+            }
+          />
+        ) : (
+          <Clock
+            seconds={gear.clockS}
+            hereM={hereM}
+            watched={subject ? kind.watched : 'sound, picture or answer'}
+          />
+        )}
         <div className="grid content-start gap-2">
-          {asking === 'reconnected' && <Ask title="Reconnected how?" choices={RECONNECT_WAYS} onChoose={(how) => done(() => logNow('reconnected', { how }))()} onCancel={done(() => undefined)} />}
-          {asking === 'landmark' && <Ask title="What is passed?" choices={LANDMARKS} onChoose={(what) => done(() => logNow('landmark', { what }))()} onCancel={done(() => undefined)} />}
-          {asking === 'end' && <Ask title="Why does the walk end?" choices={END_REASONS} onChoose={(reason) => done(() => void finish(reason))()} onCancel={done(() => undefined)} />}
-          {asking === 'note' && <NoteForm gradeOf={(text) => gradeOfWords(text, kind.id)} words={kind.words} onNote={(text, grade, voice) => done(() => { logNow('note', { text, ...(voice ? { voice } : {}) }); if (grade !== undefined) logNow('grade', { grade }); })()} onCancel={done(() => undefined)} />}
-          {asking === 'mark' && <TypedMark questioned={(text) => questioned(text, trace.fixes.slice(-2).map((f) => f.travelledM))} onMark={(text, method) => done(() => markAt(parseLength(text).valueM, method))()} onCancel={done(() => undefined)} />}
-          {asking === 'reading' && <Readings add={logNow} direction={kind.direction} onClose={done(() => undefined)} />}
+          {asking === 'reconnected' && (
+            <Ask
+              title="Reconnected how?"
+              choices={RECONNECT_WAYS}
+              onChoose={(how) => done(() => logNow('reconnected', { how }))()}
+              onCancel={done(() => undefined)}
+            />
+          )}
+          {asking === 'landmark' && (
+            <Ask
+              title="What is passed?"
+              choices={LANDMARKS}
+              onChoose={(what) => done(() => logNow('landmark', { what }))()}
+              onCancel={done(() => undefined)}
+            />
+          )}
+          {asking === 'end' && (
+            <Ask
+              title="Why does the walk end?"
+              choices={END_REASONS}
+              onChoose={(reason) => done(() => void finish(reason))()}
+              onCancel={done(() => undefined)}
+            />
+          )}
+          {asking === 'note' && (
+            <NoteForm
+              gradeOf={(text) => gradeOfWords(text, kind.id)}
+              words={kind.words}
+              onNote={(text, grade, voice) =>
+                done(() => {
+                  logNow('note', { text, ...(voice ? { voice } : {}) });
+                  if (grade !== undefined) logNow('grade', { grade });
+                })()
+              }
+              onCancel={done(() => undefined)}
+            />
+          )}
+          {asking === 'mark' && (
+            <TypedMark
+              questioned={(text) =>
+                questioned(
+                  text,
+                  trace.fixes.slice(-2).map((f) => f.travelledM),
+                )
+              }
+              onMark={(text, method) => done(() => markAt(parseLength(text).valueM, method))()}
+              onCancel={done(() => undefined)}
+            />
+          )}
+          {asking === 'reading' && (
+            <Readings add={logNow} direction={kind.direction} onClose={done(() => undefined)} />
+          )}
           {!asking && (
             <>
-              <ModePanel mode={mode} log={log} path={path} kind={kind} add={logNow} mark={(atM, name) => markAt(atM, path?.distanceMethod ?? 'by eye', name)} />
+              <ModePanel
+                mode={mode}
+                log={log}
+                path={path}
+                kind={kind}
+                add={logNow}
+                mark={(atM, name) => markAt(atM, path?.distanceMethod ?? 'by eye', name)}
+              />
               <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
-                {(watching || mode === 'drive') && <HoldPress lost={lost} onBegin={press('dropoutBegin', {})} onEnd={press('dropoutEnd', {})} tall={mode === 'drive'} />}
-                {watching && GRADES.map((g) => <Press key={g} k={String(g)} actions={actions} pressed={graded === g}><span className="figure text-xl">{g}</span><span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span></Press>)}
-                <Press k="m" actions={actions} className="col-span-2">{post ? <>Mark {post.name}<span className="font-normal"><Length m={post.atM} /></span></> : tick ? 'Mark the wheel' : 'Mark a distance …'}</Press>
-                <Press k="t" actions={actions} className="col-span-2" disabled={turned}>{turned ? 'Turned' : 'Turn round'}</Press>
-                <Press k="n" actions={actions}>Note</Press>
+                {(watching || mode === 'drive') && (
+                  <HoldPress
+                    lost={lost}
+                    onBegin={press('dropoutBegin', {})}
+                    onEnd={press('dropoutEnd', {})}
+                    tall={mode === 'drive'}
+                  />
+                )}
+                {watching &&
+                  GRADES.map((g) => (
+                    <Press key={g} k={String(g)} actions={actions} pressed={graded === g}>
+                      <span className="figure text-xl">{g}</span>
+                      <span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span>
+                    </Press>
+                  ))}
+                <Press k="m" actions={actions} className="col-span-2">
+                  {post ? (
+                    <>
+                      Mark {post.name}
+                      <span className="font-normal">
+                        <Length m={post.atM} />
+                      </span>
+                    </>
+                  ) : tick ? (
+                    'Mark the wheel'
+                  ) : (
+                    'Mark a distance …'
+                  )}
+                </Press>
+                <Press k="t" actions={actions} className="col-span-2" disabled={turned}>
+                  {turned ? 'Turned' : 'Turn round'}
+                </Press>
+                <Press k="n" actions={actions}>
+                  Note
+                </Press>
                 {mode !== 'drive' && (
                   <>
-                    <Press k="w" actions={actions}>At … m</Press>
-                    <Press k="l" actions={actions}>Door, turn …</Press>
-                    <Press k="x" actions={actions}>Tried 3, failed</Press>
-                    <Press k="v" actions={actions}>Reading …</Press>
-                    <Press k="r" actions={actions}>Recon&shy;nected …</Press>
+                    <Press k="w" actions={actions}>
+                      At … m
+                    </Press>
+                    <Press k="l" actions={actions}>
+                      Door, turn …
+                    </Press>
+                    <Press k="x" actions={actions}>
+                      Tried 3, failed
+                    </Press>
+                    <Press k="v" actions={actions}>
+                      Reading …
+                    </Press>
+                    <Press k="r" actions={actions}>
+                      Recon&shy;nected …
+                    </Press>
                   </>
                 )}
-                <Press k="u" actions={actions} className="col-span-2" disabled={!undoable}>Undo</Press>
-                <Press k="e" actions={actions} className="col-span-3">End …</Press>
+                <Press k="u" actions={actions} className="col-span-2" disabled={!undoable}>
+                  Undo
+                </Press>
+                <Press k="e" actions={actions} className="col-span-3">
+                  End …
+                </Press>
               </div>
             </>
           )}
         </div>
       </div>
-      {mode === 'drive' && <p className="mt-1 text-[0.85rem]">A passenger logs, or nobody reads while the vehicle moves: one key, spoken prompts.</p>}
+      {mode === 'drive' && (
+        <p className="mt-1 text-[0.85rem]">
+          A passenger logs, or nobody reads while the vehicle moves: one key, spoken prompts.
+        </p>
+      )}
       <LastEvents log={log} />
     </main>
   );
 }
 
 /** What is wrong or odd with a typed distance; undefined when it can be taken as it is. */
-function questioned(text: string, neighboursM: readonly number[]): { readonly refused: boolean; readonly what: string } | undefined {
+function questioned(
+  text: string,
+  neighboursM: readonly number[],
+): { readonly refused: boolean; readonly what: string } | undefined {
   try {
     const { valueM } = parseLength(text);
-    return looksMisread(valueM, neighboursM) ? { refused: false, what: 'A thousand times off the last marks: was it another unit?' } : undefined;
+    return looksMisread(valueM, neighboursM)
+      ? { refused: false, what: 'A thousand times off the last marks: was it another unit?' }
+      : undefined;
   } catch {
     return { refused: true, what: 'Write a distance, as in "40" or "0.12 km".' };
   }
 }
 
 /** The dropout key: a press begins it and a press ends it; held, it lasts as long as it is held. */
-function HoldPress({ lost, onBegin, onEnd, tall }: { lost: boolean; onBegin: (inputMs: number) => void; onEnd: (inputMs: number) => void; tall: boolean }) {
+function HoldPress({
+  lost,
+  onBegin,
+  onEnd,
+  tall,
+}: {
+  lost: boolean;
+  onBegin: (inputMs: number) => void;
+  onEnd: (inputMs: number) => void;
+  tall: boolean;
+}) {
   const begun = useRef<number>(undefined);
   const down = (e: PointerEvent): void => {
     if (e.button !== 0) return;
@@ -239,9 +571,21 @@ function HoldPress({ lost, onBegin, onEnd, tall }: { lost: boolean; onBegin: (in
     begun.current = undefined;
   };
   return (
-    <button type="button" className={`pressable relative col-span-5 text-lg ${tall ? 'min-h-48' : ''} ${lost ? 'bg-lost! text-white' : ''}`} aria-keyshortcuts="d" onPointerDown={down} onPointerUp={up} onPointerCancel={up}
-      onClick={(e) => { if (e.detail === 0) (lost ? onEnd : onBegin)(e.timeStamp); }}>
-      {lost ? 'Dropout ends' : 'Dropout begins'}<span className="key absolute top-1 right-1 hidden md:block" aria-hidden>D</span>
+    <button
+      type="button"
+      className={`pressable relative col-span-5 text-lg ${tall ? 'min-h-48' : ''} ${lost ? 'bg-lost! text-white' : ''}`}
+      aria-keyshortcuts="d"
+      onPointerDown={down}
+      onPointerUp={up}
+      onPointerCancel={up}
+      onClick={(e) => {
+        if (e.detail === 0) (lost ? onEnd : onBegin)(e.timeStamp);
+      }}
+    >
+      {lost ? 'Dropout ends' : 'Dropout begins'}
+      <span className="key absolute top-1 right-1 hidden md:block" aria-hidden>
+        D
+      </span>
     </button>
   );
 }

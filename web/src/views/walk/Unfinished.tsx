@@ -8,12 +8,26 @@ import { saveLog } from './saveLog.ts';
 import { subjectOf } from './subject.ts';
 
 /** Offers to go on with a walk that a reload, a crash or a closed tab cut short. */
-export function Unfinished({ comparison, kept, onResume }: { comparison: Comparison | undefined; kept: KeptWalk; onResume: () => void }) {
+export function Unfinished({
+  comparison,
+  kept,
+  onResume,
+}: {
+  comparison: Comparison | undefined;
+  kept: KeptWalk;
+  onResume: () => void;
+}) {
   const log = useFieldLog(() => fieldLog.logOf(kept.id), kept.id);
   const last = log?.at(-1);
   const resume = async (): Promise<void> => {
     // Time in which nothing could be logged is a gap, not silence.
-    if (last) await fieldLog.append(kept.id, 'gap', { fromWallMs: last.time.wallMs }, eventTime(last.time.walkS, last.time.rate));
+    if (last)
+      await fieldLog.append(
+        kept.id,
+        'gap',
+        { fromWallMs: last.time.wallMs },
+        eventTime(last.time.walkS, last.time.rate),
+      );
     onResume();
   };
   const subject = comparison && subjectOf(comparison, kept);
@@ -21,11 +35,33 @@ export function Unfinished({ comparison, kept, onResume }: { comparison: Compari
     <Stage title="Walk">
       <div className="sheet grid gap-3 p-6">
         <h2>A walk is not finished</h2>
-        <p>{comparison ? `${subject?.product.name ?? 'A product since removed'} on ${subject?.path.name ?? 'a path since removed'}` : 'Begun with nothing set up'}: {log?.length ?? 0} events are kept on this device.</p>
+        <p>
+          {comparison
+            ? `${subject?.product.name ?? 'A product since removed'} on ${subject?.path.name ?? 'a path since removed'}`
+            : 'Begun with nothing set up'}
+          : {log?.length ?? 0} events are kept on this device.
+        </p>
         <div className="flex gap-2">
-          {(subject || !comparison) && <button className="btn btn-main" onClick={() => void resume()}>Go on with it</button>}
-          <button className="btn" disabled={!log} onClick={() => log && saveLog(kept.id, log)}>Save the log as a file</button>
-          <button className="btn" disabled={!last} onClick={() => last && void fieldLog.append(kept.id, 'end', { reason: 'time' }, eventTime(last.time.walkS, last.time.rate)).then(sync)}>End it where it stopped</button>
+          {(subject || !comparison) && (
+            <button className="btn btn-main" onClick={() => void resume()}>
+              Go on with it
+            </button>
+          )}
+          <button className="btn" disabled={!log} onClick={() => log && saveLog(kept.id, log)}>
+            Save the log as a file
+          </button>
+          <button
+            className="btn"
+            disabled={!last}
+            onClick={() =>
+              last &&
+              void fieldLog
+                .append(kept.id, 'end', { reason: 'time' }, eventTime(last.time.walkS, last.time.rate))
+                .then(sync)
+            }
+          >
+            End it where it stopped
+          </button>
         </div>
       </div>
     </Stage>

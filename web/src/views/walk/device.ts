@@ -31,7 +31,13 @@ export function useAwake(): void {
     const hold = (): void => {
       if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return;
       // Refused on low battery, or where there is no screen to keep: the walk goes on without.
-      void navigator.wakeLock.request('screen').then((held) => { if (gone) void held.release(); else lock = held; }).catch(() => undefined);
+      void navigator.wakeLock
+        .request('screen')
+        .then((held) => {
+          if (gone) void held.release();
+          else lock = held;
+        })
+        .catch(() => undefined);
     };
     hold();
     document.addEventListener('visibilitychange', hold);
@@ -49,7 +55,9 @@ const GAP_MS = 3000;
 /** Tells of time in which the page was hidden or the device slept: no timers ran, nothing could be logged. */
 export function useGaps(onGap: (fromWallMs: number) => void): void {
   const tell = useRef(onGap);
-  useEffect(() => { tell.current = onGap; });
+  useEffect(() => {
+    tell.current = onGap;
+  });
   useEffect(() => {
     let aliveMs = Date.now();
     let hiddenMs: number | undefined;
@@ -78,19 +86,31 @@ export function useGaps(onGap: (fromWallMs: number) => void): void {
 const LOCATION_EVERY_MS = 5000;
 
 /** The device's own location while `on`: raw, with its accuracy. */
-export function useLocation(on: boolean, onFix: (fix: EventBodies['fix'], inputMs: number) => void): { text: string } {
+export function useLocation(
+  on: boolean,
+  onFix: (fix: EventBodies['fix'], inputMs: number) => void,
+): { text: string } {
   const [text, setText] = useState('');
   const tell = useRef(onFix);
-  useEffect(() => { tell.current = onFix; });
+  useEffect(() => {
+    tell.current = onFix;
+  });
   useEffect(() => {
     if (!on) return;
     let lastMs = -Infinity;
-    const watch = navigator.geolocation.watchPosition(({ coords, timestamp }) => {
-      setText(`± ${coords.accuracy.toFixed(0)} m`);
-      if (timestamp - lastMs < LOCATION_EVERY_MS || !(coords.accuracy > 0)) return;
-      lastMs = timestamp;
-      tell.current({ latitudeDeg: coords.latitude, longitudeDeg: coords.longitude, accuracyM: coords.accuracy }, performance.now());
-    }, (error) => setText(`no location: ${error.message}`), { enableHighAccuracy: true, maximumAge: 1000 });
+    const watch = navigator.geolocation.watchPosition(
+      ({ coords, timestamp }) => {
+        setText(`± ${coords.accuracy.toFixed(0)} m`);
+        if (timestamp - lastMs < LOCATION_EVERY_MS || !(coords.accuracy > 0)) return;
+        lastMs = timestamp;
+        tell.current(
+          { latitudeDeg: coords.latitude, longitudeDeg: coords.longitude, accuracyM: coords.accuracy },
+          performance.now(),
+        );
+      },
+      (error) => setText(`no location: ${error.message}`),
+      { enableHighAccuracy: true, maximumAge: 1000 },
+    );
     return () => navigator.geolocation.clearWatch(watch);
   }, [on]);
   return { text: on ? text || 'waiting for a fix …' : '' };
@@ -100,8 +120,10 @@ export function useLocation(on: boolean, onFix: (fix: EventBodies['fix'], inputM
 export async function storageTrouble(): Promise<string | undefined> {
   try {
     const [{ quota = 0, usage = 0 }] = [await navigator.storage.estimate()];
-    if (quota - usage < 20e6) return 'Little space is left for Urvek on this device (under 20 MB). Free some before a long walk, or save the log as a file now and then.';
-    if (!(await navigator.storage.persisted()) && !(await navigator.storage.persist())) return 'The browser may clear Urvek’s storage when space runs short. Send your walks to the base, or save them as files.';
+    if (quota - usage < 20e6)
+      return 'Little space is left for Urvek on this device (under 20 MB). Free some before a long walk, or save the log as a file now and then.';
+    if (!(await navigator.storage.persisted()) && !(await navigator.storage.persist()))
+      return 'The browser may clear Urvek’s storage when space runs short. Send your walks to the base, or save them as files.';
     return undefined;
   } catch {
     return 'This browser does not say whether it keeps data. Save the log as a file after each walk.';

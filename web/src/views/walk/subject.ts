@@ -7,5 +7,7 @@ export function subjectOf(comparison: Comparison, { header }: KeptWalk): Planned
   const rig = product?.rigs.find((r) => r.id === header.rigId);
   const path = comparison.setup.paths.find((p) => p.id === header.pathId);
   const variant = header.slot?.variant ?? 'plain';
-  return product && rig && path ? { product, rig: variant === 'ends swapped' ? swapEnds(rig) : rig, path, variant } : undefined;
+  return product && rig && path
+    ? { product, rig: variant === 'ends swapped' ? swapEnds(rig) : rig, path, variant }
+    : undefined;
 }

@@ -20,7 +20,12 @@ export interface Gear {
 }
 
 /** Gear of a walk under way, played on from where its log stands. */
-export function useGear(walkId: string, log: readonly WalkEvent[] | undefined, subject: PlannedWalk | undefined, onWheel: (tick: Tick) => void): Gear {
+export function useGear(
+  walkId: string,
+  log: readonly WalkEvent[] | undefined,
+  subject: PlannedWalk | undefined,
+  onWheel: (tick: Tick) => void,
+): Gear {
   const player = useStandIn();
   const begin = useMemo(() => log?.find((e) => e.kind === 'begin'), [log]);
   const seed = begin?.body.simulatedSeed;
@@ -28,11 +33,17 @@ export function useGear(walkId: string, log: readonly WalkEvent[] | undefined, s
   useEffect(() => {
     if (started.current || !log || !subject || seed === undefined) return;
     started.current = true;
-    player.play({
-      standIn: standInOf(subject.product, subject.rig), path: subject.path, rate: 1, seed,
-      fromS: Math.max(0, ...log.map((e) => e.time.walkS)),
-      turnedAtS: effectiveLog(log).findLast((e) => e.kind === 'turn')?.time.walkS,
-    }, onWheel);
+    player.play(
+      {
+        standIn: standInOf(subject.product, subject.rig),
+        path: subject.path,
+        rate: 1,
+        seed,
+        fromS: Math.max(0, ...log.map((e) => e.time.walkS)),
+        turnedAtS: effectiveLog(log).findLast((e) => e.kind === 'turn')?.time.walkS,
+      },
+      onWheel,
+    );
   }, [log, subject, player, seed, onWheel, walkId]);
 
   const begunMs = begin?.time.wallMs;
@@ -43,12 +54,28 @@ export function useGear(walkId: string, log: readonly WalkEvent[] | undefined, s
     const timer = setInterval(() => setClockS((nowMs() - begunMs) / 1000), 500);
     return () => clearInterval(timer);
   }, [real, begunMs]);
-  return useMemo(() => (real && begunMs !== undefined ? {
-    simulated: false, tick: undefined, clockS,
-    // By the monotonic clock of this page, set by the wall's when the page came.
-    walkS: (inputMs: number) => Math.max(0, (performance.timeOrigin + inputMs - begunMs) / 1000),
-    turn: () => undefined, setRate: () => undefined, stop: () => undefined,
-  } : {
-    simulated: true, tick: player.tick, clockS: player.tick?.tS ?? 0, walkS: player.walkS, turn: player.turn, setRate: player.setRate, stop: player.stop,
-  }), [real, begunMs, clockS, player]);
+  return useMemo(
+    () =>
+      real && begunMs !== undefined
+        ? {
+            simulated: false,
+            tick: undefined,
+            clockS,
+            // By the monotonic clock of this page, set by the wall's when the page came.
+            walkS: (inputMs: number) => Math.max(0, (performance.timeOrigin + inputMs - begunMs) / 1000),
+            turn: () => undefined,
+            setRate: () => undefined,
+            stop: () => undefined,
+          }
+        : {
+            simulated: true,
+            tick: player.tick,
+            clockS: player.tick?.tS ?? 0,
+            walkS: player.walkS,
+            turn: player.turn,
+            setRate: player.setRate,
+            stop: player.stop,
+          },
+    [real, begunMs, clockS, player],
+  );
 }

@@ -21,7 +21,9 @@ export function useStandIn(): Player {
   const rate = useRef(1);
   const [tick, setTick] = useState<Tick>();
   useEffect(() => {
-    const thread = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), { type: 'module' });
+    const thread = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), {
+      type: 'module',
+    });
     worker.current = { thread, remote: Comlink.wrap<StandInWorker>(thread) };
     return () => {
       thread.terminate();
@@ -30,23 +32,30 @@ export function useStandIn(): Player {
   }, []);
   const play = useCallback((options: PlayOptions, onWheel: (reading: Tick) => void) => {
     rate.current = options.rate;
-    void worker.current?.remote.play(options, Comlink.proxy((next: Tick, readings: Tick[]) => {
-      latest.current = { tick: next, atMs: performance.now(), rate: rate.current };
-      setTick(next);
-      readings.forEach(onWheel);
-    }));
+    void worker.current?.remote.play(
+      options,
+      Comlink.proxy((next: Tick, readings: Tick[]) => {
+        latest.current = { tick: next, atMs: performance.now(), rate: rate.current };
+        setTick(next);
+        readings.forEach(onWheel);
+      }),
+    );
   }, []);
-  return useMemo(() => ({
-    tick, play,
-    turn: () => void worker.current?.remote.turn(),
-    setRate: (to: number) => {
-      rate.current = to;
-      void worker.current?.remote.setRate(to);
-    },
-    stop: () => void worker.current?.remote.stop(),
-    walkS: (inputMs: number) => {
-      const last = latest.current;
-      return last ? last.tick.tS + Math.max(0, (inputMs - last.atMs) / 1000) * last.rate : 0;
-    },
-  }), [tick, play]);
+  return useMemo(
+    () => ({
+      tick,
+      play,
+      turn: () => void worker.current?.remote.turn(),
+      setRate: (to: number) => {
+        rate.current = to;
+        void worker.current?.remote.setRate(to);
+      },
+      stop: () => void worker.current?.remote.stop(),
+      walkS: (inputMs: number) => {
+        const last = latest.current;
+        return last ? last.tick.tS + Math.max(0, (inputMs - last.atMs) / 1000) * last.rate : 0;
+      },
+    }),
+    [tick, play],
+  );
 }

@@ -11,7 +11,11 @@ async function base64Of(blob: Blob): Promise<string> {
 }
 
 /** Records a spoken note on the device itself; it goes into the log like any other event. */
-export function useVoiceNote(onKept: (note: VoiceNote) => void): { recording: boolean; trouble: string | undefined; toggle: () => void } {
+export function useVoiceNote(onKept: (note: VoiceNote) => void): {
+  recording: boolean;
+  trouble: string | undefined;
+  toggle: () => void;
+} {
   const [recording, setRecording] = useState(false);
   const [trouble, setTrouble] = useState<string>();
   const recorder = useRef<MediaRecorder>(undefined);
@@ -27,16 +31,27 @@ export function useVoiceNote(onKept: (note: VoiceNote) => void): { recording: bo
         stream.getTracks().forEach((t) => t.stop());
         setRecording(false);
         const seconds = Math.round(performance.now() - sinceMs) / 1000;
-        void base64Of(new Blob(parts)).then((base64) => onKept({ mime: made.mimeType || 'audio/webm', base64, seconds }));
+        void base64Of(new Blob(parts)).then((base64) =>
+          onKept({ mime: made.mimeType || 'audio/webm', base64, seconds }),
+        );
       };
       recorder.current = made;
       made.start();
       setRecording(true);
       setTrouble(undefined);
-      setTimeout(() => { if (made.state === 'recording') made.stop(); }, LONGEST_MS);
+      setTimeout(() => {
+        if (made.state === 'recording') made.stop();
+      }, LONGEST_MS);
     } catch {
       setTrouble('No microphone, or it was refused: type the note.');
     }
   };
-  return { recording, trouble, toggle: () => { if (recording) recorder.current?.stop(); else void start(); } };
+  return {
+    recording,
+    trouble,
+    toggle: () => {
+      if (recording) recorder.current?.stop();
+      else void start();
+    },
+  };
 }
