@@ -1,5 +1,6 @@
-import tseslint from 'typescript-eslint';
+import jsxA11y from 'eslint-plugin-jsx-a11y';
 import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.urvek/**'] },
@@ -13,9 +14,26 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
     },
   },
-  // The core computes: no clock, no randomness of its own, no I/O (they are passed in).
+  // What only the types can tell: a promise that nobody waits for, a kind that a switch forgets.
   {
-    files: ['core/src/**/*.ts', 'draw/src/**/*.ts'],
+    files: ['**/*.ts', '**/*.tsx'],
+    ignores: ['**/*.d.ts'],
+    languageOptions: {
+      parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+    },
+  },
+  // What computes has no clock, no randomness of its own and no I/O: they are passed in.
+  {
+    files: ['core/src/**/*.ts', 'study/src/**/*.ts', 'draw/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': [
@@ -43,7 +61,21 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     rules: reactHooks.configs.recommended.rules,
   },
+  {
+    files: ['web/src/**/*.tsx'],
+    ...jsxA11y.flatConfigs.recommended,
+    rules: {
+      ...jsxA11y.flatConfigs.recommended.rules,
+      // What scrolls must be reached by keyboard, and steps through what it shows.
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['group'], tags: [] }],
+      'jsx-a11y/no-noninteractive-element-interactions': 'off',
+      // Only in dialogs that a press has opened.
+      'jsx-a11y/no-autofocus': 'off',
+      // A note spoken on a walk has no captions.
+      'jsx-a11y/media-has-caption': 'off',
+    },
+  },
   // Programs that talk to a terminal.
-  { files: ['bin/**', 'cli/src/**', 'bench/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  { files: ['bin/**', 'cli/src/**', 'benchmarks/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 );

@@ -26,7 +26,9 @@ export default {
   projects: [
     project(
       'units',
-      ['core/src', 'contract/src', 'draw/src', 'cli/src', 'web/src', 'bench'].map((d) => `<rootDir>/${d}`),
+      ['core/src', 'contract/src', 'study/src', 'draw/src', 'cli/src', 'web/src', 'benchmarks'].map(
+        (d) => `<rootDir>/${d}`,
+      ),
     ),
     project('server', ['<rootDir>/server/src']),
     project('browser', ['<rootDir>/e2e']),

@@ -1,5 +1,5 @@
-import { expect, test } from '@jest/globals';
 import { AxeBuilder } from '@axe-core/webdriverjs';
+import { expect, test } from '@jest/globals';
 import type { Comparison } from '@urvek/contract';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

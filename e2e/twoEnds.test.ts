@@ -1,6 +1,7 @@
 import { afterAll, expect, test } from '@jest/globals';
-import { findWalks, type Comparison, type StoredWalk } from '@urvek/contract';
+import type { Comparison, StoredWalk } from '@urvek/contract';
 import { coordinateAt, joinLogs, type WalkEvent } from '@urvek/core';
+import { findWalks } from '@urvek/study';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
 import { useSession } from './support/session.ts';

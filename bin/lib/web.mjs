@@ -17,6 +17,7 @@ export function ensureWeb() {
   const sources = [
     'core/src',
     'contract/src',
+    'study/src',
     'draw/src',
     'web/src',
     'web/public',

@@ -9,8 +9,10 @@ const PROBES = [
   ['core', "export { Store } from '@urvek/server';", 'core-imports-only-below'],
   ['core', "export * from '@urvek/contract';", 'core-imports-only-below'],
   ['contract', "export * from '@urvek/draw';", 'contract-imports-only-below'],
+  ['contract', "export * from '@urvek/study';", 'contract-imports-only-below'],
+  ['study', "export * from '@urvek/draw';", 'study-imports-only-below'],
   ['cli', "export { serve } from '../../server/src/serve.ts';", 'cli-apart'],
-  ['draw', "export { readFileSync } from 'node:fs';", 'core-is-pure'],
+  ['draw', "export { readFileSync } from 'node:fs';", 'pure'],
 ] as const;
 const files = PROBES.map(([layer], i) => `${layer}/src/arrowProbe${i}.ts`);
 let said = '';

@@ -1,4 +1,4 @@
-import { judgeComparison } from '@urvek/contract';
+import { judgeComparison } from '@urvek/study';
 import { comparisonOf } from './comparison.ts';
 import { readInput } from './readInput.ts';
 

@@ -1,21 +1,5 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import {
-  EMPTY_SETUP,
-  findWalks,
-  intervalRows,
-  judgeComparison,
-  newRig,
-  plannedWalks,
-  standInOf,
-  writeInterchange,
-  type Setup,
-  type StoredWalk,
-} from '@urvek/contract';
+import { EMPTY_SETUP, newRig, writeInterchange, type Setup, type StoredWalk } from '@urvek/contract';
 import {
   formatLength,
   operate,
@@ -25,10 +9,16 @@ import {
   type LoggedAction,
   type WalkEvent,
 } from '@urvek/core';
+import { findWalks, intervalRows, judgeComparison, plannedWalks, standInOf } from '@urvek/study';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { main } from './main.ts';
 
 const reference = (name: string): string =>
-  fileURLToPath(new URL(`../../core/src/range/reference/${name}`, import.meta.url));
+  fileURLToPath(new URL(`../../core/src/estimate/range/reference/${name}`, import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'urvek-cli-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
@@ -184,7 +174,7 @@ describe('urvek ranges on a comparison', () => {
 
 describe('urvek trials and throughput', () => {
   const trialsFile = (id: string): string =>
-    fileURLToPath(new URL(`../../core/src/trials/reference/${id}.csv`, import.meta.url));
+    fileURLToPath(new URL(`../../core/src/estimate/hits/reference/${id}.csv`, import.meta.url));
 
   test.each(['i1', 'i2'])('%s as the reference has it', async (id) => {
     const wanted = JSON.parse(readFileSync(trialsFile(id).replace('.csv', '.json'), 'utf8')) as {

@@ -1,11 +1,12 @@
-import { findWalks, intervalRows, WANTED_CRITERIA, type Interchange } from '@urvek/contract';
+import { WANTED_CRITERIA, type Interchange } from '@urvek/contract';
 import { readWalkIntervals, SELECTORS, SIDES, summariseRanges, type WalkIntervalRow } from '@urvek/core';
+import { findWalks, intervalRows } from '@urvek/study';
 import { BadInput } from './badInput.ts';
 import { comparisonOf } from './comparison.ts';
-import { readInput } from './readInput.ts';
-import { rowsOf } from './readRows.ts';
 import { rangesJson } from './rangesJson.ts';
 import { rangesTable } from './rangesTable.ts';
+import { readInput } from './readInput.ts';
+import { rowsOf } from './readRows.ts';
 
 export type Selection = { readonly [K in (typeof SELECTORS)[number]]?: string };
 

@@ -1,13 +1,7 @@
-import {
-  findingsCsv,
-  findWalks,
-  judgeComparison,
-  NOTHING_WITHHELD,
-  walksCsv,
-  withhold,
-} from '@urvek/contract';
+import { NOTHING_WITHHELD } from '@urvek/contract';
 import { LENGTH_UNITS } from '@urvek/core';
 import { REPORT_FORMS, reportHtml, reportOf, reportText, sceneToSvg } from '@urvek/draw';
+import { findingsCsv, findWalks, judgeComparison, walksCsv, withhold } from '@urvek/study';
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { BadInput } from './badInput.ts';

@@ -1,5 +1,5 @@
-import { judgeComparison } from '@urvek/contract';
 import { marginText } from '@urvek/draw';
+import { judgeComparison } from '@urvek/study';
 import { comparisonOf } from './comparison.ts';
 import { readInput } from './readInput.ts';
 

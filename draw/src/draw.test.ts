@@ -1,12 +1,13 @@
-import { describe, expect, test } from '@jest/globals';
-import { summariseRanges, type Path, type WalkInterval } from '@urvek/core';
-import { EMPTY_SETUP, newRig, rangesByPath } from '@urvek/contract';
 import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { EMPTY_SETUP, newRig } from '@urvek/contract';
+import { summariseRanges, type Path, type WalkInterval } from '@urvek/core';
+import { rangesByPath } from '@urvek/study';
+import { sceneToSvg } from './svg.ts';
 import { separationGround, travelledGround } from './tape/ground.ts';
 import { estimateText, intervalText } from './tape/rangeLanes.ts';
 import { tapeScale, ticks } from './tape/scale.ts';
 import { tapeScene } from './tape/tape.ts';
-import { sceneToSvg } from './svg.ts';
 import { thinnessOf } from './thinness.ts';
 
 const path: Path = {

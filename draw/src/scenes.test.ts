@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import {
   findWalk,
@@ -10,7 +11,6 @@ import {
   type StandIn,
   type WalkEvent,
 } from '@urvek/core';
-import fc from 'fast-check';
 import { drawnObstructions, planExtent, planScale, planScene } from './plan/planScene.ts';
 import { sceneToSvg } from './svg.ts';
 import { travelledGround } from './tape/ground.ts';

@@ -1,4 +1,5 @@
-import { unitsOf, walkRows, type PathRanges, type Setup } from '@urvek/contract';
+import type { Setup } from '@urvek/contract';
+import { unitsOf, walkRows, type PathRanges } from '@urvek/study';
 
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 

@@ -1,15 +1,14 @@
+import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import {
   BATCH_LIMIT,
-  findWalks,
-  rangesByPath,
   readInterchange,
   type Comparison,
   type Interchange,
   type StoredWalk,
 } from '@urvek/contract';
 import { parseRecords, readWalkIntervals } from '@urvek/core';
-import fc from 'fast-check';
+import { findWalks, rangesByPath } from '@urvek/study';
 import { randomUUID } from 'node:crypto';
 import { request as rawRequest } from 'node:http';
 import { DataSource } from 'typeorm';

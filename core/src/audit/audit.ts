@@ -1,4 +1,4 @@
-import type { AuditCase, AuditRule } from './auditCase.ts';
+import type { AuditCase, AuditRule } from './case/auditCase.ts';
 import { announced } from './consistency/announced.ts';
 import type { ConsistencyRule, Entered } from './consistency/entered.ts';
 import { failedWithoutDistance } from './consistency/failedWithoutDistance.ts';
@@ -112,16 +112,14 @@ export function auditFairness(cases: readonly AuditCase[]): Audited[] {
 export const auditConsistency = (entered: Entered): Audited[] =>
   withKeys(
     CONSISTENCY_RULES.flatMap((rule) =>
-      rule
-        .find(entered)
-        .map((f) => ({
-          ...f,
-          audit: 'consistency' as const,
-          rule: rule.id,
-          title: rule.title,
-          sizeDb: undefined,
-          size: undefined,
-        })),
+      rule.find(entered).map((f) => ({
+        ...f,
+        audit: 'consistency' as const,
+        rule: rule.id,
+        title: rule.title,
+        sizeDb: undefined,
+        size: undefined,
+      })),
     ),
   );
 

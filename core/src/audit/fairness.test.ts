@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import type { RatioFinding } from '../estimate/range/summarise.ts';
 import type { RigSettings } from '../kit/rig.ts';
-import type { RatioFinding } from '../range/summarise.ts';
 import { auditFairness, FAIRNESS_RULES } from './audit.ts';
-import type { AuditCase, AuditedProduct, AuditedWalk } from './auditCase.ts';
+import type { AuditCase, AuditedProduct, AuditedWalk } from './case/auditCase.ts';
 
 const rig: RigSettings = {
   channel: '6',

@@ -1,4 +1,4 @@
-import { checkCoordinate, type Coordinate } from '../path/geodesic.ts';
+import { checkCoordinate, type Coordinate } from '../geometry/geodesic.ts';
 import { ROUTE_FILE_LIMIT_BYTES, RouteFileError, type RouteFile } from './gpx.ts';
 
 type Json = Record<string, unknown>;

@@ -1,5 +1,5 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
-import { checkCoordinate, type Coordinate } from '../path/geodesic.ts';
+import { checkCoordinate, type Coordinate } from '../geometry/geodesic.ts';
 
 /** A file of routes: lines of places, and named places apart. */
 export interface RouteFile {

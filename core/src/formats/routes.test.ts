@@ -1,9 +1,9 @@
-import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import { coordinatesOf, legsOf, placeOnRoute, routeOf } from '../path/fromCoordinates.ts';
-import { geodesicBetween, geodesicTo, type Coordinate } from '../path/geodesic.ts';
-import { pathLengthM } from '../path/path.ts';
+import { coordinatesOf, legsOf, placeOnRoute, routeOf } from '../geometry/fromCoordinates.ts';
+import { geodesicBetween, geodesicTo, type Coordinate } from '../geometry/geodesic.ts';
+import { pathLengthM } from '../geometry/path.ts';
 import { seeded } from '../random/seeded.ts';
 import { readGeoJson, writeGeoJson } from './geojson.ts';
 import { readGpx, RouteFileError, writeGpx, type RouteFile } from './gpx.ts';

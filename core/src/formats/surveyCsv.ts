@@ -1,5 +1,5 @@
+import type { LevelReading } from '../estimate/level/fitExponent.ts';
 import { FormatError, readTable } from './table.ts';
-import type { LevelReading } from '../propagation/fitExponent.ts';
 
 /** What else is on the air, one line a signal. */
 export interface SurveyEntry {

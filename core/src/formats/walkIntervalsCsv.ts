@@ -1,5 +1,5 @@
+import { censoringOf, type WalkInterval } from '../walk/walkInterval.ts';
 import { FormatError, readTable, writeTable, type TableRow } from './table.ts';
-import { censoringOf, type WalkInterval } from '../range/walkInterval.ts';
 
 /** A row of the walk-interval format, with the columns that may stand beside it. */
 export interface WalkIntervalRow extends WalkInterval {

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { GRADES } from '../grade/grade.ts';
 import { KINDS, kindOf } from '../grade/kinds/index.ts';
+import { disagreements, parseClaim, type ClaimForm } from '../judge/claimValue.ts';
 import { inputTrouble, runTimeH } from './battery.ts';
-import { disagreements, parseClaim, type ClaimForm } from './claimValue.ts';
 import type { RigSettings } from './rig.ts';
 import { rigDifferences } from './rigDiff.ts';
 

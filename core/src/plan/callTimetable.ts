@@ -1,4 +1,4 @@
-import { WALKING_MPS } from './timetable.ts';
+import { WALKING_MPS } from '../quantity/pace.ts';
 
 export interface CallOptions {
   /** Standing still before the first call of a point, s. */

@@ -1,5 +1,5 @@
 import { getTimes } from 'suncalc';
-import type { Coordinate } from '../path/geodesic.ts';
+import type { Coordinate } from '../geometry/geodesic.ts';
 
 /** Sunrise and sunset at a place on a day, UTC instants in ms; absent where the sun does not cross the horizon that day. */
 export interface Daylight {

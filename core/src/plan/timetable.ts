@@ -1,5 +1,4 @@
-/** Walking pace, m/s (common practice). */
-export const WALKING_MPS = 1.4;
+import { WALKING_MPS } from '../quantity/pace.ts';
 
 export interface TimetableOptions {
   /** Minutes after midnight. */

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import { fitExponent, fittedLevelDbm } from '../estimate/level/fitExponent.ts';
 import { effectOf, exponentAbout } from './change.ts';
 import { indoorLossDb } from './indoor.ts';
 import { interferenceRatio } from './interference.ts';
-import { fitExponent, fittedLevelDbm } from './fitExponent.ts';
 import { obstructionLossDb, predictPoint, type LinkBudget } from './predict.ts';
 
 describe('what a change is worth', () => {

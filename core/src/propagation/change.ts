@@ -1,6 +1,7 @@
+import type { PathModel } from '../geometry/pathModel.ts';
 import { indoorCoefficient } from './indoor.ts';
 import { breakPointM } from './pathLoss.ts';
-import { distanceRatio, type PathModel } from './predict.ts';
+import { distanceRatio } from './predict.ts';
 
 /** What one might change about a link. Ratios are new over old. */
 export interface LinkChange {

@@ -1,9 +1,11 @@
+import type { SlabMaterial } from '../geometry/material.ts';
+import type { PathModel } from '../geometry/pathModel.ts';
 import { foliageLossDb } from './foliage.ts';
 import { fresnelRadiusM, groundClearanceRatio, sightHeightM } from './fresnel.ts';
 import { indoorCoefficient, indoorLossDb } from './indoor.ts';
 import { edgeParameter, knifeEdgeLossDb } from './knifeEdge.ts';
 import { freeSpaceLossDb, twoRayLossDb, twoSlopeLossDb } from './pathLoss.ts';
-import { SLAB_LEAST_MHZ, wallLossDb, type SlabMaterial } from './slab.ts';
+import { wallLossDb, SLAB_LEAST_MHZ } from './slab.ts';
 
 /** What stands in the way; each acts on distances beyond it. Heights are above ground. */
 export type PathObstruction =
@@ -19,9 +21,6 @@ export type PathObstruction =
   | { readonly kind: 'knife-edge'; readonly atM: number; readonly heightM: number }
   /** Set by the user, so estimated; without a place it acts everywhere. */
   | { readonly kind: 'fixed-loss'; readonly atM: number | undefined; readonly lossDb: number };
-
-export const PATH_MODELS = ['free-space', 'two-ray', 'two-slope', 'indoor'] as const;
-export type PathModel = (typeof PATH_MODELS)[number];
 
 export interface LinkBudget {
   readonly frequencyMHz: number;

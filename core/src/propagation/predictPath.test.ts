@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { modelObstruction } from '../path/obstructions.ts';
-import type { Obstruction, Path } from '../path/path.ts';
+import type { Obstruction, Path } from '../geometry/path.ts';
+import { modelObstruction } from './obstructions.ts';
 import { predictPath, type PathLink } from './predictPath.ts';
 
 const path = (obstructions: Obstruction[], lengthM = 500): Path => ({

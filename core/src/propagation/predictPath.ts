@@ -1,5 +1,5 @@
-import { pathLengthM, type Path } from '../path/path.ts';
-import type { OutwardCriterion } from '../walk/criterion.ts';
+import { pathLengthM, type Path } from '../geometry/path.ts';
+import type { OutwardCriterion } from '../grade/criterion.ts';
 import { predictionWarnings, predictPoint, type LinkBudget } from './predict.ts';
 import { crossingText, NEAREST_M, routePointsOf, type RoutePoint } from './routePoint.ts';
 

@@ -1,7 +1,7 @@
-import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { fitExponent, type LevelReading } from '../estimate/level/fitExponent.ts';
 import { seeded } from '../random/seeded.ts';
-import { fitExponent, type LevelReading } from './fitExponent.ts';
 import { foliageLossDb } from './foliage.ts';
 import { CLEAR_SHARE, fresnelRadiusM, groundClearanceRatio, sightHeightM } from './fresnel.ts';
 import { indoorLossDb } from './indoor.ts';

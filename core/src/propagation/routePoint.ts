@@ -1,8 +1,8 @@
-import { inTheWayOf, type InTheWay } from '../path/obstructions.ts';
-import type { Path } from '../path/path.ts';
-import { pathPointsOf } from '../path/separation.ts';
-import { FEATURE_DEFAULTS, type Crossing } from '../path/sitePlan.ts';
+import type { Path } from '../geometry/path.ts';
+import { pathPointsOf } from '../geometry/separation.ts';
+import { FEATURE_DEFAULTS, type Crossing } from '../geometry/sitePlan.ts';
 import { sightHeightM } from './fresnel.ts';
+import { inTheWayOf, type InTheWay } from './obstructions.ts';
 import { clearanceRatio, type LinkBudget } from './predict.ts';
 
 /** No prediction nearer than this: the far field has not begun. */

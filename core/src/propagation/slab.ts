@@ -1,3 +1,4 @@
+import type { SlabMaterial } from '../geometry/material.ts';
 import { wavelengthM } from './pathLoss.ts';
 
 /** Relative permittivity a·f^b and conductivity c·f^d S/m, f in GHz: ITU-R P.2040 (edition 2 or later, from memory). */
@@ -7,9 +8,7 @@ export const SLAB_MATERIALS = {
   plasterboard: { a: 2.73, b: 0, c: 0.0085, d: 0.9395 },
   glass: { a: 6.31, b: 0, c: 0.0036, d: 1.3394 },
   wood: { a: 1.99, b: 0, c: 0.0047, d: 1.0718 },
-} as const;
-
-export type SlabMaterial = keyof typeof SLAB_MATERIALS;
+} as const satisfies Readonly<Record<SlabMaterial, object>>;
 
 /** The table of materials starts here. */
 export const SLAB_LEAST_MHZ = 1000;

@@ -1,8 +1,8 @@
-import { fitRanges } from '../range/fit.ts';
-import { logNormalCdf, normalQuantile } from '../range/normal.ts';
-import { intervalCovers } from '../range/profile.ts';
-import type { WalkInterval } from '../range/walkInterval.ts';
+import { fitRanges } from '../estimate/range/fit.ts';
+import { intervalCovers } from '../estimate/range/profile.ts';
+import { logNormalCdf, normalQuantile } from '../numeric/normal.ts';
 import { seeded, type Random } from '../random/seeded.ts';
+import type { WalkInterval } from '../walk/walkInterval.ts';
 
 /** One kind of comparison, simulated many times: two products on one path. */
 export interface CoverageCell {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { coordinateAt } from '../geometry/fromCoordinates.ts';
+import { geodesicBetween } from '../geometry/geodesic.ts';
 import { callTimetable, sinceStart } from '../plan/callTimetable.ts';
-import { coordinateAt } from '../path/fromCoordinates.ts';
-import { geodesicBetween } from '../path/geodesic.ts';
 import { otherWayDb, partnerHears } from './partner.ts';
 import { satelliteReceiver } from './satellite.ts';
 

@@ -1,6 +1,6 @@
-import { DEFAULT_DELAY, type OperatorDelay } from '../walk/lag.ts';
-import type { EventKind, EventBodies } from '../walk/event.ts';
 import type { Grade } from '../grade/grade.ts';
+import type { EventKind, EventBodies } from '../log/event.ts';
+import { DEFAULT_DELAY, type OperatorDelay } from '../log/lag.ts';
 import type { Random } from '../random/seeded.ts';
 import { TICK_S, type StandInWalk, type Tick } from './standIn.ts';
 

@@ -1,7 +1,7 @@
-import type { Path } from '../path/path.ts';
-import { effectiveLog } from '../walk/effectiveLog.ts';
-import type { WalkEvent } from '../walk/event.ts';
-import { learnReaction, type Reaction } from '../walk/reaction.ts';
+import type { Path } from '../geometry/path.ts';
+import { effectiveLog } from '../log/effectiveLog.ts';
+import type { WalkEvent } from '../log/event.ts';
+import { learnReaction, type Reaction } from '../log/reaction.ts';
 import { startWalk, TICK_S, type StandIn, type Tick } from './standIn.ts';
 
 /** A longer walk than this is not played again. */

@@ -1,6 +1,6 @@
-import { coordinateAt } from '../path/fromCoordinates.ts';
-import type { Coordinate } from '../path/geodesic.ts';
-import { pathLengthM, type Path } from '../path/path.ts';
+import { coordinateAt } from '../geometry/fromCoordinates.ts';
+import type { Coordinate } from '../geometry/geodesic.ts';
+import { pathLengthM, type Path } from '../geometry/path.ts';
 import { seeded } from '../random/seeded.ts';
 
 /** The stand-in for a satellite receiver. */

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import { summariseRanges } from '../estimate/range/summarise.ts';
+import type { Path } from '../geometry/path.ts';
+import type { WalkEvent } from '../log/event.ts';
 import { breakPointM, freeSpaceLossDb, twoRayLossDb, twoSlopeLossDb } from '../propagation/pathLoss.ts';
-import type { Path } from '../path/path.ts';
-import { findWalk, walkIntervals } from '../compare/findings.ts';
 import { seeded } from '../random/seeded.ts';
-import { summariseRanges } from '../range/summarise.ts';
-import type { WalkEvent } from '../walk/event.ts';
+import { findWalk, walkIntervals } from '../walk/finding.ts';
 import { operate } from './operator.ts';
 import { shadowingField } from './shadowing.ts';
 import { STAND_IN_SITE, startWalk, type StandIn } from './standIn.ts';

@@ -1,10 +1,10 @@
-import { WALKING_MPS } from '../plan/timetable.ts';
+import { pathLengthM, type Path } from '../geometry/path.ts';
+import { separationAtM } from '../geometry/separation.ts';
 import type { Grade } from '../grade/grade.ts';
-import { pathLengthM, type Path } from '../path/path.ts';
-import { separationAtM } from '../path/separation.ts';
-import { inTheWayOf } from '../path/obstructions.ts';
+import { inTheWayOf } from '../propagation/obstructions.ts';
 import { twoSlopeLossDb } from '../propagation/pathLoss.ts';
 import { obstructionLossDb } from '../propagation/predict.ts';
+import { WALKING_MPS } from '../quantity/pace.ts';
 import { seeded, type Random } from '../random/seeded.ts';
 import { shadowingField } from './shadowing.ts';
 

@@ -1,5 +1,5 @@
-import type { Path } from '../path/path.ts';
-import { endsLastStretch, LEAST_GOOD_GRADE, type OutwardCriterion } from '../walk/criterion.ts';
+import type { Path } from '../geometry/path.ts';
+import { endsLastStretch, LEAST_GOOD_GRADE, type OutwardCriterion } from '../grade/criterion.ts';
 import { STAND_IN_SITE, startWalk, type StandIn, type StandInSite, type Tick } from './standIn.ts';
 
 /** True separation of an outward event in a simulated walk; undefined when the path ended first. */

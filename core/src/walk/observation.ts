@@ -1,6 +1,6 @@
-import type { Direction } from '../grade/kind.ts';
+import type { Direction } from '../grade/direction.ts';
 import type { Grade } from '../grade/grade.ts';
-import type { WalkEvent } from './event.ts';
+import type { WalkEvent } from '../log/event.ts';
 
 /** Share of a baseline, or of presses, that each grade asks for (the scales of router and remote). */
 const LEAST_SHARE: readonly (readonly [Grade, number])[] = [

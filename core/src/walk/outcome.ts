@@ -1,10 +1,16 @@
-import type { Path } from '../path/path.ts';
-import { separationRangeM } from '../path/separation.ts';
-import type { Fix, Position } from '../position/track.ts';
-import type { Criterion, OutwardCriterion } from './criterion.ts';
-import { endsLastStretch, LEAST_GOOD_GRADE, OUTWARD_CRITERIA, RETURN_CRITERIA } from './criterion.ts';
-import { lagOf, type OperatorDelay } from './lag.ts';
+import type { Path } from '../geometry/path.ts';
+import { separationRangeM } from '../geometry/separation.ts';
+import {
+  type Criterion,
+  type OutwardCriterion,
+  endsLastStretch,
+  LEAST_GOOD_GRADE,
+  OUTWARD_CRITERIA,
+  RETURN_CRITERIA,
+} from '../grade/criterion.ts';
+import { lagOf, type OperatorDelay } from '../log/lag.ts';
 import type { Stretch, Trace } from './trace.ts';
+import type { Fix, Position } from './track.ts';
 
 /**
  * What one walk says about one criterion: an interval of separation in metres. `failedM` absent: "more than";

@@ -1,5 +1,5 @@
-import { mean, standardDeviation } from '../range/moments.ts';
-import { DEFAULT_DELAY, type OperatorDelay } from './lag.ts';
+import { DEFAULT_DELAY, type OperatorDelay } from '../log/lag.ts';
+import { mean, standardDeviation } from '../numeric/moments.ts';
 
 /** One try at the fixed end: the moment at which the sender was switched off, and the press when it was heard to be gone, s. */
 export interface PlayoutTry {

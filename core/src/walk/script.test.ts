@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import type { EventBodies, EventKind, WalkEvent } from './event.ts';
+import type { EventBodies, EventKind, WalkEvent } from '../log/event.ts';
 import { scriptStep } from './script.ts';
 
 const log: WalkEvent[] = [];

@@ -1,5 +1,5 @@
-import { effectiveLog } from './effectiveLog.ts';
-import type { WalkEvent } from './event.ts';
+import { effectiveLog } from '../log/effectiveLog.ts';
+import type { WalkEvent } from '../log/event.ts';
 
 /** The steps of a guided walk, in order. */
 export const SCRIPT_STEPS = [

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { findWalk, outcomeOf, walkIntervals } from '../compare/findings.ts';
-import { coordinatesOf } from '../path/fromCoordinates.ts';
-import type { Path } from '../path/path.ts';
-import { availability } from '../range/availability.ts';
-import type { EventKind, WalkEvent } from './event.ts';
+import { availability } from '../estimate/range/availability.ts';
+import { coordinatesOf } from '../geometry/fromCoordinates.ts';
+import type { Path } from '../geometry/path.ts';
+import type { EventKind, WalkEvent } from '../log/event.ts';
+import { findWalk, outcomeOf, walkIntervals } from './finding.ts';
 import { gradeOfHits, gradeOfThroughput } from './observation.ts';
 import { traceWalk } from './trace.ts';
 

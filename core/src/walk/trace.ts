@@ -1,20 +1,20 @@
-import type { Direction } from '../grade/kind.ts';
-import { WALKING_MPS } from '../plan/timetable.ts';
+import { coordinatesOf, placeOnRoute } from '../geometry/fromCoordinates.ts';
+import type { Path } from '../geometry/path.ts';
+import type { Direction } from '../grade/direction.ts';
 import { stateOf, type Grade, type LinkState } from '../grade/grade.ts';
-import { coordinatesOf, placeOnRoute } from '../path/fromCoordinates.ts';
-import type { Path } from '../path/path.ts';
+import { effectiveLog } from '../log/effectiveLog.ts';
+import type { EndReason, EventBodies, EventOf, Reading, ReconnectWay, WalkEvent } from '../log/event.ts';
+import { joinLogs } from '../log/joinLogs.ts';
+import { lagOf, type OperatorDelay } from '../log/lag.ts';
 import {
   satelliteUncertaintyM,
   travelledOf,
   uncertaintyOf,
   type DistanceMethod,
-} from '../position/method.ts';
-import { positionAt, type Fix, type Position } from '../position/track.ts';
-import { effectiveLog } from './effectiveLog.ts';
-import type { EndReason, EventBodies, EventOf, Reading, ReconnectWay, WalkEvent } from './event.ts';
-import { lagOf, type OperatorDelay } from './lag.ts';
+} from '../quantity/distanceMethod.ts';
+import { WALKING_MPS } from '../quantity/pace.ts';
 import { observationsOf } from './observation.ts';
-import { joinLogs } from './twoEnds/joinLogs.ts';
+import { positionAt, type Fix, type Position } from './track.ts';
 
 /** A stretch of one grade. Positions are absent where no mark tells them. */
 export interface Stretch {

@@ -1,8 +1,8 @@
-import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Path } from '../path/path.ts';
-import { effectiveLog, lastUndoable } from './effectiveLog.ts';
-import type { EventBodies, EventKind, WalkEvent } from './event.ts';
+import { describe, expect, test } from '@jest/globals';
+import type { Path } from '../geometry/path.ts';
+import { effectiveLog, lastUndoable } from '../log/effectiveLog.ts';
+import type { EventBodies, EventKind, WalkEvent } from '../log/event.ts';
 import { outcomesOf, type Outcome } from './outcome.ts';
 import { traceWalk } from './trace.ts';
 import { summariseWalk } from './walkSummary.ts';

@@ -1,4 +1,4 @@
-import { walksFor } from '../compare/walksFor.ts';
+import { walksFor } from '../judge/walksFor.ts';
 
 /** A word that a conclusion must earn. */
 export interface WordQuestion {

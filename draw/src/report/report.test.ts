@@ -1,18 +1,12 @@
-import { describe, expect, test } from '@jest/globals';
-import {
-  findWalks,
-  judgeComparison,
-  newRig,
-  EMPTY_SETUP,
-  type Setup,
-  type StoredWalk,
-} from '@urvek/contract';
-import type { WalkEvent } from '@urvek/core';
 import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
+import type { WalkEvent } from '@urvek/core';
+import { findWalks, judgeComparison } from '@urvek/study';
 import { onePerPixel } from '../onePerPixel.ts';
+import type { Block, ReportDocument } from './document.ts';
 import { reportHtml, reportText } from './html.ts';
 import { reportOf } from './report.ts';
-import type { Block, ReportDocument } from './document.ts';
 
 const setup: Setup = {
   ...EMPTY_SETUP,

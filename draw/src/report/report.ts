@@ -1,16 +1,15 @@
+import { PLAIN_REPORT, type Setup } from '@urvek/contract';
+import { CRITERION_MEANING, formatLength, type LengthUnit } from '@urvek/core';
 import {
   claimFlags,
   claimText,
-  PLAIN_REPORT,
   rangeTitle,
   scaleOfMarks,
   walkRows,
   type Finding,
   type Judgement,
   type PathRanges,
-  type Setup,
-} from '@urvek/contract';
-import { CRITERION_MEANING, formatLength, type LengthUnit } from '@urvek/core';
+} from '@urvek/study';
 import { separationGround } from '../tape/ground.ts';
 import { endsText, estimateText, intervalText, rangeLanes } from '../tape/rangeLanes.ts';
 import { tapeScene } from '../tape/tape.ts';

@@ -1,12 +1,4 @@
-import {
-  planBalance,
-  rangeTitle,
-  unitsWalked,
-  type Finding,
-  type PathRanges,
-  type Setup,
-  type SetupPath,
-} from '@urvek/contract';
+import type { Setup } from '@urvek/contract';
 import {
   CRITERION_MEANING,
   formatLength,
@@ -16,8 +8,16 @@ import {
   type Conditions,
   type LengthUnit,
 } from '@urvek/core';
-import { tapeScene } from '../tape/tape.ts';
+import {
+  planBalance,
+  rangeTitle,
+  unitsWalked,
+  type Finding,
+  type PathRanges,
+  type SetupPath,
+} from '@urvek/study';
 import { travelledGround } from '../tape/ground.ts';
+import { tapeScene } from '../tape/tape.ts';
 import { walkLanes } from '../tape/walkLanes.ts';
 import { thinnessOf } from '../thinness.ts';
 import type { Block } from './document.ts';

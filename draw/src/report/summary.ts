@@ -1,5 +1,6 @@
-import { claimText, rangeTitle, type ClaimVerdict, type PathRanges, type Setup } from '@urvek/contract';
+import type { Setup } from '@urvek/contract';
 import { formatLength, type CellFinding, type LengthUnit, type RatioFinding } from '@urvek/core';
+import { claimText, rangeTitle, type ClaimVerdict, type PathRanges } from '@urvek/study';
 import { endsText } from '../tape/rangeLanes.ts';
 
 const walks = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;

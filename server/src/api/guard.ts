@@ -1,5 +1,5 @@
-import type { RequestHandler } from 'express';
 import type { Problem } from '@urvek/contract';
+import type { RequestHandler } from 'express';
 
 /**
  * A page from elsewhere must not reach an instrument on this machine: a request names this server in its Host (which

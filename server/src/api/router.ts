@@ -1,36 +1,38 @@
+import * as yup from 'yup';
 import {
   BATCH_LIMIT,
   comparisonUpdateSchema,
   EMPTY_SETUP,
-  eventsCsv,
-  findingsCsv,
-  findWalks,
-  intervalRows,
   joinCode,
-  judgeComparison,
-  marksCsv,
   newComparisonSchema,
   NOTHING_WITHHELD,
-  readingsCsv,
   readInterchange,
   readWalks,
-  routesOf,
   tidyCode,
   validateBatch,
   walkHeaderSchema,
-  walksCsv,
   WANTED_CRITERIA,
-  withhold,
   writeInterchange,
-  type Finding,
   type Interchange,
   type Problem,
   type StoredWalk,
   type WantedCriterion,
 } from '@urvek/contract';
 import { SIDES, writeGeoJson, writeGpx, writeWalkIntervals, type Side } from '@urvek/core';
+import {
+  eventsCsv,
+  findingsCsv,
+  findWalks,
+  intervalRows,
+  judgeComparison,
+  marksCsv,
+  readingsCsv,
+  routesOf,
+  walksCsv,
+  withhold,
+  type Finding,
+} from '@urvek/study';
 import { json, Router } from 'express';
-import * as yup from 'yup';
 import { NotFound, type Store } from '../storage/store.ts';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;

@@ -1,6 +1,6 @@
-import type { Product, Setup, StoredWalk } from '@urvek/contract';
-import { newRig, plannedWalks, standInOf } from '@urvek/contract';
+import { type Product, type Setup, type StoredWalk, newRig } from '@urvek/contract';
 import { kindOf, operate, seeded, startWalk, type LoggedAction } from '@urvek/core';
+import { plannedWalks, standInOf } from '@urvek/study';
 import { eventsOf, uuidFrom } from './events.ts';
 
 /** Everything here is invented: place, products, figures, walks. */

@@ -1,5 +1,5 @@
-import { createHash } from 'node:crypto';
 import type { LoggedAction, WalkEvent } from '@urvek/core';
+import { createHash } from 'node:crypto';
 
 /** A version-4-shaped UUID from a name, so that the demo has the same ids everywhere. */
 export function uuidFrom(name: string): string {

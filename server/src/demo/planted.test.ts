@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { findWalks, judgeComparison, readInterchange, writeInterchange } from '@urvek/contract';
+import { readInterchange, writeInterchange } from '@urvek/contract';
+import { findWalks, judgeComparison } from '@urvek/study';
 import { readFileSync } from 'node:fs';
 import { SLATE_WORKS, SLATE_WORKS_ID, SLATE_WORKS_TITLE, slateWorksWalks } from './slateWorks.ts';
 import { CLEAN_TWIN, cleanTwinWalks } from './slateWorksTwin.ts';

@@ -1,13 +1,10 @@
 import {
   EMPTY_SETUP,
   newRig,
-  plannedWalks,
-  standInOf,
   type Product,
   type ProductClaim,
   type Rig,
   type Setup,
-  type SetupPath,
   type StoredWalk,
 } from '@urvek/contract';
 import {
@@ -23,6 +20,7 @@ import {
   type Random,
   type StandIn,
 } from '@urvek/core';
+import { plannedWalks, standInOf, type SetupPath } from '@urvek/study';
 import { eventsOf, uuidFrom } from './events.ts';
 
 /** Everything here is invented: place, products, figures, walks. */

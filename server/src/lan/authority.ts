@@ -14,7 +14,7 @@ import { join } from 'node:path';
 import type { Clock } from '../clock.ts';
 
 // The library's own set of types differs from Node's in names only.
-x509.cryptoProvider.set(webcrypto as unknown as Crypto);
+x509.cryptoProvider.set(webcrypto as unknown as webcrypto.Crypto);
 
 const KEY = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' } as const;
 const DAY_MS = 86_400_000;
@@ -95,7 +95,7 @@ function nameConstraints(addresses: readonly string[]): x509.Extension {
   return new x509.Extension(id_ce_nameConstraints, true, AsnConvert.serialize(value));
 }
 
-async function pemOf(keys: CryptoKeyPair, certificate: x509.X509Certificate): Promise<Identity> {
+async function pemOf(keys: webcrypto.CryptoKeyPair, certificate: x509.X509Certificate): Promise<Identity> {
   const pkcs8 = Buffer.from(await webcrypto.subtle.exportKey('pkcs8', keys.privateKey as never)).toString(
     'base64',
   );
@@ -105,8 +105,8 @@ async function pemOf(keys: CryptoKeyPair, certificate: x509.X509Certificate): Pr
   };
 }
 
-const newKeys = async (): Promise<CryptoKeyPair> =>
-  (await webcrypto.subtle.generateKey(KEY, true, ['sign', 'verify'])) as unknown as CryptoKeyPair;
+const newKeys = async (): Promise<webcrypto.CryptoKeyPair> =>
+  (await webcrypto.subtle.generateKey(KEY, true, ['sign', 'verify'])) as unknown as webcrypto.CryptoKeyPair;
 const serial = (): string => Buffer.from(webcrypto.getRandomValues(new Uint8Array(16))).toString('hex');
 
 async function makeAuthority(addresses: readonly string[], clock: Clock): Promise<Identity> {
@@ -135,7 +135,7 @@ async function makeServer(authority: Identity, address: string, clock: Clock): P
   const der = Buffer.from(authority.keyPem.replace(/-----[A-Z ]+-----|\s/g, ''), 'base64');
   const signingKey = (await webcrypto.subtle.importKey('pkcs8', der, KEY, false, [
     'sign',
-  ])) as unknown as CryptoKey;
+  ])) as unknown as webcrypto.CryptoKey;
   const keys = await newKeys();
   const nowMs = clock.now().getTime();
   const certificate = await x509.X509CertificateGenerator.create({

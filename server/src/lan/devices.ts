@@ -1,6 +1,6 @@
+import type { PairedDevice } from '@urvek/contract';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { IsNull, type DataSource } from 'typeorm';
-import type { PairedDevice } from '@urvek/contract';
 import type { Clock } from '../clock.ts';
 import { deviceEntity } from '../storage/entities.ts';
 
@@ -17,16 +17,14 @@ export class Devices {
   async add(name: string): Promise<string> {
     const token = randomBytes(32).toString('base64url');
     const now = this.clock.now();
-    await this.database
-      .getRepository(deviceEntity)
-      .insert({
-        id: randomUUID(),
-        name,
-        tokenHash: hashOf(token),
-        pairedAt: now,
-        seenAt: now,
-        revokedAt: null,
-      });
+    await this.database.getRepository(deviceEntity).insert({
+      id: randomUUID(),
+      name,
+      tokenHash: hashOf(token),
+      pairedAt: now,
+      seenAt: now,
+      revokedAt: null,
+    });
     return token;
   }
 

@@ -1,7 +1,7 @@
+import * as yup from 'yup';
 import type { Problem } from '@urvek/contract';
 import { json, Router, type RequestHandler } from 'express';
 import { join } from 'node:path';
-import * as yup from 'yup';
 import type { Devices } from './devices.ts';
 import type { Pairing } from './pairing.ts';
 

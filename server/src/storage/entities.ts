@@ -1,5 +1,5 @@
-import type { EventTime } from '@urvek/core';
 import type { Setup, WalkHeader } from '@urvek/contract';
+import type { EventTime } from '@urvek/core';
 import { EntitySchema } from 'typeorm';
 
 export interface ComparisonRow {

@@ -1,17 +1,17 @@
-import { isDeepStrictEqual } from 'node:util';
-import {
-  plannedWalks,
-  type BatchAccepted,
-  type Comparison,
-  type ComparisonSummary,
-  type ComparisonUpdate,
-  type Interchange,
-  type NewComparison,
-  type Setup,
-  type StoredWalk,
-  type WalkHeader,
+import type {
+  BatchAccepted,
+  Comparison,
+  ComparisonSummary,
+  ComparisonUpdate,
+  Interchange,
+  NewComparison,
+  Setup,
+  StoredWalk,
+  WalkHeader,
 } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
+import { plannedWalks } from '@urvek/study';
+import { isDeepStrictEqual } from 'node:util';
 import { In, MoreThan, type DataSource, type EntityManager } from 'typeorm';
 import type { Clock } from '../clock.ts';
 import {

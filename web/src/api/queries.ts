@@ -1,18 +1,14 @@
+import * as Comlink from 'comlink';
+import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import {
   EMPTY_SETUP,
-  findWalks,
   type Comparison,
   type ComparisonUpdate,
-  type Finding,
-  type Judgement,
-  type PathCurves,
   type StoredWalk,
   type WantedCriterion,
 } from '@urvek/contract';
-import type { Side } from '@urvek/core';
-import { keyText } from '@urvek/core';
-import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
-import * as Comlink from 'comlink';
+import { type Side, keyText } from '@urvek/core';
+import { findWalks, type Finding, type Judgement, type PathCurves } from '@urvek/study';
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { fieldLog } from '../field/fieldLog.ts';

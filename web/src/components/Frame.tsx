@@ -1,5 +1,5 @@
-import { findWalks, isSealed, seal } from '@urvek/contract';
 import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
+import { findWalks, isSealed, seal } from '@urvek/study';
 import { useMemo, type ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { useFieldLog, useWorkspace } from '../api/queries.ts';

@@ -1,5 +1,5 @@
-import { comparisonUpdateSchema, setupSchema, type Comparison, type Setup } from '@urvek/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
+import { comparisonUpdateSchema, setupSchema, type Comparison, type Setup } from '@urvek/contract';
 import { useEffect } from 'react';
 import { useForm, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { useSaveComparison } from '../api/queries.ts';

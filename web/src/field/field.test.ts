@@ -1,9 +1,9 @@
+import fc from 'fast-check';
 import { afterAll, afterEach, describe, expect, test } from '@jest/globals';
-import type { WalkEvent } from '@urvek/core';
 import type { WalkHeader } from '@urvek/contract';
+import type { WalkEvent } from '@urvek/core';
 import { Dexie } from 'dexie';
 import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
-import fc from 'fast-check';
 
 // A database in memory in place of the browser's, before the log opens its own.
 Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange });

@@ -1,4 +1,5 @@
-import { plannedWalks, planState, walkRows, type Finding, type Setup } from '@urvek/contract';
+import type { Setup } from '@urvek/contract';
+import { plannedWalks, planState, walkRows, type Finding } from '@urvek/study';
 
 export const STAGES = ['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'] as const;
 export type Stage = (typeof STAGES)[number];

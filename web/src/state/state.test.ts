@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { EMPTY_SETUP, findWalks, newRig, type Setup, type StoredWalk } from '@urvek/contract';
+import { EMPTY_SETUP, newRig, type Setup, type StoredWalk } from '@urvek/contract';
 import type { EventBodies, EventKind, WalkEvent } from '@urvek/core';
+import { findWalks } from '@urvek/study';
 import { eventText } from './eventText.ts';
 import { nextStage, stageStates } from './stages.ts';
 

@@ -1,14 +1,7 @@
-import {
-  curvesOf,
-  judgeComparison,
-  type Judgement,
-  type PathCurves,
-  type Setup,
-  type StoredWalk,
-  type WantedCriterion,
-} from '@urvek/contract';
-import type { Side } from '@urvek/core';
 import * as Comlink from 'comlink';
+import type { Setup, StoredWalk, WantedCriterion } from '@urvek/contract';
+import type { Side } from '@urvek/core';
+import { curvesOf, judgeComparison, type Judgement, type PathCurves } from '@urvek/study';
 
 const api = {
   find: (

@@ -1,5 +1,5 @@
-import { predictPath, type Path, type PathLink, type PathPrediction } from '@urvek/core';
 import * as Comlink from 'comlink';
+import { predictPath, type Path, type PathLink, type PathPrediction } from '@urvek/core';
 
 const api = {
   predict: (path: Path, links: readonly PathLink[]): PathPrediction[] =>

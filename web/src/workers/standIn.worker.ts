@@ -1,5 +1,5 @@
-import { startWalk, type Path, type StandIn, type Tick } from '@urvek/core';
 import * as Comlink from 'comlink';
+import { startWalk, type Path, type StandIn, type Tick } from '@urvek/core';
 
 export interface PlayOptions {
   readonly standIn: StandIn;

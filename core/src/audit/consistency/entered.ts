@@ -1,5 +1,5 @@
-import type { DistanceMethod } from '../../position/method.ts';
-import type { QuotedFigure } from '../auditCase.ts';
+import type { DistanceMethod } from '../../quantity/distanceMethod.ts';
+import type { QuotedFigure } from '../case/auditCase.ts';
 
 /** What somebody wrote down, beside the log. */
 export interface Quoted extends QuotedFigure {

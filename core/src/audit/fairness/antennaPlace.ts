@@ -1,5 +1,5 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
-import { apart, stated } from '../pairs.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import { apart, stated } from '../case/pairs.ts';
 
 /** An antenna inside a vehicle, or on a body, works through what is around it. */
 export const antennaPlace: AuditRule = {

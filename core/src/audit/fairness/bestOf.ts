@@ -1,5 +1,5 @@
-import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../auditCase.ts';
-import { idsOf, pairsOf } from '../pairs.ts';
+import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
+import { idsOf, pairsOf } from '../case/pairs.ts';
 
 /** The best of several is more than their mean; and walks left out are seldom the best. */
 export const bestOf: AuditRule = {

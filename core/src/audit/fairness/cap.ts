@@ -1,4 +1,4 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 
 /** What is behind the link, not the link, set the greatest throughput. */
 export const cap: AuditRule = {

@@ -1,5 +1,5 @@
-import { decibels, NOT_KNOWN, type AuditFinding, type AuditRule } from '../auditCase.ts';
-import { apart, idsOf, middle, pairsOf, stated } from '../pairs.ts';
+import { decibels, NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
+import { apart, idsOf, middle, pairsOf, stated } from '../case/pairs.ts';
 
 /** Cables, plugs and adapters that one has and the other has not. */
 export const connectors: AuditRule = {

@@ -1,4 +1,4 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 
 const ENDS = ['fixed end', 'mobile end'] as const;
 /** One point can be a fade; two are an end. */

@@ -1,6 +1,6 @@
-import type { AuditRule } from '../auditCase.ts';
-import { METHOD_UNCERTAINTY, type DistanceMethod } from '../../position/method.ts';
-import { idsOf, statedApart } from '../pairs.ts';
+import { METHOD_UNCERTAINTY, type DistanceMethod } from '../../quantity/distanceMethod.ts';
+import type { AuditRule } from '../case/auditCase.ts';
+import { idsOf, statedApart } from '../case/pairs.ts';
 
 const words = (method: DistanceMethod): string => {
   const { independentM, scale } = METHOD_UNCERTAINTY[method];

@@ -1,5 +1,5 @@
-import { NOT_KNOWN, decibels, type AuditFinding, type AuditRule } from '../auditCase.ts';
-import { idsOf, middle, pairsOf } from '../pairs.ts';
+import { NOT_KNOWN, decibels, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
+import { idsOf, middle, pairsOf } from '../case/pairs.ts';
 
 /** Ends nearer to the ground than this lose to it before the link is tried (common practice). */
 const LEAST_M = 1.5;

@@ -1,4 +1,4 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 
 /** Who knows which product plays hears what they expect. */
 export const judgedKnowing: AuditRule = {

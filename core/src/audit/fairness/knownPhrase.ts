@@ -1,4 +1,4 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 
 /** A phrase that the listener knows is heard long after words are lost. */
 export const knownPhrase: AuditRule = {

@@ -1,4 +1,4 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 
 /** Of a link that is used both ways, the direction that was not tested may be the lesser. */
 export const oneDirection: AuditRule = {

@@ -1,4 +1,4 @@
-import { NOT_KNOWN, type AuditCase, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditCase, type AuditRule } from '../case/auditCase.ts';
 
 /** For each round, who was walked first: rounds of the plan, else the first walks of all, the second walks of all, and so on. */
 function firstOfRounds({ products }: AuditCase): string[] {

@@ -1,5 +1,5 @@
-import { decibels, NOT_KNOWN, type AuditRule } from '../auditCase.ts';
-import { idsOf, middle, stated, statedApart } from '../pairs.ts';
+import { decibels, NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import { idsOf, middle, stated, statedApart } from '../case/pairs.ts';
 
 /** Loss through a body at 2.4 GHz and above, when it was not measured, dB (common practice). */
 const BODY_DB = 20;

@@ -1,5 +1,5 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
-import { apart, stated } from '../pairs.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import { apart, stated } from '../case/pairs.ts';
 
 /** What else was on the air while one was walked and not while the other was. */
 export const otherTransmitters: AuditRule = {

@@ -1,5 +1,5 @@
-import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../auditCase.ts';
-import { apart, idsOf, pairsOf, stated } from '../pairs.ts';
+import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
+import { apart, idsOf, pairsOf, stated } from '../case/pairs.ts';
 
 /** Products compared on different paths, or by walks that are logged in different ways, are not compared. */
 export const pathAndMode: AuditRule = {

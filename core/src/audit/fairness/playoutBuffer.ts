@@ -1,6 +1,6 @@
-import { WALKING_MPS } from '../../plan/timetable.ts';
-import type { AuditRule } from '../auditCase.ts';
-import { idsOf, middle, pairsOf } from '../pairs.ts';
+import { WALKING_MPS } from '../../quantity/pace.ts';
+import type { AuditRule } from '../case/auditCase.ts';
+import { idsOf, middle, pairsOf } from '../case/pairs.ts';
 
 /** Half a second is 0.7 m of walking. */
 const ALIKE_S = 0.5;

@@ -1,5 +1,5 @@
-import { decibels, type AuditRule } from '../auditCase.ts';
-import { idsOf, middle, pairsOf } from '../pairs.ts';
+import { decibels, type AuditRule } from '../case/auditCase.ts';
+import { idsOf, middle, pairsOf } from '../case/pairs.ts';
 
 /** Less than this is not worth a word, dB. */
 const ALIKE_DB = 0.5;

@@ -1,5 +1,5 @@
-import type { AuditFinding, AuditRule } from '../auditCase.ts';
-import { logPlace, pairsOf } from '../pairs.ts';
+import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
+import { logPlace, pairsOf } from '../case/pairs.ts';
 
 /** The same setting walked again differs by as much as the products do: then the day may be what was measured. */
 export const repeatability: AuditRule = {

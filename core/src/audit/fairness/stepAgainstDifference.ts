@@ -1,5 +1,5 @@
-import type { AuditFinding, AuditRule } from '../auditCase.ts';
-import { pairsOf, stepOf } from '../pairs.ts';
+import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
+import { pairsOf, stepOf } from '../case/pairs.ts';
 
 const percent = (ratio: number): string => `${(100 * (ratio - 1)).toFixed(0)} %`;
 

@@ -1,7 +1,7 @@
-import { mean, standardDeviation } from '../../range/moments.ts';
-import { studentQuantile } from '../../range/student.ts';
-import type { AuditFinding, AuditRule } from '../auditCase.ts';
-import { logPlace } from '../pairs.ts';
+import { mean, standardDeviation } from '../../numeric/moments.ts';
+import { studentQuantile } from '../../numeric/student.ts';
+import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
+import { logPlace } from '../case/pairs.ts';
 
 /** A walk surprises when it lies outside what the others let expect of one more, but for one time in a thousand. */
 const EXPECTED = 0.999;

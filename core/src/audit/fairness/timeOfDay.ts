@@ -1,5 +1,5 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
-import { idsOf, middle, pairsOf } from '../pairs.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import { idsOf, middle, pairsOf } from '../case/pairs.ts';
 
 const HOUR_MS = 3_600_000;
 /** Median starts farther apart than this are two times of day. */

@@ -1,6 +1,6 @@
 import type { RigSettings } from '../../kit/rig.ts';
 import { rigDifferences } from '../../kit/rigDiff.ts';
-import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
 
 const COUNTED = 2;
 

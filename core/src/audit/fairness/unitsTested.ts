@@ -1,4 +1,4 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 
 /** Two units of a model can differ: with one, the result speaks for that unit. */
 export const unitsTested: AuditRule = {

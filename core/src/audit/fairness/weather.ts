@@ -1,5 +1,5 @@
-import { NOT_KNOWN, type AuditRule } from '../auditCase.ts';
-import { apart, stated } from '../pairs.ts';
+import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import { apart, stated } from '../case/pairs.ts';
 
 /** Rain, and wet ground. */
 export const weather: AuditRule = {

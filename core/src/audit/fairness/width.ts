@@ -1,5 +1,5 @@
-import { decibels, type AuditRule } from '../auditCase.ts';
-import { idsOf, middle, pairsOf } from '../pairs.ts';
+import { decibels, type AuditRule } from '../case/auditCase.ts';
+import { idsOf, middle, pairsOf } from '../case/pairs.ts';
 
 /** A channel twice as wide takes in twice the noise: 10 log10 of the ratio. */
 export const width: AuditRule = {

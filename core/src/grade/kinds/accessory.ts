@@ -1,5 +1,5 @@
-import { COMMON_CHECKS } from '../commonChecks.ts';
-import type { Kind } from '../kind.ts';
+import { COMMON_CHECKS } from './commonChecks.ts';
+import type { Kind } from './kind.ts';
 
 /** An antenna, a booster, a relay: it changes a rig, and is judged by what the rig then does. */
 export const accessory: Kind = {

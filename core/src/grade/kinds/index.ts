@@ -1,5 +1,5 @@
-import type { Kind } from '../kind.ts';
 import { accessory } from './accessory.ts';
+import type { Kind } from './kind.ts';
 import { microphone } from './microphone.ts';
 import { remote } from './remote.ts';
 import { router } from './router.ts';

@@ -1,5 +1,5 @@
-import { COMMON_CHECKS } from '../commonChecks.ts';
-import type { Kind } from '../kind.ts';
+import { COMMON_CHECKS } from './commonChecks.ts';
+import type { Kind } from './kind.ts';
 
 export const microphone: Kind = {
   id: 'microphone',

@@ -1,6 +1,6 @@
-import { newComparisonSchema, type ComparisonSummary, type NewComparison } from '@urvek/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { newComparisonSchema, type ComparisonSummary, type NewComparison } from '@urvek/contract';
 import { format } from 'date-fns';
 import { ArrowRight, Footprints, Plus } from 'lucide-react';
 import { useEffect } from 'react';
@@ -8,11 +8,11 @@ import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { useComparisons, useFieldLog } from '../../api/queries.ts';
-import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { Field } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
+import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 
 /** Home: the comparisons, and what each wants next. */
 export function Bench() {
@@ -169,7 +169,7 @@ function NewComparisonForm() {
   return (
     <form
       className="sheet grid content-start gap-3 p-4"
-      onSubmit={form.handleSubmit((wanted) => create.mutate(wanted))}
+      onSubmit={(e) => void form.handleSubmit((wanted) => create.mutate(wanted))(e)}
     >
       <h2>New comparison</h2>
       <Field

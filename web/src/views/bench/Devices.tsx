@@ -1,5 +1,5 @@
-import type { PairingOffer } from '@urvek/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { PairingOffer } from '@urvek/contract';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { base } from '../../api/client.ts';

@@ -1,4 +1,5 @@
-import { claimOf, claimText, distanceClaims, newRig, OUTRUN, type Setup } from '@urvek/contract';
+import { newRig, type Setup } from '@urvek/contract';
+import { claimOf, claimText, distanceClaims, OUTRUN } from '@urvek/study';
 import { Plus } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
@@ -6,9 +7,9 @@ import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
-import { newId } from './form.ts';
 import { ProductCard } from './ProductCard.tsx';
 import { RigDiff } from './RigDiff.tsx';
+import { newId } from './form.ts';
 
 const newProduct = (): Setup['products'][number] => {
   const unitId = newId();

@@ -1,10 +1,10 @@
-import { CLAIM_FORMS, disagreements, kindOf, KINDS } from '@urvek/core';
 import { claimSchema } from '@urvek/contract';
+import { CLAIM_FORMS, disagreements, kindOf, KINDS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
-import { asFigure, newId, type SetupForm } from './form.ts';
 import { Rigs } from './Rigs.tsx';
+import { asFigure, newId, type SetupForm } from './form.ts';
 
 export function ProductCard({
   form,

@@ -3,8 +3,8 @@ import { ANTENNA_PLACES, inputTrouble, runTimeH, type RigSettings } from '@urvek
 import { Copy, Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
-import { asFigure, newId, type SetupForm } from './form.ts';
 import { Playout } from './Playout.tsx';
+import { asFigure, newId, type SetupForm } from './form.ts';
 
 interface Setting {
   readonly field: keyof RigSettings;

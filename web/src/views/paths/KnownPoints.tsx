@@ -1,6 +1,7 @@
-import type { Setup, SetupPath } from '@urvek/contract';
-import { coordinatesOf, parseCoordinate, placeOnRoute } from '@urvek/core';
 import { useQuery } from '@tanstack/react-query';
+import type { Setup } from '@urvek/contract';
+import { coordinatesOf, parseCoordinate, placeOnRoute } from '@urvek/core';
+import type { SetupPath } from '@urvek/study';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { base } from '../../api/client.ts';

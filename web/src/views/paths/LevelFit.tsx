@@ -11,9 +11,9 @@ import {
 import { COLOUR } from '@urvek/draw';
 import { useMemo, useState } from 'react';
 import { Chart } from '../../components/Chart.tsx';
-import { axis, frame } from '../../components/chartStyle.ts';
 import { Field } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
+import { axis, frame } from '../../components/chartStyle.ts';
 
 const LIMIT_BYTES = 5_000_000;
 

@@ -1,12 +1,4 @@
-import {
-  loggedLevels,
-  pathLinkOf,
-  pathSchema,
-  type Finding,
-  type Setup,
-  type SetupPath,
-  routeFileOf,
-} from '@urvek/contract';
+import { pathSchema, type Setup } from '@urvek/contract';
 import {
   DISTANCE_METHODS,
   EXPOSURES,
@@ -25,6 +17,7 @@ import {
   type Path,
   type PathLink,
 } from '@urvek/core';
+import { loggedLevels, pathLinkOf, type Finding, type SetupPath, routeFileOf } from '@urvek/study';
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
@@ -36,15 +29,15 @@ import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { download } from '../../state/download.ts';
 import { asFigure } from '../kit/form.ts';
 import { Features } from './Features.tsx';
 import { KnownPoints } from './KnownPoints.tsx';
 import { LevelFit } from './LevelFit.tsx';
 import { OnAir } from './OnAir.tsx';
 import { Prediction } from './Prediction.tsx';
-import { exportAs, pathsFromFile } from './routeFiles.ts';
-import { download } from '../../state/download.ts';
 import { SitePlan } from './SitePlan.tsx';
+import { exportAs, pathsFromFile } from './routeFiles.ts';
 
 type SetupForm = UseFormReturn<Setup>;
 

@@ -1,4 +1,6 @@
-import { pathLinkOf, type Product, type Rig, type SetupPath } from '@urvek/contract';
+import * as Comlink from 'comlink';
+import { useQuery } from '@tanstack/react-query';
+import type { Product, Rig } from '@urvek/contract';
 import {
   crossingText,
   EVENT_MARGIN_DB,
@@ -12,8 +14,7 @@ import {
   type PlanPoint,
 } from '@urvek/core';
 import { endsText, predictionLane, travelledGround } from '@urvek/draw';
-import { useQuery } from '@tanstack/react-query';
-import * as Comlink from 'comlink';
+import { pathLinkOf, type SetupPath } from '@urvek/study';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Tape } from '../../components/Tape.tsx';

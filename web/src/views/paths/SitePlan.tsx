@@ -1,4 +1,3 @@
-import type { SetupPath } from '@urvek/contract';
 import {
   FEATURE_DEFAULTS,
   FEATURE_KINDS,
@@ -12,6 +11,7 @@ import {
   type PlanPoint,
 } from '@urvek/core';
 import { planExtent, planScale, planScene, type PlanExtent } from '@urvek/draw';
+import type { SetupPath } from '@urvek/study';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';

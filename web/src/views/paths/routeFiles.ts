@@ -1,4 +1,3 @@
-import type { SetupPath } from '@urvek/contract';
 import {
   legsOf,
   pathLengthM,
@@ -10,6 +9,7 @@ import {
   writeGeoJson,
   writeGpx,
 } from '@urvek/core';
+import type { SetupPath } from '@urvek/study';
 
 /** A waypoint farther from the route than this is not on it. */
 const ON_ROUTE_M = 25;

@@ -1,4 +1,4 @@
-import { seal } from '@urvek/contract';
+import { seal } from '@urvek/study';
 import { useState } from 'react';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 

@@ -1,3 +1,6 @@
+import { planSchema, type Setup } from '@urvek/contract';
+import { attenuatorDb, pathLengthM, predictPath, type Path } from '@urvek/core';
+import { travelledGround } from '@urvek/draw';
 import {
   auditPlan,
   claimFlags,
@@ -12,27 +15,23 @@ import {
   planTroubles,
   pathLinkOf,
   planBalance,
-  planSchema,
   seal,
-  type Setup,
   type SlotState,
-} from '@urvek/contract';
-import { attenuatorDb, pathLengthM, predictPath, type Path } from '@urvek/core';
-import { travelledGround } from '@urvek/draw';
+} from '@urvek/study';
 import { useMemo } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
-import { CriterionChoice } from '../../components/CriterionChoice.tsx';
 import { useFindings } from '../../api/queries.ts';
+import { CriterionChoice } from '../../components/CriterionChoice.tsx';
 import { Field, Tick } from '../../components/Field.tsx';
-import { localMinutes } from '../../state/clock.ts';
-import { asFigure } from '../kit/form.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { localMinutes } from '../../state/clock.ts';
+import { asFigure } from '../kit/form.ts';
 import { AuditList } from '../verdict/AuditList.tsx';
 import { useAcknowledge } from '../verdict/useAcknowledge.ts';
 import { PowerPanel } from './PowerPanel.tsx';

@@ -1,3 +1,5 @@
+import { callTimetable, clockText, kindOf, pathLengthM, sinceStart, USUAL_CALLS } from '@urvek/core';
+import { travelledGround } from '@urvek/draw';
 import {
   GRACE_MIN,
   planDaylight,
@@ -6,15 +8,13 @@ import {
   SETTLE_MIN,
   timedPlan,
   type SetupPath,
-} from '@urvek/contract';
-import { callTimetable, clockText, kindOf, pathLengthM, sinceStart, USUAL_CALLS } from '@urvek/core';
-import { travelledGround } from '@urvek/draw';
+} from '@urvek/study';
 import { Printer } from 'lucide-react';
-import { localMinutes } from '../../state/clock.ts';
 import { WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { localMinutes } from '../../state/clock.ts';
 
 export const RunSheet = () => <WithWorkspace>{(workspace) => <Sheet {...workspace} />}</WithWorkspace>;
 

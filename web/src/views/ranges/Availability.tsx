@@ -1,5 +1,5 @@
-import type { ProductAvailability } from '@urvek/contract';
 import { METRES_PER } from '@urvek/core';
+import type { ProductAvailability } from '@urvek/study';
 import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, percent, series } from '../../components/chartStyle.ts';

@@ -1,6 +1,6 @@
-import { scaleOfMarks, type PathRanges } from '@urvek/contract';
 import { formatLength, walkIntervals, withScaleError, type LengthUnit } from '@urvek/core';
 import { endsText, estimateText, intervalText } from '@urvek/draw';
+import { scaleOfMarks, type PathRanges } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { useUnit } from '../../state/unit.ts';
 

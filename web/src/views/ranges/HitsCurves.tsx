@@ -1,6 +1,6 @@
-import type { HitsCurve } from '@urvek/contract';
 import { formatLength, METRES_PER, wilson, type TrialDistance } from '@urvek/core';
 import { endsText } from '@urvek/draw';
+import type { HitsCurve } from '@urvek/study';
 import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, percent, series } from '../../components/chartStyle.ts';

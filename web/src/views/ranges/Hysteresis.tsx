@@ -1,6 +1,7 @@
-import { walkRows, type PathRanges, type Setup } from '@urvek/contract';
+import type { Setup } from '@urvek/contract';
 import { formatLength, RETURN_CRITERIA, summariseRanges, type Criterion } from '@urvek/core';
 import { estimateText } from '@urvek/draw';
+import { walkRows, type PathRanges } from '@urvek/study';
 import { useMemo } from 'react';
 import { useUnit } from '../../state/unit.ts';
 

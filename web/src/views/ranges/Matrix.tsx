@@ -1,3 +1,5 @@
+import { useQuery } from '@tanstack/react-query';
+import { stateOf, type Grade } from '@urvek/core';
 import {
   checkpointMatrix,
   findWalks,
@@ -5,9 +7,7 @@ import {
   type CheckpointMatrix,
   type MatrixCell,
   type PathRanges,
-} from '@urvek/contract';
-import { stateOf, type Grade } from '@urvek/core';
-import { useQuery } from '@tanstack/react-query';
+} from '@urvek/study';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { base } from '../../api/client.ts';

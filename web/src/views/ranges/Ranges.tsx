@@ -1,4 +1,4 @@
-import { rangeTitle, type PathCurves, type PathRanges, type WantedCriterion } from '@urvek/contract';
+import type { WantedCriterion } from '@urvek/contract';
 import { INTERVAL_METHOD, pathLengthM, SIDES, type Side } from '@urvek/core';
 import {
   rangeLanes,
@@ -8,6 +8,7 @@ import {
   thinnessOf,
   type TapeOptions,
 } from '@urvek/draw';
+import { rangeTitle, type PathCurves, type PathRanges } from '@urvek/study';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';

@@ -1,6 +1,6 @@
-import type { AcrossPaths, PathRanges } from '@urvek/contract';
 import { kindOf, ratioInDb, type Ends, type RatioFinding } from '@urvek/core';
 import { COLOUR, endsText } from '@urvek/draw';
+import type { AcrossPaths, PathRanges } from '@urvek/study';
 import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame } from '../../components/chartStyle.ts';

@@ -1,10 +1,10 @@
-import type { ThroughputFindings } from '@urvek/contract';
 import { crossNeed, formatLength, METRES_PER } from '@urvek/core';
 import { COLOUR } from '@urvek/draw';
+import type { ThroughputFindings } from '@urvek/study';
 import { useMemo, useState } from 'react';
 import { Chart } from '../../components/Chart.tsx';
-import { axis, frame, series } from '../../components/chartStyle.ts';
 import { Field } from '../../components/Field.tsx';
+import { axis, frame, series } from '../../components/chartStyle.ts';
 import { useUnit } from '../../state/unit.ts';
 
 /** Throughput over distance, both directions with equal weight, with the cap and where a need is crossed. */

@@ -1,13 +1,6 @@
-import {
-  findWalks,
-  PLAIN_REPORT,
-  withhold,
-  writeInterchange,
-  type Comparison,
-  type Finding,
-  type Judgement,
-} from '@urvek/contract';
+import { PLAIN_REPORT, writeInterchange, type Comparison } from '@urvek/contract';
 import { REPORT_FORMS, reportOf, reportText, SIMULATED, type ReportForm } from '@urvek/draw';
+import { findWalks, withhold, type Finding, type Judgement } from '@urvek/study';
 import { format } from 'date-fns';
 import { ClipboardCopy, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';

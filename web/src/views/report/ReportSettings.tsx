@@ -1,9 +1,5 @@
-import {
-  PLAIN_REPORT,
-  type Comparison,
-  type ReportSettings as Settings,
-  type Withholding,
-} from '@urvek/contract';
+import { PLAIN_REPORT, type Comparison, type ReportSettings as Settings } from '@urvek/contract';
+import type { Withholding } from '@urvek/study';
 import { useId, useState } from 'react';
 import { useSaveComparison } from '../../api/queries.ts';
 import { Field, Tick } from '../../components/Field.tsx';

@@ -1,3 +1,11 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import {
+  DISTANCE_METHODS,
+  FormatError,
+  LENGTH_UNITS,
+  type DistanceMethod,
+  type LengthUnit,
+} from '@urvek/core';
 import {
   guessMapping,
   previewSheet,
@@ -8,23 +16,15 @@ import {
   type SheetField,
   type SheetMapping,
   type SheetPreview,
-} from '@urvek/contract';
-import {
-  DISTANCE_METHODS,
-  FormatError,
-  LENGTH_UNITS,
-  type DistanceMethod,
-  type LengthUnit,
-} from '@urvek/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+} from '@urvek/study';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { Choice } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
-import { Empty, Trouble } from '../../components/States.tsx';
 import { useNotice } from '../../components/Notice.tsx';
+import { Empty, Trouble } from '../../components/States.tsx';
 import { nowMs } from '../../field/time.ts';
 
 export const SheetImport = () => (

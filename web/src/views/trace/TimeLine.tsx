@@ -1,6 +1,6 @@
-import type { Finding } from '@urvek/contract';
 import { isAutomatic, keyText, lagOf, positionAt, type WalkEvent } from '@urvek/core';
 import { timeLineScene } from '@urvek/draw';
+import type { Finding } from '@urvek/study';
 import { useState, type KeyboardEvent } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';

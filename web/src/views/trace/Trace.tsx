@@ -1,4 +1,4 @@
-import type { Finding } from '@urvek/contract';
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import {
   CRITERIA,
   CRITERION_MEANING,
@@ -20,17 +20,17 @@ import {
   type WalkEvent,
 } from '@urvek/core';
 import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import type { Finding } from '@urvek/study';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { useFieldLog } from '../../api/queries.ts';
 import { Choice, Field } from '../../components/Field.tsx';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
+import { useNotice } from '../../components/Notice.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
-import { useNotice } from '../../components/Notice.tsx';
-import { useFieldLog } from '../../api/queries.ts';
 import { fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';

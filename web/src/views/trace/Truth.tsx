@@ -1,5 +1,6 @@
-import { standInOf, type Finding, type Setup } from '@urvek/contract';
+import type { Setup } from '@urvek/contract';
 import { replay, scoreLog, trueLosses, type Path, type Reaction, type WalkEvent } from '@urvek/core';
+import { standInOf, type Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Length } from '../../components/Length.tsx';
 
@@ -59,7 +60,12 @@ export function Truth({
               </>
             )}
           </p>
-          <ul className="mt-1 max-h-40 overflow-y-auto text-[0.85rem]" tabIndex={0} aria-label="True losses">
+          <ul
+            className="mt-1 max-h-40 overflow-y-auto text-[0.85rem]"
+            role="group"
+            tabIndex={0}
+            aria-label="True losses"
+          >
             {revealed.losses.map((l) => (
               <li key={l.fromS}>
                 <span className="figure">

@@ -3,8 +3,8 @@ import { useEffect, useRef, useState } from 'react';
 import { useFieldLog } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
 import { Stage, TopBar } from '../../components/Frame.tsx';
-import { nowMs } from '../../field/time.ts';
 import { forgetDelay, keepDelay, learnedDelay } from '../../field/operator.ts';
+import { nowMs } from '../../field/time.ts';
 import { playLesson, type Lesson } from './lesson.ts';
 
 /** Learns how late whoever uses this device logs what they hear and see. */

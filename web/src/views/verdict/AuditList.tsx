@@ -1,4 +1,4 @@
-import type { AuditEntry } from '@urvek/contract';
+import type { AuditEntry } from '@urvek/study';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 

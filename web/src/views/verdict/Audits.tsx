@@ -1,4 +1,5 @@
-import { PROVENANCES, type AuditEntry } from '@urvek/contract';
+import { PROVENANCES } from '@urvek/contract';
+import type { AuditEntry } from '@urvek/study';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Tick } from '../../components/Field.tsx';

@@ -1,4 +1,4 @@
-import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type Judgement } from '@urvek/contract';
+import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type Judgement } from '@urvek/study';
 import type { Ready } from '../../components/Frame.tsx';
 import { Empty } from '../../components/States.tsx';
 import { RangesTape } from '../ranges/Ranges.tsx';

@@ -1,5 +1,5 @@
-import { againstEarlier, findWalks } from '@urvek/contract';
 import { useQuery } from '@tanstack/react-query';
+import { againstEarlier, findWalks } from '@urvek/study';
 import { useMemo, useState } from 'react';
 import { base } from '../../api/client.ts';
 import { useComparisons } from '../../api/queries.ts';

@@ -1,13 +1,13 @@
-import type { LatencyFound } from '@urvek/contract';
 import { inFrames, LATENCY_METHODS } from '@urvek/core';
+import type { LatencyFound } from '@urvek/study';
 import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { Chart } from '../../components/Chart.tsx';
-import { axis, frame, series } from '../../components/chartStyle.ts';
 import { Choice, Field } from '../../components/Field.tsx';
 import { Length } from '../../components/Length.tsx';
 import { Empty } from '../../components/States.tsx';
+import { axis, frame, series } from '../../components/chartStyle.ts';
 import { asFigure, newId, type SetupForm } from '../kit/form.ts';
 
 const ms = (s: number): string => `${(1000 * s).toFixed(0)} ms`;

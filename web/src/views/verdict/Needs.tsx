@@ -1,6 +1,6 @@
-import type { Judgement, NeedJudged } from '@urvek/contract';
 import { CRITERIA, KINDS, kindOf, SIDES, USUAL_NEEDS } from '@urvek/core';
 import { marginText } from '@urvek/draw';
+import type { Judgement, NeedJudged } from '@urvek/study';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';

@@ -1,24 +1,18 @@
-import {
-  auditBegin,
-  planState,
-  slotOf,
-  type Comparison,
-  type Finding,
-  type WalkHeader,
-} from '@urvek/contract';
+import type { Comparison, WalkHeader } from '@urvek/contract';
 import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
+import { auditBegin, planState, slotOf, type Finding } from '@urvek/study';
 import { useEffect, useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
-import { ConditionsForm } from './ConditionsForm.tsx';
-import { storageTrouble } from './device.ts';
-import { RigCheck, type Results } from './RigCheck.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
+import { ConditionsForm } from './ConditionsForm.tsx';
+import { RigCheck, type Results } from './RigCheck.tsx';
+import { storageTrouble } from './device.ts';
 
 /** The next walk of the plan, or another; a walk begins with its baseline. */
 export function Begin({

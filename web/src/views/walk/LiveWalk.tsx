@@ -1,4 +1,4 @@
-import { standInOf, type Comparison, type PlannedWalk } from '@urvek/contract';
+import type { Comparison } from '@urvek/contract';
 import {
   END_REASONS,
   gradeOfWords,
@@ -20,21 +20,22 @@ import {
   type Tick,
 } from '@urvek/core';
 import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
+import { standInOf, type PlannedWalk } from '@urvek/study';
 import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { Length } from '../../components/Length.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { useClockComparison } from '../../field/clocks.ts';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import { SecondDevice } from './SecondDevice.tsx';
 import { Ask, Keys, NoteForm, Press, TypedMark, wheelReading, type Actions } from './controls.tsx';
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
-import { useClockComparison } from '../../field/clocks.ts';
-import { SecondDevice } from './SecondDevice.tsx';
-import { saveLog } from './saveLog.ts';
 import { ModePanel, Readings, type Log } from './modes.tsx';
+import { saveLog } from './saveLog.ts';
 import { Clock, GearPanel, KeptCount, LastEvents, Saved } from './status.tsx';
 import { useGear } from './useGear.ts';
 

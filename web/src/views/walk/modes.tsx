@@ -1,4 +1,3 @@
-import type { SetupPath } from '@urvek/contract';
 import {
   DIRECTIONS,
   freshWords,
@@ -16,6 +15,7 @@ import {
   type WalkEvent,
   type WalkMode,
 } from '@urvek/core';
+import type { SetupPath } from '@urvek/study';
 import { useEffect, useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
 import { Length } from '../../components/Length.tsx';

@@ -1,4 +1,5 @@
-import { swapEnds, type Comparison, type PlannedWalk } from '@urvek/contract';
+import type { Comparison } from '@urvek/contract';
+import { swapEnds, type PlannedWalk } from '@urvek/study';
 import type { KeptWalk } from '../../field/fieldLog.ts';
 
 /** What a kept walk is a walk of; undefined when its product or path was removed meanwhile. */

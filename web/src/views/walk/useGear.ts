@@ -1,7 +1,6 @@
-import { standInOf, type PlannedWalk } from '@urvek/contract';
-import { effectiveLog, type WalkEvent } from '@urvek/core';
+import { effectiveLog, type WalkEvent, type Tick } from '@urvek/core';
+import { standInOf, type PlannedWalk } from '@urvek/study';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Tick } from '@urvek/core';
 import { nowMs } from '../../field/time.ts';
 import { useStandIn } from './useStandIn.ts';
 

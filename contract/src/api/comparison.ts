@@ -1,0 +1,41 @@
+import * as yup from 'yup';
+import { name } from '../schemas/fields.ts';
+import { setupSchema, type Setup } from '../schemas/setup.ts';
+
+const comparisonHead = {
+  title: name('Comparison'),
+  question: yup.string().max(500).defined(),
+};
+
+export const newComparisonSchema = yup
+  .object({ id: yup.string().uuid().required(), ...comparisonHead })
+  .noUnknown();
+
+/** A replacement of the whole set-up; `revision` is the one it was made from. */
+export const comparisonUpdateSchema = yup
+  .object({ ...comparisonHead, setup: setupSchema.required(), revision: yup.number().integer().required() })
+  .noUnknown();
+
+export type NewComparison = yup.InferType<typeof newComparisonSchema>;
+export type ComparisonUpdate = yup.InferType<typeof comparisonUpdateSchema>;
+
+interface ComparisonHead {
+  readonly id: string;
+  readonly title: string;
+  readonly question: string;
+  /** Its walks come from simulated gear. */
+  readonly demo: boolean;
+  readonly revision: number;
+  readonly updatedAt: string;
+}
+
+export interface ComparisonSummary extends ComparisonHead {
+  readonly products: readonly string[];
+  readonly paths: readonly string[];
+  readonly walksPlanned: number;
+  readonly walksMade: number;
+}
+
+export interface Comparison extends ComparisonHead {
+  readonly setup: Setup;
+}

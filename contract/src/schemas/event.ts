@@ -1,0 +1,230 @@
+import * as yup from 'yup';
+import {
+  CHECK_RESULTS,
+  CORRECTION_ACTIONS,
+  DIRECTIONS,
+  DISTANCE_METHODS,
+  END_REASONS,
+  GRADES,
+  LANDMARKS,
+  LEAVES,
+  QUANTITIES,
+  RECONNECT_WAYS,
+  RUNGS,
+  WALK_MODES,
+  WEATHERS,
+  type Conditions,
+  type EventBodies,
+  type EventKind,
+  type OperatorDelay,
+  type RigCheckResult,
+  type VoiceNote,
+  type WalkEvent,
+} from '@urvek/core';
+
+/** Events a batch may hold; a larger one is answered with 413, and the device halves it. */
+export const BATCH_LIMIT = 500;
+
+const strict = <T extends yup.AnyObject>(fields: yup.ObjectShape) =>
+  yup.object(fields).noUnknown().strict() as unknown as yup.ObjectSchema<T>;
+const number = () =>
+  yup
+    .number()
+    .required()
+    .test('finite', '${path} is not a finite number', (v) => v === undefined || Number.isFinite(v));
+
+const grade = () => yup.number().oneOf(GRADES).required();
+const reading = () =>
+  strict<EventBodies['mark']['reading']>({
+    travelledM: number().min(0).max(1e6),
+    method: yup.string().oneOf(DISTANCE_METHODS).required(),
+    pressed: yup.boolean().required(),
+    uncertaintyM: number().optional().moreThan(0),
+  });
+const key = () => ({
+  deviceId: yup.string().uuid().required(),
+  seq: yup.number().integer().min(1).required(),
+});
+
+const direction = () => yup.string().oneOf(DIRECTIONS).required();
+const count = (least: number, most: number) => yup.number().integer().min(least).max(most).required();
+const delay = () =>
+  strict<OperatorDelay>({ reactionS: number().min(0).max(10), spreadS: number().min(0).max(10) });
+const conditions = () =>
+  strict<Conditions>({
+    weather: yup.string().oneOf(WEATHERS),
+    groundWet: yup.boolean(),
+    temperatureC: number().optional().min(-60).max(60),
+    leaf: yup.string().oneOf(LEAVES),
+    peopleAbout: yup.number().integer().min(0).max(100_000),
+    otherTransmitters: yup.string().max(300),
+    load: yup.string().max(300),
+    instrument: yup.string().max(120),
+  });
+const rigCheckResult = () =>
+  strict<RigCheckResult>({
+    id: yup.string().required().max(40),
+    result: yup.string().oneOf(CHECK_RESULTS).required(),
+    note: yup.string().max(300),
+  });
+
+/** The type of each body is core's: a schema that says otherwise does not compile. */
+export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
+  begin: strict({
+    baselineGrade: grade(),
+    direction: direction(),
+    mode: yup.string().oneOf(WALK_MODES),
+    conditions: conditions().default(undefined).optional(),
+    delay: delay().default(undefined).optional(),
+    reading: reading().required(),
+    playoutDelayS: number().min(0).max(30),
+    simulatedSeed: yup.string().max(120),
+    checks: yup.array(rigCheckResult().required()).max(60),
+  }),
+  dropoutBegin: strict({}),
+  dropoutEnd: strict({}),
+  grade: strict({ grade: grade() }),
+  mark: strict({ reading: reading().required(), name: yup.string().max(120) }),
+  turn: strict({ reading: reading().default(undefined).optional() }),
+  reconnected: strict({ how: yup.string().oneOf(RECONNECT_WAYS).required() }),
+  note: strict({
+    text: yup.string().required().max(2000),
+    voice: strict<VoiceNote>({
+      mime: yup
+        .string()
+        .required()
+        .matches(/^audio\/[\w.+-]+(; ?codecs=[\w.,"-]+)?$/),
+      base64: yup
+        .string()
+        .required()
+        .max(400_000)
+        .matches(/^[A-Za-z0-9+/]+={0,2}$/),
+      seconds: number().min(0).max(60),
+    })
+      .default(undefined)
+      .optional(),
+  }),
+  gap: strict({ fromWallMs: number() }),
+  landmark: strict({ what: yup.string().oneOf(LANDMARKS).required(), name: yup.string().max(120) }),
+  tried: strict({
+    tries: count(1, 99),
+    failed: count(0, 99).max(yup.ref('tries') as unknown as number, 'more failed than were tried'),
+    movedM: number().optional().min(0).max(100),
+  }),
+  call: strict({
+    checkpoint: yup.string().required().max(120),
+    direction: direction(),
+    grade: grade(),
+    tries: count(0, 99),
+  }),
+  hits: strict({
+    presses: count(1, 1000),
+    hits: count(0, 1000).max(yup.ref('presses') as unknown as number, 'more hits than presses'),
+    orientation: yup.string().max(120),
+  }),
+  readBack: strict({
+    sent: yup.string().required().max(500),
+    heard: yup.string().max(500).defined(),
+    direction: direction(),
+  }),
+  rung: strict({
+    rung: yup.string().oneOf(RUNGS).required(),
+    worked: yup.boolean().required(),
+    direction: direction(),
+  }),
+  measured: strict({
+    quantity: yup.string().oneOf(QUANTITIES).required(),
+    value: number().optional(),
+    direction: direction(),
+    network: yup.string().max(120),
+  }),
+  fix: strict({
+    latitudeDeg: number().min(-90).max(90),
+    longitudeDeg: number().min(-180).max(180),
+    accuracyM: number().moreThan(0).max(1e6),
+  }),
+  end: strict({
+    reason: yup.string().oneOf(END_REASONS).required(),
+    reading: reading().default(undefined).optional(),
+  }),
+  joined: strict({
+    role: yup
+      .string()
+      .oneOf(['walker', 'base'] as const)
+      .required(),
+    direction: direction(),
+  }),
+  clock: strict({ baseMs: number(), halfRttMs: number().min(0).max(60_000) }),
+  shared: strict({ count: count(1, 1000) }),
+  correction: strict({
+    amends: strict<EventBodies['correction']['amends']>(key()).required(),
+    action: yup.string().oneOf(CORRECTION_ACTIONS).required(),
+    reason: yup.string().trim().required('a correction needs its reason').max(500),
+    author: yup.string().max(120),
+    walkS: yup.number().when('action', { is: 'move', then: () => number().min(0) }),
+    grade: yup
+      .number()
+      .oneOf(GRADES)
+      .when('action', { is: 'regrade', then: (s) => s.required() }),
+    delay: delay()
+      .default(undefined)
+      .when('action', { is: 'retime', then: (s) => s.required(), otherwise: (s) => s.optional() }),
+    reading: reading()
+      .default(undefined)
+      .when('action', { is: 'remeasure', then: (s) => s.required(), otherwise: (s) => s.optional() }),
+  }),
+};
+
+export const eventEnvelope = strict({
+  ...key(),
+  walkId: yup.string().uuid().required(),
+  version: yup.number().oneOf([1], 'version ${value} of an event is not known here').required(),
+  kind: yup
+    .string()
+    .oneOf(Object.keys(EVENT_BODIES) as EventKind[])
+    .required(),
+  time: strict({
+    walkS: number().min(0),
+    rate: number().moreThan(0).max(1000),
+    inputMs: number(),
+    originMs: number(),
+    wallMs: number(),
+  }).required(),
+  body: yup.mixed().required(),
+});
+
+/** @throws yup.ValidationError naming the field. */
+export function validateEvent(value: unknown): WalkEvent {
+  const event = eventEnvelope.validateSync(value) as unknown as WalkEvent;
+  EVENT_BODIES[event.kind].validateSync(event.body);
+  return event;
+}
+
+/** An event of a batch that was refused, by its place. */
+export class BadEvent extends Error {
+  constructor(
+    readonly position: number,
+    message: string,
+  ) {
+    super(`event ${position}: ${message}`);
+    this.name = 'BadEvent';
+  }
+}
+
+/** All of a batch, or nothing. @throws BadEvent for the first that is not an event of this walk. */
+export function validateBatch(walkId: string, values: readonly unknown[]): WalkEvent[] {
+  const seen = new Set<string>();
+  return values.map((value, position) => {
+    try {
+      const event = validateEvent(value);
+      if (event.walkId !== walkId) throw new Error(`belongs to walk ${event.walkId}`);
+      const unique = `${event.deviceId}:${event.seq}`;
+      if (seen.has(unique))
+        throw new Error(`stands twice in the batch (device ${event.deviceId}, number ${event.seq})`);
+      seen.add(unique);
+      return event;
+    } catch (error) {
+      throw new BadEvent(position, (error as Error).message);
+    }
+  });
+}

@@ -1,0 +1,42 @@
+import * as yup from 'yup';
+import type { WalkEvent } from '@urvek/core';
+
+export const WALK_VARIANTS = ['plain', 'baseline', 'ends swapped'] as const;
+export type WalkVariant = (typeof WALK_VARIANTS)[number];
+
+/** What a walk is a walk of; the rest is in its log. */
+export const walkHeaderSchema = yup
+  .object({
+    id: yup.string().uuid().required(),
+    comparisonId: yup.string().uuid().required(),
+    productId: yup.string().required().max(64),
+    rigId: yup.string().required().max(64),
+    pathId: yup.string().required().max(64),
+    /** Milliseconds since 1970, by the device that began it. */
+    startedMs: yup.number().integer().required(),
+    /** The place in the plan that it fills; absent for a walk outside of it. Walks side by side share a pair. */
+    slot: yup
+      .object({
+        round: yup.number().integer().min(0).required(),
+        place: yup.number().integer().min(0).required(),
+        variant: yup.string().oneOf(WALK_VARIANTS).required(),
+        pair: yup.string().max(120),
+      })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+  })
+  .noUnknown();
+
+export type WalkHeader = yup.InferType<typeof walkHeaderSchema>;
+
+/** A walk as the base holds it. */
+export interface StoredWalk {
+  readonly header: WalkHeader;
+  readonly log: readonly WalkEvent[];
+}
+
+export interface BatchAccepted {
+  readonly stored: number;
+  readonly alreadyHere: number;
+}

@@ -1,0 +1,61 @@
+import { maximise } from '../../numeric/maximise.ts';
+import { evaluate } from '../range/likelihood.ts';
+
+/** A reading of level at a distance; `lost`: nothing was received, so that the level lay below the sensitivity. */
+export type LevelReading =
+  | { readonly distanceM: number; readonly levelDbm: number }
+  | { readonly distanceM: number; readonly lost: true };
+
+export interface ExponentFit {
+  readonly exponent: number;
+  readonly shadowingSdDb: number;
+  /** Level at `referenceM`. */
+  readonly levelAtReferenceDbm: number;
+  readonly referenceM: number;
+  readonly readings: number;
+  readonly censored: number;
+}
+
+/**
+ * Path-loss exponent and shadowing from logged levels: level = L₀ − 10γ log10(d/d₀) + N(0, σ), by maximum likelihood
+ * with readings lost at the sensitivity as left-censored (J. Tobin, Econometrica 26 (1958)); leaving them out makes γ
+ * too low. d₀ is the geometric mean of the distances, so that level and slope are nearly uncorrelated.
+ * Undefined when fewer than three readings have a level, or all distances are one.
+ */
+export function fitExponent(
+  readings: readonly LevelReading[],
+  sensitivityDbm: number,
+): ExponentFit | undefined {
+  for (const { distanceM } of readings)
+    if (!(distanceM > 0)) throw new RangeError(`invalid distanceM: ${distanceM}`);
+  const levels = readings.flatMap((r) => ('levelDbm' in r ? [r.levelDbm] : []));
+  const logs = readings.map((r) => Math.log10(r.distanceM));
+  const centre = logs.reduce((a, b) => a + b, 0) / logs.length;
+  if (levels.length < 3 || logs.every((l) => l === logs[0])) return undefined;
+  const mean = levels.reduce((a, b) => a + b, 0) / levels.length;
+  const spread = Math.sqrt(levels.reduce((sum, l) => sum + (l - mean) ** 2, 0) / levels.length) || 1;
+  // In units of the spread about the mean, so that the maximiser starts near its goal.
+  const scaled = (dbm: number): number => (dbm - mean) / spread;
+  const data = {
+    low: Float64Array.from(readings, (r) => ('levelDbm' in r ? scaled(r.levelDbm) : -Infinity)),
+    high: Float64Array.from(readings, (r) => scaled('levelDbm' in r ? r.levelDbm : sensitivityDbm)),
+    design: Float64Array.from(logs.flatMap((l) => [1, l - centre])),
+    columns: 2,
+  };
+  const top = maximise((at) => evaluate(data, at), Float64Array.of(0, 0, 1));
+  const [level, slope, tau] = top.at as unknown as [number, number, number];
+  return {
+    exponent: (-slope / tau / 10) * spread,
+    shadowingSdDb: spread / tau,
+    levelAtReferenceDbm: mean + (level / tau) * spread,
+    referenceM: 10 ** centre,
+    readings: readings.length,
+    censored: readings.length - levels.length,
+  };
+}
+
+/** Level that a fit expects at a distance. */
+export const fittedLevelDbm = (
+  { levelAtReferenceDbm, exponent, referenceM }: ExponentFit,
+  distanceM: number,
+): number => levelAtReferenceDbm - 10 * exponent * Math.log10(distanceM / referenceM);

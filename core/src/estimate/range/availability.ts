@@ -1,0 +1,50 @@
+import { wilson } from '../../numeric/binomial.ts';
+import type { Trace } from '../../walk/trace.ts';
+
+/** Share of time that the link was clear between two travelled distances, over walks. */
+export interface AvailabilityBin {
+  readonly fromM: number;
+  readonly toM: number;
+  readonly walks: number;
+  readonly clearShare: number;
+  /** 95 %, with the walk, not the second, as the unit of evidence. */
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Seconds that a stretch spends inside a bin, and in all, if it moved evenly. */
+function secondsIn(stretch: Trace['stretches'][number], fromM: number, toM: number): number {
+  const { from, to, fromS, toS } = stretch;
+  if (!from || !to) return 0;
+  const [a, b] = [Math.min(from.travelledM, to.travelledM), Math.max(from.travelledM, to.travelledM)];
+  if (b === a) return a >= fromM && a < toM ? toS - fromS : 0;
+  return (Math.max(0, Math.min(b, toM) - Math.max(a, fromM)) / (b - a)) * (toS - fromS);
+}
+
+/**
+ * Availability on the way out in bins of `binM`. Each walk gives one share a bin; their mean has Wilson's interval for so
+ * many of so many walks: cautious, since a share between 0 and 1 scatters less than a yes or no.
+ */
+export function availability(traces: readonly Trace[], lengthM: number, binM: number): AvailabilityBin[] {
+  if (!(binM > 0)) throw new RangeError(`invalid binM: ${binM}`);
+  return Array.from(
+    { length: Math.ceil(lengthM / binM - 1e-9) },
+    (_, i) => [i * binM, Math.min(lengthM, (i + 1) * binM)] as const,
+  ).flatMap(([fromM, toM]) => {
+    const shares = traces.flatMap((trace) => {
+      const out = trace.stretches.filter((s) => !s.returning);
+      const total = out.reduce((sum, s) => sum + secondsIn(s, fromM, toM), 0);
+      return total > 0
+        ? [out.reduce((sum, s) => sum + (s.state === 'clear' ? secondsIn(s, fromM, toM) : 0), 0) / total]
+        : [];
+    });
+    if (shares.length === 0) return [];
+    const sum = Math.min(
+      shares.length,
+      shares.reduce((a, b) => a + b, 0),
+    );
+    return [
+      { fromM, toM, walks: shares.length, clearShare: sum / shares.length, ...wilson(sum, shares.length) },
+    ];
+  });
+}

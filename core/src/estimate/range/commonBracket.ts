@@ -1,0 +1,78 @@
+import type { WalkInterval } from '../../walk/walkInterval.ts';
+
+/**
+ * Whether one set of locations (a product effect plus a path effect) lies inside every walk's bracket, ends included.
+ * Then the likelihood rises all the way to σ → 0, and σ is not estimable. (For brackets that only touch, the limit is
+ * that of a probit on the touching sides, and no finite σ reaches it either.)
+ * low ≤ product + path ≤ high is a system of difference constraints, feasible unless Bellman-Ford finds a negative cycle.
+ */
+export function oneBracketFitsAll(walks: readonly WalkInterval[]): boolean {
+  const distance = new Map<string, number>();
+  const constraints = [...cellBounds(walks).values()]
+    .flatMap(({ product, path, low, high }) => [
+      { from: `path ${path}`, to: `product ${product}`, length: high },
+      { from: `product ${product}`, to: `path ${path}`, length: -low },
+    ])
+    .filter((c) => c.length < Infinity);
+  for (const { from, to } of constraints) distance.set(from, 0).set(to, 0);
+  for (let pass = 0; pass <= distance.size; pass++) {
+    let changed = false;
+    for (const { from, to, length } of constraints) {
+      const reached = (distance.get(from) as number) + length;
+      // The slack covers the rounding of logarithms added around a cycle.
+      if (reached < (distance.get(to) as number) - 1e-12) {
+        distance.set(to, reached);
+        changed = true;
+      }
+    }
+    if (!changed) return true;
+  }
+  return false;
+}
+
+interface CellBounds {
+  product: string;
+  path: string;
+  low: number;
+  high: number;
+}
+
+function cellBounds(walks: readonly WalkInterval[]): Map<string, CellBounds> {
+  const cells = new Map<string, CellBounds>();
+  for (const { product, path, heldM, failedM } of walks) {
+    const key = JSON.stringify([product, path]);
+    const cell = cells.get(key) ?? { product, path, low: -Infinity, high: Infinity };
+    cell.low = Math.max(cell.low, Math.log(heldM));
+    cell.high = Math.min(cell.high, failedM === undefined ? Infinity : Math.log(failedM));
+    cells.set(key, cell);
+  }
+  return cells;
+}
+
+/** What a set of walks bounds without a model. */
+export interface Bounds {
+  readonly walks: number;
+  /** The greatest separation to which every walk held; 0 when one failed at its first point. */
+  readonly allHeldToM: number;
+  /** The least separation by which every walk had failed; absent when one did not fail. */
+  readonly allFailedByM: number | undefined;
+  /** Where a single distance would agree with every walk; absent when none does. */
+  readonly common: { readonly heldM: number; readonly failedM: number | undefined } | undefined;
+}
+
+// Not Math.max(...): a hundred thousand arguments are too many.
+const greatest = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), -Infinity);
+const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b), Infinity);
+
+export function boundsOf(walks: readonly WalkInterval[]): Bounds {
+  const holds = walks.map((w) => w.heldM);
+  const fails = walks.map((w) => w.failedM ?? Infinity);
+  const finite = (m: number): number | undefined => (m < Infinity ? m : undefined);
+  const [heldM, failedM] = [greatest(holds), least(fails)];
+  return {
+    walks: walks.length,
+    allHeldToM: least(holds),
+    allFailedByM: finite(greatest(fails)),
+    common: heldM <= failedM ? { heldM, failedM: finite(failedM) } : undefined,
+  };
+}

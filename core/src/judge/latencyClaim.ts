@@ -1,0 +1,44 @@
+import type { Latency } from '../estimate/latency/latency.ts';
+import type { Verdict } from './claim.ts';
+
+const ms = (seconds: number): string => `${(1000 * seconds).toFixed(0)} ms`;
+
+/** A claimed latency is kept when the whole interval stays within it, broken when it lies beyond. */
+export function judgeLatencyClaim(
+  { entered, latencyS }: { entered: string; latencyS: number },
+  found: Latency | undefined,
+): Verdict {
+  if (!found)
+    return {
+      outcome: 'not tested',
+      reason: 'No latency of this product was measured.',
+      next: 'Count frames between an act and its picture, or film a clock beside its screen; ten readings.',
+      caveats: [],
+    };
+  const [low, high] = [found.latencyS - found.halfWidthS, found.latencyS + found.halfWidthS];
+  const what = `${ms(found.latencyS)} ± ${ms(found.halfWidthS)} (95 %, ${found.readings} ${found.readings === 1 ? 'reading' : 'readings'})`;
+  const caveats = [`Resolution of the method: ${ms(found.resolutionS)}.`];
+  if (high <= latencyS)
+    return {
+      outcome: 'supported',
+      reason: `Measured ${what}; the claim is ${entered}.`,
+      next: undefined,
+      caveats,
+    };
+  if (low > latencyS)
+    return {
+      outcome: 'refuted',
+      reason: `Measured ${what}, beyond the ${entered} claimed.`,
+      next: undefined,
+      caveats,
+    };
+  return {
+    outcome: 'undecided',
+    reason: `Measured ${what}, which holds the ${entered} claimed.`,
+    next:
+      found.resolutionS > Math.abs(found.latencyS - latencyS)
+        ? 'A faster camera: its frames are longer than the difference.'
+        : 'More readings of the same kind.',
+    caveats,
+  };
+}

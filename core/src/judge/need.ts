@@ -1,0 +1,92 @@
+import type { CellFinding } from '../estimate/range/summarise.ts';
+import type { Criterion } from '../grade/criterion.ts';
+import { formatLength } from '../quantity/length.ts';
+import { walksFor } from './walksFor.ts';
+
+export interface Need {
+  readonly use: string;
+  /** As it was written: "30 m". */
+  readonly entered: string;
+  readonly distanceM: number;
+  readonly condition: 'open' | 'obstructed' | 'unstated';
+}
+
+export const NEED_OUTCOMES = ['meets', 'marginal', 'fails', 'unknown'] as const;
+export type NeedOutcome = (typeof NEED_OUTCOMES)[number];
+
+export interface NeedVerdict {
+  readonly outcome: NeedOutcome;
+  /** The estimate of p10 over the distance needed; its bound where there is no estimate. */
+  readonly margin: number | undefined;
+  /** The margin is a bound: at least so much. */
+  readonly atLeast: boolean;
+  readonly reason: string;
+}
+
+/** Walks that must all hold before 9 of 10 may be said to. */
+export const WALKS_FOR_P10 = walksFor(0.9);
+
+/**
+ * Judges a need on p10, the distance to which 9 of 10 walks hold: meets where its lower bound lies beyond the need,
+ * fails where its upper bound does not reach it, marginal between; unknown where p10 has no interval.
+ */
+export function judgeNeed(need: Need, criterion: Criterion, cell: CellFinding | undefined): NeedVerdict {
+  const unknown = (reason: string): NeedVerdict => ({
+    outcome: 'unknown',
+    margin: undefined,
+    atLeast: false,
+    reason,
+  });
+  if (!cell || cell.walks === 0)
+    return unknown(
+      need.condition === 'unstated' ? 'Not walked.' : `Not walked on an ${need.condition} path.`,
+    );
+  const n = `${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`;
+  const { low, high } = cell.interval95M.p10 ?? { low: undefined, high: undefined };
+  const margin = cell.p10 && cell.p10.estimateM / need.distanceM;
+  const interval = `${low === undefined ? 'no bound' : formatLength(low)} to ${high === undefined ? 'no bound' : formatLength(high)}`;
+  if (low !== undefined && low >= need.distanceM)
+    return {
+      outcome: 'meets',
+      margin: margin ?? low / need.distanceM,
+      atLeast: margin === undefined,
+      reason: `9 of 10 walks hold to at least ${formatLength(low)} (${criterion}, ${n}).`,
+    };
+  if (high !== undefined && high < need.distanceM)
+    return {
+      outcome: 'fails',
+      margin,
+      atLeast: false,
+      reason: `9 of 10 walks hold to no more than ${formatLength(high)} (${criterion}, ${n}).`,
+    };
+  if (margin !== undefined && low !== undefined)
+    return {
+      outcome: 'marginal',
+      margin,
+      atLeast: false,
+      reason: `9 of 10 walks hold to somewhere within ${interval}, which holds the need (${criterion}, ${n}).`,
+    };
+  return (
+    boundOnly(need, criterion, cell) ??
+    unknown(`${n} give no lower bound for the distance to which 9 of 10 hold.`)
+  );
+}
+
+/** What walks that never failed say: enough of them meet a need that lies within. */
+function boundOnly(
+  { distanceM }: Need,
+  criterion: Criterion,
+  { walks, bounds }: CellFinding,
+): NeedVerdict | undefined {
+  if (!bounds || bounds.allFailedByM !== undefined || bounds.allHeldToM < distanceM) return undefined;
+  const margin = bounds.allHeldToM / distanceM;
+  const held = `Held to ${formatLength(bounds.allHeldToM)} in ${walks} of ${walks} walks (${criterion})`;
+  return walks >= WALKS_FOR_P10
+    ? { outcome: 'meets', margin, atLeast: true, reason: `${held}.` }
+    : {
+        outcome: 'marginal',
+        margin,
+        atLeast: true,
+        reason: `${held}: a bound, and ${WALKS_FOR_P10} such walks are wanted before 9 of 10 may be said to hold.`,
+      };
+}

@@ -1,0 +1,180 @@
+import type { Direction } from '../grade/direction.ts';
+import type { Grade } from '../grade/grade.ts';
+import type { DistanceReading } from '../quantity/distanceMethod.ts';
+import type { OperatorDelay } from './lag.ts';
+
+/** When an event was logged. */
+export interface EventTime {
+  /** Seconds on the walk's own clock, which runs `rate` times as fast as the wall's when the gear is simulated. */
+  readonly walkS: number;
+  readonly rate: number;
+  /** Time stamp of the input and the origin it counts from, ms: a clock that steps or a device that slept shows. */
+  readonly inputMs: number;
+  readonly originMs: number;
+  readonly wallMs: number;
+}
+
+export interface EventKey {
+  readonly deviceId: string;
+  readonly seq: number;
+}
+
+export const END_REASONS = ['path ended', 'time', 'danger', 'weather', 'link failed'] as const;
+export type EndReason = (typeof END_REASONS)[number];
+
+export const RECONNECT_WAYS = ['by itself', 'after power-cycle', 'after re-pairing'] as const;
+export type ReconnectWay = (typeof RECONNECT_WAYS)[number];
+
+/** A reading of the distance travelled from the fixed end. `pressed`: timed by a person, so with reaction scatter. */
+export interface Reading extends DistanceReading {
+  readonly pressed: boolean;
+}
+
+export const CHECK_RESULTS = ['good', 'failed', 'not done'] as const;
+export type CheckResult = (typeof CHECK_RESULTS)[number];
+
+/** One line of the rig check at the zero point, kept with the walk. */
+export interface RigCheckResult {
+  readonly id: string;
+  readonly result: CheckResult;
+  readonly note?: string;
+}
+
+/** How a walk is logged. */
+export const WALK_MODES = [
+  'continuous',
+  'stop and call',
+  'hits',
+  'read-back',
+  'ladder',
+  'drive',
+  'indoor',
+] as const;
+export type WalkMode = (typeof WALK_MODES)[number];
+
+export const WEATHERS = ['dry', 'drizzle', 'rain', 'snow', 'fog'] as const;
+export const LEAVES = ['none', 'bare', 'in leaf', 'wet leaf'] as const;
+
+/** The day, as far as it can matter; what is absent was not noted. */
+export interface Conditions {
+  readonly weather?: (typeof WEATHERS)[number];
+  readonly groundWet?: boolean;
+  readonly temperatureC?: number;
+  readonly leaf?: (typeof LEAVES)[number];
+  readonly peopleAbout?: number;
+  readonly otherTransmitters?: string;
+  readonly load?: string;
+  /** What the readings were taken with. */
+  readonly instrument?: string;
+}
+
+export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;
+export const RUNGS = ['voice', 'tone', 'data'] as const;
+
+/** What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, loss in %, level in dBm. */
+export const QUANTITIES = ['throughput', 'round trip', 'round-trip variation', 'loss', 'level'] as const;
+export type Quantity = (typeof QUANTITIES)[number];
+export const QUANTITY_UNIT: Readonly<Record<Quantity, string>> = {
+  throughput: 'Mbit/s',
+  'round trip': 'ms',
+  'round-trip variation': 'ms',
+  loss: '%',
+  level: 'dBm',
+};
+
+/** A few spoken seconds. */
+export interface VoiceNote {
+  readonly mime: string;
+  readonly base64: string;
+  readonly seconds: number;
+}
+
+/** What can be logged, by kind. */
+export interface EventBodies {
+  begin: {
+    readonly baselineGrade: Grade;
+    readonly direction: Direction;
+    readonly reading: Reading;
+    readonly playoutDelayS: number;
+    readonly simulatedSeed?: string;
+    readonly checks?: readonly RigCheckResult[];
+    readonly mode?: WalkMode;
+    readonly conditions?: Conditions;
+    /** The operator's delay that was in force; the usual one when absent. */
+    readonly delay?: OperatorDelay;
+  };
+  dropoutBegin: Record<string, never>;
+  dropoutEnd: Record<string, never>;
+  grade: { readonly grade: Grade };
+  mark: { readonly reading: Reading; readonly name?: string };
+  turn: { readonly reading?: Reading };
+  reconnected: { readonly how: ReconnectWay };
+  note: { readonly text: string; /** Spoken: what the microphone heard. */ readonly voice?: VoiceNote };
+  gap: { readonly fromWallMs: number };
+  landmark: { readonly what: (typeof LANDMARKS)[number]; readonly name?: string };
+  /** Tried and failed, n of n, after a small move where one was made. */
+  tried: { readonly tries: number; readonly failed: number; readonly movedM?: number };
+  /** Who is heard at a checkpoint, one way. */
+  call: {
+    readonly checkpoint: string;
+    readonly direction: Direction;
+    readonly grade: Grade;
+    readonly tries: number;
+  };
+  hits: { readonly presses: number; readonly hits: number; readonly orientation?: string };
+  /** Fresh words or figures, as sent and as heard. */
+  readBack: { readonly sent: string; readonly heard: string; readonly direction: Direction };
+  rung: { readonly rung: (typeof RUNGS)[number]; readonly worked: boolean; readonly direction: Direction };
+  /** An instrument's reading; without a value nothing was received. `network`: band, channel or access point it came by. */
+  measured: {
+    readonly quantity: Quantity;
+    readonly value?: number;
+    readonly direction: Direction;
+    readonly network?: string;
+  };
+  /** The device's own location, kept raw; accuracy is the browser's, a 95 % radius. */
+  fix: { readonly latitudeDeg: number; readonly longitudeDeg: number; readonly accuracyM: number };
+  end: { readonly reason: EndReason; readonly reading?: Reading };
+  /** A further device takes part: at which end, and which direction it watches. */
+  joined: { readonly role: 'walker' | 'base'; readonly direction: Direction };
+  /** The device's clock against the base's, at the middle of a round trip: its own time is the event's. */
+  clock: { readonly baseMs: number; readonly halfRttMs: number };
+  /** Both devices press at one count, or a clap: a moment that is the same on both. */
+  shared: { readonly count: number };
+  correction: Correction;
+}
+
+export const CORRECTION_ACTIONS = ['withdraw', 'move', 'regrade', 'remeasure', 'retime'] as const;
+
+/** A correction amends another event; nothing is overwritten. */
+export interface Correction {
+  readonly amends: EventKey;
+  readonly action: (typeof CORRECTION_ACTIONS)[number];
+  readonly reason: string;
+  /** Who corrects; absent where it was the operator in the walk. */
+  readonly author?: string;
+  /** The moment it is moved to (action "move"). */
+  readonly walkS?: number;
+  /** The grade it becomes (action "regrade"). */
+  readonly grade?: Grade;
+  /** The distance it was read at, or by which method (action "remeasure"). */
+  readonly reading?: Reading;
+  /** The operator's delay for the whole walk (action "retime", on its begin event). */
+  readonly delay?: OperatorDelay;
+}
+
+export type EventKind = keyof EventBodies;
+
+export type WalkEvent = {
+  [K in EventKind]: EventKey & {
+    readonly walkId: string;
+    readonly version: 1;
+    readonly kind: K;
+    readonly time: EventTime;
+    readonly body: EventBodies[K];
+  };
+}[EventKind];
+
+export type EventOf<K extends EventKind> = Extract<WalkEvent, { kind: K }>;
+
+export const keyText = ({ deviceId, seq }: EventKey): string => `${deviceId}:${seq}`;

@@ -1,0 +1,57 @@
+import type { Evaluation } from './evaluation.ts';
+import { solveNearlyPositive } from './linear.ts';
+
+export interface Maximum {
+  readonly at: Float64Array;
+  readonly value: number;
+  readonly evaluation: Evaluation;
+  /** False when the steps ran out: the supremum lies at infinity, and `value` is close below it. */
+  readonly converged: boolean;
+}
+
+const MAX_STEPS = 200;
+
+/**
+ * Maximises a concave function by Newton's method with halving. The decrement g·H⁻¹·g bounds what is left to gain, so
+ * the test does not depend on units.
+ * @throws RangeError when the start has no likelihood.
+ */
+export function maximise(f: (at: Float64Array) => Evaluation, start: Float64Array): Maximum {
+  let at = start;
+  let now = f(at);
+  if (!Number.isFinite(now.value)) throw new RangeError(`invalid start: ${Array.from(start).join(', ')}`);
+  for (let step = 0; step < MAX_STEPS; step++) {
+    const direction = newtonDirection(now);
+    const decrement = direction.reduce((sum, d, i) => sum + d * (now.gradient[i] as number), 0);
+    if (decrement < 1e-20) return { at, value: now.value, evaluation: now, converged: true };
+    const next = lineSearch(f, at, now, direction, decrement);
+    if (!next) return { at, value: now.value, evaluation: now, converged: decrement < 1e-8 };
+    [at, now] = [next.at, next.evaluation];
+  }
+  return { at, value: now.value, evaluation: now, converged: false };
+}
+
+/** −H⁻¹g, or the gradient where H says nothing. */
+const newtonDirection = ({ gradient, hessian }: Evaluation): Float64Array =>
+  solveNearlyPositive(
+    hessian.map((h) => -h),
+    gradient,
+  ) ?? gradient.slice();
+
+function lineSearch(
+  f: (at: Float64Array) => Evaluation,
+  at: Float64Array,
+  now: Evaluation,
+  direction: Float64Array,
+  decrement: number,
+): { at: Float64Array; evaluation: Evaluation } | undefined {
+  for (let t = 1; t > 1e-12; t /= 2) {
+    const candidate = at.map((v, i) => v + t * (direction[i] as number));
+    const evaluation = f(candidate);
+    if (evaluation.value >= now.value + 1e-4 * t * decrement) return { at: candidate, evaluation };
+    // Full steps at the top gain less than the sum can show: take one, then stop on the decrement.
+    if (t === 1 && decrement < 1e-10 && evaluation.value >= now.value - 1e-9)
+      return { at: candidate, evaluation };
+  }
+  return undefined;
+}

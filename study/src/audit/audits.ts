@@ -1,0 +1,314 @@
+import {
+  auditConsistency,
+  auditFairness,
+  effectiveLog,
+  kindOf,
+  outcomeOf,
+  parseClaim,
+  type AuditCase,
+  type Audited,
+  type AuditedProduct,
+  type AuditedWalk,
+  type Conditions,
+  type Entered,
+  type EnteredWalk,
+  type WalkEvent,
+} from '@urvek/core';
+import { criterionFor, type Product, type Rig, type Setup, type StoredWalk } from '@urvek/contract';
+import { plannedPaths, plannedRigs, type PlannedWalk } from '../plan/plannedWalks.ts';
+import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
+import { checkpointMatrix } from '../results/matrix.ts';
+import { rangesByPath, type PathRanges } from '../results/ranges.ts';
+import { throughputFindings } from '../results/throughput.ts';
+
+/** A finding with the reason for leaving it, where one was given. */
+export interface AuditEntry extends Audited {
+  readonly acknowledged: string | undefined;
+}
+
+/** Decibels become metres by this unless levels were logged: between free space and flat ground (common practice). */
+const USUAL_EXPONENT = 3;
+
+/** All findings of both audits on what was walked and entered. */
+export function auditComparison(
+  setup: Setup,
+  walks: readonly StoredWalk[],
+  findings: readonly Finding[],
+  ranges: readonly PathRanges[],
+): AuditEntry[] {
+  const logs = new Map(walks.map((w) => [w.header.id, w.log]));
+  const cases = ranges.filter((r) => r.findings.length > 0).map((r) => caseOf(setup, findings, r, logs));
+  return acknowledged(setup, [
+    ...auditFairness(cases),
+    ...auditConsistency(enteredOf(setup, findings, ranges, logs)),
+  ]);
+}
+
+/** The same on the rigs of a plan, while it can still be changed at no cost: what has walked counts, what has not is taken as planned. */
+export function auditPlan(setup: Setup, findings: readonly Finding[]): AuditEntry[] {
+  const kinds = [...new Set(plannedRigs(setup).map(({ product }) => product.kindId))];
+  return acknowledged(
+    setup,
+    auditFairness(
+      plannedPaths(setup).flatMap((path) =>
+        kinds.map((kindId) => plannedCase(setup, findings, path, kindId)),
+      ),
+    ),
+  );
+}
+
+/** What a walk about to begin would add: findings on its product that are there with it and its conditions. */
+export function auditBegin(
+  setup: Setup,
+  findings: readonly Finding[],
+  walk: Pick<PlannedWalk, 'product' | 'rig' | 'path'>,
+  conditions: Conditions,
+  nowMs: number,
+): AuditEntry[] {
+  const { product, rig, path } = walk;
+  const base = plannedCase(setup, findings, path, product.kindId);
+  const begun: AuditedWalk = {
+    ...walkSettings(product, rig),
+    label: 'the next',
+    startedMs: nowMs,
+    round: undefined,
+    baseline: false,
+    finished: true,
+    mode: 'continuous',
+    conditions,
+    startM: 0,
+    methods: [],
+    directions: kindOf(product.kindId).bothWays ? ['mobile-to-fixed', 'fixed-to-mobile'] : [],
+    calls: 0,
+    readBacks: 0,
+    interval: undefined,
+  };
+  const products = base.products.map((p) =>
+    p.id === product.id ? { ...p, walks: [...p.walks, begun], rigs: [rig] } : p,
+  );
+  // What one walk alone cannot be blamed for: Plan and Verdict say it.
+  const ofTheWhole = new Set(['units', 'knowing', 'order', 'path-and-mode', 'time-of-day']);
+  return acknowledged(setup, auditFairness([{ ...base, products }])).filter(
+    (f) => f.products.includes(product.id) && !ofTheWhole.has(f.rule),
+  );
+}
+
+function acknowledged(setup: Setup, found: readonly Audited[]): AuditEntry[] {
+  const reasons = new Map((setup.acknowledged ?? []).map((a) => [a.key, a.reason]));
+  return found.map((f) => ({ ...f, acknowledged: reasons.get(f.key) }));
+}
+
+const plannedCase = (
+  setup: Setup,
+  findings: readonly Finding[],
+  path: SetupPath,
+  kindId: string,
+): AuditCase => {
+  const [range] = rangesByPath({ ...setup, paths: [path] }, findings, setup.plan.criterion).filter(
+    (r) => r.kindId === kindId,
+  );
+  return caseOf(
+    setup,
+    findings,
+    range ?? {
+      path,
+      kindId,
+      criterion: criterionFor(setup.plan.criterion, kindId),
+      findings: [],
+      summary: undefined,
+    },
+    new Map(),
+  );
+};
+
+type CaseRange = Pick<PathRanges, 'path' | 'kindId' | 'criterion' | 'findings'> & {
+  readonly summary: PathRanges['summary'] | undefined;
+};
+
+function caseOf(
+  setup: Setup,
+  findings: readonly Finding[],
+  range: CaseRange,
+  logs: ReadonlyMap<string, readonly WalkEvent[]>,
+): AuditCase {
+  const { path, kindId, criterion } = range;
+  const kind = kindOf(kindId);
+  const curves = range.summary ? throughputFindings(range as PathRanges).curves : [];
+  const oneWay = range.summary ? checkpointMatrix(range as PathRanges).oneWay : [];
+  const of = setup.products.filter((p) => p.kindId === kindId);
+  return {
+    pathId: path.id,
+    pathName: path.name,
+    criterion,
+    kindName: kind.name,
+    judgedBy: kind.judgedBy,
+    bothWays: kind.bothWays,
+    products: of.map((product): AuditedProduct => {
+      const walks = range.findings
+        .filter((f) => f.header.productId === product.id)
+        .map((f) => walkOf(product, f, criterion, logs.get(f.walkId) ?? []));
+      const planned = plannedRigs(setup)
+        .filter((r) => r.product.id === product.id)
+        .map((r) => r.rig);
+      return {
+        id: product.id,
+        name: product.name,
+        bandMHz: product.bandMHz,
+        walks,
+        rigs: walks.length > 0 ? [...new Set(walks.map((w) => w.rig))] : planned,
+        pathsWalked: [
+          ...new Set(findings.filter((f) => f.header.productId === product.id).map((f) => f.path.name)),
+        ],
+        quoted: (setup.quoted ?? [])
+          .filter((q) => q.productId === product.id && q.pathId === path.id)
+          .map((q) => ({
+            source: q.source,
+            walks: q.walks,
+            meanM: q.meanM,
+            bestM: q.bestM,
+            worstM: q.worstM,
+            spreadM: q.spreadM,
+          })),
+        cap: curves.find((c) => c.product === product.name && c.cap)?.cap,
+        oneWay: oneWay.filter((o) => o.product === product.name),
+      };
+    }),
+    ratios: range.summary?.productRatios ?? [],
+    ratioClaims: of.flatMap((p) =>
+      p.claims.flatMap((c) =>
+        c.form === 'ratio' && c.against !== undefined
+          ? [
+              {
+                product: p.id,
+                against: c.against,
+                ratio: parseClaim('ratio', c.entered).value,
+                entered: c.entered,
+              },
+            ]
+          : [],
+      ),
+    ),
+    blind: setup.plan.blind === true,
+    exponent: USUAL_EXPONENT,
+  };
+}
+
+const walkSettings = (product: Product, rig: Rig): Pick<AuditedWalk, 'rig' | 'rigName' | 'unit'> => ({
+  rig,
+  rigName: rig.name,
+  unit: product.units.find((u) => u.id === rig.unitMobileId)?.label ?? rig.unitMobileId,
+});
+
+function walkOf(
+  product: Product,
+  finding: Finding,
+  criterion: AuditCase['criterion'],
+  log: readonly WalkEvent[],
+): AuditedWalk {
+  const { header, trace } = finding;
+  const { begin } = trace;
+  const rig = product.rigs.find((r) => r.id === header.rigId) ?? (product.rigs[0] as Rig);
+  return {
+    ...walkSettings(product, rig),
+    label: finding.label,
+    startedMs: header.startedMs,
+    round: header.slot?.round,
+    baseline: header.slot?.variant === 'baseline',
+    finished: trace.endReason !== undefined,
+    mode: begin.body.mode ?? 'continuous',
+    conditions: begin.body.conditions ?? {},
+    startM: begin.body.reading.travelledM,
+    methods: trace.methods,
+    directions: directionsWalked(finding),
+    calls: trace.calls.length,
+    readBacks: log.filter((e) => e.kind === 'readBack').length,
+    interval: outcomeOf(finding, criterion).interval,
+  };
+}
+
+/** Directions that have something to say: a walk begins with one, and a log may speak of both. */
+const directionsWalked = ({ directions }: Finding): Finding['directions'][number]['direction'][] =>
+  directions.map((d) => d.direction);
+
+function enteredOf(
+  setup: Setup,
+  findings: readonly Finding[],
+  ranges: readonly PathRanges[],
+  logs: ReadonlyMap<string, readonly WalkEvent[]>,
+): Entered {
+  const nameOf = (list: readonly { id: string; name: string }[], id: string): string =>
+    list.find((x) => x.id === id)?.name ?? id;
+  return {
+    quoted: (setup.quoted ?? []).map((q) => ({
+      productId: q.productId,
+      product: nameOf(setup.products, q.productId),
+      path: nameOf(setup.paths, q.pathId),
+      source: q.source,
+      walks: q.walks,
+      meanM: q.meanM,
+      bestM: q.bestM,
+      worstM: q.worstM,
+      spreadM: q.spreadM,
+      failedWithoutDistance: q.failedWithoutDistance ?? false,
+    })),
+    walks: findings.map((f) => enteredWalk(setup, f, logs.get(f.walkId) ?? [])),
+    ranges: ranges.flatMap(({ path, summary }) =>
+      summary.fitted.flatMap((c) => {
+        const product = setup.products.find((p) => p.name === c.product);
+        const interval = c.interval95M.median;
+        return product && interval
+          ? [
+              {
+                productId: product.id,
+                path: path.name,
+                lowM: interval.low,
+                highM: interval.high,
+                walks: c.walks,
+              },
+            ]
+          : [];
+      }),
+    ),
+  };
+}
+
+const READINGS = new Set<WalkEvent['kind']>([
+  'grade',
+  'call',
+  'hits',
+  'readBack',
+  'rung',
+  'measured',
+  'tried',
+  'dropoutBegin',
+  'dropoutEnd',
+  'reconnected',
+]);
+
+function enteredWalk(setup: Setup, finding: Finding, raw: readonly WalkEvent[]): EnteredWalk {
+  const log = effectiveLog(raw);
+  const mode = finding.trace.begin.body.mode ?? 'continuous';
+  return {
+    productId: finding.header.productId,
+    product: productOf(setup, finding)?.name ?? finding.product,
+    path: finding.path.name,
+    label: finding.label,
+    marks: log.flatMap((e) =>
+      e.kind === 'mark'
+        ? [
+            {
+              atM: e.body.reading.travelledM,
+              name: e.body.name,
+              method: e.body.reading.method,
+              atS: e.time.walkS,
+            },
+          ]
+        : [],
+    ),
+    notes: finding.trace.notes,
+    readingsS: log.filter((e) => READINGS.has(e.kind)).map((e) => e.time.walkS),
+    atStands: mode === 'stop and call' || mode === 'hits',
+    unplacedFailures: finding.trace.stretches.filter((s) => s.state === 'lost' && !s.from && !s.to).length,
+    endS: finding.trace.endS,
+  };
+}

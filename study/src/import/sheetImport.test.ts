@@ -1,0 +1,141 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { FormatError, outcomeOf } from '@urvek/core';
+import { readWalks, newRig, EMPTY_SETUP, type Setup } from '@urvek/contract';
+import { findWalks } from '../results/findings.ts';
+import { guessMapping, previewSheet, readSheet, walksOfSheet } from './sheetImport.ts';
+
+const setup: Setup = {
+  ...EMPTY_SETUP,
+  products: ['Brindle', 'Corvane'].map((name) => ({
+    id: name.toLowerCase(),
+    name,
+    kindId: 'microphone',
+    bandMHz: 2400,
+    powerMw: 10,
+    claims: [],
+    units: [{ id: 'u', label: 'A', history: '' }],
+    rigs: [newRig(`${name.toLowerCase()}-r`, 'u')],
+    standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+  })),
+  paths: [
+    {
+      id: 'p',
+      name: 'Lane',
+      condition: 'open',
+      model: 'two-slope',
+      distanceMethod: 'paces',
+      hazards: '',
+      permission: '',
+      legs: [{ lengthM: 600, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+      obstructions: [],
+      checkpoints: [],
+    },
+  ],
+};
+const options = { unit: 'm', method: 'paces' } as const;
+const read = (text: string) => {
+  const sheet = readSheet(text);
+  return previewSheet(setup, sheet, guessMapping(sheet), options);
+};
+let n = 0;
+const newId = (): string => `00000000-0000-4000-8000-${String(n++).padStart(12, '0')}`;
+
+const GOOD =
+  'Device;Where;Run;Distance;Quality;Remarks\nbrindle;Lane;1;100 ft;loud and clear;\nBrindle;lane;1;0.2 km;crackling;near the gate\nBrindle;Lane;1;260;silence;\nCorvane;Lane;1;300;5;\n';
+
+describe('walks from a table that somebody kept', () => {
+  test('columns are guessed, units mixed, words become grades that are shown', () => {
+    const { problems, walks } = read(GOOD);
+    expect(problems).toEqual([]);
+    expect(
+      walks.map((w) => [
+        w.product.name,
+        w.points.map((p) => [Math.round(100 * p.atM) / 100, p.grade, p.from]),
+      ]),
+    ).toEqual([
+      [
+        'Brindle',
+        [
+          [30.48, 5, 'loud and clear'],
+          [200, 4, 'crackling'],
+          [260, 1, 'silence'],
+        ],
+      ],
+      ['Corvane', [[300, 5, undefined]]],
+    ]);
+  });
+
+  test('become logs that the base takes and that hold and fail where the table says', () => {
+    const walks = walksOfSheet(
+      read(GOOD),
+      options,
+      '00000000-0000-4000-8000-00000000abcd',
+      newId,
+      1_700_000_000_000,
+    );
+    expect(readWalks(JSON.parse(JSON.stringify(walks)), '00000000-0000-4000-8000-00000000abcd')).toEqual(
+      JSON.parse(JSON.stringify(walks)),
+    );
+    const [brindle, corvane] = findWalks(setup, walks);
+    const interval = brindle && outcomeOf(brindle, 'first dropout').interval;
+    // The bracket joins the last good and the first bad point, widened by the method's own uncertainty.
+    expect(interval?.heldM).toBeLessThanOrEqual(200);
+    expect(interval?.heldM).toBeGreaterThan(185);
+    expect(interval?.failedM).toBeGreaterThanOrEqual(260);
+    expect(corvane && outcomeOf(corvane, 'first dropout').interval?.failedM).toBeUndefined();
+  });
+
+  test.each<[string, string, string | undefined, RegExp]>([
+    [
+      'an unknown product',
+      'product,distance,grade\nOther,10,5',
+      'product',
+      /no product is called "Other"; there are Brindle, Corvane/,
+    ],
+    ['no distance of a failure', 'product,distance,grade\nBrindle,,1', 'distance', /no distance/],
+    ['no figure', 'product,distance,grade\nBrindle,far,1', 'distance', /"far" is not a distance/],
+    ['beyond the path', 'product,distance,grade\nBrindle,700,1', 'distance', /beyond Lane/],
+    ['no grade', 'product,distance,grade\nBrindle,10,meh', 'grade', /"meh" is no grade of Microphone/],
+    ['nothing found', 'product,distance,grade\nBrindle,10,', 'grade', /neither a grade nor presses/],
+    [
+      'more hits than presses',
+      'product,distance,presses,hits\nBrindle,10,3,4',
+      'hits',
+      /4 hits of 3 presses/,
+    ],
+    [
+      'another unit',
+      'product,distance,grade\nBrindle,380,5\nBrindle,0.4,5\nBrindle,420,1',
+      'distance',
+      /a thousand times off/,
+    ],
+    ['a short row', 'product,distance,grade\nBrindle,10', undefined, /2 fields where the header has 3/],
+  ])('%s is in the way, by line and column', (_, text, column, what) => {
+    const { problems } = read(text);
+    expect(problems).toHaveLength(1);
+    expect(problems[0]).toMatchObject({
+      line: text.includes('0.4') ? 3 : 2,
+      column,
+      what: expect.stringMatching(what),
+    });
+    expect(() => walksOfSheet(read(text), options, newId(), newId, 0)).toThrow('invalid sheet: 1 problem');
+  });
+
+  test('whatever the text, it is read or refused in words', () => {
+    expect(() => readSheet('')).toThrow(FormatError);
+    fc.assert(
+      fc.property(fc.string({ maxLength: 300 }), (text) => {
+        try {
+          const sheet = readSheet(text);
+          const { problems, walks } = previewSheet(setup, sheet, guessMapping(sheet), options);
+          expect(problems.every((p) => p.what !== '')).toBe(true);
+          expect(walks.every((w) => w.points.every((p) => p.atM >= 0))).toBe(true);
+        } catch (error) {
+          expect(error).toBeInstanceOf(FormatError);
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+});

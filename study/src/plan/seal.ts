@@ -1,0 +1,25 @@
+import { blindLabels } from '@urvek/core';
+import type { Setup } from '@urvek/contract';
+import type { Finding } from '../results/findings.ts';
+import { planState } from './plannedWalks.ts';
+
+/** Names sealed behind letters while the plan is blind and its walks are not all in. */
+export const isSealed = (setup: Setup, findings: readonly Finding[]): boolean =>
+  setup.plan.blind === true && planState(setup, findings).some((s) => !s.finding);
+
+/** The set-up as one who judges by ear may see it: letters for names, and nothing that gives them away. */
+export function seal(setup: Setup, key: string): Setup {
+  const letters = blindLabels(
+    setup.products.map((p) => p.id),
+    key,
+  );
+  return {
+    ...setup,
+    products: setup.products.map((p) => ({
+      ...p,
+      name: `Product ${letters.get(p.id)}`,
+      claims: [],
+      rigs: p.rigs.map((r, i) => ({ ...r, name: `Rig ${i + 1}` })),
+    })),
+  };
+}

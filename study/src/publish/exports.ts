@@ -1,0 +1,279 @@
+import {
+  coordinateAt,
+  coordinatesOf,
+  CRITERIA,
+  effectiveLog,
+  outcomeOf,
+  pathLengthM,
+  QUANTITY_UNIT,
+  writeTable,
+  type RouteFile,
+} from '@urvek/core';
+import type { Setup, StoredWalk } from '@urvek/contract';
+import type { Judgement } from '../judgement.ts';
+import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
+
+type Row = readonly (string | number)[];
+/** Exports say it as the screen does: whether the gear was simulated. */
+const simulatedText = ({ trace }: Finding): string =>
+  trace.begin.body.simulatedSeed === undefined ? 'no' : 'yes';
+const figure = (value: number | undefined, digits = 2): string =>
+  value === undefined ? '' : value.toFixed(digits);
+const instant = (ms: number): string => new Date(ms).toISOString();
+
+/** Every walk, whatever came of it. Simulated ones say so. */
+export function walksCsv(setup: Setup, findings: readonly Finding[]): string {
+  const head = [
+    'walk_id',
+    'product',
+    'unit',
+    'rig',
+    'path',
+    'walk',
+    'started_utc',
+    'duration_s',
+    'farthest_m',
+    'usable_share',
+    'dropouts',
+    'lost_s',
+    'end_reason',
+    'mode',
+    'directions',
+    'simulated',
+    ...CRITERIA.flatMap((c) => [`${c.replaceAll(' ', '_')}_held_m`, `${c.replaceAll(' ', '_')}_failed_m`]),
+  ];
+  return writeTable(
+    head,
+    findings.map((f): Row => {
+      const rig = productOf(setup, f)?.rigs.find((r) => r.id === f.header.rigId);
+      const unit = productOf(setup, f)?.units.find((u) => u.id === rig?.unitMobileId)?.label ?? '';
+      const { summary: s, trace } = f;
+      return [
+        f.walkId,
+        f.product,
+        unit,
+        rig?.name ?? '',
+        f.path.name,
+        f.label,
+        instant(f.header.startedMs),
+        figure(s.durationS, 1),
+        figure(s.farthestM),
+        figure(s.usableShare, 3),
+        s.dropouts.length,
+        figure(s.lostS, 1),
+        trace.endReason ?? 'not finished',
+        trace.begin.body.mode ?? 'continuous',
+        f.directions.map((d) => d.direction).join(' and '),
+        simulatedText(f),
+        ...CRITERIA.flatMap((c) => {
+          const { interval } = outcomeOf(f, c);
+          return [figure(interval?.heldM), figure(interval?.failedM)];
+        }),
+      ];
+    }),
+  );
+}
+
+/** Every mark, with its method and standard uncertainty. */
+export const marksCsv = (findings: readonly Finding[]): string =>
+  writeTable(
+    ['walk_id', 'product', 'path', 'walk', 'at_s', 'travelled_m', 'standard_uncertainty_m', 'simulated'],
+    findings.flatMap((f) =>
+      f.trace.fixes.map((x): Row => [
+        f.walkId,
+        f.product,
+        f.path.name,
+        f.label,
+        figure(x.atS),
+        figure(x.travelledM),
+        figure(x.uncertaintyM, 3),
+        simulatedText(f),
+      ]),
+    ),
+  );
+
+/** Every event as it was logged, and whether a correction has taken it out or changed it. */
+export function eventsCsv(walks: readonly StoredWalk[]): string {
+  return writeTable(
+    ['walk_id', 'device_id', 'seq', 'kind', 'at_s', 'logged_utc', 'in_force', 'simulated', 'body_json'],
+    walks.flatMap(({ header, log }) => {
+      const inForce = new Map(effectiveLog(log).map((e) => [`${e.deviceId}:${e.seq}`, e]));
+      const simulated = log.some((e) => e.kind === 'begin' && e.body.simulatedSeed !== undefined)
+        ? 'yes'
+        : 'no';
+      return log.map((e): Row => [
+        header.id,
+        e.deviceId,
+        e.seq,
+        e.kind,
+        figure(e.time.walkS, 3),
+        instant(e.time.wallMs),
+        e.kind === 'correction' || inForce.has(`${e.deviceId}:${e.seq}`) ? 'yes' : 'no',
+        simulated,
+        JSON.stringify(e.body),
+      ]);
+    }),
+  );
+}
+
+/** Estimates, ratios, claims, needs, audits: one row a finding. */
+export function findingsCsv({ ranges, verdicts, needs, audits }: Judgement): string {
+  const rows: Row[] = [
+    ...ranges.flatMap((r) =>
+      r.summary.fitted
+        .filter((c) => c.walks > 0)
+        .flatMap((c): Row[] => [
+          [
+            'median',
+            c.product,
+            r.path.name,
+            r.criterion,
+            c.walks,
+            figure(c.median?.estimateM),
+            figure(c.interval95M.median?.low),
+            figure(c.interval95M.median?.high),
+            'm',
+            c.reason ?? '',
+          ],
+          [
+            'p10',
+            c.product,
+            r.path.name,
+            r.criterion,
+            c.walks,
+            figure(c.p10?.estimateM),
+            figure(c.interval95M.p10?.low),
+            figure(c.interval95M.p10?.high),
+            'm',
+            c.reason ?? '',
+          ],
+        ]),
+    ),
+    ...ranges.flatMap((r) =>
+      r.summary.productRatios.map((x): Row => [
+        'ratio',
+        `${x.numerator} / ${x.denominator}`,
+        r.path.name,
+        r.criterion,
+        x.walks.join(' and '),
+        figure(x.estimate?.ratio, 4),
+        figure(x.interval95?.low, 4),
+        figure(x.interval95?.high, 4),
+        '×',
+        x.reason ?? '',
+      ]),
+    ),
+    ...verdicts.map((v): Row => [
+      'claim',
+      v.product.name,
+      v.path?.name ?? '',
+      v.claim.entered,
+      '',
+      '',
+      '',
+      '',
+      '',
+      `${v.verdict.outcome}: ${v.verdict.reason}`,
+    ]),
+    ...needs.map((n): Row => [
+      'need',
+      n.product.name,
+      n.path?.name ?? '',
+      n.need.use,
+      '',
+      figure(n.verdict.margin, 4),
+      '',
+      '',
+      '×',
+      `${n.verdict.outcome}: ${n.verdict.reason}`,
+    ]),
+    ...audits.map((a): Row => [
+      a.audit,
+      a.products.join(' '),
+      a.path,
+      a.rule,
+      '',
+      figure(a.sizeDb, 1),
+      '',
+      '',
+      a.sizeDb === undefined ? '' : 'dB',
+      `${a.what}${a.acknowledged === undefined ? '' : `; left, because: ${a.acknowledged}`}`,
+    ]),
+  ];
+  const simulated = ranges.some((r) => r.findings.some((f) => simulatedText(f) === 'yes')) ? 'yes' : 'no';
+  return writeTable(
+    [
+      'finding',
+      'subject',
+      'path',
+      'criterion_or_name',
+      'walks',
+      'value',
+      'low95',
+      'high95',
+      'unit',
+      'words',
+      'simulated',
+    ],
+    rows.map((r) => [...r, simulated]),
+  );
+}
+
+/** Readings of instruments, with their unit. */
+export const readingsCsv = (findings: readonly Finding[]): string =>
+  writeTable(
+    [
+      'walk_id',
+      'product',
+      'path',
+      'walk',
+      'quantity',
+      'direction',
+      'travelled_m',
+      'value',
+      'unit',
+      'simulated',
+    ],
+    findings.flatMap((f) =>
+      f.trace.measured.map((m): Row => [
+        f.walkId,
+        f.product,
+        f.path.name,
+        f.label,
+        m.quantity,
+        m.direction,
+        figure(m.position?.travelledM),
+        m.value ?? '',
+        QUANTITY_UNIT[m.quantity],
+        simulatedText(f),
+      ]),
+    ),
+  );
+
+/** A path that knows its coordinate, with its checkpoints and the marks of its walks; undefined without one. */
+export function routeFileOf(path: SetupPath, findings: readonly Finding[] = []): RouteFile | undefined {
+  const { fixedEnd } = path;
+  if (!fixedEnd) return undefined;
+  const at = (name: string, travelledM: number) => ({
+    ...coordinateAt(path, fixedEnd, Math.min(pathLengthM(path), Math.max(0, travelledM))),
+    name,
+  });
+  const own = findings.filter((f) => f.header.pathId === path.id);
+  return {
+    lines: [{ name: path.name, places: coordinatesOf(path, fixedEnd) }],
+    waypoints: [
+      ...path.checkpoints.map((c) => at(c.name, c.atM)),
+      ...own.flatMap((f) =>
+        f.trace.fixes.map((x) =>
+          at(`${f.product}, walk ${f.label}, ${x.travelledM.toFixed(1)} m`, x.travelledM),
+        ),
+      ),
+    ],
+  };
+}
+
+/** All paths with coordinates in one file. */
+export function routesOf({ paths }: Setup, findings: readonly Finding[]): RouteFile {
+  const files = paths.flatMap((p) => routeFileOf(p, findings) ?? []);
+  return { lines: files.flatMap((f) => f.lines), waypoints: files.flatMap((f) => f.waypoints) };
+}

@@ -1,0 +1,117 @@
+import type { Interchange, Withheld } from '@urvek/contract';
+
+export const LEFT_OUT = '[left out]';
+
+/** One thing that does not go out, for the preview. */
+export interface Withholding {
+  readonly what: string;
+  readonly count: number;
+}
+
+const escaped = (word: string): string => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** What names a thing for the machine stays, or nothing would find it again. */
+const IS_ID = /^(id|key|kind|form|.*Ids?)$/;
+
+/** Replaces words wherever they stand in a text for people, whatever their case. */
+export function withoutWords<T>(value: T, words: readonly string[]): { value: T; count: number } {
+  if (words.length === 0) return { value, count: 0 };
+  const pattern = new RegExp(words.map(escaped).join('|'), 'gi');
+  let count = 0;
+  const walk = (v: unknown): unknown => {
+    if (typeof v === 'string') {
+      return v.replace(pattern, () => {
+        count++;
+        return LEFT_OUT;
+      });
+    }
+    if (Array.isArray(v)) return v.map(walk);
+    return typeof v === 'object' && v !== null
+      ? Object.fromEntries(Object.entries(v).map(([k, inner]) => [k, IS_ID.test(k) ? inner : walk(inner)]))
+      : v;
+  };
+  return { value: walk(value) as T, count };
+}
+
+/**
+ * A comparison without what is to stay private, and what was left out. Ids and figures stay, so that findings are the same; device
+ * locations go with the coordinates, for they are coordinates.
+ */
+export function withhold(
+  file: Interchange,
+  { coordinates, names, notes, words }: Withheld,
+): { file: Interchange; left: Withholding[] } {
+  const left: Withholding[] = [];
+  const note = (what: string, count: number): void => void (count > 0 && left.push({ what, count }));
+  let { setup, walks } = file;
+  const hidden = (pathId: string): boolean =>
+    coordinates || setup.paths.find((p) => p.id === pathId)?.keepPrivate === true;
+  note('coordinates of fixed ends', setup.paths.filter((p) => p.fixedEnd && hidden(p.id)).length);
+  note(
+    'device locations',
+    walks
+      .filter((w) => hidden(w.header.pathId))
+      .reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'fix').length, 0),
+  );
+  walks = walks.map((w) =>
+    hidden(w.header.pathId) ? { ...w, log: w.log.filter((e) => e.kind !== 'fix') } : w,
+  );
+  const nameless = (p: (typeof setup.paths)[number]): boolean => names || p.keepPrivate === true;
+  note('names of places', setup.paths.filter(nameless).length);
+  setup = {
+    ...setup,
+    paths: setup.paths.map((p, i) => ({
+      ...p,
+      ...(hidden(p.id) ? { fixedEnd: undefined } : {}),
+      ...(nameless(p) ? { name: `Path ${i + 1}`, permission: '' } : {}),
+    })),
+  };
+  if (names) {
+    const { atFixedEnd, atMobileEnd } = setup.plan;
+    note('names of people', [atFixedEnd, atMobileEnd].filter((n) => n !== '').length);
+    setup = { ...setup, plan: { ...setup.plan, atFixedEnd: '', atMobileEnd: '' } };
+    note(
+      'authors of corrections',
+      walks.reduce(
+        (sum, w) => sum + w.log.filter((e) => e.kind === 'correction' && e.body.author !== undefined).length,
+        0,
+      ),
+    );
+    walks = walks.map((w) => ({
+      ...w,
+      log: w.log.map((e) => (e.kind === 'correction' ? { ...e, body: { ...e.body, author: undefined } } : e)),
+    }));
+  }
+  if (notes) {
+    note(
+      'notes',
+      walks.reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'note').length, 0),
+    );
+    walks = walks.map((w) => ({
+      ...w,
+      log: w.log.map((e) => (e.kind === 'note' ? { ...e, body: { text: LEFT_OUT } } : e)),
+    }));
+  }
+  const { comparison, rest, count } = replaced(
+    {
+      comparison: file.comparison,
+      rest: {
+        setup: {
+          ...setup,
+          ...(setup.report
+            ? { report: { ...setup.report, withheld: { ...setup.report.withheld, words: [] } } }
+            : {}),
+        },
+        walks,
+      },
+    },
+    words,
+  );
+  note('words replaced', count);
+  return { file: { ...file, comparison, ...rest }, left };
+}
+
+function replaced<T extends object>(value: T, words: readonly string[]): T & { count: number } {
+  const { value: changed, count } = withoutWords(value, words);
+  return { ...changed, count };
+}

@@ -1,0 +1,207 @@
+import { describe, expect, test } from '@jest/globals';
+import type { WalkEvent } from '@urvek/core';
+import { criterionFor, newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
+import { pathCurves } from './curves.ts';
+import { findWalks, scaleOfMarks } from './findings.ts';
+import { hitsCurves } from './hits.ts';
+import { holdCurves } from './hold.ts';
+import { loggedLevels } from './levels.ts';
+import { checkpointMatrix } from './matrix.ts';
+import { acrossPaths, rangesByPath } from './ranges.ts';
+import { throughputFindings } from './throughput.ts';
+
+const product = (id: string, kindId: string): Setup['products'][number] => ({
+  id,
+  name: id,
+  kindId,
+  bandMHz: 2400,
+  powerMw: 10,
+  claims: [],
+  units: [{ id: `${id}u`, label: 'A', history: '' }],
+  rigs: [newRig(`${id}r`, `${id}u`)],
+  standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+});
+const path = (id: string): Setup['paths'][number] => ({
+  id,
+  name: id,
+  condition: 'open',
+  model: 'free-space',
+  distanceMethod: 'marked line',
+  hazards: '',
+  permission: '',
+  legs: [{ lengthM: 120, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+  obstructions: [],
+  checkpoints: [
+    { name: 'gate', atM: 50 },
+    { name: 'bridge', atM: 100 },
+  ],
+});
+const setup: Setup = {
+  ...EMPTY_SETUP,
+  products: [
+    product('radio', 'two-way-radio'),
+    product('radio2', 'two-way-radio'),
+    product('lamp', 'remote'),
+    product('box', 'router'),
+    product('clip', 'microphone'),
+  ],
+  paths: [path('x'), path('y')],
+};
+
+type Entry = [number, string, object];
+const walk = (
+  n: number,
+  productId: string,
+  pathId: string,
+  entries: Entry[],
+  method = 'marked line',
+): StoredWalk => {
+  const id = `${n}`;
+  const mark = (s: number, m: number): Entry => [
+    s,
+    'mark',
+    { reading: { travelledM: m, method, pressed: false } },
+  ];
+  const all: Entry[] = [
+    [
+      0,
+      'begin',
+      {
+        baselineGrade: 5,
+        direction: 'mobile-to-fixed',
+        reading: { travelledM: 0, method: 'marked line', pressed: false },
+        playoutDelayS: 0,
+      },
+    ],
+    mark(48, 50),
+    ...entries,
+    mark(52, 50),
+    mark(98, 100),
+    mark(102, 100),
+    [110, 'end', { reason: 'time', reading: { travelledM: 110, method, pressed: false } }],
+  ];
+  return {
+    header: { id, comparisonId: 'c', productId, rigId: `${productId}r`, pathId, startedMs: n },
+    log: all
+      .sort((a, b) => a[0] - b[0])
+      .map(
+        ([walkS, kind, body], i) =>
+          ({
+            walkId: id,
+            deviceId: 'd',
+            seq: i + 1,
+            version: 1,
+            kind,
+            body,
+            time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
+          }) as unknown as WalkEvent,
+      ),
+  };
+};
+const call = (s: number, checkpoint: string, direction: string, grade: number): Entry => [
+  s,
+  'call',
+  { checkpoint, direction, grade, tries: 1 },
+];
+const rangesOf = (walks: StoredWalk[], id: string) => {
+  const range = rangesByPath(setup, findWalks(setup, walks), 'by kind').find((r) => r.id === id);
+  if (!range) throw new Error(`no range ${id}`);
+  return range;
+};
+
+test('each kind has its own criterion unless one is chosen for all', () => {
+  expect(criterionFor('by kind', 'microphone')).toBe('first dropout');
+  expect(criterionFor('by kind', 'router')).toBe('last usable');
+  expect(criterionFor('lost', 'router')).toBe('lost');
+});
+
+describe('what Ranges draws', () => {
+  test('a link that works one way only is named, with who is deaf', () => {
+    const range = rangesOf(
+      [
+        walk(1, 'radio', 'x', [
+          call(49, 'gate', 'mobile-to-fixed', 5),
+          call(51, 'gate', 'fixed-to-mobile', 4),
+          call(99, 'bridge', 'mobile-to-fixed', 1),
+          call(101, 'bridge', 'fixed-to-mobile', 4),
+        ]),
+      ],
+      'x-two-way-radio',
+    );
+    const matrix = checkpointMatrix(range);
+    expect(matrix.cells).toHaveLength(4);
+    expect(matrix.oneWay).toEqual([{ checkpoint: 'bridge', product: 'radio', deaf: 'fixed end' }]);
+  });
+
+  test('hits become a curve over separation, walk by walk', () => {
+    const hits = (s: number, k: number): Entry => [s, 'hits', { presses: 10, hits: k }];
+    const [curve] = hitsCurves(
+      rangesOf(
+        [1, 2, 3].map((n) => walk(n, 'lamp', 'x', [hits(50, 10), hits(100, n)])),
+        'x-remote',
+      ),
+    );
+    expect(curve).toMatchObject({ product: 'lamp', walks: 3 });
+    expect(curve?.rows.map((r) => [Math.round(r.distanceM), r.trials, r.successes])).toEqual([
+      [50, 30, 30],
+      [100, 30, 6],
+    ]);
+    expect(curve?.d50?.estimateM).toBeGreaterThan(50);
+    expect(curve?.d50?.estimateM).toBeLessThan(100);
+  });
+
+  test('throughput by direction, split where the band changes; levels for the exponent', () => {
+    const read = (s: number, value: number | undefined, network: string): Entry => [
+      s,
+      'measured',
+      {
+        quantity: 'throughput',
+        direction: 'fixed-to-mobile',
+        network,
+        ...(value === undefined ? {} : { value }),
+      },
+    ];
+    const walks = [
+      walk(1, 'box', 'x', [
+        read(1, 90, '5 GHz'),
+        read(50, 60, '5 GHz'),
+        read(100, 20, '2.4 GHz'),
+        [50.5, 'measured', { quantity: 'level', value: -60, direction: 'fixed-to-mobile' }],
+        [100.5, 'measured', { quantity: 'level', direction: 'fixed-to-mobile' }],
+      ]),
+    ];
+    const [curve] = throughputFindings(rangesOf(walks, 'x-router')).curves;
+    expect(curve).toMatchObject({ direction: 'fixed-to-mobile', networks: 2, cap: undefined });
+    expect(curve?.rows).toHaveLength(2);
+    expect(loggedLevels(findWalks(setup, walks), 'x')).toEqual([
+      { distanceM: expect.closeTo(50, 0), levelDbm: -60 },
+      { distanceM: expect.closeTo(100, 0), lost: true },
+    ]);
+  });
+
+  test('the hold curve has the model and the walks alone; kinds and paths are kept apart, and joined across paths', () => {
+    const drop = (s: number): Entry[] => [[s, 'dropoutBegin', {}]];
+    const walks = [70, 80, 90, 75, 85].flatMap((s, i) => [
+      walk(i, 'clip', 'x', drop(s)),
+      walk(i + 10, 'clip', 'y', drop(s - 20)),
+    ]);
+    const findings = findWalks(setup, walks);
+    const ranges = rangesByPath(setup, findings, 'by kind');
+    expect(ranges.filter((r) => r.summary.n > 0).map((r) => r.id)).toEqual(['x-microphone', 'y-microphone']);
+    const [range] = ranges;
+    const [curve] = holdCurves(setup, range as NonNullable<typeof range>);
+    expect(curve?.model?.medianM).toBeGreaterThan(60);
+    expect(curve?.steps.masses.reduce((sum, m) => sum + m.mass, 0)).toBeCloseTo(1, 9);
+    expect(acrossPaths(setup, ranges)).toMatchObject([{ kindId: 'microphone', summary: { n: 10 } }]);
+    expect(pathCurves(setup, range as NonNullable<typeof range>).availability[0]?.bins[0]).toMatchObject({
+      walks: 5,
+    });
+  });
+
+  test('a scale error is that of the worst method', () => {
+    expect(
+      scaleOfMarks(findWalks(setup, [walk(1, 'clip', 'x', [], 'paces'), walk(2, 'clip', 'x', [])])),
+    ).toEqual({ method: 'paces', scale: 0.03 });
+    expect(scaleOfMarks([])).toEqual({ method: undefined, scale: 0 });
+  });
+});

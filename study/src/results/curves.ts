@@ -1,0 +1,38 @@
+import type { Setup } from '@urvek/contract';
+import { type ProductAvailability, availabilityOf } from './availability.ts';
+import { productOf } from './findings.ts';
+import { type HitsCurve, hitsCurves } from './hits.ts';
+import { type HoldCurve, holdCurves } from './hold.ts';
+import { type CheckpointMatrix, checkpointMatrix } from './matrix.ts';
+import type { PathRanges } from './ranges.ts';
+import { type ThroughputFindings, throughputFindings } from './throughput.ts';
+
+/** Everything that stage Ranges draws beside the tape of one path. */
+export interface PathCurves {
+  readonly id: string;
+  readonly hold: readonly HoldCurve[];
+  readonly hits: readonly HitsCurve[];
+  readonly throughput: ThroughputFindings;
+  readonly availability: readonly ProductAvailability[];
+  readonly matrix: CheckpointMatrix;
+}
+
+export const pathCurves = (setup: Setup, range: PathRanges): PathCurves => ({
+  id: range.id,
+  hold: holdCurves(setup, range),
+  hits: hitsCurves(range),
+  throughput: throughputFindings(range),
+  availability: availabilityOf(range),
+  matrix: checkpointMatrix(range),
+});
+
+/** Whether the products of a range come with a single unit each. */
+export const unitsOf = (setup: Setup, range: PathRanges): Map<string, number> => {
+  const units = new Map<string, Set<string>>();
+  for (const finding of range.findings) {
+    const product = productOf(setup, finding);
+    const rig = product?.rigs.find((r) => r.id === finding.header.rigId);
+    if (product && rig) units.set(product.name, (units.get(product.name) ?? new Set()).add(rig.unitMobileId));
+  }
+  return new Map([...units].map(([name, of]) => [name, of.size]));
+};
