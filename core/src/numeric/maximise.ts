@@ -1,29 +1,37 @@
 import type { Evaluation } from './evaluation.ts';
 import { solveNearlyPositive } from './linear.ts';
 
-export interface Maximum {
+export interface Maximum<E extends Evaluation = Evaluation> {
   readonly at: Float64Array;
   readonly value: number;
-  readonly evaluation: Evaluation;
+  readonly evaluation: E;
   /** False when the steps ran out: the supremum lies at infinity, and `value` is close below it. */
   readonly converged: boolean;
 }
 
 const MAX_STEPS = 200;
+/** Of a step: where less of it does not lead upwards, the arithmetic is at its end. */
+const LEAST_SHARE = 1e-7;
 
 /**
  * Maximises a concave function by Newton's method with halving. The decrement g·H⁻¹·g bounds what is left to gain, so
- * the test does not depend on units.
+ * the test does not depend on units; below `settled` it ends, and as soon as the value is `enough`.
  * @throws RangeError when the start has no likelihood.
  */
-export function maximise(f: (at: Float64Array) => Evaluation, start: Float64Array): Maximum {
+export function maximise<E extends Evaluation>(
+  f: (at: Float64Array) => E,
+  start: Float64Array,
+  settled = 1e-20,
+  enough = Infinity,
+): Maximum<E> {
   let at = start;
   let now = f(at);
   if (!Number.isFinite(now.value)) throw new RangeError(`invalid start: ${Array.from(start).join(', ')}`);
   for (let step = 0; step < MAX_STEPS; step++) {
     const direction = newtonDirection(now);
     const decrement = direction.reduce((sum, d, i) => sum + d * (now.gradient[i] as number), 0);
-    if (decrement < 1e-20) return { at, value: now.value, evaluation: now, converged: true };
+    if (decrement < settled || now.value >= enough)
+      return { at, value: now.value, evaluation: now, converged: true };
     const next = lineSearch(f, at, now, direction, decrement);
     if (!next) return { at, value: now.value, evaluation: now, converged: decrement < 1e-8 };
     [at, now] = [next.at, next.evaluation];
@@ -38,14 +46,14 @@ const newtonDirection = ({ gradient, hessian }: Evaluation): Float64Array =>
     gradient,
   ) ?? gradient.slice();
 
-function lineSearch(
-  f: (at: Float64Array) => Evaluation,
+function lineSearch<E extends Evaluation>(
+  f: (at: Float64Array) => E,
   at: Float64Array,
-  now: Evaluation,
+  now: E,
   direction: Float64Array,
   decrement: number,
-): { at: Float64Array; evaluation: Evaluation } | undefined {
-  for (let t = 1; t > 1e-12; t /= 2) {
+): { at: Float64Array; evaluation: E } | undefined {
+  for (let t = 1; t > LEAST_SHARE; t /= 2) {
     const candidate = at.map((v, i) => v + t * (direction[i] as number));
     const evaluation = f(candidate);
     if (evaluation.value >= now.value + 1e-4 * t * decrement) return { at: candidate, evaluation };

@@ -14,7 +14,7 @@ import { join } from 'node:path';
 import type { Clock } from '../clock.ts';
 
 // The library's own set of types differs from Node's in names only.
-x509.cryptoProvider.set(webcrypto as unknown as webcrypto.Crypto);
+x509.cryptoProvider.set(webcrypto as never);
 
 const KEY = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' } as const;
 const DAY_MS = 86_400_000;

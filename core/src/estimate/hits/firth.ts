@@ -36,10 +36,6 @@ interface State {
   readonly information: readonly [number, number, number];
 }
 
-/** ln(1 + eˣ) and the logistic function, safe in both tails. */
-const softplus = (x: number): number => (x > 0 ? x + Math.log1p(Math.exp(-x)) : Math.log1p(Math.exp(x)));
-const logistic = (x: number): number => (x >= 0 ? 1 / (1 + Math.exp(-x)) : Math.exp(x) / (1 + Math.exp(x)));
-
 interface Centred {
   readonly x: readonly number[];
   readonly n: readonly number[];
@@ -69,26 +65,30 @@ function centred(rows: readonly TrialRow[]): Centred {
 /** Log-likelihood with Firth's penalty ½ ln|I| (D. Firth, Biometrika 80 (1993)), its modified score, and the information. */
 function stateAt({ x, n, k }: Centred, [b0, b1]: Pair): State {
   let [value, i00, i01, i11] = [0, 0, 0, 0];
-  const p = x.map((xi, i) => {
+  const p = new Float64Array(x.length);
+  for (let i = 0; i < x.length; i++) {
+    const [xi, ni] = [x[i] as number, n[i] as number];
     const eta = b0 + b1 * xi;
-    value += (k[i] as number) * eta - (n[i] as number) * softplus(eta);
-    const pi = logistic(eta);
-    const w = (n[i] as number) * pi * (1 - pi);
+    // ln(1 + e^η) and the logistic function from one exponential, safe in both tails.
+    const e = Math.exp(-Math.abs(eta));
+    const pi = eta >= 0 ? 1 / (1 + e) : e / (1 + e);
+    value += (k[i] as number) * eta - ni * (Math.max(0, eta) + Math.log1p(e));
+    const w = ni * pi * (1 - pi);
     i00 += w;
     i01 += w * xi;
     i11 += w * xi * xi;
-    return pi;
-  });
+    p[i] = pi;
+  }
   const determinant = i00 * i11 - i01 * i01;
   let [s0, s1] = [0, 0];
-  x.forEach((xi, i) => {
-    const pi = p[i] as number;
-    const w = (n[i] as number) * pi * (1 - pi);
+  for (let i = 0; i < x.length; i++) {
+    const [xi, ni, pi] = [x[i] as number, n[i] as number, p[i] as number];
+    const w = ni * pi * (1 - pi);
     const leverage = (w * (i11 - 2 * i01 * xi + i00 * xi * xi)) / determinant;
-    const r = (k[i] as number) - (n[i] as number) * pi + leverage * (0.5 - pi);
+    const r = (k[i] as number) - ni * pi + leverage * (0.5 - pi);
     s0 += r;
     s1 += r * xi;
-  });
+  }
   return {
     value: value + 0.5 * Math.log(Math.max(determinant, 1e-300)),
     score: [s0, s1],
@@ -113,13 +113,13 @@ function newton(data: Centred, [b0, b1]: Pair, { score: [s0, s1] }: State): Pair
 }
 
 /** Maximum over both coefficients, with halving. */
-function climb(data: Centred, start: Pair): { at: Pair; state: State } {
+function climb(data: Centred, start: Pair, settled: number): { at: Pair; state: State } {
   let at = start;
   let state = stateAt(data, at);
   for (let round = 0; round < 100; round++) {
     const [d0, d1] = newton(data, at, state) ?? scoring(state);
     // What is left to gain is about half of this: beyond it lies rounding.
-    if (Math.abs(state.score[0] * d0 + state.score[1] * d1) < 1e-19) break;
+    if (Math.abs(state.score[0] * d0 + state.score[1] * d1) < settled) break;
     let next: { at: Pair; state: State } | undefined;
     for (let share = Math.min(1, 5 / Math.hypot(d0, d1)); share > 1e-9 && !next; share /= 2) {
       const tried: Pair = [at[0] + share * d0, at[1] + share * d1];
@@ -132,38 +132,31 @@ function climb(data: Centred, start: Pair): { at: Pair; state: State } {
   return { at, state };
 }
 
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
-
-/** Greatest value along a line, by bracketing and golden section: only the value counts, and it is flat at its top. */
+/** Greatest value along a line: where the slope changes its sign, bracketed by growing steps and closed in on. */
 function topAlong(data: Centred, [b0, b1]: Pair, [u, v]: Pair): number {
-  const f = (t: number): number => stateAt(data, [b0 + t * u, b1 + t * v]).value;
-  const {
-    score,
-    information: [a, b, c],
-  } = stateAt(data, [b0, b1]);
-  const slope = u * score[0] + v * score[1];
-  let step =
-    Math.min(2, Math.max(1e-3, Math.abs(slope) / (a * u * u + 2 * b * u * v + c * v * v))) *
-    (slope < 0 ? -1 : 1);
-  let [low, mid, high] = [-step, 0, step];
-  for (let tries = 0; f(high) > f(mid) && tries < 60; tries++) {
-    step *= 1.7;
-    [low, mid, high] = [mid, high, high + step];
-  }
-  let [left, right] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
-  let [fLeft, fRight] = [f(left), f(right)];
-  for (let i = 0; i < 70; i++) {
-    if (fLeft > fRight) {
-      [high, right, fRight] = [right, left, fLeft];
-      left = high - GOLDEN * (high - low);
-      fLeft = f(left);
-    } else {
-      [low, left, fLeft] = [left, right, fRight];
-      right = low + GOLDEN * (high - low);
-      fRight = f(right);
+  let best = -Infinity;
+  const slopeAt = (t: number): number => {
+    const { value, score } = stateAt(data, [b0 + t * u, b1 + t * v]);
+    best = Math.max(best, value);
+    return u * score[0] + v * score[1];
+  };
+  const [a, b, c] = stateAt(data, [b0, b1]).information;
+  const first = slopeAt(0);
+  if (first === 0) return best;
+  const natural = Math.abs(first) / (a * u * u + 2 * b * u * v + c * v * v);
+  let step = Math.sign(first) * Math.min(2, Math.max(1e-3, natural));
+  let [inside, fInside, outside] = [0, first, step];
+  for (let tries = 0; tries < 60; tries++) {
+    const fOutside = slopeAt(outside);
+    if (fOutside * first <= 0) {
+      falsePosition(slopeAt, inside, fInside, outside, fOutside);
+      return best;
     }
+    [inside, fInside] = [outside, fOutside];
+    step *= 1.7;
+    outside += step;
   }
-  return Math.max(fLeft, fRight);
+  return best;
 }
 
 /** Whether presses answered and missed can be told apart by distance alone. */
@@ -178,9 +171,13 @@ export function separationOf(rows: readonly TrialRow[]): Separation {
 
 /**
  * logit P(answered) = b0 + b1 ln d, penalised: finite under separation too, which is the rule with few checkpoints.
- * Undefined when all presses were made at one distance.
+ * Undefined when all presses were made at one distance. `start`: a fit of like rows, to begin from; `settled`: what
+ * may be left to gain.
  */
-export function firth(rows: readonly TrialRow[]): FirthFit | undefined {
+export function firth(
+  rows: readonly TrialRow[],
+  { start, settled = 1e-19 }: { readonly start?: FirthFit; readonly settled?: number } = {},
+): FirthFit | undefined {
   const data = centred(rows);
   if (rows.length === 0 || data.x.every((x) => Math.abs(x - (data.x[0] as number)) < 1e-12)) return undefined;
   const {
@@ -189,7 +186,11 @@ export function firth(rows: readonly TrialRow[]): FirthFit | undefined {
       value,
       information: [a, b, c],
     },
-  } = climb(data, [0, 0]);
+  } = climb(
+    data,
+    start ? [start.coefficients[0] + start.coefficients[1] * data.centre, start.coefficients[1]] : [0, 0],
+    settled,
+  );
   const det = a * c - b * b;
   const [v00, v01, v11] = [c / det, -b / det, a / det];
   // Back to ln metres: the intercept is b0 − b1·centre.

@@ -21,9 +21,11 @@ export function resampledDistance(
   draws = 200,
 ): { readonly low: number | undefined; readonly high: number | undefined } | undefined {
   if (walks.length < LEAST_WALKS) return undefined;
+  // What is drawn lies near what was walked: its fit begins from that of all.
+  const all = firth(pooled(walks));
   const drawn = Array.from({ length: draws }, () => {
-    const rows = walks.flatMap(() => (walks[Math.floor(random.uniform() * walks.length)] as TrialWalk).rows);
-    const fit = firth(rows);
+    const rows = pooled(walks.map(() => walks[Math.floor(random.uniform() * walks.length)] as TrialWalk));
+    const fit = firth(rows, { start: all, settled: 1e-10 });
     return (fit && estimateOnly(rows, fit, p)) ?? Infinity;
   }).sort((a, b) => a - b);
   const at = (share: number): number | undefined => {

@@ -1,5 +1,5 @@
 import { maximise } from '../../numeric/maximise.ts';
-import { evaluate } from '../range/likelihood.ts';
+import { evaluate, likelihoodData } from '../range/likelihood.ts';
 
 /** A reading of level at a distance; `lost`: nothing was received, so that the level lay below the sensitivity. */
 export type LevelReading =
@@ -36,12 +36,12 @@ export function fitExponent(
   const spread = Math.sqrt(levels.reduce((sum, l) => sum + (l - mean) ** 2, 0) / levels.length) || 1;
   // In units of the spread about the mean, so that the maximiser starts near its goal.
   const scaled = (dbm: number): number => (dbm - mean) / spread;
-  const data = {
-    low: Float64Array.from(readings, (r) => ('levelDbm' in r ? scaled(r.levelDbm) : -Infinity)),
-    high: Float64Array.from(readings, (r) => scaled('levelDbm' in r ? r.levelDbm : sensitivityDbm)),
-    design: Float64Array.from(logs.flatMap((l) => [1, l - centre])),
-    columns: 2,
-  };
+  const data = likelihoodData(
+    readings.map((r) => ('levelDbm' in r ? scaled(r.levelDbm) : -Infinity)),
+    readings.map((r) => scaled('levelDbm' in r ? r.levelDbm : sensitivityDbm)),
+    readings.map((_, i) => i),
+    logs.map((l) => [1, l - centre]),
+  );
   const top = maximise((at) => evaluate(data, at), Float64Array.of(0, 0, 1));
   const [level, slope, tau] = top.at as unknown as [number, number, number];
   return {

@@ -6,14 +6,16 @@ import { isFit, type NoFit, type RangeFit } from './fit.ts';
  * grid made it coarse. With no σ to be had, every bracket is coarse. Exact places have none.
  */
 export function coarseness(fit: RangeFit | NoFit): number {
-  const { low, high } = fit.model.data;
-  let [sum, count] = [0, 0];
+  const { low, high, count: rows } = fit.model.data;
+  let [sum, count, walks] = [0, 0, 0];
   for (let i = 0; i < low.length; i++) {
     const width = (high[i] as number) - (low[i] as number);
-    if (width < Infinity) [sum, count] = [sum + width, count + 1];
+    const times = rows[i] as number;
+    walks += times;
+    if (width < Infinity) [sum, count] = [sum + times * width, count + times];
   }
   if (sum === 0) return 0;
-  const share = count / low.length;
+  const share = count / walks;
   return share * (isFit(fit) ? Math.min(1, Math.max(0, sum / count / fit.sigma - 1)) : 1);
 }
 

@@ -1,3 +1,4 @@
+import type { Cell } from './cells.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 
 /**
@@ -6,9 +7,9 @@ import type { WalkInterval } from '../../walk/walkInterval.ts';
  * that of a probit on the touching sides, and no finite σ reaches it either.)
  * low ≤ product + path ≤ high is a system of difference constraints, feasible unless Bellman-Ford finds a negative cycle.
  */
-export function oneBracketFitsAll(walks: readonly WalkInterval[]): boolean {
+export function oneBracketFitsAll(cells: readonly Cell[]): boolean {
   const distance = new Map<string, number>();
-  const constraints = [...cellBounds(walks).values()]
+  const constraints = cells
     .flatMap(({ product, path, low, high }) => [
       { from: `path ${path}`, to: `product ${product}`, length: high },
       { from: `product ${product}`, to: `path ${path}`, length: -low },
@@ -28,25 +29,6 @@ export function oneBracketFitsAll(walks: readonly WalkInterval[]): boolean {
     if (!changed) return true;
   }
   return false;
-}
-
-interface CellBounds {
-  product: string;
-  path: string;
-  low: number;
-  high: number;
-}
-
-function cellBounds(walks: readonly WalkInterval[]): Map<string, CellBounds> {
-  const cells = new Map<string, CellBounds>();
-  for (const { product, path, heldM, failedM } of walks) {
-    const key = JSON.stringify([product, path]);
-    const cell = cells.get(key) ?? { product, path, low: -Infinity, high: Infinity };
-    cell.low = Math.max(cell.low, Math.log(heldM));
-    cell.high = Math.min(cell.high, failedM === undefined ? Infinity : Math.log(failedM));
-    cells.set(key, cell);
-  }
-  return cells;
 }
 
 /** What a set of walks bounds without a model. */

@@ -5,6 +5,7 @@ import { invertInformation, solveNearlyPositive, solvePositive } from '../../num
 import { maximise } from '../../numeric/maximise.ts';
 import { strongComponents } from '../../numeric/strongComponents.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
+import { cellsOf } from './cells.ts';
 import { oneBracketFitsAll } from './commonBracket.ts';
 import { buildModel } from './model.ts';
 
@@ -118,7 +119,7 @@ describe('what can be estimated', () => {
             return at >= Math.log(w.heldM) - 1e-9 && at <= Math.log(w.failedM as number) + 1e-9;
           });
         const some = range.some((a) => range.some((b) => range.some((y) => fits({ A: a, B: b, x: 0, y }))));
-        expect(oneBracketFitsAll(walks)).toBe(some);
+        expect(oneBracketFitsAll(cellsOf(walks))).toBe(some);
       }),
       { numRuns: 40 },
     );

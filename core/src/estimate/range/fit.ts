@@ -1,8 +1,8 @@
-import { invertInformation } from '../../numeric/linear.ts';
+import { invertInformation, solveNearlyPositive } from '../../numeric/linear.ts';
 import { maximise } from '../../numeric/maximise.ts';
 import { censoringOf, type WalkInterval } from '../../walk/walkInterval.ts';
 import { oneBracketFitsAll } from './commonBracket.ts';
-import { evaluate } from './likelihood.ts';
+import { evaluate, type LikelihoodData } from './likelihood.ts';
 import { buildModel, type RangeModel } from './model.ts';
 
 /** Maximum-likelihood fit, on centred ln metres; parameters β then ln σ. */
@@ -32,24 +32,24 @@ export const isFit = (fit: RangeFit | NoFit): fit is RangeFit => 'sigma' in fit;
 export function fitRanges(walks: readonly WalkInterval[], withProducts = true): RangeFit | NoFit {
   const kinds = walks.map(censoringOf);
   const model = buildModel(walks, withProducts);
-  const rows =
-    withProducts && model.informative.length === walks.length
-      ? walks
-      : model.informative.map(
-          (i) => (withProducts ? walks[i] : { ...walks[i], product: '' }) as WalkInterval,
-        );
+  const rows = model.informative.map((i) => walks[i] as WalkInterval);
   const none = (reason: string): NoFit => ({ model, reason, supremum: undefined, near: undefined });
   if (walks.length === 0) return none('no walk');
   if (kinds.every((k) => k === 'right')) return none('no failure in any walk');
   if (kinds.every((k) => k === 'left')) return none('every walk failed at its first point');
   if (rows.length === 0) return none('every product is censored on one side on every path');
 
-  const degenerate = oneBracketFitsAll(rows);
+  const degenerate = oneBracketFitsAll(model.cells);
   if (degenerate && rows.some((w) => w.heldM === w.failedM)) return none(degenerateReason(rows));
-  const start = new Float64Array(model.data.columns + 1);
-  start[model.data.columns] = 1 / Math.max(0.05, spread(model));
+  const start = startOf(model.data);
   const top = maximise((at) => evaluate(model.data, at), start);
-  if (degenerate) return { model, reason: degenerateReason(rows), supremum: top.value, near: top.at };
+  if (degenerate)
+    return {
+      model,
+      reason: degenerateReason(rows),
+      supremum: top.value,
+      near: withdrawn(model.data, top.at, top.value),
+    };
   const tau = top.at[model.data.columns] as number;
   if (!(tau > 0) || !top.converged)
     return none('the walks do not bound the spread from above: none has both a hold and a fail');
@@ -69,11 +69,55 @@ const degenerateReason = (rows: readonly WalkInterval[]): string =>
     ? 'one walk: its interval and nothing else'
     : 'one bracket fits every walk: the spread between walks cannot be told from none';
 
-/** Standard deviation of the finite ends: a scale to start from. */
-function spread({ data }: RangeModel): number {
-  const ends = [...data.low, ...data.high].filter(Number.isFinite);
-  const mean = ends.reduce((a, b) => a + b, 0) / ends.length;
-  return Math.sqrt(ends.reduce((sum, e) => sum + (e - mean) ** 2, 0) / ends.length);
+/**
+ * From a point at the supremum, where σ is next to nothing, back along its ray (the locations stay) to where the
+ * likelihood begins to fall: from there Newton's method goes anywhere, from the supremum nowhere.
+ */
+function withdrawn(data: LikelihoodData, at: Float64Array, supremum: number): Float64Array {
+  let near = at;
+  for (;;) {
+    const wider = near.map((v) => v / 2);
+    if (!(evaluate(data, wider).value > supremum - 0.01)) return near;
+    near = wider;
+  }
+}
+
+/** No start has a smaller spread: the likelihood must be finite there. */
+const LEAST_START_SIGMA = 0.05;
+
+/** Least squares through the middles of the brackets, and the spread about it: near enough for Newton's method. */
+function startOf({ low, high, count, starts, design, columns }: LikelihoodData): Float64Array {
+  const normal = new Float64Array(columns * columns);
+  const right = new Float64Array(columns);
+  const middle = (i: number): number => {
+    const [a, b] = [low[i] as number, high[i] as number];
+    return a === -Infinity ? b : b === Infinity ? a : (a + b) / 2;
+  };
+  for (let g = 0, at = 0; g + 1 < starts.length; g++, at += columns) {
+    let [n, sum] = [0, 0];
+    for (let i = starts[g] as number; i < (starts[g + 1] as number); i++) {
+      n += count[i] as number;
+      sum += (count[i] as number) * middle(i);
+    }
+    for (let j = 0; j < columns; j++) {
+      const x = design[at + j] as number;
+      right[j] = (right[j] as number) + x * sum;
+      for (let k = 0; k < columns; k++)
+        normal[j * columns + k] = (normal[j * columns + k] as number) + n * x * (design[at + k] as number);
+    }
+  }
+  const beta = columns === 0 ? right : (solveNearlyPositive(normal, right) ?? right.fill(0));
+  let [n, squares] = [0, 0];
+  for (let g = 0, at = 0; g + 1 < starts.length; g++, at += columns) {
+    let fitted = 0;
+    for (let j = 0; j < columns; j++) fitted += (design[at + j] as number) * (beta[j] as number);
+    for (let i = starts[g] as number; i < (starts[g + 1] as number); i++) {
+      n += count[i] as number;
+      squares += (count[i] as number) * (middle(i) - fitted) ** 2;
+    }
+  }
+  const sigma = Math.max(LEAST_START_SIGMA, Math.sqrt(squares / n));
+  return Float64Array.from([...beta, 1], (b, j) => (j === columns ? 1 : b) / sigma);
 }
 
 /**

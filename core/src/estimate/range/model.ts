@@ -1,6 +1,7 @@
 import { strongComponents } from '../../numeric/strongComponents.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
-import type { LikelihoodData } from './likelihood.ts';
+import { cellsOf, type Cell } from './cells.ts';
+import { likelihoodData, type LikelihoodData } from './likelihood.ts';
 
 /**
  * The additive model ln D = product + path + σZ, cut down to what the walks can tell.
@@ -16,6 +17,8 @@ export interface RangeModel {
   readonly pathLevels: readonly string[];
   /** Rows of the input that inform the estimate. */
   readonly informative: readonly number[];
+  /** The cells that they lie in. */
+  readonly cells: readonly Cell[];
   readonly data: LikelihoodData;
   /** ln metres taken off before fitting; cell predictors have it added again. */
   readonly centre: number;
@@ -28,9 +31,9 @@ export interface RangeModel {
 const levelsOf = (values: readonly string[]): string[] => [...new Set(values)];
 
 export function buildModel(walks: readonly WalkInterval[], withProducts = true): RangeModel {
-  const productOf = (w: WalkInterval): string => (withProducts ? w.product : '');
-  const productLevels = levelsOf(walks.map(productOf));
-  const pathLevels = levelsOf(walks.map((w) => w.path));
+  const cells = cellsOf(walks, withProducts);
+  const productLevels = levelsOf(cells.map((c) => c.product));
+  const pathLevels = levelsOf(cells.map((c) => c.path));
   const productIndex = new Map(productLevels.map((level, i) => [level, i]));
   const pathIndex = new Map(pathLevels.map((level, i) => [level, productLevels.length + i]));
   const productNode = (level: string): number => known(productIndex, level, 'product');
@@ -38,11 +41,16 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
 
   const component = strongComponents(
     productLevels.length + pathLevels.length,
-    tiesOf(walks, productOf, productNode, pathNode, productLevels.length + pathLevels.length),
+    cells.flatMap((c): [number, number][] => {
+      const [p, q] = [productNode(c.product), pathNode(c.path)];
+      return [
+        ...(c.held ? [[p, q] as [number, number]] : []),
+        ...(c.failed ? [[q, p] as [number, number]] : []),
+      ];
+    }),
   );
-  const informative = walks.flatMap((w, i) =>
-    component[productNode(productOf(w))] === component[pathNode(w.path)] ? [i] : [],
-  );
+  const tied = cells.filter((c) => component[productNode(c.product)] === component[pathNode(c.path)]);
+  const informative = tied.flatMap((c) => c.walks).sort((a, b) => a - b);
   const column = columnsOf(component, productLevels.length, pathLevels.length);
   const columns = Math.max(-1, ...column) + 1;
 
@@ -55,8 +63,12 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
     }
     return row;
   };
-  const rows = informative.map((i) => walks[i] as WalkInterval);
-  const centre = mean(rows.map((w) => Math.log(w.heldM > 0 ? w.heldM : (w.failedM as number))));
+  const centre = mean(
+    informative.map((i) => {
+      const { heldM, failedM } = walks[i] as WalkInterval;
+      return Math.log(heldM > 0 ? heldM : (failedM as number));
+    }),
+  );
   const cell = (product: string, path: string): number[] | undefined =>
     weights([
       [productNode(withProducts ? product : ''), 1],
@@ -66,16 +78,10 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
     productLevels,
     pathLevels,
     informative,
+    cells: tied,
     centre,
     cell,
-    data: {
-      low: Float64Array.from(rows, (w) => Math.log(w.heldM) - centre),
-      high: Float64Array.from(rows, (w) =>
-        w.failedM === undefined ? Infinity : Math.log(w.failedM) - centre,
-      ),
-      design: designOf(rows, columns, cell),
-      columns,
-    },
+    data: dataOf(walks, tied, centre, (c) => cell(c.product, c.path) as number[]),
     productDifference: (a, b) =>
       weights([
         [productNode(a), 1],
@@ -89,17 +95,23 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
   };
 }
 
-/** One design row a walk, worked out once a cell. */
-function designOf(rows: readonly WalkInterval[], columns: number, cell: RangeModel['cell']): Float64Array {
-  const design = new Float64Array(rows.length * columns);
-  const known = new Map<string, Map<string, number[]>>();
-  rows.forEach(({ product, path }, i) => {
-    const ofProduct = known.get(product) ?? new Map<string, number[]>();
-    const weights = ofProduct.get(path) ?? (cell(product, path) as number[]);
-    known.set(product, ofProduct.set(path, weights));
-    design.set(weights, i * columns);
+/** One group a cell. */
+function dataOf(
+  walks: readonly WalkInterval[],
+  cells: readonly Cell[],
+  centre: number,
+  designOf: (cell: Cell) => number[],
+): LikelihoodData {
+  const [low, high, group]: [number[], number[], number[]] = [[], [], []];
+  cells.forEach((cell, g) => {
+    for (const i of cell.walks) {
+      const { heldM, failedM } = walks[i] as WalkInterval;
+      low.push(Math.log(heldM) - centre);
+      high.push(failedM === undefined ? Infinity : Math.log(failedM) - centre);
+      group.push(g);
+    }
   });
-  return design;
+  return likelihoodData(low, high, group, cells.map(designOf));
 }
 
 function known(index: ReadonlyMap<string, number>, level: string, what: string): number {
@@ -110,23 +122,6 @@ function known(index: ReadonlyMap<string, number>, level: string, what: string):
 
 const mean = (values: readonly number[]): number =>
   values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length;
-
-/** The ties of all walks, each once: thousands of walks make only a few. */
-function tiesOf(
-  walks: readonly WalkInterval[],
-  productOf: (w: WalkInterval) => string,
-  productNode: (level: string) => number,
-  pathNode: (level: string) => number,
-  nodes: number,
-): [number, number][] {
-  const ties = new Set<number>();
-  for (const w of walks) {
-    const [p, q] = [productNode(productOf(w)), pathNode(w.path)];
-    if (w.heldM > 0) ties.add(p * nodes + q);
-    if (w.failedM !== undefined) ties.add(q * nodes + p);
-  }
-  return [...ties].map((tie) => [Math.floor(tie / nodes), tie % nodes]);
-}
 
 /** One column a node, but for the first path of each component, which is its zero; lone nodes have none (-1). */
 function columnsOf(component: readonly number[], products: number, paths: number): number[] {

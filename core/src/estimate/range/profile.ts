@@ -1,17 +1,11 @@
-import type { Evaluation } from '../../numeric/evaluation.ts';
 import { maximise } from '../../numeric/maximise.ts';
-import { falsePosition } from '../../numeric/root.ts';
 import { studentQuantile, studentTwoSidedP } from '../../numeric/student.ts';
 import { COARSE_ALLOWANCE, coarseness } from './coarseness.ts';
-import { type NoFit, type RangeFit, isFit } from './fit.ts';
-import { evaluate } from './likelihood.ts';
+import { isFit, type NoFit, type RangeFit } from './fit.ts';
 import type { RangeModel } from './model.ts';
+import { onLine, type Line, type LineEvaluation, type Target } from './profileLine.ts';
 
-/** A linear target θ = weights·β + z·σ: z 0 for a median or a ratio, the normal quantile of p for another quantile. */
-export interface Target {
-  readonly weights: readonly number[];
-  readonly z: number;
-}
+export type { Target } from './profileLine.ts';
 
 /** Ends in ln units on the fit's centred scale; an absent end has no bound ("more than", "less than"). */
 export interface ProfileInterval {
@@ -36,7 +30,7 @@ export function profileInterval(
 ): ProfileInterval | undefined {
   const top = calibratedTop(fit, level);
   if (!top) return undefined;
-  const search = { ...top, model: fit.model, target, from: valueAt(target, top.start) };
+  const search: Search = { ...top, line: onLine(fit.model.data, target), n: sizeOf(fit).n };
   return { low: findEnd(search, -1), high: findEnd(search, 1) };
 }
 
@@ -48,7 +42,7 @@ export function intervalCovers(
   level = 0.95,
 ): boolean | undefined {
   const top = calibratedTop(fit, level);
-  return top && profileAt(fit.model, target, theta, top.start).value >= top.floor;
+  return top && coveredBy(onLine(fit.model.data, target), theta, top).value >= top.floor;
 }
 
 /**
@@ -60,9 +54,8 @@ export function profileP(fit: RangeFit | NoFit, target: Target, theta: number): 
   if (!top) return undefined;
   const { n, df } = sizeOf(fit);
   const raised = 1 + COARSE_ALLOWANCE * coarseness(fit);
-  const drop =
-    (2 * Math.max(0, top.floor + top.allowed - profileAt(fit.model, target, theta, top.start).value)) /
-    raised;
+  const { value } = coveredBy(onLine(fit.model.data, target), theta, top);
+  const drop = (2 * Math.max(0, top.floor + top.allowed - value)) / raised;
   return studentTwoSidedP(Math.sqrt(df * Math.expm1(drop / n)), df);
 }
 
@@ -71,11 +64,24 @@ const sizeOf = ({ model }: RangeFit | NoFit): { n: number; df: number } => ({
   df: model.informative.length - model.data.columns,
 });
 
+interface Top {
+  readonly start: Float64Array;
+  readonly floor: number;
+  readonly allowed: number;
+}
+
+/** A model is fitted once and asked for many targets: what is common to them is worked out once a level. */
+const tops = new WeakMap<RangeModel, Map<number, Top | undefined>>();
+
 /** The top of the likelihood and how far below it the interval reaches; undefined where there is no interval. */
-function calibratedTop(
-  fit: RangeFit | NoFit,
-  level: number,
-): { start: Float64Array; floor: number; allowed: number } | undefined {
+function calibratedTop(fit: RangeFit | NoFit, level: number): Top | undefined {
+  const known = tops.get(fit.model) ?? new Map<number, Top | undefined>();
+  tops.set(fit.model, known);
+  if (!known.has(level)) known.set(level, workOutTop(fit, level));
+  return known.get(level);
+}
+
+function workOutTop(fit: RangeFit | NoFit, level: number): Top | undefined {
   const { n, df } = sizeOf(fit);
   const { value, start } = isFit(fit)
     ? { value: fit.logLikelihood, start: parametersOf(fit) }
@@ -90,93 +96,132 @@ function parametersOf(fit: RangeFit): Float64Array {
   return Float64Array.from([...fit.beta.map((b) => b / fit.sigma), 1 / fit.sigma]);
 }
 
-function valueAt(target: Target, at: Float64Array): number {
-  const tau = at[target.weights.length] as number;
-  return (target.weights.reduce((sum, w, j) => sum + w * (at[j] as number), 0) + target.z) / tau;
+const coveredBy = (line: Line, theta: number, top: Top): Constrained =>
+  profileAt(line, theta, line.freeOf(top.start), top, 1);
+
+interface Search extends Top {
+  readonly line: Line;
+  /** Walks that inform the estimate. */
+  readonly n: number;
 }
 
-interface Search {
-  readonly model: RangeModel;
-  readonly target: Target;
-  readonly from: number;
-  readonly start: Float64Array;
-  readonly floor: number;
-  readonly allowed: number;
-}
+/**
+ * Where a bracket fits every walk, the profile is flat on top, and no point of it says where the ridge goes on: of the way
+ * from the floor to the top, beyond which it counts as on top.
+ */
+const ON_THE_TOP = 0.99;
 
-/** Steps outwards until the profile falls below the floor, then closes in on √(drop), which is nearly linear in θ. */
-function findEnd({ model, target, from, start, floor, allowed }: Search, side: -1 | 1): number | undefined {
-  let near = start;
-  const excess = (theta: number): number => {
-    const top = profileAt(model, target, theta, near);
-    near = top.at;
-    return Math.sqrt(Math.max(0, floor + allowed - top.value)) - Math.sqrt(allowed);
-  };
-  let [inside, outside] = [from, from];
-  let [fInside, fOutside] = [-Math.sqrt(allowed), 0];
-  for (let step = 0.02; ; step *= 2) {
-    outside = from + side * step;
-    fOutside = excess(outside);
-    if (fOutside > 0) break;
-    if (step > FAR) return undefined;
-    [inside, fInside] = [outside, fOutside];
+/** Looks at the likelihood for one end, at the most; and how near to the floor it ends, in the scale of Student's t. */
+const ROUNDS = 60;
+/** Ends of ln distance nearer than this are one: the profile of brackets that touch falls in steps. */
+const CLOSE = 1e-9;
+const NEAR = 1e-11;
+
+/**
+ * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ − ℓ(θ))/n) − 1), which
+ * for uncensored normal data is linear in θ (it is |T|/√(n − p)), so that Newton's method arrives in a few steps; its slope is
+ * known from the constrained optimum, and the next optimum is looked for where the ridge points to (compare D. J. Venzon
+ * and S. H. Moolgavkar, Appl. Statist. 37 (1988)). Steps that leave what is bracketed are halved.
+ */
+function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): number | undefined {
+  const from = line.thetaAt(start);
+  const goal = Math.sqrt(Math.expm1((2 * allowed) / n));
+  const w = (value: number): number => Math.sqrt(Math.expm1((2 * Math.max(0, floor + allowed - value)) / n));
+  let [inside, outside] = [from, from + side * Infinity];
+  let [wInside, wOutside] = [0, Infinity];
+  let { theta, guess } = firstGuess(line, start, side, goal, n);
+  for (let round = 0; round < ROUNDS; round++) {
+    const top = profileAt(line, theta, guess, { floor, allowed }, ON_THE_TOP);
+    const here = w(top.value);
+    const off = here - goal;
+    if (Math.abs(off) < NEAR * goal || Math.abs(outside - inside) < CLOSE) return theta;
+    if (off > 0) [outside, wOutside] = [theta, here];
+    else [inside, wInside] = [theta, here];
+    if (off <= 0 && Math.abs(theta - from) >= FAR) return undefined;
+    const step = line.solve(top.evaluation);
+    const slope = step && here > 0 ? (-step.slope * (1 + here * here)) / (n * here) : 0;
+    const newton = theta - off / slope;
+    // Where the ridge says nothing, along the straight line; every third time by halves, which always arrives.
+    const straight = inside + ((outside - inside) * (goal - wInside)) / (wOutside - wInside);
+    const between = round % 3 === 2 || !(side * (straight - inside) > 0) ? (inside + outside) / 2 : straight;
+    const next = within(newton, { from, inside, outside, between, side });
+    const flat = here < 0.15 * goal;
+    const free = flat ? line.freeOf(start) : line.freeOf(top.at);
+    const ahead = !flat && step && free.map((v, i) => v + (next - theta) * (step.alongRidge[i] as number));
+    guess = ahead && (ahead[ahead.length - 1] as number) > 0 ? ahead : free;
+    theta = next;
   }
-  return falsePosition(excess, inside, fInside, outside, fOutside);
+  return theta;
 }
 
-/** Maximum of the likelihood on the line θ: there weights·δ = θτ − z, which is linear, so that concavity is kept. */
-function profileAt(
-  model: RangeModel,
-  target: Target,
-  theta: number,
+/** By the curvature at the top; there σ² grows by 1 + w², and the locations go straight. */
+function firstGuess(
+  line: Line,
   start: Float64Array,
-): { at: Float64Array; value: number } {
-  const size = start.length;
-  const { weights, z } = target;
-  const pivot = weights.reduce(
-    (best, w, j) => (Math.abs(w) > Math.abs(weights[best] as number) ? j : best),
-    0,
-  );
-  const pivotWeight = weights[pivot] as number;
-  // parameters = map · free + offset, with the pivot's parameter written in the others.
-  const slope = (i: number): number => (i === size - 1 ? theta : -(weights[i] as number)) / pivotWeight;
-  const free = Array.from({ length: size }, (_, i) => i).filter((i) => i !== pivot);
-  const expand = (at: Float64Array): Float64Array => {
-    const full = new Float64Array(size);
-    let value = -z / pivotWeight;
-    free.forEach((i, k) => {
-      full[i] = at[k] as number;
-      value += slope(i) * (at[k] as number);
-    });
-    full[pivot] = value;
-    return full;
-  };
-  const top = maximise(
-    (at) => restrict(evaluate(model.data, expand(at)), free, pivot, slope),
-    Float64Array.from(free, (i) => start[i] as number),
-  );
-  return { at: expand(top.at), value: top.value };
+  side: -1 | 1,
+  goal: number,
+  n: number,
+): { theta: number; guess: Float64Array } {
+  const from = line.thetaAt(start);
+  const free = line.freeOf(start);
+  const step = line.solve(line.evaluate(from, free));
+  const reach = step && step.curvature < 0 ? goal * Math.sqrt(n / -step.curvature) : Infinity;
+  if (!step || !(reach < FIRST_REACH)) return { theta: from + side * FIRST_REACH, guess: free };
+  const last = free.length - 1;
+  const tau = free[last] as number;
+  const shrunk = tau / Math.sqrt(1 + goal * goal);
+  // δ = βτ: the straight step of β, then the new τ.
+  const guess = free.map((v, i) => ((v + side * reach * (step.alongRidge[i] as number)) / tau) * shrunk);
+  guess[last] = shrunk;
+  return { theta: from + side * reach, guess };
 }
 
-function restrict(
-  full: Evaluation,
-  free: readonly number[],
-  pivot: number,
-  slope: (i: number) => number,
-): Evaluation {
-  const size = full.gradient.length;
-  const h = (i: number, j: number): number => full.hessian[i * size + j] as number;
-  const gPivot = full.gradient[pivot] as number;
-  return {
-    value: full.value,
-    gradient: Float64Array.from(free, (i) => (full.gradient[i] as number) + slope(i) * gPivot),
-    hessian: Float64Array.from(
-      free.flatMap((i) =>
-        free.map(
-          (j) =>
-            h(i, j) + slope(i) * h(pivot, j) + slope(j) * h(i, pivot) + slope(i) * slope(j) * h(pivot, pivot),
-        ),
-      ),
-    ),
-  };
+/** Where the curvature says nothing, the first look is this far out (a factor of e^½). */
+const FIRST_REACH = 0.5;
+
+interface Bracketed {
+  readonly from: number;
+  readonly inside: number;
+  readonly outside: number;
+  readonly between: number;
+  readonly side: -1 | 1;
+}
+
+/** A step that stays between what is known to lie inside and outside; outwards at most three times as far as before. */
+function within(wanted: number, { from, inside, outside, between, side }: Bracketed): number {
+  const bounded = Math.abs(outside) < Infinity;
+  const farthest = bounded ? outside : from + side * Math.min(FAR, 3 * Math.abs(inside - from) + FIRST_REACH);
+  if (side * (wanted - inside) > 0 && side * (farthest - wanted) > 0) return wanted;
+  return bounded ? between : farthest;
+}
+
+/** Decrement at which a constrained optimum is good enough: what is left to gain is half of it. */
+const SETTLED = 1e-11;
+
+interface Constrained {
+  readonly at: Float64Array;
+  readonly value: number;
+  readonly evaluation: LineEvaluation;
+}
+
+/** Maximum of the likelihood where the target is θ, from a guess of the free parameters; no better than the share `onTop` of the way from the floor. */
+function profileAt(
+  line: Line,
+  theta: number,
+  guess: Float64Array,
+  { floor, allowed }: Pick<Top, 'floor' | 'allowed'>,
+  onTop: number,
+): Constrained {
+  const poor = floor - 4 * allowed;
+  const value = (free: Float64Array): number => line.evaluate(theta, free).value;
+  // A guess with a spread far too small lies in a valley that Newton's method leaves by small steps only.
+  let here = value(guess);
+  for (let wider = guess; here < poor;) {
+    wider = wider.map((v) => v / 4);
+    const there = value(wider);
+    if (!(there > here)) break;
+    [guess, here] = [wider, there];
+  }
+  const top = maximise((free) => line.evaluate(theta, free), guess, SETTLED, floor + allowed * onTop);
+  return { at: line.expand(theta, top.at), value: top.value, evaluation: top.evaluation };
 }

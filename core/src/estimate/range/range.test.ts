@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { seeded } from '../../random/seeded.ts';
 import { censoringOf, type WalkInterval } from '../../walk/walkInterval.ts';
+import { cellsOf } from './cells.ts';
 import { oneBracketFitsAll } from './commonBracket.ts';
-import { evaluate } from './likelihood.ts';
+import { evaluate, likelihoodData } from './likelihood.ts';
 import { summariseRanges } from './summarise.ts';
-import { emptyTerm, walkTerm } from './walkTerm.ts';
+import { addTerm, emptySums, takeProduct } from './walkTerm.ts';
 
 const walk = (product: string, heldM: number, failedM?: number, path = 'open'): WalkInterval => ({
   product,
@@ -27,8 +28,9 @@ describe('derivatives', () => {
     fc.assert(
       fc.property(interval, ({ low, width, eta, tau }) => {
         const at = (e: number, t: number) => {
-          const out = emptyTerm();
-          walkTerm(low, low + width, e, t, out);
+          const out = emptySums();
+          addTerm(low, low + width, 1, e, t, out);
+          out.value += takeProduct(out);
           return out;
         };
         const h = 1e-5;
@@ -46,12 +48,7 @@ describe('derivatives', () => {
   });
 
   test('the log-likelihood is concave along any line', () => {
-    const data = {
-      low: Float64Array.of(-0.2, 0.1, -Infinity, 0),
-      high: Float64Array.of(-0.1, 0.1, 0.2, Infinity),
-      design: Float64Array.of(1, 1, 1, 1),
-      columns: 1,
-    };
+    const data = likelihoodData([-0.2, 0.1, -Infinity, 0], [-0.1, 0.1, 0.2, Infinity], [0, 0, 0, 0], [[1]]);
     const point = fc.tuple(
       fc.double({ min: -5, max: 5, noNaN: true }),
       fc.double({ min: 0.05, max: 20, noNaN: true }),
@@ -102,8 +99,8 @@ describe('existence is tested first', () => {
   });
 
   test('brackets that only touch fit one location too, and walks in two cells may share it', () => {
-    expect(oneBracketFitsAll([walk('A', 50, 60), walk('A', 60, 70)])).toBe(true);
-    expect(oneBracketFitsAll([walk('A', 50, 60), walk('A', 61, 70)])).toBe(false);
+    expect(oneBracketFitsAll(cellsOf([walk('A', 50, 60), walk('A', 60, 70)]))).toBe(true);
+    expect(oneBracketFitsAll(cellsOf([walk('A', 50, 60), walk('A', 61, 70)]))).toBe(false);
     // Ratios of 2 in one path and 4 in the other cannot both be one product effect.
     const rows = [
       walk('A', 10, 11),
@@ -111,8 +108,8 @@ describe('existence is tested first', () => {
       walk('A', 30, 31, 'shed'),
       walk('B', 120, 121, 'shed'),
     ];
-    expect(oneBracketFitsAll(rows)).toBe(false);
-    expect(oneBracketFitsAll([...rows.slice(0, 3), walk('B', 60, 62, 'shed')])).toBe(true);
+    expect(oneBracketFitsAll(cellsOf(rows))).toBe(false);
+    expect(oneBracketFitsAll(cellsOf([...rows.slice(0, 3), walk('B', 60, 62, 'shed')]))).toBe(true);
   });
 
   test('a product censored on one side is bounded and the rest is estimated', () => {
