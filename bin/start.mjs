@@ -96,6 +96,7 @@ async function run(port, demo, lan) {
       databaseUrl: database.url,
       port,
       webRoot: WEB_ROOT,
+      work: true,
       ...(lan ? { lan: { folder: join(DATA, 'authority'), addresses, port } } : {}),
       demo: demo ? 'whole' : 'none',
       report: (error) => complain(String(error?.stack ?? error)),

@@ -9,7 +9,7 @@ import {
   type LoggedAction,
   type WalkEvent,
 } from '@urvek/core';
-import { findWalks, intervalRows, judgeComparison, plannedWalks, standInOf } from '@urvek/study';
+import { findWalks, intervalRows, Study, plannedWalks, standInOf } from '@urvek/study';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -472,7 +472,7 @@ describe('verdict, audit and report of a whole comparison', () => {
     );
     return path;
   };
-  const judged = judgeComparison(judgedSetup, WALKS);
+  const judged = Study.ofLogs(judgedSetup, WALKS).judgement();
 
   test('verdict: each claim and need with its outcome and reason', async () => {
     const { claims, needs } = JSON.parse((await run('verdict', judgedFile(), '--json')).out) as {

@@ -1,7 +1,7 @@
 import { NOTHING_WITHHELD } from '@urvek/contract';
 import { LENGTH_UNITS } from '@urvek/core';
 import { REPORT_FORMS, reportHtml, reportOf, reportText, sceneToSvg } from '@urvek/draw';
-import { findingsCsv, findWalks, judgeComparison, walksCsv, withhold } from '@urvek/study';
+import { findingsCsv, findWalks, Study, walksCsv, withhold } from '@urvek/study';
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { BadInput } from './badInput.ts';
@@ -37,7 +37,7 @@ export async function report(
     ? whole
     : withhold(whole, whole.setup.report?.withheld ?? NOTHING_WITHHELD).file;
   const findings = findWalks(setup, walks);
-  const judged = judgeComparison(setup, walks);
+  const judged = Study.ofLogs(setup, walks).judgement();
   const document = reportOf(
     { title: comparison.title, question: comparison.question, setup, findings, judged, unit, day },
     form,

@@ -1,12 +1,12 @@
 import { marginText } from '@urvek/draw';
-import { judgeComparison } from '@urvek/study';
+import { Study } from '@urvek/study';
 import { comparisonOf } from './comparison.ts';
 import { readInput } from './readInput.ts';
 
 /** The `verdict` command: every claim and every need. @throws BadInput */
 export async function verdict(file: string, { json }: { json?: true }): Promise<string> {
   const { setup, walks } = comparisonOf(await readInput(file), file);
-  const { verdicts, needs } = judgeComparison(setup, walks);
+  const { verdicts, needs } = Study.ofLogs(setup, walks).judgement();
   if (json) {
     return `${JSON.stringify(
       {

@@ -1,18 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import {
-  operate,
-  predictPath,
-  seeded,
-  startWalk,
-  findWalk,
-  summariseRanges,
-  walkIntervals,
-  type Path,
-  type StandIn,
-  type WalkEvent,
-} from '@urvek/core';
+import { operate, predictPath, seeded, startWalk, findWalk, summariseRanges, walkIntervals, type Path, type StandIn, type WalkEvent, type Criterion } from '@urvek/core';
 import { travelledGround } from './tape/ground.ts';
 import { predictionLane } from './tape/predictionLane.ts';
+import { rangeWalk, type RangeWalk } from '@urvek/study';
+import type { WalkHeader } from '@urvek/contract';
 import { rangeLanes } from './tape/rangeLanes.ts';
 import { tapeScene, type Lane } from './tape/tape.ts';
 import { walkLanes } from './tape/walkLanes.ts';
@@ -99,13 +90,15 @@ describe('lanes of ranges', () => {
   const findings = ['one', 'two', 'three'].map(finding);
   const [cell] = summariseRanges(walkIntervals(findings, 'first dropout')).fitted;
   if (!cell) throw new Error('no cell');
+  const walks = (criterion: Criterion): RangeWalk[] =>
+    findings.map((f) => rangeWalk({ ...f, header: {} as WalkHeader }, criterion));
 
   test('the estimate first, then every walk that says something', () => {
-    const lanes = rangeLanes(cell, findings, 'first dropout', 'm');
+    const lanes = rangeLanes(cell, walks('first dropout'), 'm');
     expect(lanes).toHaveLength(4);
     expect(lanes[0]?.title).toContain('n = 3');
     expect(lanes.slice(1).every((l) => l.brackets?.length === 1)).toBe(true);
-    expect(rangeLanes(cell, findings, 'reconnect after a reset', 'm')).toHaveLength(1);
+    expect(rangeLanes(cell, walks('reconnect after a reset'), 'm')).toHaveLength(1);
   });
 
   test('an interval without an upper end is an open arrow', () => {

@@ -1,15 +1,15 @@
 import type { Setup } from '@urvek/contract';
-import { unitsOf, walkRows, type PathRanges } from '@urvek/study';
+import { unitsOf, type RangeView } from '@urvek/study';
 
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 /** What a reader must know before trusting the figures: said at once, next to them. */
-export function thinnessOf(setup: Setup, range: PathRanges): string[] {
-  const { summary, findings, criterion, side } = range;
+export function thinnessOf(setup: Setup, range: RangeView): string[] {
+  const { summary, walks, side } = range;
   const cells = summary.fitted.filter((c) => c.walks > 0);
   const units = unitsOf(setup, range);
-  const directions = new Set(findings.flatMap((f) => f.directions.map((d) => d.direction)));
-  const begun = findings.filter((f) => !f.trace.endReason).length;
+  const directions = new Set(walks.flatMap((w) => w.directions));
+  const begun = walks.filter((w) => !w.finished).length;
   return [
     ...cells
       .filter((c) => c.walks === 1)
@@ -26,7 +26,7 @@ export function thinnessOf(setup: Setup, range: PathRanges): string[] {
     ...summary.productRatios
       .filter((r) => !r.estimate)
       .map((r) => `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`),
-    ...coarseSteps(range, walkRows(setup, findings, criterion, side)),
+    ...coarseSteps(range),
     ...(units.size > 0 && [...units.values()].every((n) => n === 1)
       ? ['One unit of each product: the results speak for those units.']
       : []),
@@ -38,9 +38,9 @@ export function thinnessOf(setup: Setup, range: PathRanges): string[] {
 }
 
 /** A difference smaller than the steps between marks was not seen, but interpolated. */
-function coarseSteps({ summary }: PathRanges, rows: ReturnType<typeof walkRows>): string[] {
-  const steps = rows.flatMap((r) =>
-    r.failedM !== undefined && r.heldM > 0 && r.failedM > r.heldM ? [Math.log(r.failedM / r.heldM)] : [],
+function coarseSteps({ summary, walks }: RangeView): string[] {
+  const steps = walks.flatMap(({ interval: r }) =>
+    r?.failedM !== undefined && r.heldM > 0 && r.failedM > r.heldM ? [Math.log(r.failedM / r.heldM)] : [],
   );
   if (steps.length === 0) return [];
   const step = steps.reduce((a, b) => a + b, 0) / steps.length;

@@ -14,7 +14,7 @@ import { request as rawRequest } from 'node:http';
 import { DataSource } from 'typeorm';
 import { DEMO_ID } from './demo/cindermoor.ts';
 import { serve, type Serving } from './serve.ts';
-import { openDatabase } from './storage/database.ts';
+import { openDatabase } from './storage/postgres/database.ts';
 import { scratchDatabase } from './test/scratchDatabase.ts';
 
 let scratch: Awaited<ReturnType<typeof scratchDatabase>>;

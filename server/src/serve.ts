@@ -6,8 +6,11 @@ import { loadDemo, type DemoSize } from './demo/load.ts';
 import { Devices } from './lan/devices.ts';
 import { closed, listen, openNetwork, type LanOptions, type Network } from './lan/network.ts';
 import { lanRouter } from './lan/router.ts';
-import { openDatabase } from './storage/database.ts';
-import { Store } from './storage/store.ts';
+import { Heavy } from './heavy.ts';
+import { JobQueue } from './jobs/queue.ts';
+import { openDatabase } from './storage/postgres/database.ts';
+import { Store } from './storage/postgres/store.ts';
+import { openThreads } from './threads/pool.ts';
 
 export interface ServeOptions {
   readonly databaseUrl: string;
@@ -17,6 +20,10 @@ export interface ServeOptions {
   readonly demo: DemoSize;
   readonly report: (error: unknown) => void;
   readonly clock?: Clock;
+  /** Takes part in long work from the start; otherwise from the first job that is asked of it. */
+  readonly work?: boolean;
+  /** After so many seconds a job is taken from a worker that was killed. */
+  readonly jobExpiresS?: number;
   /** Serves on these addresses of the local network too, over HTTPS, to paired devices. */
   readonly lan?: LanOptions;
 }
@@ -37,23 +44,30 @@ export async function serve({
   demo,
   report,
   clock = systemClock,
+  jobExpiresS,
+  work = false,
   lan,
 }: ServeOptions): Promise<Serving> {
   const database = await openDatabase(databaseUrl);
   const store = new Store(database, clock);
   await loadDemo(store, demo);
+  const threads = openThreads();
+  const jobs = new JobQueue({ databaseUrl, storage: store, threads, report, expiresS: jobExpiresS });
+  const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs };
   const authorities = new Set<string>();
   let network: Network | undefined;
   let server: Server | undefined;
   const close = async (): Promise<void> => {
     for (const open of [server, ...(network?.servers ?? [])]) await closed(open);
+    await jobs.close();
+    await threads.close();
     await database.destroy();
   };
   try {
-    network = lan && (await openNetwork(lan, { database, store, clock, webRoot, report }));
+    network = lan && (await openNetwork(lan, { database, parts, clock, webRoot, report }));
     server = createServer(
       createApp({
-        store,
+        parts,
         authorities: () => authorities,
         webRoot,
         report,
@@ -65,6 +79,7 @@ export async function serve({
     await close();
     throw error;
   }
+  if (work) await jobs.work();
   const taken = (server.address() as AddressInfo).port;
   for (const name of ['127.0.0.1', 'localhost', '[::1]']) authorities.add(`${name}:${taken}`);
   return { port: taken, url: `http://127.0.0.1:${taken}/`, lanUrls: network?.urls ?? [], close };

@@ -30,7 +30,9 @@ const MIGRATIONS: readonly ((file: Record<string, unknown>) => Record<string, un
 ];
 
 /** A file that is not one, or not one that is understood here. */
-export class InterchangeError extends Error {}
+export class InterchangeError extends Error {
+  override readonly name = 'InterchangeError';
+}
 
 export const headSchema = yup
   .object({

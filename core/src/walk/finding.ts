@@ -1,22 +1,14 @@
 import type { Path } from '../geometry/path.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import type { Direction } from '../grade/direction.ts';
-import type { WalkEvent } from '../log/event.ts';
+import { effectiveLog } from '../log/effectiveLog.ts';
+import type { EndReason, WalkEvent } from '../log/event.ts';
 import { joinLogs, type JoinedDevice } from '../log/joinLogs.ts';
+import type { DistanceMethod } from '../quantity/distanceMethod.ts';
 import { bothWays, outcomesOf, type Outcome } from './outcome.ts';
 import { directionsOf, traceWalk, type Trace } from './trace.ts';
 import type { WalkInterval } from './walkInterval.ts';
 import { summariseWalk, type WalkSummary } from './walkSummary.ts';
-
-/** One walk's log with what it was a walk of. */
-export interface WalkRecord {
-  readonly walkId: string;
-  /** Short name, unique within product and path: "1", "2". */
-  readonly label: string;
-  readonly product: string;
-  readonly path: Path;
-  readonly log: readonly WalkEvent[];
-}
 
 /** What one direction of a walk says. */
 export interface DirectionFinding {
@@ -25,26 +17,62 @@ export interface DirectionFinding {
   readonly outcomes: readonly Outcome[];
 }
 
-/** Everything derived from one log. */
-export interface WalkFinding extends Omit<WalkRecord, 'log'> {
-  /** Of the direction that the walk began with. */
-  readonly trace: Trace;
-  readonly outcomes: readonly Outcome[];
-  readonly summary: WalkSummary;
-  /** Each direction that the log speaks of: fixed to mobile and mobile to fixed are different links. */
-  readonly directions: readonly DirectionFinding[];
-  /** What devices that joined say of a direction that another device watches too: shown beside it, never averaged with it. */
-  readonly seconds: readonly SecondFinding[];
-}
-
 /** What a device that joined the walk says. */
 export interface SecondFinding extends DirectionFinding {
   readonly joined: JoinedDevice;
 }
 
+/** What the audits ask of a log beside its trace. */
+export interface Logged {
+  readonly entries: number;
+  readonly marks: readonly {
+    readonly atM: number;
+    readonly name: string | undefined;
+    readonly method: DistanceMethod;
+    readonly atS: number;
+  }[];
+  /** When something was noticed, called or read. */
+  readonly readingsS: readonly number[];
+  readonly readBacks: number;
+}
+
+/**
+ * Everything derived from one log and the path that it was logged on: worked out once, kept with the key of its last entry
+ * (see ARITHMETIC), and thrown away when either changes. Plain data.
+ */
+export interface DerivedWalk {
+  /** Each direction that the log speaks of: fixed to mobile and mobile to fixed are different links. */
+  readonly directions: readonly DirectionFinding[];
+  /** Which of them the walk began with. */
+  readonly main: number;
+  readonly summary: WalkSummary;
+  /** What devices that joined say of a direction that another device watches too: shown beside it, never averaged with it. */
+  readonly seconds: readonly SecondFinding[];
+  readonly logged: Logged;
+}
+
+/** Version of what is derived from a log: to be raised whenever the same log gives another DerivedWalk. */
+export const ARITHMETIC = 1;
+
+/** A walk with its name and place, and what was derived from its log. */
+export interface WalkFinding extends DerivedWalk {
+  readonly walkId: string;
+  /** Short name, unique within product and path: "1", "2". */
+  readonly label: string;
+  readonly product: string;
+  readonly path: Path;
+  /** Of the direction that the walk began with. */
+  readonly trace: Trace;
+  readonly outcomes: readonly Outcome[];
+  /** Absent while the walk goes on. */
+  readonly endReason: EndReason | undefined;
+}
+
 /** Undefined for a log without a beginning. */
-export function findWalk({ log, ...record }: WalkRecord): WalkFinding | undefined {
-  const { path } = record;
+export function deriveWalk(
+  log: readonly WalkEvent[],
+  path: Pick<Path, 'legs' | 'startOffsetM' | 'fixedEnd' | 'checkpoints'>,
+): DerivedWalk | undefined {
   const find = (direction: Direction, watcher?: string): DirectionFinding[] => {
     const trace = traceWalk(log, { path, direction, watcher });
     return trace ? [{ direction, trace, outcomes: outcomesOf(trace, path) }] : [];
@@ -60,17 +88,71 @@ export function findWalk({ log, ...record }: WalkRecord): WalkFinding | undefine
       others.findIndex((x) => x.direction === o.direction) === i,
   );
   const directions = [...own, ...added.map(({ joined: _, ...f }) => f)];
-  const main = directions.find((d) => d.direction === d.trace.begin.body.direction) ?? directions[0];
+  const begun = directions.findIndex((d) => d.direction === d.trace.begin.body.direction);
+  const main = directions[Math.max(0, begun)];
   return (
     main && {
-      ...record,
-      trace: main.trace,
-      outcomes: main.outcomes,
-      summary: summariseWalk(main.trace),
       directions,
+      main: Math.max(0, begun),
+      summary: summariseWalk(main.trace),
       seconds: others.filter((o) => !added.includes(o)),
+      logged: loggedOf(log),
     }
   );
+}
+
+const READINGS = new Set<WalkEvent['kind']>([
+  'grade',
+  'call',
+  'hits',
+  'readBack',
+  'rung',
+  'measured',
+  'tried',
+  'dropoutBegin',
+  'dropoutEnd',
+  'reconnected',
+]);
+
+function loggedOf(log: readonly WalkEvent[]): Logged {
+  const events = effectiveLog(log);
+  return {
+    entries: log.length,
+    marks: events.flatMap((e) =>
+      e.kind === 'mark'
+        ? [
+            {
+              atM: e.body.reading.travelledM,
+              name: e.body.name,
+              method: e.body.reading.method,
+              atS: e.time.walkS,
+            },
+          ]
+        : [],
+    ),
+    readingsS: events.filter((e) => READINGS.has(e.kind)).map((e) => e.time.walkS),
+    readBacks: log.filter((e) => e.kind === 'readBack').length,
+  };
+}
+
+/** A derived walk under its name. */
+export function nameWalk<T extends Pick<WalkFinding, 'walkId' | 'label' | 'product' | 'path'>>(
+  derived: DerivedWalk,
+  named: T,
+): T & WalkFinding {
+  const { trace, outcomes } = derived.directions[derived.main] as DirectionFinding;
+  return { ...named, ...derived, trace, outcomes, endReason: trace.endReason };
+}
+
+/** Both at once: what one log says, under its name. Undefined for a log without a beginning. */
+export function findWalk({
+  log,
+  ...named
+}: Pick<WalkFinding, 'walkId' | 'label' | 'product' | 'path'> & {
+  readonly log: readonly WalkEvent[];
+}): WalkFinding | undefined {
+  const derived = deriveWalk(log, named.path);
+  return derived && nameWalk(derived, named);
 }
 
 export const SIDES = ['mobile-to-fixed', 'fixed-to-mobile', 'both ways'] as const;

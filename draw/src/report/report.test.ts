@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
-import { findWalks, judgeComparison } from '@urvek/study';
+import { findWalks, Study } from '@urvek/study';
 import { onePerPixel } from '../onePerPixel.ts';
 import type { Block, ReportDocument } from './document.ts';
 import { reportHtml, reportText } from './html.ts';
@@ -105,7 +105,7 @@ const make = (more: Partial<Setup> = {}, form: 'long' | 'short' = 'long'): Repor
       question: 'Which?',
       setup: s,
       findings: findWalks(s, walks),
-      judged: judgeComparison(s, walks),
+      judged: Study.ofLogs(s, walks).judgement(),
       unit: 'm',
       day: () => 'a day',
     },
@@ -147,7 +147,7 @@ describe('the report', () => {
   });
 
   test('paragraphs can be worded anew, figures and tables not; an acknowledged finding stands with its reason', () => {
-    const judged = judgeComparison(setup, walks);
+    const judged = Study.ofLogs(setup, walks).judgement();
     const [finding] = judged.audits;
     const report = {
       disclosure: 'Lent by a shop.',

@@ -5,10 +5,9 @@ import {
   claimText,
   rangeTitle,
   scaleOfMarks,
-  walkRows,
   type Finding,
-  type Judgement,
-  type PathRanges,
+  type JudgementView,
+  type RangeView,
 } from '@urvek/study';
 import { separationGround } from '../tape/ground.ts';
 import { endsText, estimateText, intervalText, rangeLanes } from '../tape/rangeLanes.ts';
@@ -31,7 +30,7 @@ export interface ReportInput {
   readonly setup: Setup;
   /** Of all walks; unfinished ones are left out here, and counted. */
   readonly findings: readonly Finding[];
-  readonly judged: Judgement;
+  readonly judged: JudgementView;
   readonly unit: LengthUnit;
   /** Formats a day: time zones are the reader's. */
   readonly day: (ms: number) => string;
@@ -69,7 +68,7 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
 }
 
 interface Own extends ReportInput {
-  readonly ranges: readonly PathRanges[];
+  readonly ranges: readonly RangeView[];
   readonly unfinished: number;
 }
 
@@ -101,11 +100,9 @@ const inShort = (own: Own): ReportSection => ({
   ],
 });
 
-function result({ setup, unit }: Own, range: PathRanges): ReportSection {
-  const { summary, path, criterion, findings } = range;
-  const lanes = summary.fitted
-    .filter((c) => c.walks > 0)
-    .flatMap((c) => rangeLanes(c, findings, criterion, unit));
+function result({ setup, unit }: Own, range: RangeView): ReportSection {
+  const { summary, path, criterion, walks } = range;
+  const lanes = summary.fitted.filter((c) => c.walks > 0).flatMap((c) => rangeLanes(c, walks, unit));
   const scene = tapeScene({
     title: `Ranges on ${path.name}, ${criterion}`,
     ground: separationGround(path),
@@ -115,7 +112,7 @@ function result({ setup, unit }: Own, range: PathRanges): ReportSection {
     claims: claimFlags(setup, path, range.kindId),
     width: PUBLISHED_PX,
   });
-  const scale = scaleOfMarks(findings);
+  const scale = scaleOfMarks(walks);
   return {
     id: `result-${range.id}`,
     title: `Result on ${rangeTitle(setup, range)}`,
@@ -127,7 +124,7 @@ function result({ setup, unit }: Own, range: PathRanges): ReportSection {
         scene,
         caption: `${criterion}: ${CRITERION_MEANING[criterion]}. Bracket: one walk, between the last place that held and the first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.`,
       },
-      estimates(setup, range, unit),
+      estimates(range, unit),
       ...(scale.scale >= 0.005
         ? [
             {
@@ -142,9 +139,8 @@ function result({ setup, unit }: Own, range: PathRanges): ReportSection {
   };
 }
 
-function estimates(setup: Setup, range: PathRanges, unit: LengthUnit): Block {
+function estimates(range: RangeView, unit: LengthUnit): Block {
   const show = (m: number): string => formatLength(m, unit);
-  const rows = walkRows(setup, range.findings, range.criterion, range.side);
   return {
     kind: 'table',
     caption: `${range.path.name}, ${range.criterion}`,
@@ -161,9 +157,10 @@ function estimates(setup: Setup, range: PathRanges, unit: LengthUnit): Block {
           cell.p10
             ? `${show(cell.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
             : (cell.reason ?? ''),
-          rows
-            .filter((r) => r.product === cell.product)
-            .map((r) => intervalText(r, unit))
+          range.walks
+            .flatMap((w) =>
+              w.product === cell.product && w.interval ? [intervalText(w.interval, unit)] : [],
+            )
             .join('; '),
         ];
       }),

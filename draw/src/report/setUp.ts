@@ -13,7 +13,7 @@ import {
   rangeTitle,
   unitsWalked,
   type Finding,
-  type PathRanges,
+  type RangeView,
   type SetupPath,
 } from '@urvek/study';
 import { travelledGround } from '../tape/ground.ts';
@@ -120,7 +120,7 @@ function failedChecks(setup: Setup, { header, trace }: Finding): string[] {
 
 export function caveatItems(
   setup: Setup,
-  ranges: readonly PathRanges[],
+  ranges: readonly RangeView[],
   findings: readonly Finding[],
   unfinished: number,
 ): string[] {
@@ -183,7 +183,7 @@ export function untestedItems(setup: Setup, findings: readonly Finding[]): strin
 }
 
 /** How a reader does it again. */
-export function repeatItems(setup: Setup, ranges: readonly PathRanges[], unit: LengthUnit): string[] {
+export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: LengthUnit): string[] {
   const { plan } = setup;
   const criteria = [...new Set(ranges.map((r) => r.criterion))];
   return [

@@ -1,6 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import { formatLength, type CellFinding, type LengthUnit, type RatioFinding } from '@urvek/core';
-import { claimText, rangeTitle, type ClaimVerdict, type PathRanges } from '@urvek/study';
+import { claimText, rangeTitle, type ClaimVerdict, type RangeView } from '@urvek/study';
 import { endsText } from '../tape/rangeLanes.ts';
 
 const walks = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
@@ -8,7 +8,7 @@ const walks = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
 /** How far one product is good for, in a sentence with its uncertainty. */
 export function reachSentence(
   cell: CellFinding,
-  { criterion, path }: Pick<PathRanges, 'criterion' | 'path'>,
+  { criterion, path }: Pick<RangeView, 'criterion' | 'path'>,
   unit: LengthUnit,
 ): string {
   const show = (m: number): string => formatLength(m, unit);
@@ -46,5 +46,5 @@ export const claimSentence = ({ product, claim, path, verdict, neverSettled }: C
   `${product.name}, “${claimText(claim)}”${path ? ` on ${path.name}` : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : ` The plan could never have settled it: ${neverSettled}.`}`;
 
 /** The paragraph that stands for one path and kind. */
-export const rangeSummary = (setup: Setup, range: PathRanges, unit: LengthUnit): string =>
+export const rangeSummary = (setup: Setup, range: RangeView, unit: LengthUnit): string =>
   `${rangeTitle(setup, range)}. ${[...range.summary.fitted.filter((c) => c.walks > 0).map((c) => reachSentence(c, range, unit)), ...range.summary.productRatios.map(ratioSentence)].join(' ')}`;

@@ -1,23 +1,10 @@
-import {
-  formatLength,
-  walkIntervals,
-  type CellFinding,
-  type Criterion,
-  type LengthUnit,
-  type Side,
-  type WalkFinding,
-} from '@urvek/core';
+import { formatLength, type CellFinding, type LengthUnit } from '@urvek/core';
+import type { RangeWalk } from '@urvek/study';
 import type { Lane } from './tape.ts';
 
 /** A product's estimate and, under it, every walk's bracket. */
-export function rangeLanes(
-  cell: CellFinding,
-  findings: readonly WalkFinding[],
-  criterion: Criterion,
-  unit: LengthUnit,
-  side?: Side,
-): Lane[] {
-  const own = findings.filter((f) => f.product === cell.product);
+export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit: LengthUnit): Lane[] {
+  const own = walks.filter((w) => w.product === cell.product);
   const { median } = cell.interval95M;
   const estimate: Lane = {
     id: `estimate-${cell.product}`,
@@ -29,20 +16,19 @@ export function rangeLanes(
   };
   return [
     estimate,
-    ...own.flatMap((finding) => {
-      const [interval] = walkIntervals([finding], criterion, side);
-      return interval
+    ...own.flatMap(({ walkId, label, interval }) =>
+      interval
         ? [
             {
-              id: `walk-${finding.walkId}`,
-              label: `   walk ${finding.label}`,
-              title: `${cell.product}, walk ${finding.label}: ${intervalText(interval, unit)}`,
+              id: `walk-${walkId}`,
+              label: `   walk ${label}`,
+              title: `${cell.product}, walk ${label}: ${intervalText(interval, unit)}`,
               brackets: [interval],
               height: 19,
             },
           ]
-        : [];
-    }),
+        : [],
+    ),
   ];
 }
 

@@ -1,13 +1,14 @@
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
-import type { Store } from '../storage/store.ts';
+import compression from 'compression';
+import type { Parts } from './parts.ts';
 import { onlyFromHere } from './guard.ts';
 import { problemHandler } from './problems.ts';
 import { apiRouter } from './router.ts';
 
 export interface AppOptions {
-  readonly store: Store;
+  readonly parts: Parts;
   /** Host:port pairs under which this server may be addressed. */
   readonly authorities: () => ReadonlySet<string>;
   /** Folder of the built web application; absent in API tests. */
@@ -22,7 +23,7 @@ export interface AppOptions {
 }
 
 export function createApp({
-  store,
+  parts,
   authorities,
   webRoot,
   report,
@@ -52,9 +53,10 @@ export function createApp({
       },
     }),
   );
+  app.use(compression());
   for (const handler of before) app.use(handler);
   if (lan) app.use('/api/lan', lan);
-  app.use('/api', apiRouter(store));
+  app.use('/api', apiRouter(parts));
   if (webRoot !== undefined) {
     app.use(
       express.static(webRoot, {

@@ -1,7 +1,7 @@
 import { BadEvent, InterchangeError, type Problem } from '@urvek/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import { ValidationError } from 'yup';
-import { Conflict, NotFound } from '../storage/store.ts';
+import { Conflict, NotFound } from '../storage/port.ts';
 
 const send = (response: Response, status: number, problem: Problem): void => {
   response.status(status).json(problem);

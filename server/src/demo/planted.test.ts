@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { readInterchange, writeInterchange } from '@urvek/contract';
-import { findWalks, judgeComparison } from '@urvek/study';
+import { findWalks, Study } from '@urvek/study';
 import { readFileSync } from 'node:fs';
 import { SLATE_WORKS, SLATE_WORKS_ID, SLATE_WORKS_TITLE, slateWorksWalks } from './slateWorks.ts';
 import { CLEAN_TWIN, cleanTwinWalks } from './slateWorksTwin.ts';
@@ -22,7 +22,7 @@ const { planted, truth } = JSON.parse(
   readFileSync(new URL('./slateWorks.truth.json', import.meta.url), 'utf8'),
 ) as Truth;
 const walks = slateWorksWalks();
-const judged = judgeComparison(SLATE_WORKS, walks);
+const judged = Study.ofLogs(SLATE_WORKS, walks).judgement();
 
 describe('the demo with planted faults', () => {
   test.each(planted.map((p) => [p.what, p] as const))('%s: found', (_, { rule, products }) => {
@@ -69,7 +69,7 @@ describe('the demo with planted faults', () => {
       walks,
     );
     const back = readInterchange(JSON.parse(JSON.stringify(file)));
-    const again = judgeComparison(back.setup, back.walks);
+    const again = Study.ofLogs(back.setup, back.walks).judgement();
     const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
     expect(plain(again.ranges.map((r) => r.summary))).toEqual(plain(judged.ranges.map((r) => r.summary)));
     expect(plain([again.verdicts, again.needs, again.audits, again.latencies, again.costs])).toEqual(
@@ -81,5 +81,9 @@ describe('the demo with planted faults', () => {
 test('no false finding on the clean twin', () => {
   const twin = cleanTwinWalks();
   expect(findWalks(CLEAN_TWIN, twin)).toHaveLength(144);
-  expect(judgeComparison(CLEAN_TWIN, twin).audits.map((a) => `${a.rule}: ${a.what}`)).toEqual([]);
+  expect(
+    Study.ofLogs(CLEAN_TWIN, twin)
+      .judgement()
+      .audits.map((a) => `${a.rule}: ${a.what}`),
+  ).toEqual([]);
 });

@@ -2,7 +2,7 @@ import type { PairedDevice } from '@urvek/contract';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { IsNull, type DataSource } from 'typeorm';
 import type { Clock } from '../clock.ts';
-import { deviceEntity } from '../storage/entities.ts';
+import { deviceEntity } from '../storage/postgres/entities.ts';
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 

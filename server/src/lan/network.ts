@@ -5,7 +5,7 @@ import { networkInterfaces } from 'node:os';
 import type { DataSource } from 'typeorm';
 import { createApp } from '../api/app.ts';
 import type { Clock } from '../clock.ts';
-import type { Store } from '../storage/store.ts';
+import type { Parts } from '../api/parts.ts';
 import { openAuthority } from './authority.ts';
 import { Devices } from './devices.ts';
 import { onlyPaired, pairingRoutes } from './gate.ts';
@@ -42,11 +42,11 @@ export async function openNetwork(
   { folder, addresses, port }: LanOptions,
   {
     database,
-    store,
+    parts,
     clock,
     webRoot,
     report,
-  }: { database: DataSource; store: Store; clock: Clock; webRoot?: string; report: (error: unknown) => void },
+  }: { database: DataSource; parts: Parts; clock: Clock; webRoot?: string; report: (error: unknown) => void },
 ): Promise<Network> {
   const authority = await openAuthority(folder, addresses, clock);
   const pairing = new Pairing(clock);
@@ -58,7 +58,7 @@ export async function openNetwork(
       const { keyPem, certificatePem } = await authority.serverFor(address);
       const authorities = new Set<string>();
       const app = createApp({
-        store,
+        parts,
         authorities: () => authorities,
         webRoot,
         report,

@@ -1,6 +1,6 @@
 import type { LanState, PairingOffer } from '@urvek/contract';
 import { Router } from 'express';
-import { NotFound } from '../storage/store.ts';
+import { NotFound } from '../storage/port.ts';
 import type { Devices } from './devices.ts';
 import type { Network } from './network.ts';
 

@@ -1,7 +1,6 @@
 import {
   auditConsistency,
   auditFairness,
-  effectiveLog,
   kindOf,
   outcomeOf,
   parseClaim,
@@ -12,9 +11,8 @@ import {
   type Conditions,
   type Entered,
   type EnteredWalk,
-  type WalkEvent,
 } from '@urvek/core';
-import { criterionFor, type Product, type Rig, type Setup, type StoredWalk } from '@urvek/contract';
+import { criterionFor, type Product, type Rig, type Setup } from '@urvek/contract';
 import { plannedPaths, plannedRigs, type PlannedWalk } from '../plan/plannedWalks.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
 import { checkpointMatrix } from '../results/matrix.ts';
@@ -32,15 +30,13 @@ const USUAL_EXPONENT = 3;
 /** All findings of both audits on what was walked and entered. */
 export function auditComparison(
   setup: Setup,
-  walks: readonly StoredWalk[],
   findings: readonly Finding[],
   ranges: readonly PathRanges[],
 ): AuditEntry[] {
-  const logs = new Map(walks.map((w) => [w.header.id, w.log]));
-  const cases = ranges.filter((r) => r.findings.length > 0).map((r) => caseOf(setup, findings, r, logs));
+  const cases = ranges.filter((r) => r.findings.length > 0).map((r) => caseOf(setup, findings, r));
   return acknowledged(setup, [
     ...auditFairness(cases),
-    ...auditConsistency(enteredOf(setup, findings, ranges, logs)),
+    ...auditConsistency(enteredOf(setup, findings, ranges)),
   ]);
 }
 
@@ -117,7 +113,6 @@ const plannedCase = (
       findings: [],
       summary: undefined,
     },
-    new Map(),
   );
 };
 
@@ -125,12 +120,7 @@ type CaseRange = Pick<PathRanges, 'path' | 'kindId' | 'criterion' | 'findings'> 
   readonly summary: PathRanges['summary'] | undefined;
 };
 
-function caseOf(
-  setup: Setup,
-  findings: readonly Finding[],
-  range: CaseRange,
-  logs: ReadonlyMap<string, readonly WalkEvent[]>,
-): AuditCase {
+function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): AuditCase {
   const { path, kindId, criterion } = range;
   const kind = kindOf(kindId);
   const curves = range.summary ? throughputFindings(range as PathRanges).curves : [];
@@ -146,7 +136,7 @@ function caseOf(
     products: of.map((product): AuditedProduct => {
       const walks = range.findings
         .filter((f) => f.header.productId === product.id)
-        .map((f) => walkOf(product, f, criterion, logs.get(f.walkId) ?? []));
+        .map((f) => walkOf(product, f, criterion));
       const planned = plannedRigs(setup)
         .filter((r) => r.product.id === product.id)
         .map((r) => r.rig);
@@ -199,12 +189,7 @@ const walkSettings = (product: Product, rig: Rig): Pick<AuditedWalk, 'rig' | 'ri
   unit: product.units.find((u) => u.id === rig.unitMobileId)?.label ?? rig.unitMobileId,
 });
 
-function walkOf(
-  product: Product,
-  finding: Finding,
-  criterion: AuditCase['criterion'],
-  log: readonly WalkEvent[],
-): AuditedWalk {
+function walkOf(product: Product, finding: Finding, criterion: AuditCase['criterion']): AuditedWalk {
   const { header, trace } = finding;
   const { begin } = trace;
   const rig = product.rigs.find((r) => r.id === header.rigId) ?? (product.rigs[0] as Rig);
@@ -221,7 +206,7 @@ function walkOf(
     methods: trace.methods,
     directions: directionsWalked(finding),
     calls: trace.calls.length,
-    readBacks: log.filter((e) => e.kind === 'readBack').length,
+    readBacks: finding.logged.readBacks,
     interval: outcomeOf(finding, criterion).interval,
   };
 }
@@ -230,12 +215,7 @@ function walkOf(
 const directionsWalked = ({ directions }: Finding): Finding['directions'][number]['direction'][] =>
   directions.map((d) => d.direction);
 
-function enteredOf(
-  setup: Setup,
-  findings: readonly Finding[],
-  ranges: readonly PathRanges[],
-  logs: ReadonlyMap<string, readonly WalkEvent[]>,
-): Entered {
+function enteredOf(setup: Setup, findings: readonly Finding[], ranges: readonly PathRanges[]): Entered {
   const nameOf = (list: readonly { id: string; name: string }[], id: string): string =>
     list.find((x) => x.id === id)?.name ?? id;
   return {
@@ -251,7 +231,7 @@ function enteredOf(
       spreadM: q.spreadM,
       failedWithoutDistance: q.failedWithoutDistance ?? false,
     })),
-    walks: findings.map((f) => enteredWalk(setup, f, logs.get(f.walkId) ?? [])),
+    walks: findings.map((f) => enteredWalk(setup, f)),
     ranges: ranges.flatMap(({ path, summary }) =>
       summary.fitted.flatMap((c) => {
         const product = setup.products.find((p) => p.name === c.product);
@@ -272,41 +252,17 @@ function enteredOf(
   };
 }
 
-const READINGS = new Set<WalkEvent['kind']>([
-  'grade',
-  'call',
-  'hits',
-  'readBack',
-  'rung',
-  'measured',
-  'tried',
-  'dropoutBegin',
-  'dropoutEnd',
-  'reconnected',
-]);
-
-function enteredWalk(setup: Setup, finding: Finding, raw: readonly WalkEvent[]): EnteredWalk {
-  const log = effectiveLog(raw);
+function enteredWalk(setup: Setup, finding: Finding): EnteredWalk {
+  const { marks, readingsS } = finding.logged;
   const mode = finding.trace.begin.body.mode ?? 'continuous';
   return {
     productId: finding.header.productId,
     product: productOf(setup, finding)?.name ?? finding.product,
     path: finding.path.name,
     label: finding.label,
-    marks: log.flatMap((e) =>
-      e.kind === 'mark'
-        ? [
-            {
-              atM: e.body.reading.travelledM,
-              name: e.body.name,
-              method: e.body.reading.method,
-              atS: e.time.walkS,
-            },
-          ]
-        : [],
-    ),
+    marks,
     notes: finding.trace.notes,
-    readingsS: log.filter((e) => READINGS.has(e.kind)).map((e) => e.time.walkS),
+    readingsS,
     atStands: mode === 'stop and call' || mode === 'hits',
     unplacedFailures: finding.trace.stretches.filter((s) => s.state === 'lost' && !s.from && !s.to).length,
     endS: finding.trace.endS,

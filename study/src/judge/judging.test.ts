@@ -13,7 +13,7 @@ import {
   type StoredWalk,
 } from '@urvek/contract';
 import { auditBegin, auditPlan } from '../audit/audits.ts';
-import { judgeComparison } from '../judgement.ts';
+import { Study } from '../study.ts';
 import { plannedWalks } from '../plan/plannedWalks.ts';
 import { planBalance } from '../plan/planning.ts';
 import { findWalks, type SetupPath } from '../results/findings.ts';
@@ -122,15 +122,17 @@ describe('the audits where mending is cheap', () => {
 
   test('what was acknowledged stays so while the thing found is the same, and carries its reason', () => {
     const walks = [walk(1, 'a', 90), walk(2, 'b', 140)];
-    const [first] = judgeComparison(setup, walks).audits;
+    const [first] = Study.ofLogs(setup, walks).judgement().audits;
     const left = { ...setup, acknowledged: [{ key: first?.key ?? '', reason: 'one of each to be had' }] };
-    expect(judgeComparison(left, walks).audits.find((a) => a.key === first?.key)?.acknowledged).toBe(
-      'one of each to be had',
-    );
     expect(
-      judgeComparison(left, [...walks, walk(3, 'a', 95), walk(4, 'b', 150)]).audits.find(
-        (a) => a.key === first?.key,
-      )?.acknowledged,
+      Study.ofLogs(left, walks)
+        .judgement()
+        .audits.find((a) => a.key === first?.key)?.acknowledged,
+    ).toBe('one of each to be had');
+    expect(
+      Study.ofLogs(left, [...walks, walk(3, 'a', 95), walk(4, 'b', 150)])
+        .judgement()
+        .audits.find((a) => a.key === first?.key)?.acknowledged,
     ).toBe('one of each to be had');
   });
 });
@@ -150,10 +152,10 @@ describe('needs, costs and latency of a comparison', () => {
   };
 
   test('a need is judged for each product of its kind, the greatest margin first; on no path of its condition it is unknown', () => {
-    const { needs } = judgeComparison(
+    const { needs } = Study.ofLogs(
       { ...setup, needs: [need, { ...need, id: 'm', condition: 'obstructed' }] },
       walks,
-    );
+    ).judgement();
     expect(needs.map((n) => [n.need.id, n.product.id, n.verdict.outcome])).toEqual([
       ['n', 'b', 'meets'],
       ['n', 'a', 'meets'],
@@ -171,7 +173,9 @@ describe('needs, costs and latency of a comparison', () => {
       log: walk(500 + i, w.header.productId, 40 + i).log,
     }));
     expect(
-      judgeComparison(two, [...walks, ...there]).needs.map((n) => [n.path?.name, n.verdict.outcome]),
+      Study.ofLogs(two, [...walks, ...there])
+        .judgement()
+        .needs.map((n) => [n.path?.name, n.verdict.outcome]),
     ).toEqual([
       ['Field', 'fails'],
       ['Field', 'fails'],
@@ -195,7 +199,7 @@ describe('needs, costs and latency of a comparison', () => {
         ),
       ],
     };
-    const [table] = judgeComparison(priced, walks).costs;
+    const [table] = Study.ofLogs(priced, walks).judgement().costs;
     const [cheap, dear] = table?.rows ?? [];
     expect([cheap?.product, dear?.product, dear?.total]).toEqual(['A', 'B', 250]);
     expect(dear?.perMetreGained).toBeCloseTo(150 / ((dear?.reachM ?? 0) - (cheap?.reachM ?? 0)), 9);
@@ -244,7 +248,7 @@ describe('needs, costs and latency of a comparison', () => {
       ['far', true],
       ['hidden', false],
     ]);
-    expect(judgeComparison(measured, []).verdicts[0]?.verdict).toMatchObject({
+    expect(Study.ofLogs(measured, []).judgement().verdicts[0]?.verdict).toMatchObject({
       outcome: 'supported',
       reason: expect.stringContaining('50 ms'),
     });
@@ -273,7 +277,7 @@ describe('needs, costs and latency of a comparison', () => {
 
 describe('what a plan can settle', () => {
   const claimed = (entered: string, more: Partial<Setup['plan']> = {}, paths = [path]): string | undefined =>
-    judgeComparison(
+    Study.ofLogs(
       {
         ...setup,
         paths,
@@ -287,7 +291,7 @@ describe('what a plan can settle', () => {
         ],
       },
       [],
-    ).verdicts[0]?.neverSettled;
+    ).judgement().verdicts[0]?.neverSettled;
 
   test('a path that ends before the claim, one walk, or no path of its condition: it could never have', () => {
     expect(claimed('400 m')).toContain('ends at 300 m');

@@ -1,6 +1,6 @@
-import { balancedOrder, type Slot } from '@urvek/core';
+import { balancedOrder, type EndReason, type Slot } from '@urvek/core';
 import type { Product, Rig, Setup, WalkVariant, WalkHeader } from '@urvek/contract';
-import type { SetupPath, Finding } from '../results/findings.ts';
+import type { SetupPath } from '../results/findings.ts';
 
 /** A path must outrun what it tests by this much, or the result will be a bound. */
 export const OUTRUN = 1.5;
@@ -79,38 +79,46 @@ export function plannedWalks(setup: Setup): Slot<PlannedWalk>[] {
   });
 }
 
-/** A planned walk with the walk that fills it: the one that was made for it, else finished walks of its rig in order. */
-export interface SlotState extends Slot<PlannedWalk> {
-  readonly finding: Finding | undefined;
+/** What the plan asks of a walk. */
+export interface Walked {
+  readonly header: WalkHeader;
+  readonly endReason: EndReason | undefined;
 }
 
-export function planState(setup: Setup, findings: readonly Finding[]): SlotState[] {
-  const left = findings.filter((f) => f.trace.endReason);
-  const taken = (at: number): Finding | undefined => (at === -1 ? undefined : left.splice(at, 1)[0]);
-  const fits = (slot: Slot<PlannedWalk>, { header }: Finding): boolean =>
-    header.productId === slot.item.product.id && header.pathId === slot.item.path.id;
+/** A planned walk with the walk that fills it: the one that was made for it, else finished walks of its rig in order. */
+export interface SlotState<W extends Walked> extends Slot<PlannedWalk> {
+  readonly walk: W | undefined;
+}
+
+export function planState<W extends Walked>(setup: Setup, walks: readonly W[]): SlotState<W>[] {
+  const left = new Map<string, W[]>();
+  for (const walk of walks) {
+    if (!walk.endReason) continue;
+    const key = `${walk.header.productId}/${walk.header.pathId}`;
+    const own = left.get(key);
+    if (own) own.push(walk);
+    else left.set(key, [walk]);
+  }
+  const take = ({ item }: Slot<PlannedWalk>, fits: (header: WalkHeader) => boolean): W | undefined => {
+    const own = left.get(`${item.product.id}/${item.path.id}`) ?? [];
+    const at = own.findIndex((w) => fits(w.header));
+    return at === -1 ? undefined : own.splice(at, 1)[0];
+  };
   const made = plannedWalks(setup).map((slot) => ({
     ...slot,
-    finding: taken(
-      left.findIndex(
-        (f) =>
-          fits(slot, f) &&
-          f.header.rigId === slot.item.rig.id &&
-          f.header.slot?.round === slot.round &&
-          f.header.slot.place === slot.place &&
-          f.header.slot.variant === slot.item.variant,
-      ),
+    walk: take(
+      slot,
+      ({ rigId, slot: place }) =>
+        rigId === slot.item.rig.id &&
+        place?.round === slot.round &&
+        place.place === slot.place &&
+        place.variant === slot.item.variant,
     ),
   }));
   return made.map((slot) =>
-    slot.finding || slot.item.variant !== 'plain'
+    slot.walk || slot.item.variant !== 'plain'
       ? slot
-      : {
-          ...slot,
-          finding: taken(
-            left.findIndex((f) => fits(slot, f) && (f.header.slot?.variant ?? 'plain') === 'plain'),
-          ),
-        },
+      : { ...slot, walk: take(slot, (header) => (header.slot?.variant ?? 'plain') === 'plain') },
   );
 }
 

@@ -117,11 +117,8 @@ describe('what a plan takes', () => {
       walk('2', 'p', 1, 70),
     ];
     const findings = findWalks(swapping, walks);
-    const filled = planState(swapping, findings).filter((s) => s.finding);
-    expect(filled.map((s) => `${s.item.variant} ${s.finding?.walkId}`)).toEqual([
-      'plain 2',
-      'ends swapped 1',
-    ]);
+    const filled = planState(swapping, findings).filter((s) => s.walk);
+    expect(filled.map((s) => `${s.item.variant} ${s.walk?.walkId}`)).toEqual(['plain 2', 'ends swapped 1']);
     expect(rangesByPath(swapping, findings, 'first dropout')[0]?.summary.n).toBe(1);
   });
 

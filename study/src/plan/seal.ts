@@ -1,11 +1,10 @@
 import { blindLabels } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
-import type { Finding } from '../results/findings.ts';
-import { planState } from './plannedWalks.ts';
+import { planState, type Walked } from './plannedWalks.ts';
 
 /** Names sealed behind letters while the plan is blind and its walks are not all in. */
-export const isSealed = (setup: Setup, findings: readonly Finding[]): boolean =>
-  setup.plan.blind === true && planState(setup, findings).some((s) => !s.finding);
+export const isSealed = (setup: Setup, walks: readonly Walked[]): boolean =>
+  setup.plan.blind === true && planState(setup, walks).some((s) => !s.walk);
 
 /** The set-up as one who judges by ear may see it: letters for names, and nothing that gives them away. */
 export function seal(setup: Setup, key: string): Setup {

@@ -21,7 +21,7 @@ import {
   type StoredWalk,
 } from '@urvek/contract';
 import { againstEarlier } from '../judge/earlier.ts';
-import { judgeComparison } from '../judgement.ts';
+import { Study } from '../study.ts';
 import { findWalks } from '../results/findings.ts';
 import { eventsCsv, findingsCsv, marksCsv, readingsCsv, routesOf, walksCsv } from './exports.ts';
 import { LEFT_OUT, withhold, withoutWords } from './withhold.ts';
@@ -145,10 +145,10 @@ describe('what is withheld', () => {
 
   test('changes no estimate', () => {
     const { file: out } = withhold(file(), { ...all, words: [] });
-    const before = judgeComparison(setup, walks).ranges[0]?.summary.productRatios[0]?.estimate;
-    expect(judgeComparison(out.setup, out.walks).ranges[0]?.summary.productRatios[0]?.estimate).toEqual(
-      before,
-    );
+    const before = Study.ofLogs(setup, walks).judgement().ranges[0]?.summary.productRatios[0]?.estimate;
+    expect(
+      Study.ofLogs(out.setup, out.walks).judgement().ranges[0]?.summary.productRatios[0]?.estimate,
+    ).toEqual(before);
     expect(before?.ratio).toBeGreaterThan(1.2);
   });
 
@@ -176,7 +176,7 @@ describe('what is withheld', () => {
 
 describe('tables', () => {
   const findings = findWalks(setup, walks);
-  const judged = judgeComparison(setup, walks);
+  const judged = Study.ofLogs(setup, walks).judgement();
   test.each([
     ['walks', walksCsv(setup, findings), 6],
     ['marks', marksCsv(findings), 18],

@@ -200,7 +200,9 @@ describe('what Ranges draws', () => {
 
   test('a scale error is that of the worst method', () => {
     expect(
-      scaleOfMarks(findWalks(setup, [walk(1, 'clip', 'x', [], 'paces'), walk(2, 'clip', 'x', [])])),
+      scaleOfMarks(
+        findWalks(setup, [walk(1, 'clip', 'x', [], 'paces'), walk(2, 'clip', 'x', [])]).map((f) => f.trace),
+      ),
     ).toEqual({ method: 'paces', scale: 0.03 });
     expect(scaleOfMarks([])).toEqual({ method: undefined, scale: 0 });
   });

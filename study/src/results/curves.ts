@@ -4,7 +4,7 @@ import { productOf } from './findings.ts';
 import { type HitsCurve, hitsCurves } from './hits.ts';
 import { type HoldCurve, holdCurves } from './hold.ts';
 import { type CheckpointMatrix, checkpointMatrix } from './matrix.ts';
-import type { PathRanges } from './ranges.ts';
+import type { PathRanges, RangeView } from './ranges.ts';
 import { type ThroughputFindings, throughputFindings } from './throughput.ts';
 
 /** Everything that stage Ranges draws beside the tape of one path. */
@@ -27,11 +27,11 @@ export const pathCurves = (setup: Setup, range: PathRanges): PathCurves => ({
 });
 
 /** Whether the products of a range come with a single unit each. */
-export const unitsOf = (setup: Setup, range: PathRanges): Map<string, number> => {
+export const unitsOf = (setup: Setup, range: Pick<RangeView, 'walks'>): Map<string, number> => {
   const units = new Map<string, Set<string>>();
-  for (const finding of range.findings) {
-    const product = productOf(setup, finding);
-    const rig = product?.rigs.find((r) => r.id === finding.header.rigId);
+  for (const walk of range.walks) {
+    const product = productOf(setup, walk);
+    const rig = product?.rigs.find((r) => r.id === walk.header.rigId);
     if (product && rig) units.set(product.name, (units.get(product.name) ?? new Set()).add(rig.unitMobileId));
   }
   return new Map([...units].map(([name, of]) => [name, of.size]));

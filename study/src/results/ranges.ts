@@ -3,23 +3,43 @@ import {
   type Criterion,
   type RangeSummary,
   type Side,
-  summariseRanges,
+  outcomeOf,
   walkIntervals,
+  type Direction,
+  type DistanceMethod,
+  type WalkMode,
   type WalkInterval,
   type WalkIntervalRow,
 } from '@urvek/core';
-import { criterionFor, type WantedCriterion, type Setup } from '@urvek/contract';
+import { criterionFor, type WantedCriterion, type Setup, type WalkHeader } from '@urvek/contract';
+import { summarise } from './summarise.ts';
 import { type SetupPath, type Finding, speaking, productOf } from './findings.ts';
 
 /** "Incline", or "Incline, Microphone" where several kinds are compared. */
 export const rangeTitle = (
   { products }: Setup,
-  { path, kindId }: Pick<PathRanges, 'path' | 'kindId'>,
+  { path, kindId }: Pick<RangeView, 'path' | 'kindId'>,
 ): string =>
   new Set(products.map((p) => p.kindId)).size > 1 ? `${path.name}, ${kindOf(kindId).name}` : path.name;
 
-/** Estimates of one kind of product on one path by one criterion. */
-export interface PathRanges {
+/** One walk, as far as a range asks. */
+export interface RangeWalk {
+  readonly walkId: string;
+  readonly label: string;
+  readonly header: WalkHeader;
+  readonly product: string;
+  /** By the range's criterion and direction; absent: no outcome, or still under way. */
+  readonly interval: { readonly heldM: number; readonly failedM: number | undefined } | undefined;
+  readonly finished: boolean;
+  readonly mode: WalkMode;
+  readonly simulated: boolean;
+  readonly methods: readonly DistanceMethod[];
+  readonly directions: readonly Direction[];
+  readonly reconnections: Finding['trace']['reconnections'];
+}
+
+/** Estimates of one kind of product on one path by one criterion, as they are shown. */
+export interface RangeView {
   readonly id: string;
   readonly path: SetupPath;
   readonly kindId: string;
@@ -27,8 +47,30 @@ export interface PathRanges {
   /** The direction asked for; absent: whatever was walked. */
   readonly side: Side | undefined;
   readonly summary: RangeSummary;
+  readonly walks: readonly RangeWalk[];
+}
+
+/** The same with all that is known of its walks: it stays where it was worked out. */
+export interface PathRanges extends RangeView {
   readonly findings: readonly Finding[];
 }
+
+export const viewOf = ({ findings: _, ...view }: PathRanges): RangeView => view;
+
+/** A walk as a range shows it. */
+export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): RangeWalk => ({
+  walkId: finding.walkId,
+  label: finding.label,
+  header: finding.header,
+  product: finding.product,
+  interval: finding.trace.endReason ? outcomeOf(finding, criterion, side).interval : undefined,
+  finished: finding.trace.endReason !== undefined,
+  mode: finding.trace.begin.body.mode ?? 'continuous',
+  simulated: finding.trace.begin.body.simulatedSeed !== undefined,
+  methods: finding.trace.methods,
+  directions: finding.directions.map((d) => d.direction),
+  reconnections: finding.trace.reconnections,
+});
 
 /** Paths are estimated apart, and kinds: an advantage in the open says nothing about the shed, a remote nothing about a microphone. */
 export function rangesByPath(
@@ -38,24 +80,23 @@ export function rangesByPath(
   side?: Side,
 ): PathRanges[] {
   const kinds = [...new Set(setup.products.map((p) => p.kindId))];
+  const kindOfProduct = new Map(setup.products.map((p) => [p.id, p.kindId]));
+  const cells = new Map<string, Finding[]>();
+  for (const f of speaking(findings)) {
+    const id = `${f.header.pathId}-${kindOfProduct.get(f.header.productId)}`;
+    const own = cells.get(id);
+    if (own) own.push(f);
+    else cells.set(id, [f]);
+  }
   return setup.paths.flatMap((path) =>
     kinds.flatMap((kindId): PathRanges[] => {
-      const own = speaking(findings).filter(
-        (f) => f.header.pathId === path.id && productOf(setup, f)?.kindId === kindId,
-      );
+      const id = `${path.id}-${kindId}`;
+      const own = cells.get(id) ?? [];
       const criterion = criterionFor(wanted, kindId);
       if (own.length === 0 && kinds.length > 1) return [];
-      return [
-        {
-          id: `${path.id}-${kindId}`,
-          path,
-          kindId,
-          criterion,
-          side,
-          findings: own,
-          summary: summariseRanges(walkRows(setup, own, criterion, side)),
-        },
-      ];
+      const walks = own.map((f) => rangeWalk(f, criterion, side));
+      const summary = summarise(walkRows(setup, own, criterion, side));
+      return [{ id, path, kindId, criterion, side, findings: own, walks, summary }];
     }),
   );
 }
@@ -77,7 +118,7 @@ export function acrossPaths(setup: Setup, ranges: readonly PathRanges[]): Across
           {
             kindId,
             criterion: first.criterion,
-            summary: summariseRanges(own.flatMap((r) => walkRows(setup, r.findings, r.criterion, r.side))),
+            summary: summarise(own.flatMap((r) => walkRows(setup, r.findings, r.criterion, r.side))),
           },
         ]
       : [];
@@ -116,7 +157,8 @@ export function intervalRows(
   side?: Side,
 ): WalkIntervalRow[] {
   const rows = walkRows(setup, findings, wanted, side);
-  const twoUnits = rows.some((r) => rows.some((q) => q.product === r.product && q.unit !== r.unit));
+  const unitOf = new Map(rows.map((r) => [r.product, r.unit]));
+  const twoUnits = rows.some((r) => unitOf.get(r.product) !== r.unit);
   return rows.map(({ finding, unit, ...row }) => ({
     ...row,
     direction: side ?? finding.directions.map((d) => d.direction).join(' and '),

@@ -183,7 +183,7 @@ describe('the set-up', () => {
       '2b',
       '2a',
     ]);
-    expect(planState(setup, []).every((s) => s.finding === undefined)).toBe(true);
+    expect(planState(setup, []).every((s) => s.walk === undefined)).toBe(true);
     const verdicts = judgeClaims(setup, rangesByPath(setup, [], 'first dropout'));
     expect(verdicts.map((v) => v.verdict.outcome)).toEqual(['not tested', 'not tested']);
   });
@@ -245,8 +245,8 @@ describe('what follows from set-up and logs', () => {
   });
 
   test('finished walks fill the plan in order', () => {
-    expect(planState(setup, findings).map((s) => s.finding?.walkId)).toEqual(['w1', 'w2', undefined, 'w3']);
-    expect(planState(setup, []).map((s) => s.finding)).toEqual([undefined, undefined, undefined, undefined]);
+    expect(planState(setup, findings).map((s) => s.walk?.walkId)).toEqual(['w1', 'w2', undefined, 'w3']);
+    expect(planState(setup, []).map((s) => s.walk)).toEqual([undefined, undefined, undefined, undefined]);
   });
 
   test('the rows of the file carry criterion and direction; units are counted by what was carried', () => {

@@ -12,6 +12,7 @@ import type {
   WantedCriterion,
 } from '@urvek/contract';
 import type { Side, WalkEvent } from '@urvek/core';
+import type { Withholding } from '@urvek/study';
 
 /** An answer of the base that says no. */
 export class Refused extends Error {
@@ -55,7 +56,8 @@ export const base = {
   importWhole: (file: unknown) => call<Comparison>('POST', '/comparisons/import', file),
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
-  walks: (id: string) => call<StoredWalk[]>('GET', `/comparisons/${id}/walks`),
+  events: (walkId: string) => call<WalkEvent[]>('GET', `/walks/${walkId}/events`),
+  withheld: (id: string) => call<Withholding[]>('GET', `/comparisons/${id}/withheld`),
   importWalks: (id: string, walks: readonly StoredWalk[]) =>
     call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }),
   lan: () => call<LanState>('GET', '/lan'),

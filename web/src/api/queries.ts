@@ -1,18 +1,13 @@
-import * as Comlink from 'comlink';
+import type { Comparison, ComparisonUpdate, WantedCriterion } from '@urvek/contract';
+import type { Side, WalkEvent } from '@urvek/core';
+import type { JudgementView, PathCurves } from '@urvek/study';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
-import {
-  EMPTY_SETUP,
-  type Comparison,
-  type ComparisonUpdate,
-  type StoredWalk,
-  type WantedCriterion,
-} from '@urvek/contract';
-import { type Side, keyText } from '@urvek/core';
-import { findWalks, type Finding, type Judgement, type PathCurves } from '@urvek/study';
+import * as Comlink from 'comlink';
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { fieldLog } from '../field/fieldLog.ts';
-import type { FindingsWorker } from '../workers/findings.worker.ts';
+import { joinedLog } from '../workers/entries.ts';
+import type { Of, Overview, StudyWorker } from '../workers/study.worker.ts';
 import { base } from './client.ts';
 
 export const useComparisons = () => useQuery({ queryKey: ['comparisons'], queryFn: base.comparisons });
@@ -44,97 +39,112 @@ export function useFieldLog<T>(query: () => Promise<T>, key: string): T | undefi
   return value;
 }
 
-const localWalks = (comparisonId: string) => async (): Promise<StoredWalk[]> => {
-  const walks = await fieldLog.walks.where({ comparisonId }).toArray();
-  return Promise.all(walks.map(async (w) => ({ header: w.header, log: await fieldLog.logOf(w.id) })));
-};
+let worker: Comlink.Remote<StudyWorker> | undefined;
+/** The studies of this page: one worker holds them all, and answers what stages ask. */
+export const studies = (): Comlink.Remote<StudyWorker> =>
+  (worker ??= Comlink.wrap<StudyWorker>(
+    new Worker(new URL('../workers/study.worker.ts', import.meta.url), { type: 'module' }),
+  ));
 
-/** Walks at the base and on this device, one log each. */
-export function useWalks(comparisonId: string): { walks: StoredWalk[] | undefined; error: Error | null } {
-  const { data: atBase, error } = useQuery({
-    queryKey: ['walks', comparisonId],
-    queryFn: () => base.walks(comparisonId),
-  });
-  const here = useFieldLog(localWalks(comparisonId), comparisonId);
-  const walks = useMemo(
-    () => (here && (atBase || error) ? joined(atBase ?? [], here) : undefined),
-    [atBase, here, error],
-  );
-  return { walks, error };
-}
+/** What this device has of a comparison's finished walks, in a word that changes when it does. */
+const localState = (comparisonId: string) => async (): Promise<string> =>
+  (await fieldLog.walks.where({ comparisonId }).toArray())
+    // A walk under way is followed by its own screen; the study takes it in when it ends.
+    .map((w) => `${w.id}:${w.underWay ? 'under way' : w.nextSeq}`)
+    .join();
 
-function joined(atBase: readonly StoredWalk[], here: readonly StoredWalk[]): StoredWalk[] {
-  const walks = new Map<string, StoredWalk>();
-  for (const { header, log } of [...atBase, ...here]) {
-    const events = new Map([...(walks.get(header.id)?.log ?? []), ...log].map((e) => [keyText(e), e]));
-    walks.set(header.id, { header, log: [...events.values()] });
-  }
-  return [...walks.values()];
-}
-
-/** All that a stage needs: the comparison, its walks, and what was worked out from each log. */
+/** A comparison and its study: asked anew when the base, the set-up or this device's logs have changed. */
 export interface Workspace {
   readonly comparison: Comparison | undefined;
-  readonly walks: StoredWalk[] | undefined;
-  readonly findings: Finding[] | undefined;
+  readonly overview: Overview | undefined;
+  readonly of: Of;
+  /** Names what the study was made from. */
+  readonly madeFrom: readonly unknown[];
   readonly error: Error | null;
 }
 
-export function useWorkspace(id: string): Workspace {
+export function useWorkspace(id: string, open = false): Workspace {
   const { data: comparison, error } = useComparison(id);
-  const { walks } = useWalks(id);
-  const setup = comparison?.setup ?? EMPTY_SETUP;
-  const findings = useMemo(() => walks && findWalks(setup, walks), [setup, walks]);
-  return { comparison, walks, findings, error };
+  const here = useFieldLog(localState(id), id);
+  const atBase = useQuery({
+    queryKey: ['walks', id, comparison?.revision],
+    enabled: comparison !== undefined,
+    queryFn: () => studies().fetchBase(id),
+  });
+  const madeFrom = ['study', id, comparison?.revision, atBase.data, here] as const;
+  const of = useMemo(() => ({ id, open }), [id, open]);
+  const { data: overview, error: failed } = useQuery({
+    queryKey: [...madeFrom, 'overview', open],
+    enabled: comparison !== undefined && atBase.data !== undefined && here !== undefined,
+    queryFn: async () => {
+      await built(madeFrom, comparison as Comparison);
+      return studies().overview(of);
+    },
+    staleTime: Infinity,
+    placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
+  });
+  return { comparison, overview, of, madeFrom, error: error ?? failed };
 }
 
-let worker: Comlink.Remote<FindingsWorker> | undefined;
-const findingsWorker = (): Comlink.Remote<FindingsWorker> =>
-  (worker ??= Comlink.wrap<FindingsWorker>(
-    new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' }),
-  ));
+/** The study is built once for what it is made from, whoever asks first. */
+let building: { key: string; done: Promise<void> } | undefined;
+function built(madeFrom: readonly unknown[], comparison: Comparison): Promise<void> {
+  const key = JSON.stringify(madeFrom);
+  if (building?.key !== key) building = { key, done: studies().build(comparison) };
+  return building.done;
+}
 
-/** What a finding was made from. A sealed set-up, or one with something withheld, has other names under the same revision. */
-const madeFrom = ({ comparison, walks }: Pick<Workspace, 'comparison' | 'walks'>) => [
-  comparison?.id,
-  comparison?.revision,
-  comparison?.setup.products.map((p) => p.name),
-  comparison?.setup.paths.map((p) => p.name),
-  walks?.map((w) => `${w.header.id}:${w.log.length}`).join(),
-];
+type Asked = Pick<Workspace, 'of' | 'madeFrom'>;
 
-/** Estimates and verdicts, computed off the page's thread; keyed by what they were made from. */
-export function useFindings(
-  workspace: Pick<Workspace, 'comparison' | 'walks'>,
-  criterion?: WantedCriterion,
-  side?: Side,
-): UseQueryResult<Judgement> {
-  const { comparison, walks } = workspace;
-  const wanted = criterion ?? comparison?.setup.plan.criterion;
+/** What was answered before stands until the next is there: for the same comparison and the same kind of question. */
+const keepFor =
+  (id: string, length: number) =>
+  <T>(before: T | undefined, query?: { readonly queryKey: readonly unknown[] }): T | undefined =>
+    query?.queryKey[1] === id && query.queryKey.length === length ? before : undefined;
+
+/** An answer of the study, by a name for what is asked; kept until what it was made from changes, and shown until the next is there. */
+export function useStudy<T>(
+  { of, madeFrom }: Asked,
+  question: readonly unknown[],
+  ask: (study: Comlink.Remote<StudyWorker>, of: Of) => Promise<T>,
+  enabled = true,
+): UseQueryResult<T> {
   return useQuery({
-    queryKey: ['findings', ...madeFrom(workspace), wanted, side],
-    enabled: comparison !== undefined && walks !== undefined,
-    queryFn: () =>
-      findingsWorker().find(
-        (comparison as Comparison).setup,
-        walks as StoredWalk[],
-        wanted as WantedCriterion,
-        side,
-      ),
+    queryKey: [...madeFrom, of.open, ...question],
+    enabled,
+    queryFn: () => ask(studies(), of),
     staleTime: Infinity,
-    // What was found before a change stands until what follows from it is there.
-    placeholderData: (before, query) => (query?.queryKey[1] === comparison?.id ? before : undefined),
+    // The library cannot tell that an answer is no function.
+    placeholderData: keepFor(of.id, madeFrom.length + 1 + question.length) as never,
   });
 }
+
+/** Estimates and verdicts. */
+export const useJudgement = (
+  asked: Asked,
+  criterion?: WantedCriterion,
+  side?: Side,
+): UseQueryResult<JudgementView> =>
+  useStudy(asked, ['judgement', criterion, side], (study, of) => study.judgement(of, criterion, side));
 
 /** The curves of stage Ranges. */
 export const useCurves = (
-  workspace: { readonly comparison: Comparison; readonly walks: StoredWalk[] },
+  asked: Asked,
   criterion: WantedCriterion,
   side?: Side,
-): UseQueryResult<PathCurves[]> =>
-  useQuery({
-    queryKey: ['curves', ...madeFrom(workspace), criterion, side],
-    queryFn: () => findingsWorker().curves(workspace.comparison.setup, workspace.walks, criterion, side),
-    staleTime: Infinity,
+): UseQueryResult<readonly PathCurves[]> =>
+  useStudy(asked, ['curves', criterion, side], (study, of) => study.curves(of, criterion, side));
+
+/** One walk's whole log: what the base has of it, and what this device has. */
+export function useLog(walkId: string | undefined): readonly WalkEvent[] | undefined {
+  const { data: there, error } = useQuery({
+    queryKey: ['log', walkId],
+    enabled: walkId !== undefined,
+    queryFn: () => base.events(walkId as string),
   });
+  const here = useFieldLog(() => fieldLog.logOf(walkId ?? ''), `log ${walkId}`);
+  return useMemo(
+    () => (here && (there || error) ? joinedLog(there ?? [], here) : undefined),
+    [there, error, here],
+  );
+}

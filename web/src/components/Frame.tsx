@@ -1,10 +1,10 @@
 import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
-import { findWalks, isSealed, seal } from '@urvek/study';
+import type { Comparison } from '@urvek/contract';
+import { seal, STAGE_NAME, type WalkRow } from '@urvek/study';
 import { useMemo, type ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
-import { useFieldLog, useWorkspace } from '../api/queries.ts';
+import { useFieldLog, useWorkspace, type Workspace } from '../api/queries.ts';
 import { fieldLog, HERE, SET_ASIDE, UNFILED } from '../field/fieldLog.ts';
-import { STAGE_NAME, stageStates } from '../state/stages.ts';
 import { useUnit } from '../state/unit.ts';
 import { Loading, Trouble } from './States.tsx';
 
@@ -56,12 +56,12 @@ function FieldStatus() {
 
 /** The eight stages, in the order of the work: what is there, what is missing. */
 export function StageStrip({ id }: { id: string }) {
-  const { comparison, findings } = useWorkspace(id);
-  if (!comparison || !findings) return null;
+  const { overview } = useWorkspace(id, true);
+  if (!overview) return null;
   return (
     <nav aria-label="Stages" className="no-print overflow-x-auto border-b-2 border-ink bg-sheet">
       <ol className="flex min-w-max">
-        {stageStates(comparison.setup, findings).map(({ stage, done, text }, i) => (
+        {overview.stages.map(({ stage, done, text }, i) => (
           <li key={stage} className="flex-1">
             <NavLink
               to={`/c/${id}/${stage}`}
@@ -129,14 +129,15 @@ export function WithWorkspace({
   children: (workspace: Ready) => ReactNode;
 }) {
   const id = useComparisonId();
-  const { comparison, walks, findings, error } = useWorkspace(id);
-  const sealed = useMemo(() => {
-    if (open || !comparison || !walks || !findings || !isSealed(comparison.setup, findings)) return undefined;
-    const setup = seal(comparison.setup, id);
-    return { comparison: { ...comparison, setup }, findings: findWalks(setup, walks) };
-  }, [open, id, comparison, walks, findings]);
-  if (error && !comparison) return <Trouble error={error} />;
-  if (!comparison || !walks || !findings) return <Loading what="the comparison" />;
+  const { comparison, overview, of, madeFrom, error } = useWorkspace(id, open);
+  const shown = useMemo(
+    () =>
+      comparison && overview?.sealed ? { ...comparison, setup: seal(comparison.setup, id) } : comparison,
+    [comparison, overview?.sealed, id],
+  );
+  if (error && !overview) return <Trouble error={error} />;
+  if (!shown || !overview) return <Loading what="the comparison" />;
+  const { sealed, rows } = overview;
   return (
     <>
       {sealed && (
@@ -144,14 +145,17 @@ export function WithWorkspace({
           Blind: products are letters until all planned walks are in; the key is sealed.
         </p>
       )}
-      {children({ id, comparison, walks, findings, ...sealed, sealed: sealed !== undefined, error: null })}
+      {children({ id, comparison: shown, walks: rows, of, madeFrom, sealed })}
     </>
   );
 }
 
-type Workspace = ReturnType<typeof useWorkspace>;
-export type Ready = { [K in 'comparison' | 'walks' | 'findings']: NonNullable<Workspace[K]> } & {
-  id: string;
-  /** Names are letters here: nothing of the set-up may be saved from it. */ sealed: boolean;
-  error: null;
-};
+/** What a stage begins with; the rest it asks of the study. */
+export interface Ready extends Pick<Workspace, 'of' | 'madeFrom'> {
+  readonly id: string;
+  readonly comparison: Comparison;
+  /** Every walk in a line. */
+  readonly walks: readonly WalkRow[];
+  /** Names are letters here: nothing of the set-up may be saved from it. */
+  readonly sealed: boolean;
+}

@@ -1,9 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { EMPTY_SETUP, newRig, type Setup, type StoredWalk } from '@urvek/contract';
 import type { EventBodies, EventKind, WalkEvent } from '@urvek/core';
-import { findWalks } from '@urvek/study';
+import { nextStage, Study } from '@urvek/study';
 import { eventText } from './eventText.ts';
-import { nextStage, stageStates } from './stages.ts';
 
 const product = (id: string): Setup['products'][number] => ({
   id,
@@ -76,7 +75,7 @@ const walk = (id: string, productId: string, end: boolean): StoredWalk => ({
 
 describe('where a comparison stands', () => {
   const next = (setup: Setup, walks: StoredWalk[]): string | undefined =>
-    nextStage(stageStates(setup, findWalks(setup, walks)))?.stage;
+    nextStage(Study.ofLogs(setup, walks).stages())?.stage;
 
   test('the first stage that wants something is named', () => {
     expect(next(EMPTY_SETUP, [])).toBe('kit');
@@ -88,7 +87,7 @@ describe('where a comparison stands', () => {
   });
 
   test('a walk under way is not a walk made; texts say what is there', () => {
-    const states = stageStates(full, findWalks(full, [walk('x', 'a', true), walk('y', 'b', false)]));
+    const states = Study.ofLogs(full, [walk('x', 'a', true), walk('y', 'b', false)]).stages();
     expect(states.map((s) => s.stage)).toEqual([
       'kit',
       'paths',

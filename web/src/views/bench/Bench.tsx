@@ -1,3 +1,4 @@
+import { studies, useComparisons, useFieldLog } from '../../api/queries.ts';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { newComparisonSchema, type ComparisonSummary, type NewComparison } from '@urvek/contract';
@@ -7,7 +8,6 @@ import { useEffect } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
-import { useComparisons, useFieldLog } from '../../api/queries.ts';
 import { Field } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { Stage } from '../../components/Frame.tsx';
@@ -23,7 +23,7 @@ export function Bench() {
     () =>
       data?.forEach((c) => {
         void client.prefetchQuery({ queryKey: ['comparison', c.id], queryFn: () => base.comparison(c.id) });
-        void client.prefetchQuery({ queryKey: ['walks', c.id], queryFn: () => base.walks(c.id) });
+        void client.prefetchQuery({ queryKey: ['walks', c.id], queryFn: () => studies().fetchBase(c.id) });
       }),
     [data, client],
   );

@@ -1,5 +1,5 @@
-import { pathSchema, type Setup } from '@urvek/contract';
 import {
+  type LevelReading,
   DISTANCE_METHODS,
   EXPOSURES,
   LEAST_STEP_M,
@@ -17,9 +17,11 @@ import {
   type Path,
   type PathLink,
 } from '@urvek/core';
-import { loggedLevels, pathLinkOf, type Finding, type SetupPath, routeFileOf } from '@urvek/study';
+import { useStudy } from '../../api/queries.ts';
+import { pathSchema, type Setup } from '@urvek/contract';
+import { pathLinkOf, type SetupPath, routeFileOf } from '@urvek/study';
 import { Plus, Trash2 } from 'lucide-react';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
@@ -58,7 +60,8 @@ export const Paths = () => (
   <WithWorkspace open>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>
 );
 
-function PathsEditor({ comparison, findings }: Ready) {
+function PathsEditor(workspace: Ready) {
+  const { comparison } = workspace;
   const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
   const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
   return (
@@ -86,7 +89,7 @@ function PathsEditor({ comparison, findings }: Ready) {
             key={field.key}
             form={form}
             index={i}
-            findings={findings}
+            workspace={workspace}
             onRemove={() => paths.remove(i)}
           />
         ))}
@@ -117,21 +120,25 @@ const ImportRoute = ({ onPaths }: { onPaths: (paths: SetupPath[]) => void }) => 
   />
 );
 
+const NO_LEVELS: readonly LevelReading[] = [];
+
 function PathCard({
   form,
   index,
-  findings,
+  workspace,
   onRemove,
 }: {
   form: SetupForm;
   index: number;
-  findings: readonly Finding[];
+  workspace: Ready;
   onRemove: () => void;
 }) {
   const at = `paths.${index}` as const;
   const path = form.watch(at);
   const errors = form.formState.errors.paths?.[index];
-  const logged = useMemo(() => loggedLevels(findings, path.id), [findings, path.id]);
+  const { data: logged = NO_LEVELS } = useStudy(workspace, ['levels', path.id], (study, of) =>
+    study.levels(of, path.id),
+  );
   // As it was when the page came: a plan that is emptied stays open.
   const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
   // What lies beyond the end while a route is being dragged is left out of the picture, not of the data.

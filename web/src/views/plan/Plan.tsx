@@ -2,12 +2,10 @@ import { planSchema, type Setup } from '@urvek/contract';
 import { attenuatorDb, pathLengthM, predictPath, type Path } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import {
-  auditPlan,
   claimFlags,
   claimOf,
   distanceClaims,
   isSealed,
-  nextPoints,
   OUTRUN,
   plannedPaths,
   plannedRigs,
@@ -17,18 +15,19 @@ import {
   planBalance,
   seal,
   type SlotState,
+  type WalkRow,
 } from '@urvek/study';
-import { useMemo } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
-import { useFindings } from '../../api/queries.ts';
+import { useJudgement, useStudy } from '../../api/queries.ts';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
 import { Field, Tick } from '../../components/Field.tsx';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
-import { Empty, Trouble } from '../../components/States.tsx';
+import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { useSettled } from '../../components/useSettled.ts';
 import { useSetupForm } from '../../components/useSetupForm.ts';
 import { localMinutes } from '../../state/clock.ts';
 import { asFigure } from '../kit/form.ts';
@@ -38,15 +37,16 @@ import { PowerPanel } from './PowerPanel.tsx';
 
 export const Plan = () => <WithWorkspace open>{(workspace) => <PlanEditor {...workspace} />}</WithWorkspace>;
 
-function PlanEditor({ comparison, findings, walks, id }: Ready) {
+function PlanEditor(workspace: Ready) {
+  const { comparison, walks, id } = workspace;
   const { form, save, error, saving } = useSetupForm(comparison, 'Plan');
   const plan = form.watch('plan');
   const setup: Setup = {
     ...comparison.setup,
     plan: planSchema.isValidSync(plan) ? plan : comparison.setup.plan,
   };
-  const blind = isSealed(setup, findings);
-  const slots = planState(blind ? seal(setup, id) : setup, findings);
+  const blind = isSealed(setup, walks);
+  const slots = planState(blind ? seal(setup, id) : setup, walks);
   return (
     <Stage
       title="Plan"
@@ -137,12 +137,7 @@ function PlanEditor({ comparison, findings, walks, id }: Ready) {
           />
         </section>
       ))}
-      {slots.length > 0 && !blind && (
-        <PlanAudit
-          workspace={{ comparison, findings, walks, id, sealed: false, error: null }}
-          setup={setup}
-        />
-      )}
+      {slots.length > 0 && !blind && <PlanAudit workspace={workspace} setup={setup} />}
       {slots.length === 0 ? (
         <div className="mt-4">
           <Empty title="Nothing to plan yet">
@@ -161,18 +156,7 @@ function PlanEditor({ comparison, findings, walks, id }: Ready) {
         <div className="mt-4 grid gap-4 lg:grid-cols-[1fr_380px]">
           <div className="grid content-start gap-4">
             <Order id={id} slots={slots} />
-            {!blind && (
-              <NextSteps
-                workspace={{
-                  comparison: { ...comparison, setup },
-                  walks,
-                  findings,
-                  id,
-                  sealed: false,
-                  error: null,
-                }}
-              />
-            )}
+            {!blind && <NextSteps workspace={workspace} setup={setup} />}
           </div>
           <Checks setup={setup} />
         </div>
@@ -199,8 +183,8 @@ function PlanEditor({ comparison, findings, walks, id }: Ready) {
   );
 }
 
-function Order({ id, slots }: { id: string; slots: SlotState[] }) {
-  const next = slots.find((s) => !s.finding);
+function Order({ id, slots }: { id: string; slots: SlotState<WalkRow>[] }) {
+  const next = slots.find((s) => !s.walk);
   return (
     <section className="sheet p-4" aria-label="Order of walks">
       <h2>Order of walks</h2>
@@ -232,9 +216,9 @@ function Order({ id, slots }: { id: string; slots: SlotState[] }) {
               </td>
               <td>{slot.item.path.name}</td>
               <td>
-                {slot.finding ? (
-                  <Link className="underline" to={`/c/${id}/trace/${slot.finding.walkId}`}>
-                    walk {slot.finding.label}
+                {slot.walk ? (
+                  <Link className="underline" to={`/c/${id}/trace/${slot.walk.walkId}`}>
+                    walk {slot.walk.label}
                   </Link>
                 ) : slot === next ? (
                   <Link className="font-bold underline" to={`/c/${id}/walk`}>
@@ -310,13 +294,12 @@ function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: string; bl
 }
 
 /** After each walk: where to look next, and what would decide what is open. */
-function NextSteps({ workspace }: { workspace: Ready }) {
-  const {
-    comparison: { setup },
-    findings,
-  } = workspace;
-  const points = nextPoints(setup, findings, setup.plan.criterion);
-  const { data } = useFindings(workspace);
+function NextSteps({ workspace, setup }: { workspace: Ready; setup: Setup }) {
+  const edited = useSettled(JSON.stringify(setup));
+  const { data: points = [] } = useStudy(workspace, ['next points', edited], (study, of) =>
+    study.nextPoints(of, JSON.parse(edited) as Setup),
+  );
+  const { data } = useJudgement(workspace);
   const open =
     data?.verdicts.flatMap((v) =>
       v.verdict.next === undefined
@@ -408,12 +391,17 @@ function Balance({ setup }: { setup: Setup }) {
 /** The audits on the plan as it stands: mending costs nothing yet. */
 function PlanAudit({ workspace, setup }: { workspace: Ready; setup: Setup }) {
   const { acknowledge, reopen, error } = useAcknowledge(workspace.comparison);
-  const audits = useMemo(() => auditPlan(setup, workspace.findings), [setup, workspace.findings]);
+  const asked = useSettled(JSON.stringify(setup));
+  const { data: audits } = useStudy(workspace, ['plan audit', asked], (study, of) =>
+    study.planAudit(of, JSON.parse(asked) as Setup),
+  );
   return (
     <section className="sheet mt-4 p-4" aria-label="Fairness of the plan">
       <h2>Is it fair?</h2>
       {error && <Trouble error={error} />}
-      {audits.length === 0 ? (
+      {!audits ? (
+        <Loading what="the audit" />
+      ) : audits.length === 0 ? (
         <p>The audit finds nothing to question in what is planned and walked so far.</p>
       ) : (
         <div className="mt-2">

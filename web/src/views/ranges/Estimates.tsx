@@ -1,27 +1,44 @@
-import { formatLength, walkIntervals, withScaleError, type LengthUnit } from '@urvek/core';
+import { formatLength, withScaleError, type LengthUnit } from '@urvek/core';
 import { endsText, estimateText, intervalText } from '@urvek/draw';
-import { scaleOfMarks, type PathRanges } from '@urvek/study';
+import { scaleOfMarks, type RangeView, type RangeWalk } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { useUnit } from '../../state/unit.ts';
 
 const shortInterval = (i: { heldM: number; failedM: number | undefined }, unit: LengthUnit): string =>
   intervalText(i, unit).replace('held to ', '').replace(', failed by ', '–');
 
+/** So many walks stand in a line; the others when they are asked for. */
+const IN_A_LINE = 12;
+
+function EachWalk({ walks }: { walks: readonly RangeWalk[] }) {
+  const [unit] = useUnit();
+  const all = walks.flatMap((w) => (w.interval ? [shortInterval(w.interval, unit)] : []));
+  if (all.length <= IN_A_LINE) return <>{all.join('; ')}</>;
+  return (
+    <details>
+      <summary className="cursor-pointer">
+        {all.slice(0, IN_A_LINE).join('; ')}; and {all.length - IN_A_LINE} more
+      </summary>
+      {all.slice(IN_A_LINE).join('; ')}
+    </details>
+  );
+}
+
 /** Below this a scale error changes no figure that is shown. */
 const SCALE_THAT_MATTERS = 0.005;
 
 /** Per product: the median with its interval, and what each walk says. */
 export function EstimateTable({
-  range: { summary, findings, criterion, side },
+  range: { summary, walks },
   area = false,
 }: {
-  range: PathRanges;
+  range: RangeView;
   area?: boolean;
 }) {
   const [unit] = useUnit();
   const show = (m: number): string => formatLength(m, unit);
   const cells = summary.fitted.filter((c) => c.walks > 0);
-  const scale = scaleOfMarks(findings);
+  const scale = scaleOfMarks(walks);
   return (
     <table className="table mt-3" data-estimates>
       <thead>
@@ -90,13 +107,7 @@ export function EstimateTable({
                 </td>
               )}
               <td className="figure text-[0.82rem]">
-                {walkIntervals(
-                  findings.filter((f) => f.product === cell.product),
-                  criterion,
-                  side,
-                )
-                  .map((i) => shortInterval(i, unit))
-                  .join('; ')}
+                <EachWalk walks={walks.filter((w) => w.product === cell.product)} />
               </td>
             </tr>
           );

@@ -1,28 +1,27 @@
-import type { Setup } from '@urvek/contract';
-import { formatLength, RETURN_CRITERIA, summariseRanges, type Criterion } from '@urvek/core';
+import { formatLength, RETURN_CRITERIA, type Criterion } from '@urvek/core';
 import { estimateText } from '@urvek/draw';
-import { walkRows, type PathRanges } from '@urvek/study';
-import { useMemo } from 'react';
+import type { RangeView } from '@urvek/study';
+import { useStudy } from '../../api/queries.ts';
+import type { Ready } from '../../components/Frame.tsx';
 import { useUnit } from '../../state/unit.ts';
 
 const SHOWN: readonly Criterion[] = ['lost', ...RETURN_CRITERIA];
 
 /** Where it came back, beside where it was lost. */
-export function Hysteresis({ setup, range }: { setup: Setup; range: PathRanges }) {
+export function Hysteresis({ workspace, range }: { workspace: Ready; range: RangeView }) {
   const [unit] = useUnit();
-  const summaries = useMemo(
-    () =>
-      SHOWN.map((criterion) => ({
-        criterion,
-        summary: summariseRanges(walkRows(setup, range.findings, criterion, range.side)),
-      })),
-    [setup, range],
+  const { data } = useStudy(workspace, ['hysteresis', range.id, range.side], (study, of) =>
+    study.summaries(of, range.id, SHOWN, range.side),
   );
-  const products = [...new Set(range.findings.map((f) => f.product))];
-  const resets = range.findings.flatMap((f) =>
-    f.trace.reconnections
+  const summaries = SHOWN.flatMap((criterion, i) => {
+    const summary = data?.[i];
+    return summary ? [{ criterion, summary }] : [];
+  });
+  const products = [...new Set(range.walks.map((w) => w.product))];
+  const resets = range.walks.flatMap((w) =>
+    w.reconnections
       .filter((r) => r.how !== 'by itself')
-      .map((r) => ({ ...r, product: f.product, label: f.label })),
+      .map((r) => ({ ...r, product: w.product, label: w.label })),
   );
   if (summaries.slice(1).every((s) => s.summary.n === 0)) return null;
   return (

@@ -1,17 +1,10 @@
+import { studies, useComparisons } from '../../api/queries.ts';
 import { useQuery } from '@tanstack/react-query';
 import { stateOf, type Grade } from '@urvek/core';
-import {
-  checkpointMatrix,
-  findWalks,
-  rangesByPath,
-  type CheckpointMatrix,
-  type MatrixCell,
-  type PathRanges,
-} from '@urvek/study';
+import { type CheckpointMatrix, type MatrixCell, type RangeView } from '@urvek/study';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { base } from '../../api/client.ts';
-import { useComparisons } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
 import { useComparisonId } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
@@ -30,7 +23,7 @@ const GradeMark = ({ grade }: { grade: Grade }) => (
 type Places = CheckpointMatrix['checkpoints'];
 
 /** Stop and call: who was heard where, each way; links that work one way only are named. */
-export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: PathRanges }) {
+export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: RangeView }) {
   const id = useComparisonId();
   const { data: comparisons } = useComparisons();
   const [other, setOther] = useState('');
@@ -120,15 +113,8 @@ function Earlier({ id, places, kindId }: { id: string; places: Places; kindId: s
   const { data } = useQuery({
     queryKey: ['matrix', id, kindId],
     queryFn: async () => {
-      const [comparison, walks] = await Promise.all([base.comparison(id), base.walks(id)]);
-      const ranges = rangesByPath(comparison.setup, findWalks(comparison.setup, walks), 'by kind').filter(
-        (r) => r.kindId === kindId,
-      );
-      return {
-        title: comparison.title,
-        when: walks[0]?.header.startedMs,
-        matrices: ranges.map((r) => checkpointMatrix(r)),
-      };
+      const comparison = await base.comparison(id);
+      return { title: comparison.title, ...(await studies().matrices(comparison, kindId)) };
     },
   });
   if (!data) return null;

@@ -1,5 +1,5 @@
+import { type LengthUnit, INTERVAL_METHOD, pathLengthM, SIDES, type Side } from '@urvek/core';
 import type { WantedCriterion } from '@urvek/contract';
-import { INTERVAL_METHOD, pathLengthM, SIDES, type Side } from '@urvek/core';
 import {
   rangeLanes,
   separationGround,
@@ -8,12 +8,12 @@ import {
   thinnessOf,
   type TapeOptions,
 } from '@urvek/draw';
-import { rangeTitle, type PathCurves, type PathRanges } from '@urvek/study';
+import { rangeTitle, type PathCurves, type RangeView } from '@urvek/study';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
-import { useCurves, useFindings } from '../../api/queries.ts';
+import { useCurves, useJudgement } from '../../api/queries.ts';
 import { SaveAs } from '../../components/Chart.tsx';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
@@ -41,9 +41,9 @@ function RangesStage(workspace: Ready) {
   const [side, setSide] = useState<Side>();
   const [exponent, setExponent] = useState(USUAL_EXPONENT);
   const [area, setArea] = useState(false);
-  const { data, error } = useFindings(workspace, criterion, side);
+  const { data, error } = useJudgement(workspace, criterion, side);
   const { data: curves } = useCurves(workspace, criterion, side);
-  const ranges = data?.ranges.filter((r) => r.findings.length > 0);
+  const ranges = data?.ranges.filter((r) => r.walks.length > 0);
   return (
     <Stage
       title="Ranges"
@@ -107,14 +107,8 @@ function RangesStage(workspace: Ready) {
   );
 }
 
-const lanesOf = (
-  { summary, findings, criterion, side }: PathRanges,
-  walks: boolean,
-  unit: Parameters<typeof rangeLanes>[3],
-) =>
-  summary.fitted
-    .filter((c) => c.walks > 0)
-    .flatMap((cell) => rangeLanes(cell, findings, criterion, unit, side).slice(0, walks ? undefined : 1));
+const lanesOf = ({ summary, walks }: RangeView, each: boolean, unit: LengthUnit) =>
+  summary.fitted.filter((c) => c.walks > 0).flatMap((cell) => rangeLanes(cell, each ? walks : [], unit));
 
 /** The picture that answers "how far is each good for" on one path. */
 export function RangesTape({
@@ -123,7 +117,7 @@ export function RangesTape({
   walks = true,
   onPoint,
 }: {
-  range: PathRanges;
+  range: RangeView;
   claims?: TapeOptions['claims'];
   walks?: boolean;
   onPoint?: (groupId: string) => void;
@@ -144,7 +138,7 @@ export function RangesTape({
 /** Width of a tape for publication, px. */
 const PUBLISHED_PX = 1160;
 
-export function SaveTape({ range, claims }: { range: PathRanges; claims?: TapeOptions['claims'] }) {
+export function SaveTape({ range, claims }: { range: RangeView; claims?: TapeOptions['claims'] }) {
   const [unit] = useUnit();
   const scene = () =>
     tapeScene({
@@ -176,7 +170,7 @@ function PathSection({
   area,
 }: {
   workspace: Ready;
-  range: PathRanges;
+  range: RangeView;
   curves: PathCurves | undefined;
   exponent: number;
   area: boolean;
@@ -222,7 +216,7 @@ function PathSection({
           <SaveTape range={range} />
           <EstimateTable range={range} area={area} />
           <Ratios range={range} exponent={exponent} />
-          <Hysteresis setup={setup} range={range} />
+          <Hysteresis workspace={workspace} range={range} />
         </>
       )}
       {!curves && <Loading what="the curves" />}

@@ -1,6 +1,6 @@
 import { kindOf, ratioInDb, type Ends, type RatioFinding } from '@urvek/core';
 import { COLOUR, endsText } from '@urvek/draw';
-import type { AcrossPaths, PathRanges } from '@urvek/study';
+import type { AcrossPaths, RangeView } from '@urvek/study';
 import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame } from '../../components/chartStyle.ts';
@@ -51,7 +51,7 @@ export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?:
   );
 }
 
-export const Ratios = ({ range: { summary }, exponent }: { range: PathRanges; exponent: number }) => (
+export const Ratios = ({ range: { summary }, exponent }: { range: RangeView; exponent: number }) => (
   <div className="mt-3">
     <ul className="grid gap-1">
       {summary.productRatios.map((ratio) => (
@@ -95,7 +95,7 @@ interface Entry {
 }
 
 /** Does the advantage hold in the wagon shed as in the open? One line a path, and all paths together. */
-export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readonly PathRanges[] }) {
+export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readonly RangeView[] }) {
   const own = ranges.filter((r) => r.kindId === across.kindId && r.summary.n > 0);
   return (
     <section className="sheet mb-4 p-4" aria-label={`${kindOf(across.kindId).name} across paths`} data-forest>

@@ -1,10 +1,8 @@
-import { PLAIN_REPORT, writeInterchange, type Comparison } from '@urvek/contract';
-import { REPORT_FORMS, reportOf, reportText, SIMULATED, type ReportForm } from '@urvek/draw';
-import { findWalks, withhold, type Finding, type Judgement } from '@urvek/study';
-import { format } from 'date-fns';
+import { REPORT_FORMS, reportText, SIMULATED, type ReportDocument, type ReportForm } from '@urvek/draw';
+import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy, Printer } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { useFindings } from '../../api/queries.ts';
+import { useState } from 'react';
+import { useStudy } from '../../api/queries.ts';
 import { WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
@@ -15,30 +13,13 @@ import { ReportSettings } from './ReportSettings.tsx';
 
 export const Report = () => <WithWorkspace>{(workspace) => <ReportPage {...workspace} />}</WithWorkspace>;
 
-/** What goes out: the comparison without what its report withholds. */
-function useGoingOut(workspace: Ready) {
-  const { comparison, walks } = workspace;
-  return useMemo(() => {
-    const { id, title, question, demo, setup } = comparison;
-    const { file, left } = withhold(
-      writeInterchange({ id, title, question, simulated: demo }, setup, walks),
-      (setup.report ?? PLAIN_REPORT).withheld,
-    );
-    const out: Comparison = {
-      ...comparison,
-      title: file.comparison.title,
-      question: file.comparison.question,
-      setup: file.setup,
-    };
-    return { comparison: out, walks: [...file.walks], findings: findWalks(file.setup, file.walks), left };
-  }, [comparison, walks]);
-}
-
 /** One page to stand behind: every figure comes from the log. */
 function ReportPage(workspace: Ready) {
-  const { left, ...out } = useGoingOut(workspace);
-  const { data, error } = useFindings(out);
   const [form, setForm] = useState<ReportForm>('long');
+  const [unit] = useUnit();
+  const { data, error } = useStudy(workspace, ['report', form, unit], (study, of) =>
+    study.report(of, form, unit),
+  );
   if (error) return <Trouble error={error} />;
   if (!data) return <Loading what="the report" />;
   return (
@@ -64,37 +45,25 @@ function ReportPage(workspace: Ready) {
           Print or save as PDF
         </button>
       </div>
-      {!workspace.sealed && <ReportSettings comparison={workspace.comparison} left={left} />}
-      <Files
-        id={workspace.id}
-        criterion={workspace.comparison.setup.plan.criterion}
-        routes={out.comparison.setup.paths.some((p) => p.fixedEnd)}
-      />
-      <Sheet workspace={workspace} out={out} judged={data} form={form} />
+      {!workspace.sealed && <ReportSettings comparison={workspace.comparison} />}
+      <Files id={workspace.id} criterion={workspace.comparison.setup.plan.criterion} routes={data.routes} />
+      <Sheet workspace={workspace} document={data.document} judged={data.judged} form={form} />
     </main>
   );
 }
 
 function Sheet({
   workspace,
-  out: {
-    comparison: { title, question, setup },
-    findings,
-  },
+  document,
   judged,
   form,
 }: {
   workspace: Ready;
-  out: { comparison: Comparison; findings: Finding[] };
-  judged: Judgement;
+  document: ReportDocument;
+  judged: JudgementView;
   form: ReportForm;
 }) {
-  const [unit] = useUnit();
   const notice = useNotice();
-  const document = reportOf(
-    { title, question, setup, findings, judged, unit, day: (ms) => format(ms, 'd MMMM yyyy') },
-    form,
-  );
   const walked = judged.ranges.flatMap((r) => r.summary.fitted);
   const carried = {
     walks: walked.reduce((sum, c) => sum + c.walks, 0),

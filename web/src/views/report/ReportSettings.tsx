@@ -1,5 +1,6 @@
 import { PLAIN_REPORT, type Comparison, type ReportSettings as Settings } from '@urvek/contract';
-import type { Withholding } from '@urvek/study';
+import { useQuery } from '@tanstack/react-query';
+import { base } from '../../api/client.ts';
 import { useId, useState } from 'react';
 import { useSaveComparison } from '../../api/queries.ts';
 import { Field, Tick } from '../../components/Field.tsx';
@@ -7,13 +8,12 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 
 /** Who paid, and what stays private: in the report and in every file that leaves. */
-export function ReportSettings({
-  comparison,
-  left,
-}: {
-  comparison: Comparison;
-  left: readonly Withholding[];
-}) {
+export function ReportSettings({ comparison }: { comparison: Comparison }) {
+  // Counted by the base, which has the logs; out of its reach nothing is counted, and nothing leaves.
+  const { data: left = [] } = useQuery({
+    queryKey: ['withheld', comparison.id, comparison.revision],
+    queryFn: () => base.withheld(comparison.id),
+  });
   const { title, question, revision, setup } = comparison;
   const report = setup.report ?? PLAIN_REPORT;
   const { withheld } = report;

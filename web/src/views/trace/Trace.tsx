@@ -1,3 +1,6 @@
+import { Loading, Empty, Trouble } from '../../components/States.tsx';
+import { useLog, useStudy, useFieldLog } from '../../api/queries.ts';
+import type { WalkRow, Finding } from '@urvek/study';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import {
   CRITERIA,
@@ -20,16 +23,13 @@ import {
   type WalkEvent,
 } from '@urvek/core';
 import { COLOUR, intervalText, travelledGround, walkLanes } from '@urvek/draw';
-import type { Finding } from '@urvek/study';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useFieldLog } from '../../api/queries.ts';
 import { Choice, Field } from '../../components/Field.tsx';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useNotice } from '../../components/Notice.tsx';
-import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
@@ -41,10 +41,18 @@ import { Truth } from './Truth.tsx';
 
 export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...workspace} />}</WithWorkspace>;
 
-function TraceStage({ id, comparison, walks, findings }: Ready) {
+function TraceStage(workspace: Ready) {
+  const { id, comparison, walks } = workspace;
   const { walkId } = useParams();
-  const finding = findings.find((f) => f.walkId === walkId) ?? findings.at(-1);
-  if (!finding)
+  const row = walks.find((w) => w.walkId === walkId) ?? walks.at(-1);
+  const { data: finding, error } = useStudy(
+    workspace,
+    ['finding', row?.walkId],
+    (study, of) => study.finding(of, (row as WalkRow).walkId),
+    row !== undefined,
+  );
+  const whole = useLog(row?.walkId);
+  if (!row)
     return (
       <Stage title="Trace">
         <Empty title="No walk yet">
@@ -60,7 +68,9 @@ function TraceStage({ id, comparison, walks, findings }: Ready) {
         </Empty>
       </Stage>
     );
-  const { log, joined } = joinLogs(walks.find((w) => w.header.id === finding.walkId)?.log ?? []);
+  if (error) return <Trouble error={error} />;
+  if (!finding || !whole || finding.walkId !== row.walkId) return <Loading what="the walk" />;
+  const { log, joined } = joinLogs(whole);
   return (
     <Stage
       title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`}
@@ -79,8 +89,8 @@ function TraceStage({ id, comparison, walks, findings }: Ready) {
       }
     >
       <div className="grid gap-4 lg:grid-cols-[210px_1fr]">
-        <WalkList id={id} findings={findings} current={finding.walkId} />
-        <div className="grid min-w-0 gap-4">
+        <WalkList id={id} walks={walks} current={finding.walkId} />
+        <div className="grid min-w-0 content-start gap-4">
           <section className="sheet px-3 py-2" aria-label="The walk on the tape">
             <Tape
               title={`Walk ${finding.label} of ${finding.product} on the tape`}
@@ -122,11 +132,11 @@ function FailedChecks({ finding, kindId }: { finding: Finding; kindId: string | 
   );
 }
 
-function WalkList({ id, findings, current }: { id: string; findings: Finding[]; current: string }) {
+function WalkList({ id, walks, current }: { id: string; walks: readonly WalkRow[]; current: string }) {
   return (
     <nav aria-label="Walks" className="sheet h-fit">
       <ol>
-        {findings.map((f) => (
+        {walks.map((f) => (
           <li key={f.walkId}>
             <Link
               to={`/c/${id}/trace/${f.walkId}`}
@@ -135,7 +145,7 @@ function WalkList({ id, findings, current }: { id: string; findings: Finding[]; 
             >
               {f.product} <span className="figure">{f.label}</span>
               <span className="block text-[0.8rem] font-normal text-faint">
-                {f.path.name}, {f.trace.endReason ?? 'under way'}
+                {f.path}, {f.endReason ?? 'under way'}
               </span>
             </Link>
           </li>

@@ -1,4 +1,4 @@
-import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type Judgement } from '@urvek/study';
+import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type JudgementView } from '@urvek/study';
 import type { Ready } from '../../components/Frame.tsx';
 import { Empty } from '../../components/States.tsx';
 import { RangesTape } from '../ranges/Ranges.tsx';
@@ -12,7 +12,7 @@ export function Claims({
   judged,
 }: {
   workspace: Ready;
-  judged: Judgement;
+  judged: JudgementView;
 }) {
   const onTape = judged.ranges.filter(
     (r) => r.summary.n > 0 && claimFlags(setup, r.path, r.kindId).length > 0,

@@ -1,8 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
-import { againstEarlier, findWalks } from '@urvek/study';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { base } from '../../api/client.ts';
-import { useComparisons } from '../../api/queries.ts';
+import { useComparisons, useStudy } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
@@ -12,22 +10,15 @@ import { RatioLine } from '../ranges/Ratios.tsx';
 export function Earlier({ workspace }: { workspace: Ready }) {
   const { data: all } = useComparisons();
   const [earlierId, setEarlierId] = useState('');
-  const { data, error, isFetching } = useQuery({
-    queryKey: ['earlier', earlierId],
-    enabled: earlierId !== '',
-    queryFn: async () => ({
-      comparison: await base.comparison(earlierId),
-      walks: await base.walks(earlierId),
-    }),
-  });
-  const rows = useMemo(
-    () =>
-      data &&
-      againstEarlier(
-        { setup: workspace.comparison.setup, findings: workspace.findings },
-        { setup: data.comparison.setup, findings: findWalks(data.comparison.setup, data.walks) },
-      ),
-    [data, workspace.comparison.setup, workspace.findings],
+  const {
+    data: rows,
+    error,
+    isFetching,
+  } = useStudy(
+    workspace,
+    ['earlier', earlierId],
+    async (study, of) => study.earlier(of, await base.comparison(earlierId)),
+    earlierId !== '',
   );
   return (
     <section className="sheet p-4" aria-label="Against an earlier comparison">

@@ -1,6 +1,6 @@
 import { CRITERIA, KINDS, kindOf, SIDES, USUAL_NEEDS } from '@urvek/core';
 import { marginText } from '@urvek/draw';
-import type { Judgement, NeedJudged } from '@urvek/study';
+import type { JudgementView, NeedJudged } from '@urvek/study';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
@@ -11,7 +11,7 @@ import { asFigure, newId, type SetupForm } from '../kit/form.ts';
 import { OutcomeMark } from './OutcomeMark.tsx';
 
 /** Uses against what was found, and the uses themselves. */
-export function Needs({ form, judged }: { form: SetupForm; judged: Judgement }) {
+export function Needs({ form, judged }: { form: SetupForm; judged: JudgementView }) {
   return (
     <div className="grid gap-4">
       {judged.needs.length === 0 ? (
@@ -184,7 +184,7 @@ function NeedsForm({ form }: { form: SetupForm }) {
 }
 
 /** Price and everything needed to reach the range, per metre gained. */
-function Costs({ form, judged }: { form: SetupForm; judged: Judgement }) {
+function Costs({ form, judged }: { form: SetupForm; judged: JudgementView }) {
   const products = form.watch('products');
   const currency = form.watch('currency') ?? '';
   return (

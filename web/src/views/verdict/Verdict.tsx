@@ -1,6 +1,6 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { ReactNode } from 'react';
-import { useFindings } from '../../api/queries.ts';
+import { useJudgement } from '../../api/queries.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
@@ -14,7 +14,7 @@ import { Needs } from './Needs.tsx';
 export const Verdict = () => <WithWorkspace>{(workspace) => <VerdictStage {...workspace} />}</WithWorkspace>;
 
 function VerdictStage(workspace: Ready) {
-  const { data, error } = useFindings(workspace);
+  const { data, error } = useJudgement(workspace);
   const { form, save, error: saveError, saving } = useSetupForm(workspace.comparison, 'Verdict');
   const open = data?.audits.filter((a) => a.acknowledged === undefined).length;
   const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);

@@ -1,10 +1,11 @@
-import type { Comparison, WalkHeader } from '@urvek/contract';
+import type { WalkHeader } from '@urvek/contract';
 import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
-import { auditBegin, planState, slotOf, type Finding } from '@urvek/study';
+import { planState, slotOf } from '@urvek/study';
 import { useEffect, useState } from 'react';
+import { useStudy } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage, type Ready } from '../../components/Frame.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
@@ -15,17 +16,10 @@ import { RigCheck, type Results } from './RigCheck.tsx';
 import { storageTrouble } from './device.ts';
 
 /** The next walk of the plan, or another; a walk begins with its baseline. */
-export function Begin({
-  comparison,
-  findings,
-  onBegin,
-}: {
-  comparison: Comparison;
-  findings: Finding[];
-  onBegin: (walkId: string) => void;
-}) {
-  const slots = planState(comparison.setup, findings);
-  const next = slots.find((s) => !s.finding) ?? slots[0];
+export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walkId: string) => void }) {
+  const { comparison, walks } = workspace;
+  const slots = planState(comparison.setup, walks);
+  const next = slots.find((s) => !s.walk) ?? slots[0];
   const [chosen, setChosen] = useState<number>();
   const [baseline, setBaseline] = useState<Grade>(5);
   const [checks, setChecks] = useState<Results>({});
@@ -36,6 +30,14 @@ export function Begin({
   const [error, setError] = useState<Error>();
   useEffect(() => void storageTrouble().then(setTrouble), []);
   const slot = chosen === undefined ? next : slots[chosen];
+  // A sealed plan has letters for names, and the audit would give them away.
+  const { data: audits } = useStudy(
+    workspace,
+    ['begin', slot?.item.rig.id, slot?.item.path.id, conditions],
+    (study, of) => study.beginAudit(of, (slot as NonNullable<typeof slot>).item, conditions, nowMs()),
+    slot !== undefined && !comparison.setup.plan.blind,
+  );
+  const unfair = audits?.filter((a) => a.acknowledged === undefined) ?? [];
   if (!slot)
     return (
       <Stage title="Walk">
@@ -46,12 +48,6 @@ export function Begin({
     );
   const { product, rig, path } = slot.item;
   const kind = kindOf(product.kindId);
-  // A sealed plan has letters for names, and the audit would give them away.
-  const unfair = comparison.setup.plan.blind
-    ? []
-    : auditBegin(comparison.setup, findings, slot.item, conditions, nowMs()).filter(
-        (a) => a.acknowledged === undefined,
-      );
   const begin = async (): Promise<void> => {
     const header: WalkHeader = {
       id: crypto.randomUUID(),
@@ -95,7 +91,7 @@ export function Begin({
     <Stage
       title="Walk"
       lead={
-        slots.some((s) => !s.finding)
+        slots.some((s) => !s.walk)
           ? `Next in the plan: round ${slot.round}, place ${slot.place}.`
           : 'The plan is walked; this would be an extra walk.'
       }
@@ -114,7 +110,7 @@ export function Begin({
               <option key={i} value={i}>
                 {s.item.product.name} on {s.item.path.name},{' '}
                 {s.item.variant === 'plain' ? `round ${s.round}` : s.item.variant}
-                {s.finding ? ' (walked)' : ''}
+                {s.walk ? ' (walked)' : ''}
               </option>
             ))}
           </Choice>
@@ -138,10 +134,7 @@ export function Begin({
             kind={kind}
             results={checks}
             onChange={setChecks}
-            checkedBefore={findings.some(
-              (f) =>
-                f.header.rigId === rig.id && f.trace.begin.body.checks?.some((c) => c.result !== 'not done'),
-            )}
+            checkedBefore={walks.some((w) => w.header.rigId === rig.id && w.checked)}
           />
           <div className="grid grid-cols-2 gap-3">
             <Choice label="How" value={mode} onChange={(e) => setMode(e.target.value as WalkMode)}>

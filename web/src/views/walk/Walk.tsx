@@ -57,7 +57,8 @@ export function OneTab({ children }: { children: ReactNode }) {
   return children;
 }
 
-function WalkStage({ id, comparison, findings }: Ready) {
+function WalkStage(workspace: Ready) {
+  const { id, comparison } = workspace;
   const openWalks = useFieldLog(() => fieldLog.walks.where('underWay').equals(1).toArray(), 'under-way');
   const [live, setLive] = useState<string>();
   if (!openWalks) return null;
@@ -81,5 +82,5 @@ function WalkStage({ id, comparison, findings }: Ready) {
         </Empty>
       </Stage>
     );
-  return <Begin comparison={comparison} findings={findings} onBegin={setLive} />;
+  return <Begin workspace={workspace} onBegin={setLive} />;
 }

@@ -1,5 +1,5 @@
 import type { Setup } from '@urvek/contract';
-import { plannedWalks, planState, walkRows, type Finding } from '@urvek/study';
+import { plannedWalks, planState, type Walked } from './plannedWalks.ts';
 
 export const STAGES = ['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'] as const;
 export type Stage = (typeof STAGES)[number];
@@ -24,12 +24,11 @@ export interface StageState {
 
 const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
-/** Where a comparison stands, stage by stage. */
-export function stageStates(setup: Setup, findings: readonly Finding[]): StageState[] {
+/** Where a comparison stands, stage by stage. `outcomes`: walks that say something by the plan's criterion. */
+export function stageStates(setup: Setup, walks: readonly Walked[], outcomes: number): StageState[] {
   const planned = plannedWalks(setup).length;
-  const filled = planState(setup, findings).filter((s) => s.finding).length;
-  const finished = findings.filter((f) => f.trace.endReason);
-  const judged = walkRows(setup, finished, setup.plan.criterion);
+  const filled = planState(setup, walks).filter((s) => s.walk).length;
+  const finished = walks.filter((w) => w.endReason);
   const claims = setup.products.reduce((sum, p) => sum + p.claims.length, 0);
   return [
     {
@@ -64,18 +63,18 @@ export function stageStates(setup: Setup, findings: readonly Finding[]): StageSt
     },
     {
       stage: 'ranges',
-      done: judged.length > 0,
-      text: judged.length === 0 ? 'no outcome yet' : `${count(judged.length, 'outcome')}`,
+      done: outcomes > 0,
+      text: outcomes === 0 ? 'no outcome yet' : `${count(outcomes, 'outcome')}`,
     },
     {
       stage: 'verdict',
-      done: claims > 0 && judged.length > 0,
+      done: claims > 0 && outcomes > 0,
       text: claims === 0 ? 'no claim entered' : count(claims, 'claim'),
     },
     {
       stage: 'report',
-      done: judged.length > 0,
-      text: judged.length === 0 ? 'nothing to publish' : 'ready to print',
+      done: outcomes > 0,
+      text: outcomes === 0 ? 'nothing to publish' : 'ready to print',
     },
   ];
 }

@@ -21,6 +21,9 @@ export interface WalkRow {
   pathId: string;
   startedAt: Date;
   slot: NonNullable<WalkHeader['slot']> | null;
+  /** Entries of its log, and whether one of them is its end. */
+  entries: number;
+  finished: boolean;
 }
 
 /** One event of a walk's log. Rows are inserted, never changed. */
@@ -34,6 +37,32 @@ export interface EventRow {
   body: object;
   receivedAt: Date;
 }
+
+/** What was worked out from a walk's log, as text of JSON. */
+export interface FindingRow {
+  walkId: string;
+  key: string;
+  finding: string;
+}
+
+export const findingEntity = new EntitySchema<FindingRow>({
+  name: 'walk_finding',
+  tableName: 'walk_finding',
+  columns: {
+    walkId: { type: 'uuid', primary: true, name: 'walk_id' },
+    key: { type: 'text' },
+    finding: { type: 'text' },
+  },
+  foreignKeys: [
+    {
+      target: 'walk',
+      columnNames: ['walkId'],
+      referencedColumnNames: ['id'],
+      name: 'finding_walk',
+      onDelete: 'CASCADE',
+    },
+  ],
+});
 
 /** Facts about this database: that the demo was loaded. */
 export interface FactRow {
@@ -67,6 +96,8 @@ export const walkEntity = new EntitySchema<WalkRow>({
     pathId: { type: 'text', name: 'path_id' },
     startedAt: { type: 'timestamptz', name: 'started_at' },
     slot: { type: 'jsonb', nullable: true },
+    entries: { type: 'integer', default: 0 },
+    finished: { type: 'boolean', default: false },
   },
   foreignKeys: [
     {
@@ -76,7 +107,10 @@ export const walkEntity = new EntitySchema<WalkRow>({
       name: 'walk_comparison',
     },
   ],
-  indices: [{ name: 'walk_by_comparison', columns: ['comparisonId'] }],
+  indices: [
+    { name: 'walk_by_start', columns: ['comparisonId', 'startedAt', 'id'] },
+    { name: 'walk_lately', columns: ['startedAt'] },
+  ],
 });
 
 export const eventEntity = new EntitySchema<EventRow>({
@@ -125,4 +159,36 @@ export const deviceEntity = new EntitySchema<DeviceRow>({
     revokedAt: { type: 'timestamptz', name: 'revoked_at', nullable: true },
   },
   uniques: [{ name: 'device_token', columns: ['tokenHash'] }],
+});
+
+/** Long work that was asked for. */
+export interface JobRow {
+  id: string;
+  asked: object;
+  state: string;
+  /** Share done, 0 to 1. */
+  progress: number;
+  attempts: number;
+  trouble: string | null;
+  fileName: string | null;
+  fileType: string | null;
+  fileText: string | null;
+  askedAt: Date;
+}
+
+export const jobEntity = new EntitySchema<JobRow>({
+  name: 'job',
+  tableName: 'job',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    asked: { type: 'jsonb' },
+    state: { type: 'text' },
+    progress: { type: 'real' },
+    attempts: { type: 'integer' },
+    trouble: { type: 'text', nullable: true },
+    fileName: { type: 'text', name: 'file_name', nullable: true },
+    fileType: { type: 'text', name: 'file_type', nullable: true },
+    fileText: { type: 'text', name: 'file_text', nullable: true, select: false },
+    askedAt: { type: 'timestamptz', name: 'asked_at' },
+  },
 });

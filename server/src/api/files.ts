@@ -1,0 +1,43 @@
+import { WANTED_CRITERIA } from '@urvek/contract';
+import { SIDES } from '@urvek/core';
+import { Router, type Response } from 'express';
+import * as yup from 'yup';
+import { WHOLE, withheldOf, type FileAsked } from '../publish/files.ts';
+import type { KeptFile } from '../storage/port.ts';
+import { abortWith, checkIds, type Parts } from './parts.ts';
+
+const wished = yup.object({
+  criterion: yup.string().oneOf(WANTED_CRITERIA),
+  direction: yup.string().oneOf(SIDES),
+  private: yup.string().oneOf(['kept'] as const),
+});
+
+export const sendFile = (response: Response, { name, type, text }: KeptFile): void =>
+  void response.type(type).attachment(name).send(text);
+
+/** Files of a comparison, made when they are asked for. */
+export function filesRouter({ storage, heavy }: Parts): Router {
+  const router = Router();
+  checkIds(router);
+  const answer = async (asked: FileAsked, response: Response): Promise<void> =>
+    sendFile(response, await heavy.file(asked, abortWith(response)));
+  router.get('/:id/walk-intervals.csv', async (request, response) => {
+    const { criterion, direction } = await wished.validate(request.query);
+    await answer(
+      { comparisonId: request.params.id, name: 'walk-intervals.csv', criterion, side: direction },
+      response,
+    );
+  });
+  router.get('/:id/files/:name', (request, response) =>
+    answer({ comparisonId: request.params.id, name: request.params.name }, response),
+  );
+  router.get('/:id/comparison.json', async (request, response) => {
+    const { private: kept } = await wished.validate(request.query);
+    await answer({ comparisonId: request.params.id, name: WHOLE, withPrivate: kept === 'kept' }, response);
+  });
+  router.get(
+    '/:id/withheld',
+    async (request, response) => void response.json(await withheldOf(storage, request.params.id)),
+  );
+  return router;
+}

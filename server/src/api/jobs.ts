@@ -1,0 +1,38 @@
+import { WANTED_CRITERIA } from '@urvek/contract';
+import { SIDES } from '@urvek/core';
+import { json, Router } from 'express';
+import * as yup from 'yup';
+import { FILE_NAMES } from '../publish/files.ts';
+import { sendFile } from './files.ts';
+import { checkIds, STRICT, type Parts } from './parts.ts';
+
+const askedSchema = yup
+  .object({
+    comparisonId: yup.string().uuid().required(),
+    name: yup.string().oneOf(FILE_NAMES).required(),
+    criterion: yup.string().oneOf(WANTED_CRITERIA),
+    side: yup.string().oneOf(SIDES),
+    withPrivate: yup.boolean(),
+  })
+  .noUnknown();
+
+/** Files that take long: asked for, looked after, taken away or cancelled. */
+export function jobsRouter({ storage, jobs }: Parts): Router {
+  const router = Router();
+  checkIds(router);
+  router.use(json({ limit: '10kb', strict: true }));
+  router.post('/', async (request, response) => {
+    const asked = await askedSchema.validate(request.body, STRICT);
+    await storage.getComparison(asked.comparisonId);
+    response.status(202).json(await jobs.ask(asked));
+  });
+  router.get('/:id', async (request, response) => void response.json(await jobs.state(request.params.id)));
+  router.get('/:id/file', async (request, response) =>
+    sendFile(response, await jobs.file(request.params.id)),
+  );
+  router.delete('/:id', async (request, response) => {
+    await jobs.cancel(request.params.id);
+    response.status(204).end();
+  });
+  return router;
+}

@@ -1,0 +1,30 @@
+import type { RequestHandler, Router } from 'express';
+import { NotFound, type Storage } from '../storage/port.ts';
+import type { JobQueue } from '../jobs/queue.ts';
+import type { Heavy } from '../heavy.ts';
+
+/** What a resource is made of. */
+export interface Parts {
+  readonly storage: Storage;
+  readonly heavy: Heavy;
+  readonly jobs: JobQueue;
+}
+
+/** Bodies are checked against schemas that convert nothing and name every fault. */
+export const STRICT = { strict: true, abortEarly: false } as const;
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** An id in an address that is none is not looked for. */
+export function checkIds(router: Router): void {
+  router.param('id', (_request, _response, next, id: string) =>
+    next(UUID.test(id) ? undefined : new NotFound(`no such id: ${id}`)),
+  );
+}
+
+/** Ends a long answer's work when its reader goes away. */
+export function abortWith(response: Parameters<RequestHandler>[1]): AbortSignal {
+  const controller = new AbortController();
+  response.once('close', () => controller.abort());
+  return controller.signal;
+}

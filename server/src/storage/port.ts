@@ -1,0 +1,120 @@
+import type {
+  BatchAccepted,
+  Comparison,
+  ComparisonSummary,
+  ComparisonUpdate,
+  Interchange,
+  NewComparison,
+  Setup,
+  StoredWalk,
+  WalkHeader,
+} from '@urvek/contract';
+import type { WalkEvent } from '@urvek/core';
+
+/** The thing asked for is not here. */
+export class NotFound extends Error {
+  override readonly name = 'NotFound';
+}
+
+/** What was sent contradicts what is stored; `positions` name the events of a batch. */
+export class Conflict extends Error {
+  override readonly name = 'Conflict';
+
+  constructor(
+    message: string,
+    readonly positions?: readonly number[],
+  ) {
+    super(message);
+  }
+}
+
+/** A walk as it is listed: what it is a walk of, and how far its log has come. */
+export interface ListedWalk {
+  readonly header: WalkHeader;
+  /** Entries of its log; it only grows, so that it names the log's state. */
+  readonly entries: number;
+}
+
+/** A derived finding as it is kept: text of JSON, with what it was worked out from. */
+export interface KeptFinding {
+  readonly walkId: string;
+  readonly key: string;
+  readonly json: string;
+}
+
+/** Where a page of walks goes on: start and id of the last walk of the page before. */
+export interface Cursor {
+  readonly startedMs: number;
+  readonly walkId: string;
+}
+
+export interface JobState {
+  readonly id: string;
+  readonly state: 'waiting' | 'working' | 'done' | 'failed' | 'cancelled';
+  /** Share done, 0 to 1. */
+  readonly progress: number;
+  /** How often it was begun: again, when who did it was killed. */
+  readonly attempts: number;
+  /** Why it failed. */
+  readonly trouble: string | undefined;
+}
+
+export interface KeptFile {
+  readonly name: string;
+  readonly type: string;
+  readonly text: string;
+}
+
+/** Everything the server keeps. One driver stands behind it (postgres/). */
+export interface Storage {
+  now(): Date;
+  listComparisons(): Promise<ComparisonSummary[]>;
+  /** Doing it twice is doing it once, as long as nothing was changed in between. */
+  createComparison(wanted: NewComparison, setup: Setup, demo?: boolean): Promise<Comparison>;
+  /** @throws NotFound */
+  getComparison(id: string): Promise<Comparison>;
+  /** @throws Conflict when another change came first. */
+  updateComparison(id: string, update: ComparisonUpdate): Promise<Comparison>;
+  /** Takes in a whole comparison with its walks and their logs, or nothing of it. @throws Conflict when it, or one of its walks, is here already. */
+  importComparison(file: Interchange): Promise<Comparison>;
+  /** Takes in walks with their logs, all or none. @throws Conflict when one of them is here already. */
+  importWalks(comparisonId: string, walks: readonly StoredWalk[]): Promise<void>;
+  /** Registers a walk; the same header again changes nothing. */
+  registerWalk(header: WalkHeader): Promise<void>;
+  /** Walks begun since, newest first: of them a second device names the one it joins. */
+  walksSince(ms: number): Promise<WalkHeader[]>;
+  /** Walks of a comparison in order of their start, a page at a time. */
+  listWalks(
+    comparisonId: string,
+    page?: { readonly after?: Cursor; readonly most?: number },
+  ): Promise<ListedWalk[]>;
+  /** Whole walks, logs included. */
+  walksOf(comparisonId: string): Promise<StoredWalk[]>;
+  logsOf(walkIds: readonly string[]): Promise<Map<string, WalkEvent[]>>;
+  /** @throws NotFound */
+  logOf(walkId: string): Promise<WalkEvent[]>;
+  /**
+   * Appends a batch whole or not at all. An event that is here already with the same content does nothing.
+   * @throws NotFound; Conflict naming the events whose key is taken by other content.
+   */
+  append(walkId: string, events: readonly WalkEvent[]): Promise<BatchAccepted>;
+  /** Kept findings of some walks, whatever they were worked out from. */
+  findingsOf(walkIds: readonly string[]): Promise<Map<string, KeptFinding>>;
+  keepFindings(findings: readonly KeptFinding[]): Promise<void>;
+  /** Long work, asked for by what is plain data. */
+  keepJob(id: string, asked: object): Promise<void>;
+  /** @throws NotFound */
+  jobState(id: string): Promise<JobState>;
+  /** What was asked, when it may begin or go on; undefined when it is done, failed or was cancelled. */
+  beginJob(id: string): Promise<object | undefined>;
+  /** How far it is; false when it was cancelled meanwhile. */
+  jobProgress(id: string, progress: number): Promise<boolean>;
+  finishJob(id: string, file: KeptFile): Promise<void>;
+  failJob(id: string, trouble: string): Promise<void>;
+  cancelJob(id: string): Promise<void>;
+  /** @throws NotFound until it is done. */
+  jobFile(id: string): Promise<KeptFile>;
+  fact(name: string): Promise<string | undefined>;
+  /** States a fact; false when it was stated before. */
+  stateFact(name: string, value: string): Promise<boolean>;
+}

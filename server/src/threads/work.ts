@@ -1,0 +1,60 @@
+import type { DataSource } from 'typeorm';
+import { systemClock } from '../clock.ts';
+import { derive, stale } from '../findings/keeper.ts';
+import { fileOf, type FileAsked } from '../publish/files.ts';
+import { doJob } from '../jobs/doJob.ts';
+import { openDatabase } from '../storage/postgres/database.ts';
+import { Store } from '../storage/postgres/store.ts';
+import { readInterchange, readWalks } from '@urvek/contract';
+
+/** What a thread is asked to do. Only plain data cross. */
+export type Work =
+  | {
+      readonly kind: 'derive';
+      readonly databaseUrl: string;
+      readonly comparisonId: string;
+      readonly walkIds: readonly string[];
+    }
+  | { readonly kind: 'file'; readonly databaseUrl: string; readonly asked: FileAsked }
+  | { readonly kind: 'job'; readonly databaseUrl: string; readonly jobId: string }
+  | { readonly kind: 'import'; readonly databaseUrl: string; readonly text: string }
+  | {
+      readonly kind: 'importWalks';
+      readonly databaseUrl: string;
+      readonly comparisonId: string;
+      readonly text: string;
+    };
+
+let open: { url: string; database: DataSource } | undefined;
+
+/** One connection a thread, opened when it is first needed. */
+async function storageAt(url: string): Promise<Store> {
+  if (open?.url !== url) {
+    await open?.database.destroy();
+    open = { url, database: await openDatabase(url, { migrate: false, connections: 1 }) };
+  }
+  return new Store(open.database, systemClock);
+}
+
+export default async function work(asked: Work): Promise<unknown> {
+  const storage = await storageAt(asked.databaseUrl);
+  switch (asked.kind) {
+    case 'derive': {
+      const { setup } = await storage.getComparison(asked.comparisonId);
+      const wanted = new Set(asked.walkIds);
+      const walks = (await storage.listWalks(asked.comparisonId)).filter((w) => wanted.has(w.header.id));
+      return derive(storage, setup, (await stale(storage, setup, walks)).stale);
+    }
+    case 'file':
+      return fileOf(storage, asked.asked);
+    case 'job':
+      return doJob(storage, asked.jobId);
+    case 'import':
+      return storage.importComparison(readInterchange(JSON.parse(asked.text)));
+    case 'importWalks': {
+      const walks = readWalks((JSON.parse(asked.text) as { walks?: unknown }).walks, asked.comparisonId);
+      await storage.importWalks(asked.comparisonId, walks);
+      return { walks: walks.length };
+    }
+  }
+}

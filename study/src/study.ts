@@ -1,0 +1,124 @@
+import type { Setup, StoredWalk, WantedCriterion } from '@urvek/contract';
+import type { LevelReading, Side } from '@urvek/core';
+import { auditBegin, auditComparison, auditPlan, type AuditEntry } from './audit/audits.ts';
+import type { Judgement } from './judgement.ts';
+import { judgeNeeds, costTables } from './judge/needs.ts';
+import { findLatencies } from './judge/latencies.ts';
+import { judgeClaims } from './judge/verdicts.ts';
+import { nextPoints, type NextPoint } from './plan/planning.ts';
+import { stageStates, type StageState } from './plan/stages.ts';
+import { isSealed, seal } from './plan/seal.ts';
+import { pathCurves, type PathCurves } from './results/curves.ts';
+import { deriveEntry, nameFindings, type DerivedEntry, type Finding } from './results/findings.ts';
+import { loggedLevels } from './results/levels.ts';
+import { acrossPaths, rangesByPath, type PathRanges } from './results/ranges.ts';
+import { rowOf, type WalkRow } from './results/rows.ts';
+
+/**
+ * One comparison with its walks: made once from a set-up and what was derived from the logs, indexed by id, everything else worked
+ * out when it is asked for and then kept. The same on the phone, the server and the command line.
+ *
+ * What is costly (see summarise, hits) is remembered by its content beyond the life of one study, so that a study made
+ * anew after one walk more, or a keystroke in the plan, works out only what that changes.
+ */
+export class Study {
+  readonly findings: readonly Finding[];
+  private readonly byId: ReadonlyMap<string, Finding>;
+  private readonly kept = new Map<string, unknown>();
+
+  constructor(
+    readonly setup: Setup,
+    readonly entries: readonly DerivedEntry[],
+  ) {
+    this.findings = nameFindings(setup, entries);
+    this.byId = new Map(this.findings.map((f) => [f.walkId, f]));
+  }
+
+  /** From the logs themselves. */
+  static ofLogs(setup: Setup, walks: readonly StoredWalk[]): Study {
+    return new Study(
+      setup,
+      walks.map((walk) => deriveEntry(setup, walk)),
+    );
+  }
+
+  /** The same walks under another set-up: one being edited, sealed, or as it may leave. */
+  under(setup: Setup): Study {
+    return new Study(setup, this.entries);
+  }
+
+  /** While the plan is blind and its walks are not all in: letters for names, and undefined otherwise. */
+  sealed(key: string): Study | undefined {
+    return this.once('sealed', () =>
+      isSealed(this.setup, this.rows) ? this.under(seal(this.setup, key)) : undefined,
+    );
+  }
+
+  finding(walkId: string): Finding | undefined {
+    return this.byId.get(walkId);
+  }
+
+  /** Every walk in a line: what lists, the plan and the strip of stages need. */
+  get rows(): readonly WalkRow[] {
+    return this.once('rows', () => this.findings.map(rowOf));
+  }
+
+  ranges(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathRanges[] {
+    return this.once(`ranges ${wanted} ${side}`, () => rangesByPath(this.setup, this.findings, wanted, side));
+  }
+
+  curves(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathCurves[] {
+    return this.once(`curves ${wanted} ${side}`, () =>
+      this.ranges(wanted, side).map((r) => pathCurves(this.setup, r)),
+    );
+  }
+
+  judgement(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): Judgement {
+    return this.once(`judgement ${wanted} ${side}`, () => {
+      const ranges = this.ranges(wanted, side);
+      const judged = this.ranges();
+      return {
+        ranges,
+        across: acrossPaths(this.setup, ranges),
+        verdicts: judgeClaims(this.setup, judged),
+        needs: judgeNeeds(this.setup, this.findings),
+        audits: auditComparison(this.setup, this.findings, judged),
+        latencies: findLatencies(this.setup),
+        costs: costTables(this.setup, judged),
+      };
+    });
+  }
+
+  /** Where it stands, stage by stage. */
+  stages(): readonly StageState[] {
+    return this.once('stages', () => {
+      const outcomes = this.ranges().reduce((sum, r) => sum + r.walks.filter((w) => w.interval).length, 0);
+      return stageStates(this.setup, this.rows, outcomes);
+    });
+  }
+
+  nextPoints(): readonly NextPoint[] {
+    return this.once('next points', () => nextPoints(this.setup, this.findings, this.setup.plan.criterion));
+  }
+
+  /** Fairness of the plan, what has walked counted in. */
+  planAudit(): readonly AuditEntry[] {
+    return this.once('plan audit', () => auditPlan(this.setup, this.findings));
+  }
+
+  /** What a walk about to begin would add. */
+  beginAudit(...asked: BeginAsked): readonly AuditEntry[] {
+    return auditBegin(this.setup, this.findings, ...asked);
+  }
+
+  levels(pathId: string): readonly LevelReading[] {
+    return this.once(`levels ${pathId}`, () => loggedLevels(this.findings, pathId));
+  }
+
+  private once<T>(key: string, make: () => T): T {
+    if (!this.kept.has(key)) this.kept.set(key, make());
+    return this.kept.get(key) as T;
+  }
+}
+
+type BeginAsked = Parameters<typeof auditBegin> extends [unknown, unknown, ...infer Rest] ? Rest : never;

@@ -1,0 +1,71 @@
+import type { Comparison, WalkHeader } from '@urvek/contract';
+import { keyText, type WalkEvent } from '@urvek/core';
+import { deriveEntry, type DerivedEntry } from '@urvek/study';
+import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
+
+interface Page {
+  readonly walks: readonly {
+    readonly header: WalkHeader;
+    readonly derived: DerivedEntry['derived'] | null;
+  }[];
+  readonly next?: string;
+}
+
+/** @throws when the base does not answer, or says no. */
+async function ask<T>(path: string): Promise<{ body: T; tag: string }> {
+  const response = await fetch(`/api${path}`);
+  if (!response.ok) throw new Error(`the base answered ${response.status}`);
+  return { body: (await response.json()) as T, tag: response.headers.get('etag') ?? '' };
+}
+
+export interface AtBase {
+  readonly entries: ReadonlyMap<string, DerivedEntry>;
+  /** Another one when anything of it is another. */
+  readonly tag: string;
+}
+
+/** What the base has worked out of a comparison, page by page. @throws when it is out of reach and was never seen. */
+export async function entriesAtBase(id: string): Promise<AtBase> {
+  const entries = new Map<string, DerivedEntry>();
+  const tags: string[] = [];
+  let next: string | undefined;
+  do {
+    const { body: page, tag }: { body: Page; tag: string } = await ask<Page>(
+      `/comparisons/${id}/findings${next === undefined ? '' : `?after=${next}`}`,
+    );
+    for (const { header, derived } of page.walks)
+      entries.set(header.id, { header, derived: derived ?? undefined });
+    tags.push(tag);
+    next = page.next;
+  } while (next !== undefined);
+  return { entries, tag: tags.join() };
+}
+
+/** Those, with what this device has logged and the base has not: worked out here, from both logs joined. */
+export async function withThisDevice(
+  { id, setup }: Comparison,
+  atBase: ReadonlyMap<string, DerivedEntry>,
+): Promise<DerivedEntry[]> {
+  const entries = new Map(atBase);
+  for (const { id: walkId, header } of await fieldLog.walks.where({ comparisonId: id }).toArray()) {
+    const known = atBase.has(walkId);
+    const all = await fieldLog.events.where({ walkId }).count();
+    const sent = await fieldLog.events.where({ walkId, place: AT_BASE }).count();
+    if (known && sent === all) continue;
+    const log = await fieldLog.logOf(walkId);
+    const there = known ? await eventsAtBase(walkId) : [];
+    entries.set(walkId, deriveEntry(setup, { header, log: joinedLog(there, log) }));
+  }
+  return [...entries.values()];
+}
+
+const eventsAtBase = (walkId: string): Promise<readonly WalkEvent[]> =>
+  ask<WalkEvent[]>(`/walks/${walkId}/events`).then(
+    ({ body }) => body,
+    () => [],
+  );
+
+/** One log from what the base has and what this device has, each entry once. */
+export const joinedLog = (there: readonly WalkEvent[], here: readonly WalkEvent[]): WalkEvent[] => [
+  ...new Map([...there, ...here].map((e) => [keyText(e), e])).values(),
+];
