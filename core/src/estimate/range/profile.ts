@@ -114,7 +114,7 @@ const ON_THE_TOP = 0.99;
 /** Looks at the likelihood for one end, at the most; and how near to the floor it ends, in the scale of Student's t. */
 const ROUNDS = 60;
 /** Ends of ln distance nearer than this are one: the profile of brackets that touch falls in steps. */
-const CLOSE = 1e-9;
+const CLOSE = 1e-7;
 const NEAR = 1e-11;
 
 /**
@@ -146,7 +146,7 @@ function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): numb
     const between = round % 3 === 2 || !(side * (straight - inside) > 0) ? (inside + outside) / 2 : straight;
     const next = within(newton, { from, inside, outside, between, side });
     const flat = here < 0.15 * goal;
-    const free = flat ? line.freeOf(start) : line.freeOf(top.at);
+    const free = flat ? (line.holding(next, start) ?? line.freeOf(start)) : line.freeOf(top.at);
     const ahead = !flat && step && free.map((v, i) => v + (next - theta) * (step.alongRidge[i] as number));
     guess = ahead && (ahead[ahead.length - 1] as number) > 0 ? ahead : free;
     theta = next;
@@ -166,7 +166,10 @@ function firstGuess(
   const free = line.freeOf(start);
   const step = line.solve(line.evaluate(from, free));
   const reach = step && step.curvature < 0 ? goal * Math.sqrt(n / -step.curvature) : Infinity;
-  if (!step || !(reach < FIRST_REACH)) return { theta: from + side * FIRST_REACH, guess: free };
+  if (!step || !(reach < FIRST_REACH)) {
+    const out = from + side * FIRST_REACH;
+    return { theta: out, guess: line.holding(out, start) ?? free };
+  }
   const last = free.length - 1;
   const tau = free[last] as number;
   const shrunk = tau / Math.sqrt(1 + goal * goal);

@@ -34,6 +34,8 @@ export interface Line {
   thetaAt(parameters: Float64Array): number;
   freeOf(parameters: Float64Array): Float64Array;
   expand(theta: number, free: Float64Array): Float64Array;
+  /** Free parameters with the locations of a point and the spread that brings the target to θ; undefined where none does. */
+  holding(theta: number, parameters: Float64Array): Float64Array | undefined;
   evaluate(theta: number, free: Float64Array): LineEvaluation;
   /** Undefined where the likelihood is flat. */
   solve(seen: LineEvaluation): RidgeStep | undefined;
@@ -71,6 +73,14 @@ export function onLine(data: LikelihoodData, { weights, z }: Target): Line {
       (weights.reduce((sum, w, j) => sum + w * (at[j] as number), 0) + z) / (at[last] as number),
     freeOf: (at) => Float64Array.from(free, (i) => at[i] as number),
     expand,
+    holding: (theta, at) => {
+      const tau = at[last] as number;
+      const location = weights.reduce((sum, w, j) => sum + w * (at[j] as number), 0) / tau;
+      const wanted = z / (theta - location);
+      return wanted > 0 && wanted < Infinity
+        ? Float64Array.from(free, (i) => ((at[i] as number) / tau) * wanted)
+        : undefined;
+    },
     evaluate: (theta, at) => {
       const { value, gradient: g, hessian: h } = evaluate(data, expand(theta, at));
       const tau = at[n - 1] as number;
