@@ -30,7 +30,8 @@ export default defineConfig({
   worker: { format: 'es' },
   build: {
     target: 'es2023',
-    chunkSizeWarningLimit: 1200,
+    chunkSizeWarningLimit: 700,
+    manifest: true,
     rolldownOptions: {
       // Libraries mark modules for server rendering, which a browser-only build has no use for.
       onwarn: (warning, warn) => {

@@ -57,6 +57,8 @@ export * from './numeric/binomial.ts';
 export * from './numeric/holm.ts';
 export * from './numeric/isotonic.ts';
 export * from './numeric/median.ts';
+export { mean } from './numeric/moments.ts';
+export { Z90 } from './numeric/normal.ts';
 export * from './plan/balancedOrder.ts';
 export * from './plan/blindLabels.ts';
 export * from './plan/callTimetable.ts';

@@ -1,5 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
-import { operate, predictPath, seeded, startWalk, findWalk, summariseRanges, walkIntervals, type Path, type StandIn, type WalkEvent, type Criterion } from '@urvek/core';
+import {
+  operate,
+  predictPath,
+  seeded,
+  startWalk,
+  findWalk,
+  summariseRanges,
+  walkIntervals,
+  type Path,
+  type StandIn,
+  type WalkEvent,
+  type Criterion,
+} from '@urvek/core';
 import { travelledGround } from './tape/ground.ts';
 import { predictionLane } from './tape/predictionLane.ts';
 import { rangeWalk, type RangeWalk } from '@urvek/study';

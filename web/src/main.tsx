@@ -1,31 +1,16 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { Refused } from './api/client.ts';
 import { useComparison } from './api/queries.ts';
 import { StageStrip, TopBar, useComparisonId } from './components/Frame.tsx';
 import { NoticeArea } from './components/Notice.tsx';
+import { Waiting } from './components/States.tsx';
 import { PictureStyle } from './components/Picture.tsx';
 import { askBackgroundSync, registerServiceWorker } from './field/background.ts';
 import { sync } from './field/sync.ts';
 import './styles.css';
-import { Bench } from './views/bench/Bench.tsx';
-import { Kit } from './views/kit/Kit.tsx';
-import { Paths } from './views/paths/Paths.tsx';
-import { KeySheet } from './views/plan/KeySheet.tsx';
-import { Plan } from './views/plan/Plan.tsx';
-import { RunSheet } from './views/plan/RunSheet.tsx';
-import { Ranges } from './views/ranges/Ranges.tsx';
-import { Report } from './views/report/Report.tsx';
-import { SheetImport } from './views/trace/SheetImport.tsx';
-import { Trace } from './views/trace/Trace.tsx';
-import { Trainer } from './views/trainer/Trainer.tsx';
-import { Verdict } from './views/verdict/Verdict.tsx';
-import { Devices } from './views/bench/Devices.tsx';
-import { Join, JoinedLog } from './views/walk/Join.tsx';
-import { Walk } from './views/walk/Walk.tsx';
-import { FileWalk, WalkNow } from './views/walk/WalkNow.tsx';
 
 const client = new QueryClient({
   defaultOptions: {
@@ -59,78 +44,54 @@ function ComparisonFrame() {
   );
 }
 
+/** A view is fetched when it is first gone to; the service worker has all of them at hand. */
+const view = <K extends string>(load: () => Promise<Record<K, ComponentType>>, name: K) => ({
+  lazy: async () => ({ Component: (await load())[name] }),
+});
+
+/** A page outside of a comparison. */
+const Plain = () => (
+  <>
+    <TopBar />
+    <Outlet />
+  </>
+);
+
 const router = createBrowserRouter([
   {
-    path: '/',
-    element: (
-      <>
-        <TopBar />
-        <Bench />
-      </>
-    ),
-  },
-  { path: '/trainer', element: <Trainer /> },
-  {
-    path: '/walk-now',
-    element: (
-      <>
-        <TopBar />
-        <WalkNow />
-      </>
-    ),
+    element: <Plain />,
+    HydrateFallback: Waiting,
+    children: [
+      { path: '/', ...view(() => import('./views/bench/Bench.tsx'), 'Bench') },
+      { path: '/walk-now', ...view(() => import('./views/walk/WalkNow.tsx'), 'WalkNow') },
+      { path: '/devices', ...view(() => import('./views/bench/Devices.tsx'), 'Devices') },
+      { path: '/join/:code?', ...view(() => import('./views/walk/Join.tsx'), 'Join') },
+      { path: '/joined/:walkId', ...view(() => import('./views/walk/Join.tsx'), 'JoinedLog') },
+      { path: '/file/:walkId', ...view(() => import('./views/walk/WalkNow.tsx'), 'FileWalk') },
+    ],
   },
   {
-    path: '/devices',
-    element: (
-      <>
-        <TopBar />
-        <Devices />
-      </>
-    ),
-  },
-  {
-    path: '/join/:code?',
-    element: (
-      <>
-        <TopBar />
-        <Join />
-      </>
-    ),
-  },
-  {
-    path: '/joined/:walkId',
-    element: (
-      <>
-        <TopBar />
-        <JoinedLog />
-      </>
-    ),
-  },
-  {
-    path: '/file/:walkId',
-    element: (
-      <>
-        <TopBar />
-        <FileWalk />
-      </>
-    ),
+    path: '/trainer',
+    HydrateFallback: Waiting,
+    ...view(() => import('./views/trainer/Trainer.tsx'), 'Trainer'),
   },
   {
     path: '/c/:id',
     element: <ComparisonFrame />,
+    HydrateFallback: Waiting,
     children: [
       { index: true, element: <Navigate to="kit" replace /> },
-      { path: 'kit', element: <Kit /> },
-      { path: 'paths', element: <Paths /> },
-      { path: 'plan', element: <Plan /> },
-      { path: 'key-sheet', element: <KeySheet /> },
-      { path: 'run-sheet', element: <RunSheet /> },
-      { path: 'walk', element: <Walk /> },
-      { path: 'trace/:walkId?', element: <Trace /> },
-      { path: 'import-sheet', element: <SheetImport /> },
-      { path: 'ranges', element: <Ranges /> },
-      { path: 'verdict', element: <Verdict /> },
-      { path: 'report', element: <Report /> },
+      { path: 'kit', ...view(() => import('./views/kit/Kit.tsx'), 'Kit') },
+      { path: 'paths', ...view(() => import('./views/paths/Paths.tsx'), 'Paths') },
+      { path: 'plan', ...view(() => import('./views/plan/Plan.tsx'), 'Plan') },
+      { path: 'key-sheet', ...view(() => import('./views/plan/KeySheet.tsx'), 'KeySheet') },
+      { path: 'run-sheet', ...view(() => import('./views/plan/RunSheet.tsx'), 'RunSheet') },
+      { path: 'walk', ...view(() => import('./views/walk/Walk.tsx'), 'Walk') },
+      { path: 'trace/:walkId?', ...view(() => import('./views/trace/Trace.tsx'), 'Trace') },
+      { path: 'import-sheet', ...view(() => import('./views/trace/SheetImport.tsx'), 'SheetImport') },
+      { path: 'ranges', ...view(() => import('./views/ranges/Ranges.tsx'), 'Ranges') },
+      { path: 'verdict', ...view(() => import('./views/verdict/Verdict.tsx'), 'Verdict') },
+      { path: 'report', ...view(() => import('./views/report/Report.tsx'), 'Report') },
     ],
   },
   { path: '*', element: <Navigate to="/" replace /> },

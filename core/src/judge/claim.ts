@@ -1,3 +1,4 @@
+import { Z90 } from '../numeric/normal.ts';
 import type { CellFinding, Ends } from '../estimate/range/summarise.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
@@ -126,10 +127,10 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
 function walksWanted(claim: Claim, cell: CellFinding): number | undefined {
   const { median, p10 } = cell;
   if (!median || !p10) return undefined;
-  const sigma = Math.log(median.estimateM / p10.estimateM) / 1.2815515655446004;
+  const sigma = Math.log(median.estimateM / p10.estimateM) / Z90;
   const gap =
     Math.abs(Math.log(claim.distanceM / median.estimateM)) -
-    (claim.upTo && claim.distanceM > median.estimateM ? 1.2815515655446004 * sigma : 0);
+    (claim.upTo && claim.distanceM > median.estimateM ? Z90 * sigma : 0);
   if (!(gap > 0)) return undefined;
   return Math.max(1, Math.ceil(((2 * sigma) / gap) ** 2 - cell.walks));
 }

@@ -150,4 +150,8 @@ export function normalQuantile(p: number): number {
   return z;
 }
 
+/** Two-sided 95 %, and one in ten: 1.959963984540054 and 1.2815515655446004. */
+export const Z95 = normalQuantile(0.975);
+export const Z90 = normalQuantile(0.9);
+
 export const twoSidedNormalP = (z: number): number => 2 * exp(logNormalCdf(-abs(z)));

@@ -1,3 +1,4 @@
+import { Z90 } from '../numeric/normal.ts';
 import { pathLengthM, type Path } from '../geometry/path.ts';
 import type { OutwardCriterion } from '../grade/criterion.ts';
 import { predictionWarnings, predictPoint, type LinkBudget } from './predict.ts';
@@ -20,7 +21,6 @@ export type PredictedCriterion = keyof typeof EVENT_MARGIN_DB;
 /** Shadowing that a prediction reckons with, standard deviation in dB (common practice, out of doors). */
 export const SHADOWING_SD_DB = 4;
 /** 10 % of places are worse, or better, by this many standard deviations. */
-const TENTH = 1.2815515655446004;
 
 export interface PathMargin extends RoutePoint {
   readonly marginDb: number;
@@ -56,9 +56,7 @@ export function predictPath(path: Path, link: PathLink, stepM = 0.5): PathPredic
   const firstBelow = (db: number): PathMargin | undefined => points.find((p) => p.marginDb < db);
   const events = (Object.keys(EVENT_MARGIN_DB) as PredictedCriterion[]).map((criterion): PredictedEvent => {
     const needed = EVENT_MARGIN_DB[criterion];
-    const [low, median, high] = [TENTH, 0, -TENTH].map((share) =>
-      firstBelow(needed + share * SHADOWING_SD_DB),
-    );
+    const [low, median, high] = [Z90, 0, -Z90].map((share) => firstBelow(needed + share * SHADOWING_SD_DB));
     return {
       criterion,
       lowM: low?.separationM,

@@ -1,3 +1,4 @@
+import { NEAREST_M } from '../propagation/routePoint.ts';
 import { pathLengthM, type Path } from '../geometry/path.ts';
 import { separationAtM } from '../geometry/separation.ts';
 import type { Grade } from '../grade/grade.ts';
@@ -57,7 +58,6 @@ const RECOVER_S = 1.5;
 
 export const TICK_S = 0.1;
 /** No link budget nearer than this: the far field has not begun. */
-const NEAREST_M = 1;
 
 export interface Tick {
   readonly tS: number;

@@ -1,7 +1,5 @@
-import { SHADOWING_SD_DB, type PathPrediction } from '@urvek/core';
+import { SHADOWING_SD_DB, Z90, type PathPrediction } from '@urvek/core';
 import type { Lane } from './tape.ts';
-
-const TENTH = 1.2815515655446004;
 
 /** Points enough for a picture. */
 const MOST_POINTS = 400;
@@ -18,7 +16,7 @@ export function predictionLane(id: string, label: string, { points, events }: Pa
     height: 96,
     curve: {
       points: points.filter((_, i) => i % every === 0).map((p) => ({ atM: p.travelledM, value: p.marginDb })),
-      band: TENTH * SHADOWING_SD_DB,
+      band: Z90 * SHADOWING_SD_DB,
       least: -20,
       most: Math.min(40, Math.max(20, highest)),
       marks: events.map((e) => ({ ...e.travelled, label: e.criterion })),

@@ -1,4 +1,4 @@
-import type { Direction, Grade } from '@urvek/core';
+import { mean, type Direction, type Grade } from '@urvek/core';
 import type { PathRanges } from './ranges.ts';
 
 /** One cell of the checkpoint matrix. */
@@ -22,8 +22,6 @@ export interface CheckpointMatrix {
   readonly cells: readonly MatrixCell[];
   readonly oneWay: readonly OneWayLink[];
 }
-
-const mean = (grades: readonly number[]): number => grades.reduce((a, b) => a + b, 0) / grades.length;
 
 /** Grades called at checkpoints: products × checkpoints × directions, with the links that work one way only. */
 export function checkpointMatrix(range: PathRanges): CheckpointMatrix {

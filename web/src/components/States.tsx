@@ -7,6 +7,9 @@ export const Loading = ({ what }: { what: string }) => (
   </p>
 );
 
+/** The same for a view that is still being fetched. */
+export const Waiting = () => <Loading what="the view" />;
+
 /** What happened, what was kept, what to do: the error's own words. */
 export const Trouble = ({ error }: { error: Error }) => (
   <p role="alert" className="m-4 border-l-4 border-lost bg-sheet p-3">

@@ -1,4 +1,4 @@
-import { normalQuantile } from '../../numeric/normal.ts';
+import { Z95 } from '../../numeric/normal.ts';
 import { falsePosition } from '../../numeric/root.ts';
 
 /** Presses at one distance, and how many were answered. */
@@ -27,8 +27,7 @@ export interface TrialDistance {
 }
 
 /** Half the 95 % point of chi-square on one degree of freedom. */
-const DROP = normalQuantile(0.975) ** 2 / 2;
-const Z95 = normalQuantile(0.975);
+const DROP = Z95 ** 2 / 2;
 
 interface State {
   readonly value: number;

@@ -20,7 +20,8 @@ export interface ExponentFit {
  * Path-loss exponent and shadowing from logged levels: level = L₀ − 10γ log10(d/d₀) + N(0, σ), by maximum likelihood
  * with readings lost at the sensitivity as left-censored (J. Tobin, Econometrica 26 (1958)); leaving them out makes γ
  * too low. d₀ is the geometric mean of the distances, so that level and slope are nearly uncorrelated.
- * Undefined when fewer than three readings have a level, or all distances are one.
+ * Undefined when fewer than three readings have a level, when all distances are one, or when the levels do not bound the
+ * shadowing from below (they lie on one line).
  */
 export function fitExponent(
   readings: readonly LevelReading[],
@@ -44,6 +45,8 @@ export function fitExponent(
   );
   const top = maximise((at) => evaluate(data, at), Float64Array.of(0, 0, 1));
   const [level, slope, tau] = top.at as unknown as [number, number, number];
+  // Levels that lie on one line leave no spread to estimate: the likelihood has no top.
+  if (!top.converged || !(tau > 0)) return undefined;
   return {
     exponent: (-slope / tau / 10) * spread,
     shadowingSdDb: spread / tau,

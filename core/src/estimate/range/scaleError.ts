@@ -1,6 +1,5 @@
+import { Z95 } from '../../numeric/normal.ts';
 import type { Ends } from './summarise.ts';
-
-const Z95 = 1.959963984540054;
 
 /**
  * Ends of an interval about an estimate with a scale error (relative standard uncertainty, common to all marks of a

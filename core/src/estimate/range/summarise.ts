@@ -1,7 +1,7 @@
 import { chiSquareUpper } from '../../numeric/chiSquare.ts';
 import { holm } from '../../numeric/holm.ts';
 import { sandwich } from '../../numeric/linear.ts';
-import { normalQuantile, twoSidedNormalP } from '../../numeric/normal.ts';
+import { twoSidedNormalP, Z90, Z95 } from '../../numeric/normal.ts';
 import { countCensoring, type Censoring, type WalkInterval } from '../../walk/walkInterval.ts';
 import { boundsOf, type Bounds } from './commonBracket.ts';
 import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
@@ -101,9 +101,6 @@ export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p))
  */
 const FLAT_SE_LOG = 5;
 const FLAT = 'one bracket fits its walks: only the bracket is known';
-
-const Z95 = normalQuantile(0.975);
-const Z90 = normalQuantile(0.9);
 
 /** The lognormal accelerated-failure-time model, ln D = μ + product + path + σZ, on walks that share one criterion, direction and grade scale. */
 export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
