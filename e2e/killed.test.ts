@@ -1,3 +1,4 @@
+import { walksOf } from './support/walks.ts';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
@@ -55,9 +56,8 @@ test('a browser killed in mid-walk loses nothing that was kept', async () => {
   ]);
 }, 180_000);
 
-const walks = async (): Promise<StoredWalk[]> =>
-  (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
-const lastLog = (all: StoredWalk[]): StoredWalk['log'] =>
+const walks = async (): Promise<readonly StoredWalk[]> => walksOf(app.url, DEMO_ID);
+const lastLog = (all: readonly StoredWalk[]): StoredWalk['log'] =>
   [...(all.toSorted((a, b) => a.header.startedMs - b.header.startedMs).at(-1)?.log ?? [])].sort(
     (a, b) => a.seq - b.seq,
   );

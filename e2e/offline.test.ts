@@ -1,3 +1,4 @@
+import { walksOf } from './support/walks.ts';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
@@ -30,8 +31,7 @@ const HELD = `
     all.onsuccess = () => { open.result.close(); done(all.result.map((k) => k.event)); };
   };`;
 
-const walksAtBase = async (): Promise<StoredWalk[]> =>
-  (await fetch(new URL(`api/comparisons/${DEMO_ID}/walks`, app.url))).json() as Promise<StoredWalk[]>;
+const walksAtBase = async (): Promise<readonly StoredWalk[]> => walksOf(app.url, DEMO_ID);
 const inOrder = (log: readonly WalkEvent[]): WalkEvent[] => [...log].sort((a, b) => a.seq - b.seq);
 
 test('offline from cold: plan and paths are there, a walk is logged, and every event arrives once when the base is back', async () => {

@@ -1,3 +1,4 @@
+import { walksOf } from './support/walks.ts';
 import { AxeBuilder } from '@axe-core/webdriverjs';
 import { expect, test } from '@jest/globals';
 import type { Comparison } from '@urvek/contract';
@@ -135,9 +136,7 @@ test('a table that somebody kept: nothing comes in until all is right', async ()
     await page.see('(“silence”)');
     await page.press('Import 1 walk');
     await page.see('Trace:');
-    const walks = (await (
-      await fetch(new URL(`/api/comparisons/${DEMO_ID}/walks`, page.origin))
-    ).json()) as unknown[];
+    const walks = await walksOf(page.origin, DEMO_ID);
     expect(walks).toHaveLength(13);
   } finally {
     rmSync(folder, { recursive: true });

@@ -1,3 +1,4 @@
+import { walksOf } from './support/walks.ts';
 import { afterAll, expect, test } from '@jest/globals';
 import type { Comparison, StoredWalk } from '@urvek/contract';
 import { coordinateAt, joinLogs, type WalkEvent } from '@urvek/core';
@@ -17,7 +18,7 @@ const devTools = (page: Page, name: string, parameters: object): Promise<void> =
 const api = async <T>(path: string): Promise<T> =>
   (await (await fetch(new URL(`/api${path}`, session.page.origin))).json()) as T;
 const newest = async (): Promise<StoredWalk> =>
-  (await api<StoredWalk[]>(`/comparisons/${DEMO_ID}/walks`)).sort(
+  [...(await walksOf(session.page.origin, DEMO_ID))].sort(
     (a, b) => b.header.startedMs - a.header.startedMs,
   )[0] as StoredWalk;
 

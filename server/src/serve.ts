@@ -22,6 +22,8 @@ export interface ServeOptions {
   readonly clock?: Clock;
   /** Takes part in long work from the start; otherwise from the first job that is asked of it. */
   readonly work?: boolean;
+  /** False: it asks for long work and leaves it to workers. */
+  readonly works?: boolean;
   /** After so many seconds a job is taken from a worker that was killed. */
   readonly jobExpiresS?: number;
   /** Serves on these addresses of the local network too, over HTTPS, to paired devices. */
@@ -45,6 +47,7 @@ export async function serve({
   report,
   clock = systemClock,
   jobExpiresS,
+  works,
   work = false,
   lan,
 }: ServeOptions): Promise<Serving> {
@@ -52,7 +55,7 @@ export async function serve({
   const store = new Store(database, clock);
   await loadDemo(store, demo);
   const threads = openThreads();
-  const jobs = new JobQueue({ databaseUrl, storage: store, threads, report, expiresS: jobExpiresS });
+  const jobs = new JobQueue({ databaseUrl, storage: store, threads, report, expiresS: jobExpiresS, works });
   const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs };
   const authorities = new Set<string>();
   let network: Network | undefined;

@@ -33,7 +33,7 @@ export function findingsRouter({ storage, heavy }: Parts): Router {
     const tag = createHash('sha256')
       .update(JSON.stringify(walks.map((w) => [w.header, keyOf(w)])))
       .digest('base64url');
-    response.set('ETag', `"${tag}"`).set('Cache-Control', 'private, no-cache').type('application/json');
+    response.set('ETag', `W/"${tag}"`).set('Cache-Control', 'private, no-cache').type('application/json');
     if (request.fresh) {
       response.status(304).end();
       return;

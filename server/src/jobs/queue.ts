@@ -15,6 +15,8 @@ export interface QueueOptions {
   readonly threads: Threads;
   readonly report: (error: unknown) => void;
   readonly expiresS?: number;
+  /** Takes part in the work once it has started; otherwise it only asks. */
+  readonly works?: boolean;
 }
 
 /**
@@ -57,7 +59,7 @@ export class JobQueue {
   }
 
   private async start(): Promise<PgBoss> {
-    const { databaseUrl, threads, report, expiresS = EXPIRES_S } = this.options;
+    const { databaseUrl, threads, report, expiresS = EXPIRES_S, works = true } = this.options;
     const boss = new PgBoss({
       connectionString: databaseUrl,
       max: 3,
@@ -67,6 +69,7 @@ export class JobQueue {
     boss.on('error', report);
     await boss.start();
     await boss.createQueue(QUEUE);
+    if (!works) return boss;
     await boss.work<{ id: string }>(QUEUE, { pollingIntervalSeconds: 0.5, batchSize: 1 }, async ([job]) => {
       if (job) await threads.run({ kind: 'job', databaseUrl, jobId: job.data.id });
     });

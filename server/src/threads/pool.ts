@@ -1,7 +1,7 @@
 import { Piscina } from 'piscina';
-import { BadEvent, InterchangeError } from '@urvek/contract';
+import { InterchangeError } from '@urvek/contract';
 import { Conflict, NotFound } from '../storage/port.ts';
-import type { Work } from './work.ts';
+import type { Outcome, Work } from './work.ts';
 
 /** Work that would hold up a request: done in threads, which live a while after their last work and cost nothing before the first. */
 export interface Threads {
@@ -24,11 +24,9 @@ export function openThreads(): Threads {
         // Without the flags of the process: a test runner's do not suit a thread.
         execArgv: [],
       });
-      try {
-        return (await pool.run(work, { signal })) as T;
-      } catch (error) {
-        throw restored(error);
-      }
+      const outcome = (await pool.run(work, { signal })) as Outcome;
+      if (outcome.ok) return outcome.value as T;
+      throw restored(outcome);
     },
     async close() {
       await pool?.destroy();
@@ -36,10 +34,9 @@ export function openThreads(): Threads {
   };
 }
 
-/** An error that crossed from a thread has lost its class; its name says which it was. */
-function restored(error: unknown): unknown {
-  const { name, message } = error as Error;
+/** An error under its own class again, where the answer to a request depends on it. */
+function restored({ name, message }: { readonly name: string; readonly message: string }): Error {
   for (const known of [InterchangeError, NotFound, Conflict] as const)
     if (name === known.name) return new known(message);
-  return name === BadEvent.name ? new InterchangeError(message) : error;
+  return new Error(message);
 }

@@ -36,7 +36,21 @@ async function storageAt(url: string): Promise<Store> {
   return new Store(open.database, systemClock);
 }
 
-export default async function work(asked: Work): Promise<unknown> {
+/** What crosses back. An error that crosses by itself loses its class: its name goes along. */
+export type Outcome =
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly name: string; readonly message: string };
+
+export default async function run(asked: Work): Promise<Outcome> {
+  try {
+    return { ok: true, value: await work(asked) };
+  } catch (error) {
+    const { name, message } = error as Error;
+    return { ok: false, name, message };
+  }
+}
+
+async function work(asked: Work): Promise<unknown> {
   const storage = await storageAt(asked.databaseUrl);
   switch (asked.kind) {
     case 'derive': {

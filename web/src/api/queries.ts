@@ -5,7 +5,7 @@ import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tan
 import * as Comlink from 'comlink';
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
-import { fieldLog } from '../field/fieldLog.ts';
+import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
 import { joinedLog } from '../workers/entries.ts';
 import type { Of, Overview, StudyWorker } from '../workers/study.worker.ts';
 import { base } from './client.ts';
@@ -46,55 +46,64 @@ export const studies = (): Comlink.Remote<StudyWorker> =>
     new Worker(new URL('../workers/study.worker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** What this device has of a comparison's finished walks, in a word that changes when it does. */
-const localState = (comparisonId: string) => async (): Promise<string> =>
-  (await fieldLog.walks.where({ comparisonId }).toArray())
+/** What this device has of a comparison's finished walks, in a word that changes when it does, and how much of all was sent. */
+const localState = (comparisonId: string) => async (): Promise<{ state: string; sent: number }> => ({
+  state: (await fieldLog.walks.where({ comparisonId }).toArray())
     // A walk under way is followed by its own screen; the study takes it in when it ends.
     .map((w) => `${w.id}:${w.underWay ? 'under way' : w.nextSeq}`)
-    .join();
+    .join(),
+  sent: await fieldLog.events.where({ place: AT_BASE }).count(),
+});
 
-/** A comparison and its study: asked anew when the base, the set-up or this device's logs have changed. */
-export interface Workspace {
+/** What a study was made from: its name among queries, and the comparison itself. */
+export interface MadeFrom {
+  readonly key: readonly unknown[];
+  readonly comparison: Comparison | undefined;
+}
+
+/** What a stage asks with. */
+export interface Asked {
+  readonly of: Of;
+  readonly madeFrom: MadeFrom;
+}
+
+export interface Workspace extends Asked {
   readonly comparison: Comparison | undefined;
   readonly overview: Overview | undefined;
-  readonly of: Of;
-  /** Names what the study was made from. */
-  readonly madeFrom: readonly unknown[];
   readonly error: Error | null;
 }
 
+/** A comparison and its study: asked anew when the base, the set-up or this device's logs have changed. */
 export function useWorkspace(id: string, open = false): Workspace {
   const { data: comparison, error } = useComparison(id);
   const here = useFieldLog(localState(id), id);
-  const atBase = useQuery({
-    queryKey: ['walks', id, comparison?.revision],
-    enabled: comparison !== undefined,
+  const { data: atBase } = useQuery({
+    queryKey: ['walks', id, here?.sent],
+    enabled: here !== undefined,
     queryFn: () => studies().fetchBase(id),
-  });
-  const madeFrom = ['study', id, comparison?.revision, atBase.data, here] as const;
-  const of = useMemo(() => ({ id, open }), [id, open]);
-  const { data: overview, error: failed } = useQuery({
-    queryKey: [...madeFrom, 'overview', open],
-    enabled: comparison !== undefined && atBase.data !== undefined && here !== undefined,
-    queryFn: async () => {
-      await built(madeFrom, comparison as Comparison);
-      return studies().overview(of);
-    },
-    staleTime: Infinity,
     placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
   });
+  const of = useMemo(() => ({ id, open }), [id, open]);
+  const madeFrom = useMemo(
+    () => ({ key: ['study', id, comparison?.revision, atBase, here?.state], comparison }),
+    [id, comparison, atBase, here?.state],
+  );
+  const { data: overview, error: failed } = useStudy(
+    { of, madeFrom },
+    ['overview'],
+    (study) => study.overview(of),
+    comparison !== undefined && atBase !== undefined && here !== undefined,
+  );
   return { comparison, overview, of, madeFrom, error: error ?? failed };
 }
 
 /** The study is built once for what it is made from, whoever asks first. */
 let building: { key: string; done: Promise<void> } | undefined;
-function built(madeFrom: readonly unknown[], comparison: Comparison): Promise<void> {
-  const key = JSON.stringify(madeFrom);
-  if (building?.key !== key) building = { key, done: studies().build(comparison) };
-  return building.done;
+function built({ key, comparison }: MadeFrom): Promise<void> {
+  const name = JSON.stringify(key);
+  if (building?.key !== name && comparison) building = { key: name, done: studies().build(comparison) };
+  return building?.done ?? Promise.resolve();
 }
-
-type Asked = Pick<Workspace, 'of' | 'madeFrom'>;
 
 /** What was answered before stands until the next is there: for the same comparison and the same kind of question. */
 const keepFor =
@@ -109,13 +118,17 @@ export function useStudy<T>(
   ask: (study: Comlink.Remote<StudyWorker>, of: Of) => Promise<T>,
   enabled = true,
 ): UseQueryResult<T> {
+  const queryKey = [...madeFrom.key, of.open, ...question];
   return useQuery({
-    queryKey: [...madeFrom, of.open, ...question],
+    queryKey,
     enabled,
-    queryFn: () => ask(studies(), of),
+    queryFn: async () => {
+      await built(madeFrom);
+      return ask(studies(), of);
+    },
     staleTime: Infinity,
     // The library cannot tell that an answer is no function.
-    placeholderData: keepFor(of.id, madeFrom.length + 1 + question.length) as never,
+    placeholderData: keepFor(of.id, queryKey.length) as never,
   });
 }
 

@@ -41,6 +41,9 @@ export async function entriesAtBase(id: string): Promise<AtBase> {
   return { entries, tag: tags.join() };
 }
 
+const mine = new Map<string, DerivedEntry>();
+const entriesOf = (entry: DerivedEntry | undefined): number => entry?.derived?.logged.entries ?? 0;
+
 /** Those, with what this device has logged and the base has not: worked out here, from both logs joined. */
 export async function withThisDevice(
   { id, setup }: Comparison,
@@ -51,10 +54,17 @@ export async function withThisDevice(
     const known = atBase.has(walkId);
     const all = await fieldLog.events.where({ walkId }).count();
     const sent = await fieldLog.events.where({ walkId, place: AT_BASE }).count();
-    if (known && sent === all) continue;
+    const before = mine.get(walkId);
+    if (known && sent === all) {
+      // Sent, but perhaps after the base was asked: what was worked out here may know more.
+      if (before && entriesOf(before) > entriesOf(atBase.get(walkId))) entries.set(walkId, before);
+      continue;
+    }
     const log = await fieldLog.logOf(walkId);
     const there = known ? await eventsAtBase(walkId) : [];
-    entries.set(walkId, deriveEntry(setup, { header, log: joinedLog(there, log) }));
+    const entry = deriveEntry(setup, { header, log: joinedLog(there, log) });
+    entries.set(walkId, entry);
+    mine.set(walkId, entry);
   }
   return [...entries.values()];
 }

@@ -21,7 +21,7 @@ import {
 } from '@urvek/core';
 import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
 import { standInOf, type PlannedWalk } from '@urvek/study';
-import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { Length } from '../../components/Length.tsx';
@@ -31,13 +31,15 @@ import { useClockComparison } from '../../field/clocks.ts';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
-import { SecondDevice } from './SecondDevice.tsx';
 import { Ask, Keys, NoteForm, Press, TypedMark, wheelReading, type Actions } from './controls.tsx';
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
 import { ModePanel, Readings, type Log } from './modes.tsx';
 import { saveLog } from './saveLog.ts';
 import { Clock, GearPanel, KeptCount, LastEvents, Saved } from './status.tsx';
 import { useGear } from './useGear.ts';
+
+/** Rarely wanted, and it brings a picture of a code along. */
+const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
 
 const RATES = [1, 2, 5, 10, 20, 60];
 /** A press that is held this long is a dropout that lasts as long as it is held. */
@@ -343,12 +345,14 @@ export function LiveWalk({
         </>
       )}
       {joining && (
-        <SecondDevice
-          walkId={kept.id}
-          shared={shared}
-          onShared={() => logNow('shared', { count: shared + 1 })}
-          onClose={() => setJoining(false)}
-        />
+        <Suspense>
+          <SecondDevice
+            walkId={kept.id}
+            shared={shared}
+            onShared={() => logNow('shared', { count: shared + 1 })}
+            onClose={() => setJoining(false)}
+          />
+        </Suspense>
       )}
       <div className="sheet mt-2 px-3 py-1">
         <Tape
