@@ -73,4 +73,4 @@ export function unpackPackages(names, folder) {
 }
 
 /** The first of the files that exists. */
-export const firstExisting = (files) => files.find((file) => existsSync(file));
+const firstExisting = (files) => files.find((file) => existsSync(file));

@@ -87,7 +87,9 @@ describe('what is worked out from logs is kept', () => {
     const tag = first.headers.get('etag') as string;
     await first.text();
     const again = (): Promise<Response> =>
-      fetch(at(`/comparisons/${DEMO_ID}/findings`), { headers: { 'if-none-match': tag, 'cache-control': 'max-age=0' } });
+      fetch(at(`/comparisons/${DEMO_ID}/findings`), {
+        headers: { 'if-none-match': tag, 'cache-control': 'max-age=0' },
+      });
     expect((await again()).status).toBe(304);
 
     const before = await keysKept();

@@ -1,3 +1,4 @@
+import type { Job } from '@urvek/contract';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
@@ -5,7 +6,6 @@ import { fileURLToPath } from 'node:url';
 import { DataSource } from 'typeorm';
 import { DEMO_ID, DEMO_SETUP, demoWalks } from './demo/cindermoor.ts';
 import { serve, type Serving } from './serve.ts';
-import type { JobState } from './storage/port.ts';
 import { openDatabase } from './storage/postgres/database.ts';
 import { scratchDatabase } from './test/scratchDatabase.ts';
 
@@ -60,18 +60,18 @@ function startWorker(): Promise<ChildProcess> {
 }
 
 const at = (server: number, path: string): string => new URL(`api${path}`, servers[server]?.url).href;
-async function ask(server: number, name: string, comparisonId = DEMO_ID): Promise<JobState> {
+async function ask(server: number, name: string, comparisonId = DEMO_ID): Promise<Job> {
   const response = await fetch(at(server, '/jobs'), {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ comparisonId, name }),
   });
   expect(response.status).toBe(202);
-  return (await response.json()) as JobState;
+  return (await response.json()) as Job;
 }
-async function ended(server: number, id: string): Promise<JobState> {
+async function ended(server: number, id: string): Promise<Job> {
   for (let tries = 0; tries < 600; tries++) {
-    const state = (await (await fetch(at(server, `/jobs/${id}`))).json()) as JobState;
+    const state = (await (await fetch(at(server, `/jobs/${id}`))).json()) as Job;
     if (state.state !== 'waiting' && state.state !== 'working') return state;
     await new Promise((wait) => setTimeout(wait, 100));
   }
@@ -99,8 +99,7 @@ test('a worker killed in mid-job loses nothing: another does it', async () => {
   await lock.startTransaction();
   await lock.query('LOCK TABLE walk_event IN ACCESS EXCLUSIVE MODE');
   const job = await ask(0, 'walks.csv', id);
-  const begun = async (): Promise<JobState> =>
-    (await (await fetch(at(0, `/jobs/${job.id}`))).json()) as JobState;
+  const begun = async (): Promise<Job> => (await (await fetch(at(0, `/jobs/${job.id}`))).json()) as Job;
   for (let tries = 0; (await begun()).state === 'waiting' && tries < 300; tries++)
     await new Promise((wait) => setTimeout(wait, 50));
   expect(await begun()).toMatchObject({ state: 'working', attempts: 1 });

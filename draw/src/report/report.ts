@@ -100,9 +100,14 @@ const inShort = (own: Own): ReportSection => ({
   ],
 });
 
+/** More walks than this are not drawn one by one: the table has them. */
+const DRAWN_WALKS = 60;
+
 function result({ setup, unit }: Own, range: RangeView): ReportSection {
   const { summary, path, criterion, walks } = range;
-  const lanes = summary.fitted.filter((c) => c.walks > 0).flatMap((c) => rangeLanes(c, walks, unit));
+  const lanes = summary.fitted
+    .filter((c) => c.walks > 0)
+    .flatMap((c) => rangeLanes(c, walks.length > DRAWN_WALKS ? [] : walks, unit));
   const scene = tapeScene({
     title: `Ranges on ${path.name}, ${criterion}`,
     ground: separationGround(path),

@@ -1,7 +1,8 @@
+import type { Job } from '@urvek/contract';
 import PgBoss from 'pg-boss';
 import { randomUUID } from 'node:crypto';
 import type { FileAsked } from '../publish/files.ts';
-import type { JobState, KeptFile, Storage } from '../storage/port.ts';
+import type { KeptFile, Storage } from '../storage/port.ts';
 import type { Threads } from '../threads/pool.ts';
 
 const QUEUE = 'files';
@@ -33,7 +34,7 @@ export class JobQueue {
     await (this.starting ??= this.start());
   }
 
-  async ask(asked: FileAsked): Promise<JobState> {
+  async ask(asked: FileAsked): Promise<Job> {
     const { storage, expiresS = EXPIRES_S } = this.options;
     const id = randomUUID();
     await storage.keepJob(id, asked);
@@ -42,7 +43,7 @@ export class JobQueue {
     return storage.jobState(id);
   }
 
-  state(id: string): Promise<JobState> {
+  state(id: string): Promise<Job> {
     return this.options.storage.jobState(id);
   }
 

@@ -4,6 +4,7 @@ import type {
   ComparisonSummary,
   ComparisonUpdate,
   Interchange,
+  Job,
   NewComparison,
   Setup,
   StoredWalk,
@@ -46,17 +47,6 @@ export interface KeptFinding {
 export interface Cursor {
   readonly startedMs: number;
   readonly walkId: string;
-}
-
-export interface JobState {
-  readonly id: string;
-  readonly state: 'waiting' | 'working' | 'done' | 'failed' | 'cancelled';
-  /** Share done, 0 to 1. */
-  readonly progress: number;
-  /** How often it was begun: again, when who did it was killed. */
-  readonly attempts: number;
-  /** Why it failed. */
-  readonly trouble: string | undefined;
 }
 
 export interface KeptFile {
@@ -104,7 +94,7 @@ export interface Storage {
   /** Long work, asked for by what is plain data. */
   keepJob(id: string, asked: object): Promise<void>;
   /** @throws NotFound */
-  jobState(id: string): Promise<JobState>;
+  jobState(id: string): Promise<Job>;
   /** What was asked, when it may begin or go on; undefined when it is done, failed or was cancelled. */
   beginJob(id: string): Promise<object | undefined>;
   /** How far it is; false when it was cancelled meanwhile. */

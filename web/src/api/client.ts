@@ -2,6 +2,7 @@ import type {
   BatchAccepted,
   Comparison,
   ComparisonSummary,
+  Job,
   ComparisonUpdate,
   LanState,
   NewComparison,
@@ -65,6 +66,10 @@ export const base = {
   revoke: (deviceId: string) => call<undefined>('DELETE', `/lan/devices/${deviceId}`),
   time: () => call<{ baseMs: number }>('GET', '/time'),
   join: (code: string) => call<WalkHeader>('GET', `/join/${encodeURIComponent(code)}`),
+  askFile: (comparisonId: string, name: string) => call<Job>('POST', '/jobs', { comparisonId, name }),
+  job: (id: string) => call<Job>('GET', `/jobs/${id}`),
+  cancelJob: (id: string) => call<undefined>('DELETE', `/jobs/${id}`),
+  jobFile: (id: string) => `/api/jobs/${id}/file`,
   register: (header: WalkHeader) => call<undefined>('PUT', `/walks/${header.id}`, header),
   append: (walkId: string, events: readonly WalkEvent[]) =>
     call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),

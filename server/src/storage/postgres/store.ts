@@ -1,4 +1,5 @@
 import type {
+  Job,
   BatchAccepted,
   Comparison,
   ComparisonSummary,
@@ -18,7 +19,6 @@ import {
   Conflict,
   NotFound,
   type Cursor,
-  type JobState,
   type KeptFile,
   type KeptFinding,
   type ListedWalk,
@@ -245,11 +245,11 @@ export class Store implements Storage {
       .execute();
   }
 
-  async jobState(id: string): Promise<JobState> {
+  async jobState(id: string): Promise<Job> {
     const row = await this.database.getRepository(jobEntity).findOneBy({ id });
     if (!row) throw new NotFound(`no job ${id}`);
     const { state, progress, attempts, trouble } = row;
-    return { id, state: state as JobState['state'], progress, attempts, trouble: trouble ?? undefined };
+    return { id, state: state as Job['state'], progress, attempts, trouble: trouble ?? undefined };
   }
 
   beginJob(id: string): Promise<object | undefined> {

@@ -1,3 +1,4 @@
+import { WhenSeen } from '../../components/WhenSeen.tsx';
 import { type LengthUnit, INTERVAL_METHOD, pathLengthM, SIDES, type Side } from '@urvek/core';
 import type { WantedCriterion } from '@urvek/contract';
 import {
@@ -110,6 +111,9 @@ function RangesStage(workspace: Ready) {
 const lanesOf = ({ summary, walks }: RangeView, each: boolean, unit: LengthUnit) =>
   summary.fitted.filter((c) => c.walks > 0).flatMap((cell) => rangeLanes(cell, each ? walks : [], unit));
 
+/** So many walks are drawn at once; more of them when they are asked for. */
+const DRAWN_WALKS = 60;
+
 /** The picture that answers "how far is each good for" on one path. */
 export function RangesTape({
   range,
@@ -123,15 +127,24 @@ export function RangesTape({
   onPoint?: (groupId: string) => void;
 }) {
   const [unit] = useUnit();
+  const many = range.walks.length > DRAWN_WALKS;
+  const [all, setAll] = useState(false);
   return (
-    <Tape
-      title={`Ranges on ${range.path.name}, ${range.criterion}`}
-      ground={separationGround(range.path)}
-      measure="separation"
-      lanes={lanesOf(range, walks, unit)}
-      claims={claims}
-      onPoint={onPoint}
-    />
+    <>
+      <Tape
+        title={`Ranges on ${range.path.name}, ${range.criterion}`}
+        ground={separationGround(range.path)}
+        measure="separation"
+        lanes={lanesOf(range, walks && (all || !many), unit)}
+        claims={claims}
+        onPoint={onPoint}
+      />
+      {walks && many && (
+        <button type="button" className="btn no-print" aria-pressed={all} onClick={() => setAll(!all)}>
+          {all ? 'Estimates only' : `Each of the ${range.walks.length} walks too`}
+        </button>
+      )}
+    </>
   );
 }
 
@@ -221,7 +234,7 @@ function PathSection({
       )}
       {!curves && <Loading what="the curves" />}
       {curves && (
-        <>
+        <WhenSeen>
           <div className="mt-3 grid gap-4 lg:grid-cols-2">
             {summary.n > 0 && <HoldCurves curves={curves.hold} lengthM={lengthM} name={name} />}
             {curves.hits.length > 0 && <HitsCurves curves={curves.hits} lengthM={lengthM} name={name} />}
@@ -235,7 +248,7 @@ function PathSection({
               )}
           </div>
           {curves.matrix.cells.length > 0 && <Matrix matrix={curves.matrix} range={range} />}
-        </>
+        </WhenSeen>
       )}
       {summary.n > 0 && (
         <p className="mt-3 text-[0.85rem] text-faint">

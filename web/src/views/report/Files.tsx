@@ -1,16 +1,23 @@
 import type { WantedCriterion } from '@urvek/contract';
 import { Download } from 'lucide-react';
 import { base } from '../../api/client.ts';
+import { LongFile } from './LongFile.tsx';
+
+/** From so many walks on a table may take longer than a second. */
+const LONG_WALKS = 300;
 
 /** Files in open formats, without what is withheld. */
 export function Files({
   id,
   criterion,
   routes,
+  walks,
 }: {
   id: string;
   criterion: WantedCriterion;
   routes: boolean;
+  /** How many there are: files of many are made while one does something else. */
+  walks: number;
 }) {
   const tables = [
     ['walks.csv', 'Walks'],
@@ -41,13 +48,22 @@ export function Files({
           <Download aria-hidden size={16} />
           Intervals as CSV
         </a>
-        {tables.map(([name, label]) => (
-          <a key={name} className="btn" href={base.file(id, name)} download>
-            <Download aria-hidden size={16} />
-            {label}
-            {name.endsWith('.csv') && ' as CSV'}
-          </a>
-        ))}
+        {tables.map(([name, label]) =>
+          walks > LONG_WALKS ? (
+            <LongFile
+              key={name}
+              id={id}
+              name={name}
+              label={`${label}${name.endsWith('.csv') ? ' as CSV' : ''}`}
+            />
+          ) : (
+            <a key={name} className="btn" href={base.file(id, name)} download>
+              <Download aria-hidden size={16} />
+              {label}
+              {name.endsWith('.csv') && ' as CSV'}
+            </a>
+          ),
+        )}
       </div>
       <p className="mt-2 text-[0.85rem] text-faint">
         Tables are CSV (RFC 4180) with units in their headers; the whole comparison is JSON of a published

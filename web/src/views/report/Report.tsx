@@ -46,7 +46,12 @@ function ReportPage(workspace: Ready) {
         </button>
       </div>
       {!workspace.sealed && <ReportSettings comparison={workspace.comparison} />}
-      <Files id={workspace.id} criterion={workspace.comparison.setup.plan.criterion} routes={data.routes} />
+      <Files
+        id={workspace.id}
+        criterion={workspace.comparison.setup.plan.criterion}
+        routes={data.routes}
+        walks={workspace.walks.length}
+      />
       <Sheet workspace={workspace} document={data.document} judged={data.judged} form={form} />
     </main>
   );

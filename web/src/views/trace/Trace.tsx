@@ -1,3 +1,4 @@
+import { Paged } from '../../components/Paged.tsx';
 import { Loading, Empty, Trouble } from '../../components/States.tsx';
 import { useLog, useStudy, useFieldLog } from '../../api/queries.ts';
 import type { WalkRow, Finding } from '@urvek/study';
@@ -135,22 +136,26 @@ function FailedChecks({ finding, kindId }: { finding: Finding; kindId: string | 
 function WalkList({ id, walks, current }: { id: string; walks: readonly WalkRow[]; current: string }) {
   return (
     <nav aria-label="Walks" className="sheet h-fit">
-      <ol>
-        {walks.map((f) => (
-          <li key={f.walkId}>
-            <Link
-              to={`/c/${id}/trace/${f.walkId}`}
-              aria-current={f.walkId === current ? 'page' : undefined}
-              className={`block border-b border-rule px-3 py-1.5 hover:bg-white ${f.walkId === current ? 'bg-white font-bold shadow-[inset_5px_0_0_var(--color-accent)]' : ''}`}
-            >
-              {f.product} <span className="figure">{f.label}</span>
-              <span className="block text-[0.8rem] font-normal text-faint">
-                {f.path}, {f.endReason ?? 'under way'}
-              </span>
-            </Link>
-          </li>
-        ))}
-      </ol>
+      <Paged items={walks} at={walks.findIndex((w) => w.walkId === current)} what="walks">
+        {(page) => (
+          <ol>
+            {page.map((f) => (
+              <li key={f.walkId}>
+                <Link
+                  to={`/c/${id}/trace/${f.walkId}`}
+                  aria-current={f.walkId === current ? 'page' : undefined}
+                  className={`block border-b border-rule px-3 py-1.5 hover:bg-white ${f.walkId === current ? 'bg-white font-bold shadow-[inset_5px_0_0_var(--color-accent)]' : ''}`}
+                >
+                  {f.product} <span className="figure">{f.label}</span>
+                  <span className="block text-[0.8rem] font-normal text-faint">
+                    {f.path}, {f.endReason ?? 'under way'}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ol>
+        )}
+      </Paged>
     </nav>
   );
 }
