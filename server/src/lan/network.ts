@@ -29,7 +29,10 @@ export interface Network {
 
 const PRIVATE = /^(10\.|192\.168\.|172\.(1[6-9]|2\d|3[01])\.|169\.254\.)/;
 
-/** This host's private addresses: a public one is never served on. */
+/**
+ * This host’s private addresses: a public one is never served on.
+ * @public for the start command
+ */
 export const privateAddresses = (): string[] =>
   Object.values(networkInterfaces()).flatMap((list) =>
     (list ?? []).flatMap((i) =>

@@ -43,11 +43,12 @@ export function auditComparison(
 /** The same on the rigs of a plan, while it can still be changed at no cost: what has walked counts, what has not is taken as planned. */
 export function auditPlan(setup: Setup, findings: readonly Finding[]): AuditEntry[] {
   const kinds = [...new Set(plannedRigs(setup).map(({ product }) => product.kindId))];
+  const ranges = rangesByPath(setup, findings, setup.plan.criterion);
   return acknowledged(
     setup,
     auditFairness(
       plannedPaths(setup).flatMap((path) =>
-        kinds.map((kindId) => plannedCase(setup, findings, path, kindId)),
+        kinds.map((kindId) => plannedCase(setup, findings, ranges, path, kindId)),
       ),
     ),
   );
@@ -62,7 +63,8 @@ export function auditBegin(
   nowMs: number,
 ): AuditEntry[] {
   const { product, rig, path } = walk;
-  const base = plannedCase(setup, findings, path, product.kindId);
+  const ranges = rangesByPath({ ...setup, paths: [path] }, findings, setup.plan.criterion);
+  const base = plannedCase(setup, findings, ranges, path, product.kindId);
   const begun: AuditedWalk = {
     ...walkSettings(product, rig),
     label: 'the next',
@@ -94,26 +96,22 @@ function acknowledged(setup: Setup, found: readonly Audited[]): AuditEntry[] {
   return found.map((f) => ({ ...f, acknowledged: reasons.get(f.key) }));
 }
 
+/** A range of the plan, whether something has walked there or not. */
 const plannedCase = (
   setup: Setup,
   findings: readonly Finding[],
+  ranges: readonly PathRanges[],
   path: SetupPath,
   kindId: string,
 ): AuditCase => {
-  const [range] = rangesByPath({ ...setup, paths: [path] }, findings, setup.plan.criterion).filter(
-    (r) => r.kindId === kindId,
-  );
-  return caseOf(
-    setup,
-    findings,
-    range ?? {
-      path,
-      kindId,
-      criterion: criterionFor(setup.plan.criterion, kindId),
-      findings: [],
-      summary: undefined,
-    },
-  );
+  const empty = {
+    path,
+    kindId,
+    criterion: criterionFor(setup.plan.criterion, kindId),
+    findings: [],
+    summary: undefined,
+  };
+  return caseOf(setup, findings, ranges.find((r) => r.path.id === path.id && r.kindId === kindId) ?? empty);
 };
 
 type CaseRange = Pick<PathRanges, 'path' | 'kindId' | 'criterion' | 'findings'> & {

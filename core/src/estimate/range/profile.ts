@@ -115,7 +115,7 @@ const ON_THE_TOP = 0.99;
 const ROUNDS = 60;
 /** Ends of ln distance nearer than this are one: the profile of brackets that touch falls in steps. */
 const CLOSE = 1e-7;
-const NEAR = 1e-11;
+const NEAR = 1e-8;
 
 /**
  * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ − ℓ(θ))/n) − 1), which
