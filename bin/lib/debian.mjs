@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdirSync, readdirSync, writeFileSync, existsSync, rmSync } from 'node:fs';
+import { mkdirSync, readdirSync, writeFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { DATA, say } from './project.mjs';
 
@@ -71,6 +71,3 @@ export function unpackPackages(names, folder) {
     return false;
   }
 }
-
-/** The first of the files that exists. */
-const firstExisting = (files) => files.find((file) => existsSync(file));

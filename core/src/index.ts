@@ -102,3 +102,4 @@ export * from './walk/track.ts';
 export * from './walk/walkInterval.ts';
 export * from './walk/walkSummary.ts';
 export * from './wording/lint.ts';
+export * from './walk/live.ts';

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
-import { DataSource } from 'typeorm';
+import type { DataSource } from 'typeorm';
 import { DEMO_ID, DEMO_SETUP, demoWalks } from './demo/cindermoor.ts';
 import { serve, type Serving } from './serve.ts';
 import { openDatabase } from './storage/postgres/database.ts';

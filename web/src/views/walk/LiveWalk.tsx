@@ -5,14 +5,12 @@ import {
   GRADES,
   kindOf,
   LANDMARKS,
-  lastUndoable,
   looksMisread,
   parseLength,
   RECONNECT_WAYS,
   satelliteReceiver,
   SCRIPT_TEXT,
   scriptStep,
-  traceWalk,
   type DistanceMethod,
   type EventBodies,
   type EventKind,
@@ -21,9 +19,18 @@ import {
 } from '@urvek/core';
 import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
 import { standInOf, type PlannedWalk } from '@urvek/study';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type PointerEvent,
+} from 'react';
 import { useNavigate } from 'react-router';
-import { useFieldLog } from '../../api/queries.ts';
 import { Length } from '../../components/Length.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
@@ -31,12 +38,14 @@ import { useClockComparison } from '../../field/clocks.ts';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import { WalkSession } from '../../field/walkSession.ts';
 import { Ask, Keys, NoteForm, Press, TypedMark, wheelReading, type Actions } from './controls.tsx';
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
 import { ModePanel, Readings, type Log } from './modes.tsx';
 import { saveLog } from './saveLog.ts';
 import { Clock, GearPanel, KeptCount, LastEvents, Saved } from './status.tsx';
 import { useGear } from './useGear.ts';
+import { useTraceSoon } from './useTraceSoon.ts';
 
 /** Rarely wanted, and it brings a picture of a code along. */
 const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
@@ -70,7 +79,8 @@ export function LiveWalk({
   kept: KeptWalk;
 }) {
   const navigate = useNavigate();
-  const log = useFieldLog(() => fieldLog.logOf(kept.id), kept.id);
+  const session = useMemo(() => new WalkSession(kept.id, fieldLog), [kept.id]);
+  const { log, state, ready } = useSyncExternalStore(session.subscribe, session.current);
   const [rate, setRate] = useState(1);
   const [asking, setAsking] = useState<Asking>();
   const [error, setError] = useState<Error>();
@@ -105,7 +115,7 @@ export function LiveWalk({
       automatic = false,
     ): Promise<void> => {
       try {
-        await fieldLog.append(kept.id, kind, body, eventTime(walkS, rateNow.current, inputMs));
+        await session.append(kind, body, eventTime(walkS, rateNow.current, inputMs));
         setError(undefined);
         if (!automatic) {
           setSaved({ what: kind, ms: performance.now() - inputMs });
@@ -121,7 +131,7 @@ export function LiveWalk({
       }
       void sync();
     },
-    [kept.id],
+    [session],
   );
   // On a path with a coordinate the stand-in has a satellite receiver too.
   const receiver = useMemo(
@@ -136,13 +146,13 @@ export function LiveWalk({
     },
     [add, receiver],
   );
-  const gear = useGear(kept.id, log, subject, onWheel);
+  const gear = useGear(ready ? log : undefined, state, subject, onWheel);
   const { tick } = gear;
   useGaps((fromWallMs) => {
     if (!gear.simulated) void add('gap', { fromWallMs }, gear.walkS(performance.now()), undefined, true);
   });
   // Once another device is expected, this one's clock is compared too.
-  const compared = joining || (log?.some((e) => e.kind === 'clock') ?? false);
+  const compared = joining || state.clocks > 0;
   useClockComparison(
     compared,
     ({ inputMs, ...body }) => void add('clock', body, gear.walkS(inputMs), inputMs, true),
@@ -153,40 +163,38 @@ export function LiveWalk({
   );
 
   const path = subject?.path;
-  // Worked out when something is logged, not at every tick of the gear.
-  const trace = useMemo(() => log && traceWalk(log, { path: path as Path | undefined }), [log, path]);
+  const trace = useTraceSoon(log, state.entries, path as Path | undefined);
   const lanes = useMemo(() => (trace ? walkLanes(trace, 'out', 'live') : []), [trace]);
-  const farthestM = Math.max(0, ...(trace?.fixes.map((f) => f.travelledM) ?? []));
+  const farthestM = trace?.fixes.reduce((most, f) => Math.max(most, f.travelledM), 0) ?? 0;
   const ground = useMemo(
     () => (path ? travelledGround(path as Path) : groundWithout(farthestM)),
     [path, farthestM],
   );
-  const hereM = tick?.wheelM ?? trace?.fixes.at(-1)?.travelledM;
-  const turned = trace?.turnS !== undefined;
+  const hereM = tick?.wheelM ?? state.marksM.at(-1);
+  const { turned } = state;
   const next = path?.checkpoints.find((c) => hereM !== undefined && !turned && c.atM >= hereM - 0.5);
   const due = next && hereM !== undefined && next.atM - hereM <= PROMPT_M ? next : undefined;
   const dueName = due?.name;
   useEffect(() => {
     if (speak && dueName !== undefined) say(`mark ${dueName} now`);
   }, [speak, dueName]);
-  const step = guided && log ? scriptStep(log) : undefined;
+  const step = guided && ready ? scriptStep(log) : undefined;
   useEffect(() => {
     if (speak && step) say(SCRIPT_TEXT[step]);
   }, [speak, step]);
 
-  if (!log || !trace) return null;
+  if (!ready || !state.begin) return null;
   const kind = kindOf(subject?.product.kindId ?? UNKNOWN_KIND);
-  const mode = trace.begin.body.mode ?? 'continuous';
+  const mode = state.begin.body.mode ?? 'continuous';
   // At stands one grades what is called or pressed; while walking, what is noticed.
   const watching = mode === 'continuous' || mode === 'indoor';
-  const lost = trace.stretches.at(-1)?.grade === 1;
-  const graded = trace.stretches.at(-1)?.grade;
+  const graded = state.grade;
+  const lost = graded === 1;
   const post =
     path && hereM !== undefined && path.checkpoints.length > 0
       ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - hereM) < Math.abs(a.atM - hereM) ? b : a))
       : undefined;
-  const undoable = lastUndoable(log);
-  const shared = log.filter((e) => e.kind === 'shared').length;
+  const { undoable, shared } = state;
 
   const press =
     <K extends EventKind>(k: K, body: EventBodies[K]) =>
@@ -225,16 +233,8 @@ export function LiveWalk({
     n: () => setAsking('note'),
     e: () => setAsking('end'),
     u: () => {
-      if (undoable)
-        void add(
-          'correction',
-          {
-            amends: { deviceId: undoable.deviceId, seq: undoable.seq },
-            action: 'withdraw',
-            reason: 'undone in the walk',
-          },
-          undoable.time.walkS,
-        );
+      void session.undo((walkS) => eventTime(walkS, rateNow.current, performance.now()));
+      void sync();
     },
   };
   const finish = async (reason: EventBodies['end']['reason']): Promise<void> => {
@@ -243,7 +243,7 @@ export function LiveWalk({
     await add(
       'end',
       { reason, ...(tick ? { reading: wheelReading(tick) } : {}) },
-      Math.max(walkS, ...log.map((e) => e.time.walkS)) + 0.01,
+      Math.max(walkS, state.lastS) + 0.01,
     );
     await navigate(comparison ? `/c/${comparison.id}/trace/${kept.id}` : `/file/${kept.id}`);
   };
@@ -436,12 +436,7 @@ export function LiveWalk({
           )}
           {asking === 'mark' && (
             <TypedMark
-              questioned={(text) =>
-                questioned(
-                  text,
-                  trace.fixes.slice(-2).map((f) => f.travelledM),
-                )
-              }
+              questioned={(text) => questioned(text, state.marksM)}
               onMark={(text, method) => done(() => markAt(parseLength(text).valueM, method))()}
               onCancel={done(() => undefined)}
             />

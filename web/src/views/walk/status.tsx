@@ -177,8 +177,12 @@ export function KeptCount({ walkId }: { walkId: string }) {
   );
 }
 
+/** Entries among which the last events are looked for: corrections follow close on what they amend. */
+const RECENT = 60;
+
 export function LastEvents({ log }: { log: readonly WalkEvent[] }) {
-  const recent = effectiveLog(log)
+  // Of the newest entries only: a walk may have tens of thousands.
+  const recent = effectiveLog(log.slice(-RECENT))
     .filter((e) => !isAutomatic(e))
     .slice(-4)
     .reverse();

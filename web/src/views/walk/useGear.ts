@@ -1,4 +1,4 @@
-import { effectiveLog, type WalkEvent, type Tick } from '@urvek/core';
+import { effectiveLog, type LiveState, type WalkEvent, type Tick } from '@urvek/core';
 import { standInOf, type PlannedWalk } from '@urvek/study';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { nowMs } from '../../field/time.ts';
@@ -20,13 +20,12 @@ export interface Gear {
 
 /** Gear of a walk under way, played on from where its log stands. */
 export function useGear(
-  walkId: string,
   log: readonly WalkEvent[] | undefined,
+  { begin, lastS }: LiveState,
   subject: PlannedWalk | undefined,
   onWheel: (tick: Tick) => void,
 ): Gear {
   const player = useStandIn();
-  const begin = useMemo(() => log?.find((e) => e.kind === 'begin'), [log]);
   const seed = begin?.body.simulatedSeed;
   const started = useRef(false);
   useEffect(() => {
@@ -38,12 +37,12 @@ export function useGear(
         path: subject.path,
         rate: 1,
         seed,
-        fromS: Math.max(0, ...log.map((e) => e.time.walkS)),
+        fromS: lastS,
         turnedAtS: effectiveLog(log).findLast((e) => e.kind === 'turn')?.time.walkS,
       },
       onWheel,
     );
-  }, [log, subject, player, seed, onWheel, walkId]);
+  }, [log, lastS, subject, player, seed, onWheel]);
 
   const begunMs = begin?.time.wallMs;
   const [clockS, setClockS] = useState(0);

@@ -1,0 +1,113 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  effectiveLog,
+  lastUndoable,
+  liveStateOf,
+  traceWalk,
+  type EventBodies,
+  type EventKind,
+  type EventTime,
+  type WalkEvent,
+} from '@urvek/core';
+import fc from 'fast-check';
+import { WalkSession, type Keeper } from './walkSession.ts';
+
+const time = (walkS: number): EventTime => ({ walkS, rate: 1, inputMs: walkS, originMs: 0, wallMs: walkS });
+
+/** A device that keeps in memory, slowly, and refuses when it is told to. */
+function keeper(): Keeper & { refuse: boolean; kept: WalkEvent[] } {
+  const kept: WalkEvent[] = [];
+  return {
+    kept,
+    refuse: false,
+    logOf: async () => [...kept],
+    async append(walkId, kind, body, at) {
+      await new Promise((wait) => setTimeout(wait, 0));
+      if (this.refuse) throw new Error('full');
+      const event = {
+        walkId,
+        deviceId: 'd',
+        seq: kept.length + 1,
+        version: 1,
+        kind,
+        body,
+        time: at,
+      } as unknown as WalkEvent;
+      kept.push(event);
+      return event;
+    },
+  };
+}
+const BEGIN: EventBodies['begin'] = {
+  baselineGrade: 5,
+  direction: 'mobile-to-fixed',
+  reading: { travelledM: 0, method: 'wheel', pressed: false },
+  playoutDelayS: 0,
+};
+
+const entry = fc.oneof(
+  fc.constantFrom(2, 3, 4, 5).map((grade) => ['grade', { grade }] as const),
+  fc.constant(['dropoutBegin', {}] as const),
+  fc.constant(['dropoutEnd', {}] as const),
+  fc.constant(['reconnected', { how: 'by itself' }] as const),
+  fc
+    .nat(400)
+    .map((travelledM) => ['mark', { reading: { travelledM, method: 'wheel', pressed: true } }] as const),
+  fc.constant(['shared', { count: 1 }] as const),
+  fc.constant(['undo', {}] as const),
+);
+
+describe('a walk under way without a screen', () => {
+  test('folded entry by entry it stands where its whole log says, whatever was undone', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(entry, { maxLength: 25 }), async (entries) => {
+        const device = keeper();
+        const session = new WalkSession('w', device);
+        await session.append('begin', BEGIN, time(0));
+        for (const [i, [kind, body]] of entries.entries()) {
+          if (kind === 'undo') await session.undo(time);
+          else await session.append(kind as EventKind, body as never, time(i + 1));
+        }
+        const { state, log } = session.current();
+        expect(log).toEqual(device.kept);
+        expect(state).toEqual(liveStateOf(device.kept));
+        expect(state.undoable).toEqual(lastUndoable(device.kept));
+        const trace = traceWalk(device.kept);
+        expect(state.grade).toBe(trace?.stretches.at(-1)?.grade);
+        expect(state.marksM).toEqual(
+          effectiveLog(device.kept)
+            .flatMap((e) => (e.kind === 'mark' || e.kind === 'begin' ? [e.body.reading.travelledM] : []))
+            .slice(-2),
+        );
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('what the device refuses changes nothing, and the next is kept', async () => {
+    const device = keeper();
+    const session = new WalkSession('w', device);
+    await session.append('begin', BEGIN, time(0));
+    device.refuse = true;
+    const before = session.current();
+    await expect(session.append('grade', { grade: 4 }, time(1))).rejects.toThrow('full');
+    expect(session.current()).toBe(before);
+    device.refuse = false;
+    await session.append('grade', { grade: 3 }, time(2));
+    expect(session.current().state).toMatchObject({ grade: 3, entries: 2 });
+  });
+
+  test('it goes on where a log was left, keeps the order of what is pressed at once, and tells who listens', async () => {
+    const device = keeper();
+    await new WalkSession('w', device).append('begin', BEGIN, time(0));
+    const session = new WalkSession('w', device);
+    let told = 0;
+    const stop = session.subscribe(() => told++);
+    await Promise.all([1, 2, 3, 4].map((s) => session.append('grade', { grade: 4 }, time(s))));
+    expect(device.kept.map((e) => e.time.walkS)).toEqual([0, 1, 2, 3, 4]);
+    expect(told).toBe(5);
+    stop();
+    await session.append('grade', { grade: 5 }, time(5));
+    expect(told).toBe(5);
+  });
+});
