@@ -85,8 +85,12 @@ async function main(): Promise<void> {
     );
     await shoot(page, 'site-plan');
     await page.open(`${SLATE_WORKS}/ranges`);
-    await page.see('Presses answered over distance');
-    await page.see('one way only');
+    // Charts are drawn when they come near.
+    const router = await page.find(
+      "//section[starts-with(@aria-label, 'Ranges on') and contains(@aria-label, 'outer')]",
+    );
+    await page.driver.executeScript('arguments[0].scrollIntoView()', router);
+    await page.find('//*[@data-throughput-curves]');
     await page.driver.executeScript(
       "document.querySelector('[data-throughput-curves]').closest('section').scrollIntoView()",
     );
