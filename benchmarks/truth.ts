@@ -1,6 +1,6 @@
-// npm run truth: what the stand-ins of the demo truly do, over 20,000 walks each, written beside the demo for its tests.
+// npm run truth: what the simulated gear of the demo truly does, over 20,000 walks each, written beside the demo for its tests.
 import { trueFirstDropout, type Path } from '@urvek/core';
-import { standInOf } from '@urvek/study';
+import { simulatedGearOf } from '@urvek/study';
 import { writeFileSync } from 'node:fs';
 import { PLANTED_FAULTS, SLATE_WORKS } from '../server/src/demo/slateWorks.ts';
 
@@ -17,7 +17,7 @@ const truth = SLATE_WORKS.paths
         const [rig] = product.rigs;
         if (!rig) throw new RangeError(`invalid product: ${product.id} has no rig`);
         const { medianM, p10M } = trueFirstDropout(
-          standInOf(product, rig),
+          simulatedGearOf(product, rig),
           path as Path,
           WALKS,
           `truth/${path.id}/${product.id}`,

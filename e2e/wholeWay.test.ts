@@ -109,7 +109,7 @@ test('from two boxes on the bench to a published range', async () => {
     "return [...document.querySelectorAll('[data-verdict]')].map((v) => v.dataset.verdict)",
   );
   expect(outcomes).toHaveLength(2);
-  // 600 ft is five times what the stand-in reaches; two walks may leave it open, but never support it.
+  // 600 ft is five times what the simulated gear reaches; two walks may leave it open, but never support it.
   expect(outcomes[1]).not.toBe('supported');
 
   // 9. Report: every figure is in it, and the walks are said to be made up.

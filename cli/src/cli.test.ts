@@ -9,7 +9,7 @@ import {
   type LoggedAction,
   type WalkEvent,
 } from '@urvek/core';
-import { findWalks, intervalRows, Study, plannedWalks, standInOf } from '@urvek/study';
+import { findWalks, intervalRows, Study, plannedWalks, simulatedGearOf } from '@urvek/study';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -76,10 +76,10 @@ const SETUP: Setup = {
   plan: { ...EMPTY_SETUP.plan, walksEach: 4 },
 };
 
-/** Walks played by stand-ins. */
+/** Walks played by simulated gear. */
 const WALKS = plannedWalks(SETUP).map(({ item: { product, rig, path } }, n): StoredWalk => {
   const id = uuid(n + 1);
-  const { log } = operate(startWalk(standInOf(product, rig), path, `cli/${n}`), seeded('cli', n));
+  const { log } = operate(startWalk(simulatedGearOf(product, rig), path, `cli/${n}`), seeded('cli', n));
   const begin: LoggedAction = {
     atS: 0,
     kind: 'begin',

@@ -90,7 +90,7 @@ export * from './simulate/operator.ts';
 export * from './simulate/partner.ts';
 export * from './simulate/replay.ts';
 export * from './simulate/satellite.ts';
-export * from './simulate/standIn.ts';
+export * from './simulate/simulatedGear.ts';
 export * from './simulate/truth.ts';
 export * from './walk/finding.ts';
 export * from './walk/observation.ts';

@@ -8,7 +8,7 @@ import {
   summariseRanges,
   walkIntervals,
   type Path,
-  type StandIn,
+  type SimulatedGear,
   type WalkEvent,
   type Criterion,
 } from '@urvek/core';
@@ -29,7 +29,7 @@ const path: Path = {
   obstructions: [],
   checkpoints: [],
 };
-const standIn: StandIn = {
+const standIn: SimulatedGear = {
   productSeed: 'a',
   frequencyMHz: 2400,
   eirpDbm: 10,

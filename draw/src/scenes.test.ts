@@ -8,7 +8,7 @@ import {
   type Feature,
   type LoggedAction,
   type Path,
-  type StandIn,
+  type SimulatedGear,
   type WalkEvent,
 } from '@urvek/core';
 import { drawnObstructions, planExtent, planScale, planScene } from './plan/planScene.ts';
@@ -130,7 +130,7 @@ describe('the plan of a site', () => {
 });
 
 describe('a walk over time', () => {
-  const gear: StandIn = {
+  const gear: SimulatedGear = {
     productSeed: 'a',
     frequencyMHz: 2400,
     eirpDbm: 10,

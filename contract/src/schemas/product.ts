@@ -79,8 +79,8 @@ export const rigSchema = yup
   })
   .noUnknown();
 
-/** What a simulated stand-in of the product does; invented, and used for nothing else. */
-export const standInSchema = yup
+/** What the product as simulated gear does; invented, and used for nothing else. */
+export const simulatedGearSchema = yup
   .object({
     requiredDbm: finite('Level needed').min(-140).max(0),
     bodyLossOutDb: finite('Body loss out').min(0).max(60),
@@ -103,7 +103,7 @@ export const productSchema = yup
     claims: yup.array(claimSchema).required().max(20),
     units: yup.array(unitSchema).required().min(1, 'A product needs at least one unit').max(20),
     rigs: yup.array(rigSchema).required().min(1, 'A product needs at least one rig').max(20),
-    standIn: standInSchema.required(),
+    standIn: simulatedGearSchema.required(),
     /** What it costs, and everything needed to reach its range. */
     costs: yup.array(costSchema).default(undefined).optional().max(30),
   })

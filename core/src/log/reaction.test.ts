@@ -4,7 +4,7 @@ import type { Path } from '../geometry/path.ts';
 import { seeded } from '../random/seeded.ts';
 import { operate } from '../simulate/operator.ts';
 import { replay, scoreLog, trueLosses } from '../simulate/replay.ts';
-import { startWalk, type StandIn } from '../simulate/standIn.ts';
+import { startWalk, type SimulatedGear } from '../simulate/simulatedGear.ts';
 import { traceWalk } from '../walk/trace.ts';
 import { effectiveLog } from './effectiveLog.ts';
 import type { WalkEvent } from './event.ts';
@@ -55,7 +55,7 @@ describe('truth behind a simulated walk', () => {
     obstructions: [],
     checkpoints: [],
   };
-  const gear: StandIn = {
+  const gear: SimulatedGear = {
     productSeed: 'a',
     requiredDbm: -85,
     frequencyMHz: 2400,

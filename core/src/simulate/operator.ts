@@ -2,7 +2,7 @@ import type { Grade } from '../grade/grade.ts';
 import type { EventKind, EventBodies } from '../log/event.ts';
 import { DEFAULT_DELAY, type OperatorDelay } from '../log/lag.ts';
 import type { Random } from '../random/seeded.ts';
-import { TICK_S, type StandInWalk, type Tick } from './standIn.ts';
+import { TICK_S, type SimulatedGearWalk, type Tick } from './simulatedGear.ts';
 
 /** What a simulated person logs, with the moment on the walk's clock. */
 export type LoggedAction = {
@@ -26,9 +26,9 @@ export const DEFAULT_HABITS: OperatorHabits = {
   settleS: 0.5,
 };
 
-/** Walks out and back with a stand-in rig, and logs as a person would: late, and only what lasts. */
+/** Walks out and back with a simulated rig, and logs as a person would: late, and only what lasts. */
 export function operate(
-  walk: StandInWalk,
+  walk: SimulatedGearWalk,
   random: Random,
   habits: OperatorHabits = DEFAULT_HABITS,
 ): { log: LoggedAction[]; ticks: Tick[] } {

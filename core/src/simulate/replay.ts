@@ -2,13 +2,13 @@ import type { Path } from '../geometry/path.ts';
 import { effectiveLog } from '../log/effectiveLog.ts';
 import type { WalkEvent } from '../log/event.ts';
 import { learnReaction, type Reaction } from '../log/reaction.ts';
-import { startWalk, TICK_S, type StandIn, type Tick } from './standIn.ts';
+import { startWalk, TICK_S, type SimulatedGear, type Tick } from './simulatedGear.ts';
 
 /** A longer walk than this is not played again. */
 const MOST_S = 4 * 3600;
 
-/** What a stand-in really played on a walk whose log is given: the truth that the log can be held against. Undefined for a real walk. */
-export function replay(log: readonly WalkEvent[], standIn: StandIn, path: Path): Tick[] | undefined {
+/** What simulated gear really played on a walk whose log is given: the truth that the log can be held against. Undefined for a real walk. */
+export function replay(log: readonly WalkEvent[], standIn: SimulatedGear, path: Path): Tick[] | undefined {
   const events = effectiveLog(log);
   const begin = events.find((e) => e.kind === 'begin');
   const seed = begin?.body.simulatedSeed;

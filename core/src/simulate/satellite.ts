@@ -3,7 +3,7 @@ import type { Coordinate } from '../geometry/geodesic.ts';
 import { pathLengthM, type Path } from '../geometry/path.ts';
 import { seeded } from '../random/seeded.ts';
 
-/** The stand-in for a satellite receiver. */
+/** A simulated satellite receiver. */
 export interface SimulatedFix {
   readonly latitudeDeg: number;
   readonly longitudeDeg: number;

@@ -7,7 +7,7 @@ import { seeded } from '../random/seeded.ts';
 import { findWalk, walkIntervals } from '../walk/finding.ts';
 import { operate } from './operator.ts';
 import { shadowingField } from './shadowing.ts';
-import { STAND_IN_SITE, startWalk, type StandIn } from './standIn.ts';
+import { SIMULATED_SITE, startWalk, type SimulatedGear } from './simulatedGear.ts';
 import { trueEventM, trueFirstDropout } from './truth.ts';
 
 const path: Path = {
@@ -19,7 +19,7 @@ const path: Path = {
   obstructions: [],
   checkpoints: [],
 };
-const standIn = (productSeed: string, requiredDbm: number): StandIn => ({
+const standIn = (productSeed: string, requiredDbm: number): SimulatedGear => ({
   productSeed,
   requiredDbm,
   frequencyMHz: 2400,
@@ -70,7 +70,7 @@ test('shadowing has the spread and the correlation it is asked for', () => {
   expect(covariance / variance).toBeLessThan(0.43);
 });
 
-describe('the stand-in', () => {
+describe('the simulated gear', () => {
   test('plays the same walk for the same seeds, and another for others', () => {
     const play = (seed: string) => {
       const walk = startWalk(standIn('a', -85), path, seed);
@@ -95,7 +95,7 @@ describe('the stand-in', () => {
 
 describe('known truth, from the gear to the estimate', () => {
   // Even ground: then distances are lognormal. On ground with dips, walks of one product clump at the dips.
-  const even = { ...STAND_IN_SITE, shadowingSdDb: 0 };
+  const even = { ...SIMULATED_SITE, shadowingSdDb: 0 };
   const play = (product: string, requiredDbm: number, walks: number) =>
     Array.from({ length: walks }, (_, i) => {
       const seed = `truth/${product}/${i}`;

@@ -1,6 +1,12 @@
 import type { Path } from '../geometry/path.ts';
 import { endsLastStretch, LEAST_GOOD_GRADE, type OutwardCriterion } from '../grade/criterion.ts';
-import { STAND_IN_SITE, startWalk, type StandIn, type StandInSite, type Tick } from './standIn.ts';
+import {
+  SIMULATED_SITE,
+  startWalk,
+  type SimulatedGear,
+  type SimulatedSite,
+  type Tick,
+} from './simulatedGear.ts';
 
 /** True separation of an outward event in a simulated walk; undefined when the path ended first. */
 export function trueEventM(ticks: readonly Tick[], criterion: OutwardCriterion): number | undefined {
@@ -14,15 +20,15 @@ export function trueEventM(ticks: readonly Tick[], criterion: OutwardCriterion):
 }
 
 /**
- * Median and p10 of the first dropout over many walks of one stand-in on one path: what an estimate should find.
+ * Median and p10 of the first dropout over many walks of one simulated rig on one path: what an estimate should find.
  * Undefined where more than that share of walks never failed.
  */
 export function trueFirstDropout(
-  standIn: StandIn,
+  standIn: SimulatedGear,
   path: Path,
   walks: number,
   seed: string,
-  site: StandInSite = STAND_IN_SITE,
+  site: SimulatedSite = SIMULATED_SITE,
 ): { medianM: number | undefined; p10M: number | undefined } {
   const events = Array.from({ length: walks }, (_, i) =>
     firstDropoutM(standIn, path, `${seed}/${i}`, site),
@@ -34,7 +40,7 @@ export function trueFirstDropout(
   return { medianM: quantile(0.5), p10M: quantile(0.1) };
 }
 
-function firstDropoutM(standIn: StandIn, path: Path, seed: string, site: StandInSite): number {
+function firstDropoutM(standIn: SimulatedGear, path: Path, seed: string, site: SimulatedSite): number {
   const walk = startWalk(standIn, path, seed, site);
   for (;;) {
     const tick = walk.step();

@@ -1,6 +1,6 @@
 import { type Product, type Setup, type StoredWalk, newRig } from '@urvek/contract';
 import { kindOf, operate, seeded, startWalk, type LoggedAction } from '@urvek/core';
-import { plannedWalks, standInOf } from '@urvek/study';
+import { plannedWalks, simulatedGearOf } from '@urvek/study';
 import { eventsOf, uuidFrom } from './events.ts';
 
 /** Everything here is invented: place, products, figures, walks. */
@@ -75,13 +75,13 @@ export const DEMO_SETUP: Setup = {
   },
 };
 
-/** Walks of a made-up afternoon, played by stand-ins with fixed seeds. */
+/** Walks of a made-up afternoon, played by simulated gear with fixed seeds. */
 export function demoWalks(setup: Setup = DEMO_SETUP): StoredWalk[] {
   let startedMs = Date.UTC(2026, 4, 12, 12, 5);
   return plannedWalks(setup).map(({ item: { product, rig, path } }, index) => {
     const seed = `cindermoor/${path.id}/${product.id}/${index}`;
     const id = uuidFrom(seed);
-    const { log } = operate(startWalk(standInOf(product, rig), path, seed), seeded(seed, 'operator'));
+    const { log } = operate(startWalk(simulatedGearOf(product, rig), path, seed), seeded(seed, 'operator'));
     const direction = kindOf(product.kindId).direction;
     const begin: LoggedAction = {
       atS: 0,

@@ -38,7 +38,7 @@ describe('the demo with planted faults', () => {
     expect(judged.audits[0]?.sizeDb).toBeCloseTo(20 * Math.log10(1.6 / 0.7), 9);
   });
 
-  test('estimates of what the stand-ins truly do: of eight 95 % intervals no more than two miss the median of 20,000 walks', () => {
+  test('estimates of what the simulated gear truly does: of eight 95 % intervals no more than two miss the median of 20,000 walks', () => {
     const inside = truth
       .filter((t) => t.median_m !== undefined)
       .map((t) => {

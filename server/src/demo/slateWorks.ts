@@ -18,9 +18,9 @@ import {
   type Grade,
   type LoggedAction,
   type Random,
-  type StandIn,
+  type SimulatedGear,
 } from '@urvek/core';
-import { plannedWalks, standInOf, type SetupPath } from '@urvek/study';
+import { plannedWalks, simulatedGearOf, type SetupPath } from '@urvek/study';
 import { eventsOf, uuidFrom } from './events.ts';
 
 /** Everything here is invented: place, products, figures, walks. */
@@ -388,7 +388,7 @@ const stand = (m: number): LoggedAction['body'] => ({
 
 /** Mean margin at each stand of a walk out, dB. */
 function marginsAt(
-  standIn: StandIn,
+  standIn: SimulatedGear,
   onPath: SetupPath,
   seed: string,
 ): { name: string; atM: number; marginDb: number }[] {
@@ -463,7 +463,7 @@ function atStands(
   const actions: LoggedAction[] = [];
   const deafDb = fixedEndDeafDb[item.product.id] ?? 0;
   let [clockS, lastM] = [0, 0];
-  for (const { name, atM, marginDb } of marginsAt(standInOf(item.product, item.rig), item.path, seed)) {
+  for (const { name, atM, marginDb } of marginsAt(simulatedGearOf(item.product, item.rig), item.path, seed)) {
     clockS += (atM - lastM) / 1.4;
     lastM = atM;
     actions.push({ atS: clockS, kind: 'mark', body: { ...stand(atM), name } } as LoggedAction);
@@ -525,7 +525,7 @@ function atStands(
 
 const AT_STANDS = ['remote', 'router', 'two-way-radio'];
 
-/** Walks over two made-up days, played by stand-ins with fixed seeds. */
+/** Walks over two made-up days, played by simulated gear with fixed seeds. */
 export function slateWorksWalks(setup: Setup = SLATE_WORKS, faults: Faults = PLANTED): StoredWalk[] {
   let startedMs = Date.UTC(2026, 4, 13, 7, 30);
   const planned = plannedWalks(setup).map((slot, index) => ({ ...slot, index }));
@@ -545,7 +545,7 @@ export function slateWorksWalks(setup: Setup = SLATE_WORKS, faults: Faults = PLA
     const log = stands
       ? atStands(slot.item, seed, faults)
       : operate(
-          startWalk(standInOf(p, rig), onPath as Parameters<typeof startWalk>[1], seed),
+          startWalk(simulatedGearOf(p, rig), onPath as Parameters<typeof startWalk>[1], seed),
           seeded(seed, 'operator'),
         ).log;
     const begin: LoggedAction = {

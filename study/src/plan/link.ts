@@ -1,4 +1,4 @@
-import type { PathLink, StandIn } from '@urvek/core';
+import type { PathLink, SimulatedGear } from '@urvek/core';
 import type { Product, Rig } from '@urvek/contract';
 
 /** The link of a product on a rig, for predictions; undefined until it is said what level the receiver needs. */
@@ -14,8 +14,8 @@ export const pathLinkOf = (product: Product, rig: Rig): PathLink | undefined =>
         heightsM: [rig.heightFixedM, rig.heightMobileM],
       };
 
-/** The stand-in that plays a product on a rig. */
-export const standInOf = (product: Product, rig: Rig): StandIn => ({
+/** The simulated gear that plays a product on a rig. */
+export const simulatedGearOf = (product: Product, rig: Rig): SimulatedGear => ({
   productSeed: product.id,
   frequencyMHz: product.bandMHz,
   eirpDbm: 10 * Math.log10(rig.powerMw ?? product.powerMw) - (rig.feederLossDb ?? 0),

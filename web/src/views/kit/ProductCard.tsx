@@ -80,7 +80,7 @@ export function ProductCard({
       <Rigs form={form} index={index} />
       <details className="mt-3">
         <summary className="cursor-pointer text-[0.85rem] text-faint">
-          Stand-in for simulated walks (invented figures)
+          Simulated gear of it, for simulated walks (invented figures)
         </summary>
         <div className="mt-2 grid grid-cols-3 gap-3">
           <Field

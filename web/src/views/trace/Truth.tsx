@@ -1,6 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import { replay, scoreLog, trueLosses, type Path, type Reaction, type WalkEvent } from '@urvek/core';
-import { standInOf, type Finding } from '@urvek/study';
+import { simulatedGearOf, type Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Length } from '../../components/Length.tsx';
 
@@ -24,12 +24,12 @@ export function Truth({
   const rig = product?.rigs.find((r) => r.id === finding.header.rigId);
   if (finding.trace.begin.body.simulatedSeed === undefined || !product || !rig) return null;
   const reveal = (): void => {
-    const ticks = replay(log, standInOf(product, rig), finding.path as Path);
+    const ticks = replay(log, simulatedGearOf(product, rig), finding.path as Path);
     if (ticks) setRevealed({ score: scoreLog(log, ticks), losses: trueLosses(ticks) });
   };
   return (
     <section className="sheet p-3" aria-label="Truth of the simulated walk">
-      <h2>What the stand-in really played</h2>
+      <h2>What the simulated gear really played</h2>
       {!revealed ? (
         <p className="mt-1">
           <button type="button" className="btn" onClick={reveal}>

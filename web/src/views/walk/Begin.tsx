@@ -149,14 +149,14 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
               value={simulated ? 'simulated' : 'real'}
               onChange={(e) => setSimulated(e.target.value === 'simulated')}
             >
-              <option value="simulated">simulated stand-in</option>
+              <option value="simulated">simulated</option>
               <option value="real">real, on foot</option>
             </Choice>
           </div>
           {simulated && (
             <p className="border-l-4 border-degraded pl-3">
-              Simulated gear: a stand-in plays the {kind.watched}, the link and the wheel. What you log is
-              real; what you hear is invented.
+              Simulated gear plays the {kind.watched}, the link and the wheel. What you log is real; what you
+              hear is invented.
             </p>
           )}
           <ConditionsForm conditions={conditions} onChange={setConditions} />

@@ -18,7 +18,7 @@ import {
   type Tick,
 } from '@urvek/core';
 import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
-import { standInOf, type PlannedWalk } from '@urvek/study';
+import { simulatedGearOf, type PlannedWalk } from '@urvek/study';
 import {
   lazy,
   Suspense,
@@ -133,7 +133,7 @@ export function LiveWalk({
     },
     [session],
   );
-  // On a path with a coordinate the stand-in has a satellite receiver too.
+  // On a path with a coordinate the simulated gear has a satellite receiver too.
   const receiver = useMemo(
     () =>
       subject?.path.fixedEnd ? satelliteReceiver(subject.path, subject.path.fixedEnd, kept.id) : undefined,
@@ -379,7 +379,7 @@ export function LiveWalk({
             tick={tick}
             watched={kind.watched}
             words={kind.words}
-            standIn={subject && standInOf(subject.product, subject.rig)}
+            standIn={subject && simulatedGearOf(subject.product, subject.rig)}
             bothWays={kind.bothWays}
             onLevel={(value) =>
               logNow('measured', {

@@ -4,7 +4,7 @@ import {
   otherWayDb,
   partnerHears,
   type Grade,
-  type StandIn,
+  type SimulatedGear,
   type Tick,
   type WalkEvent,
 } from '@urvek/core';
@@ -13,7 +13,7 @@ import { Length } from '../../components/Length.tsx';
 import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 import { eventText } from '../../state/eventText.ts';
 
-/** What the stand-in plays. */
+/** What the simulated gear plays. */
 export function GearPanel({
   tick,
   watched,
@@ -25,14 +25,14 @@ export function GearPanel({
   tick: Tick | undefined;
   watched: string;
   words: Readonly<Record<Grade, string>>;
-  standIn: StandIn | undefined;
+  standIn: SimulatedGear | undefined;
   bothWays: boolean;
   onLevel: (levelDbm: number | undefined) => void;
 }) {
   if (!tick)
     return (
       <div className="sheet p-3 text-faint" role="status">
-        The stand-in is starting …
+        The simulated gear is starting …
       </div>
     );
   return (
@@ -86,7 +86,7 @@ function LinkMonitor({
   onLevel,
 }: {
   tick: Tick;
-  standIn: StandIn;
+  standIn: SimulatedGear;
   onLevel: (levelDbm: number | undefined) => void;
 }) {
   const levelDbm =

@@ -1,13 +1,13 @@
 import { effectiveLog, type LiveState, type WalkEvent, type Tick } from '@urvek/core';
-import { standInOf, type PlannedWalk } from '@urvek/study';
+import { simulatedGearOf, type PlannedWalk } from '@urvek/study';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { nowMs } from '../../field/time.ts';
-import { useStandIn } from './useStandIn.ts';
+import { useSimulatedGear } from './useSimulatedGear.ts';
 
 /** What a walk is logged against: simulated gear that plays, or the world and a clock. */
 export interface Gear {
   readonly simulated: boolean;
-  /** What the stand-in plays; absent on a real walk. */
+  /** What the simulated gear plays; absent on a real walk. */
   readonly tick: Tick | undefined;
   /** Seconds on the walk's clock now, for display. */
   readonly clockS: number;
@@ -25,7 +25,7 @@ export function useGear(
   subject: PlannedWalk | undefined,
   onWheel: (tick: Tick) => void,
 ): Gear {
-  const player = useStandIn();
+  const player = useSimulatedGear();
   const seed = begin?.body.simulatedSeed;
   const started = useRef(false);
   useEffect(() => {
@@ -33,7 +33,7 @@ export function useGear(
     started.current = true;
     player.play(
       {
-        standIn: standInOf(subject.product, subject.rig),
+        standIn: simulatedGearOf(subject.product, subject.rig),
         path: subject.path,
         rate: 1,
         seed,

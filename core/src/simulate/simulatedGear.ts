@@ -9,8 +9,8 @@ import { WALKING_MPS } from '../quantity/pace.ts';
 import { seeded, type Random } from '../random/seeded.ts';
 import { shadowingField } from './shadowing.ts';
 
-/** The gear a stand-in plays: a wheel, a link, and the grade of what comes through. All invented. */
-export interface StandIn {
+/** What simulated gear plays: a wheel, a link, and the grade of what comes through. All invented. */
+export interface SimulatedGear {
   readonly productSeed: string;
   readonly frequencyMHz: number;
   readonly eirpDbm: number;
@@ -23,7 +23,7 @@ export interface StandIn {
 }
 
 /** What holds for the place and the day, not for the product. */
-export interface StandInSite {
+export interface SimulatedSite {
   readonly shadowingSdDb: number;
   readonly decorrelationM: number;
   /** Of the shadowing of two products in one place. */
@@ -34,7 +34,7 @@ export interface StandInSite {
   readonly wheelScaleSd: number;
 }
 
-export const STAND_IN_SITE: StandInSite = {
+export const SIMULATED_SITE: SimulatedSite = {
   shadowingSdDb: 3,
   decorrelationM: 12,
   productCorrelation: 0.8,
@@ -72,7 +72,7 @@ export interface Tick {
   readonly standing: boolean;
 }
 
-export interface StandInWalk {
+export interface SimulatedGearWalk {
   step(): Tick;
   turn(): void;
 }
@@ -83,11 +83,11 @@ export interface StandInWalk {
  * the same walk, so that a page that was reloaded can play up to where it was.
  */
 export function startWalk(
-  standIn: StandIn,
+  standIn: SimulatedGear,
   path: Path,
   walkSeed: string,
-  site: StandInSite = STAND_IN_SITE,
-): StandInWalk {
+  site: SimulatedSite = SIMULATED_SITE,
+): SimulatedGearWalk {
   const random = seeded('walk', walkSeed);
   const lengthM = pathLengthM(path);
   const lossDb = mediumLoss(standIn, path, lengthM, site);
@@ -134,10 +134,10 @@ export function startWalk(
 
 /** Two-slope loss, obstructions passed and shadowing; the product's own share of the shadowing is uncorrelated. */
 function mediumLoss(
-  standIn: StandIn,
+  standIn: SimulatedGear,
   path: Path,
   lengthM: number,
-  site: StandInSite,
+  site: SimulatedSite,
 ): (travelledM: number) => number {
   const { shadowingSdDb, decorrelationM, productCorrelation } = site;
   const common = shadowingField(

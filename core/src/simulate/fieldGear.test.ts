@@ -13,7 +13,7 @@ const path = {
 };
 const fixedEnd = { latitudeDeg: 51.2, longitudeDeg: -3.1 };
 
-describe('the satellite receiver of the stand-in', () => {
+describe('the satellite receiver of the simulated gear', () => {
   test('errs as much as it says: 95 % of its fixes lie within its stated radius', () => {
     const inside =
       Array.from({ length: 400 }, (_, walk) => {
@@ -44,7 +44,7 @@ describe('the satellite receiver of the stand-in', () => {
   });
 });
 
-test('the partner of the stand-in hears the other way, the same for a product on every walk', () => {
+test('the partner of the simulated gear hears the other way, the same for a product on every walk', () => {
   expect(otherWayDb('holmroe')).toBe(otherWayDb('holmroe'));
   expect([partnerHears(10, -6), partnerHears(4, -6), partnerHears(4, 2)]).toEqual([3, 1, 4]);
 });

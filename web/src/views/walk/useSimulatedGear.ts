@@ -1,7 +1,7 @@
 import type { Tick } from '@urvek/core';
 import * as Comlink from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { PlayOptions, StandInWorker } from '../../workers/standIn.worker.ts';
+import type { PlayOptions, SimulatedGearWorker } from '../../workers/simulatedGear.worker.ts';
 
 export interface Player {
   /** The newest tick; undefined before the first. */
@@ -14,17 +14,17 @@ export interface Player {
   walkS(inputMs: number): number;
 }
 
-/** The stand-in rig, playing in a worker. */
-export function useStandIn(): Player {
-  const worker = useRef<{ thread: Worker; remote: Comlink.Remote<StandInWorker> }>(undefined);
+/** Simulated gear, playing in a worker. */
+export function useSimulatedGear(): Player {
+  const worker = useRef<{ thread: Worker; remote: Comlink.Remote<SimulatedGearWorker> }>(undefined);
   const latest = useRef<{ tick: Tick; atMs: number; rate: number }>(undefined);
   const rate = useRef(1);
   const [tick, setTick] = useState<Tick>();
   useEffect(() => {
-    const thread = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), {
+    const thread = new Worker(new URL('../../workers/simulatedGear.worker.ts', import.meta.url), {
       type: 'module',
     });
-    worker.current = { thread, remote: Comlink.wrap<StandInWorker>(thread) };
+    worker.current = { thread, remote: Comlink.wrap<SimulatedGearWorker>(thread) };
     return () => {
       thread.terminate();
       worker.current = undefined;

@@ -1,8 +1,8 @@
 import * as Comlink from 'comlink';
-import { startWalk, type Path, type StandIn, type Tick } from '@urvek/core';
+import { startWalk, type Path, type SimulatedGear, type Tick } from '@urvek/core';
 
 export interface PlayOptions {
-  readonly standIn: StandIn;
+  readonly standIn: SimulatedGear;
   readonly path: Path;
   readonly seed: string;
   readonly rate: number;
@@ -61,5 +61,5 @@ const api = {
   },
 };
 
-export type StandInWorker = typeof api;
+export type SimulatedGearWorker = typeof api;
 Comlink.expose(api);
