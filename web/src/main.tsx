@@ -66,8 +66,8 @@ const router = createBrowserRouter([
       { path: '/walk-now', ...view(() => import('./views/walk/WalkNow.tsx'), 'WalkNow') },
       { path: '/devices', ...view(() => import('./views/bench/Devices.tsx'), 'Devices') },
       { path: '/join/:code?', ...view(() => import('./views/walk/Join.tsx'), 'Join') },
-      { path: '/joined/:walkId', ...view(() => import('./views/walk/Join.tsx'), 'JoinedLog') },
-      { path: '/file/:walkId', ...view(() => import('./views/walk/WalkNow.tsx'), 'FileWalk') },
+      { path: '/joined/:walkId', ...view(() => import('./views/walk/JoinedLog.tsx'), 'JoinedLog') },
+      { path: '/file/:walkId', ...view(() => import('./views/walk/FileWalk.tsx'), 'FileWalk') },
     ],
   },
   {

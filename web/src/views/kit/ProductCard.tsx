@@ -1,10 +1,9 @@
-import { claimSchema } from '@urvek/contract';
-import { CLAIM_FORMS, disagreements, kindOf, KINDS } from '@urvek/core';
+import { kindOf, KINDS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
-import { useFieldArray } from 'react-hook-form';
-import { Choice, Field, Tick } from '../../components/Field.tsx';
+import { Choice, Field } from '../../components/Field.tsx';
+import { Claims } from './Claims.tsx';
 import { Rigs } from './Rigs.tsx';
-import { asFigure, newId, type SetupForm } from './form.ts';
+import { asFigure, type SetupForm } from './form.ts';
 
 export function ProductCard({
   form,
@@ -110,101 +109,5 @@ export function ProductCard({
         </div>
       </details>
     </section>
-  );
-}
-
-function Claims({ form, index }: { form: SetupForm; index: number }) {
-  const at = `products.${index}.claims` as const;
-  const claims = useFieldArray({ control: form.control, name: at, keyName: 'key' });
-  const errors = form.formState.errors.products?.[index]?.claims;
-  const entered = form.watch(at);
-  const others = form.watch('products').filter((_, i) => i !== index);
-  const disagreeing = disagreements(entered.filter((c) => claimSchema.isValidSync(c)));
-  return (
-    <fieldset className="mt-3 border-t border-rule pt-2">
-      <div className="flex items-center">
-        <legend className="float-left flex-1 font-bold">Claims</legend>
-        <button
-          type="button"
-          className="btn btn-quiet"
-          onClick={() =>
-            claims.append({
-              id: newId(),
-              form: 'distance',
-              entered: '',
-              upTo: true,
-              condition: 'open',
-              source: 'box',
-            })
-          }
-        >
-          Add a claim
-        </button>
-      </div>
-      {claims.fields.length === 0 && (
-        <p className="text-faint">
-          None entered. A claim is what the maker or folklore says, in its own unit.
-        </p>
-      )}
-      {claims.fields.map((field, i) => {
-        const kind = entered[i]?.form ?? 'distance';
-        return (
-          <div
-            key={field.key}
-            className="mt-1 grid grid-cols-[1.1fr_auto_1fr_1.1fr_1fr_auto] items-end gap-2"
-          >
-            <Choice label="Of" {...form.register(`${at}.${i}.form`)}>
-              {CLAIM_FORMS.map((f) => (
-                <option key={f} value={f}>
-                  {f}
-                </option>
-              ))}
-            </Choice>
-            <Tick label="up to" {...form.register(`${at}.${i}.upTo`)} />
-            <Field
-              label={kind === 'ratio' ? 'Ratio' : kind === 'distance' ? 'Distance' : 'Figure'}
-              placeholder={
-                { distance: '100 m', ratio: '2×', throughput: '300 Mbit/s', latency: '50 ms' }[kind]
-              }
-              {...form.register(`${at}.${i}.entered`)}
-              error={errors?.[i]?.entered?.message}
-            />
-            <Choice label="Condition" {...form.register(`${at}.${i}.condition`)}>
-              <option value="open">open</option>
-              <option value="obstructed">obstructed</option>
-              <option value="unstated">unstated</option>
-            </Choice>
-            <Field
-              label="Source"
-              {...form.register(`${at}.${i}.source`)}
-              error={errors?.[i]?.source?.message}
-            />
-            <button
-              type="button"
-              className="btn btn-quiet"
-              aria-label={`Remove claim ${i + 1}`}
-              onClick={() => claims.remove(i)}
-            >
-              <Trash2 aria-hidden size={16} />
-            </button>
-            {kind === 'ratio' && (
-              <Choice className="col-span-3" label="Against" {...form.register(`${at}.${i}.against`)}>
-                <option value="">not stated</option>
-                {others.map((p) => (
-                  <option key={p.id} value={p.id}>
-                    {p.name}
-                  </option>
-                ))}
-              </Choice>
-            )}
-          </div>
-        );
-      })}
-      {disagreeing.map(([a, b]) => (
-        <p key={`${a.id}-${b.id}`} role="status" className="mt-1 border-l-4 border-degraded pl-2">
-          “{a.entered}” and “{b.entered}” cannot both be meant: they differ by more than rounding.
-        </p>
-      ))}
-    </fieldset>
   );
 }

@@ -1,17 +1,14 @@
 import type { Rig } from '@urvek/contract';
-import { ANTENNA_PLACES, inputTrouble, runTimeH, type RigSettings } from '@urvek/core';
+import { ANTENNA_PLACES } from '@urvek/core';
 import { Copy, Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
+import { BatteryLine } from './BatteryLine.tsx';
 import { Playout } from './Playout.tsx';
-import { asFigure, newId, type SetupForm } from './form.ts';
-
-interface Setting {
-  readonly field: keyof RigSettings;
-  readonly label: string;
-  readonly suffix?: string;
-  readonly span?: number;
-}
+import { SettingField } from './SettingField.tsx';
+import { UnitChoice } from './UnitChoice.tsx';
+import { newId, type SetupForm } from './form.ts';
+import type { Setting } from './rigsParts.tsx';
 
 const MAIN: readonly Setting[] = [
   { field: 'channel', label: 'Channel', span: 2 },
@@ -38,7 +35,6 @@ const MORE: readonly Setting[] = [
   { field: 'inputMinV', label: 'Input, least', suffix: 'V', span: 2 },
   { field: 'inputMaxV', label: 'Input, most', suffix: 'V', span: 2 },
 ];
-const SPAN = ['', 'col-span-1', 'col-span-2', 'col-span-3', 'col-span-4', 'col-span-5', 'col-span-6'];
 
 export function Rigs({ form, index }: { form: SetupForm; index: number }) {
   const product = `products.${index}` as const;
@@ -175,82 +171,5 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
         ))}
       </fieldset>
     </>
-  );
-}
-
-function UnitChoice({
-  form,
-  index,
-  rig,
-  end,
-  label,
-}: {
-  form: SetupForm;
-  index: number;
-  rig: number;
-  end: 'unitFixedId' | 'unitMobileId';
-  label: string;
-}) {
-  return (
-    <Choice className="col-span-1" label={label} {...form.register(`products.${index}.rigs.${rig}.${end}`)}>
-      {form.watch(`products.${index}.units`).map((u) => (
-        <option key={u.id} value={u.id}>
-          {u.label}
-        </option>
-      ))}
-    </Choice>
-  );
-}
-
-const TEXTS: readonly (keyof RigSettings)[] = [
-  'channel',
-  'gain',
-  'squelch',
-  'firmware',
-  'antenna',
-  'orientation',
-  'bodyPosition',
-  'cables',
-];
-
-function SettingField({
-  form,
-  index,
-  rig,
-  setting: { field, label, suffix, span = 2 },
-}: {
-  form: SetupForm;
-  index: number;
-  rig: number;
-  setting: Setting;
-}) {
-  const error = form.formState.errors.products?.[index]?.rigs?.[rig]?.[field]?.message;
-  const text = TEXTS.includes(field);
-  return (
-    <Field
-      className={SPAN[span]}
-      label={label}
-      suffix={suffix}
-      {...(text ? {} : { inputMode: 'decimal' as const })}
-      {...form.register(`products.${index}.rigs.${rig}.${field}`, text ? {} : asFigure)}
-      error={error}
-    />
-  );
-}
-
-function BatteryLine({ rig }: { rig: Rig }) {
-  const trouble = inputTrouble(rig);
-  const hours =
-    rig.loadW !== undefined && rig.loadW > 0 && rig.batteryWh !== undefined ? runTimeH(rig) : undefined;
-  if (trouble)
-    return (
-      <p role="status" className="mt-1 border-l-4 border-lost pl-2">
-        {trouble}
-      </p>
-    );
-  return hours === undefined ? null : (
-    <p className="mt-1 text-[0.85rem] text-faint">
-      The battery carries the load for <span className="figure">{hours.toFixed(1)} h</span>; less in the cold.
-    </p>
   );
 }

@@ -1,40 +1,22 @@
 import * as Comlink from 'comlink';
 import { useQuery } from '@tanstack/react-query';
 import type { Product, Rig } from '@urvek/contract';
-import {
-  crossingText,
-  EVENT_MARGIN_DB,
-  formatLength,
-  pathPoint,
-  routePointsOf,
-  SHADOWING_SD_DB,
-  type Path,
-  type PathLink,
-  type PathPrediction,
-  type PlanPoint,
-} from '@urvek/core';
-import { endsText, predictionLane, travelledGround } from '@urvek/draw';
+import { pathPoint, type Path, type PathPrediction, type PlanPoint } from '@urvek/core';
+import { predictionLane, travelledGround } from '@urvek/draw';
 import { pathLinkOf, type SetupPath } from '@urvek/study';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Length } from '../../components/Length.tsx';
 import { Tape } from '../../components/Tape.tsx';
-import { useUnit } from '../../state/unit.ts';
 import type { PredictWorker } from '../../workers/predict.worker.ts';
+import { Expected } from './Expected.tsx';
+import { Readout } from './Readout.tsx';
 import { WhatIf } from './WhatIf.tsx';
+import type { Predicted } from './predictionParts.tsx';
 
 let worker: Comlink.Remote<PredictWorker> | undefined;
 const predictor = (): Comlink.Remote<PredictWorker> =>
   (worker ??= Comlink.wrap<PredictWorker>(
     new Worker(new URL('../../workers/predict.worker.ts', import.meta.url), { type: 'module' }),
   ));
-
-/** One rig on the path with what the physics expects of it. */
-export interface Predicted {
-  readonly id: string;
-  readonly name: string;
-  readonly link: PathLink;
-  readonly prediction: PathPrediction;
-}
 
 const rigName = (product: Product, rig: Rig): string =>
   product.rigs.length > 1 ? `${product.name}, ${rig.name}` : product.name;
@@ -93,104 +75,5 @@ export function Prediction({
         </p>
       )}
     </>
-  );
-}
-
-/** Ends at the usual height, on the usual band, where no rig says otherwise. */
-const USUAL: Pick<PathLink, 'frequencyMHz' | 'heightsM'> = { frequencyMHz: 2400, heightsM: [1.5, 1.5] };
-
-/** What lies between the two ends at the place that is pointed at. */
-function Readout({
-  path,
-  atM,
-  predicted,
-}: {
-  path: SetupPath;
-  atM: number | undefined;
-  predicted: readonly Predicted[];
-}) {
-  const link = predicted[0]?.link ?? USUAL;
-  const at = useMemo(() => routePointsOf(path as Path, link), [path, link]);
-  if (atM === undefined)
-    return (
-      <p className="min-h-10 text-[0.85rem] text-faint" data-readout>
-        Point at the route, on the plan or on the tape, to see what lies between the two ends there.
-      </p>
-    );
-  const point = at(atM);
-  return (
-    <p className="min-h-10 text-[0.85rem]" data-readout>
-      Travelled <Length m={atM} />, separation <Length m={point.separationM} />, bearing{' '}
-      <span className="figure">{point.bearingDeg.toFixed(0)}°</span>;{' '}
-      {point.lineOfSight ? 'line of sight' : 'no line of sight'}, clearance{' '}
-      <span className="figure">{point.fresnelClearanceRatio.toFixed(2)}</span> of the first zone at{' '}
-      {link.frequencyMHz} MHz. Between:{' '}
-      {point.crossings.length > 0 ? point.crossings.map(crossingText).join('; ') : 'nothing that is drawn'}.
-      {predicted.map(({ id, name, prediction }) => {
-        const margin = prediction.points.find((p) => p.travelledM >= atM)?.marginDb;
-        return margin === undefined ? null : (
-          <span key={id}>
-            {' '}
-            {name}: <span className="figure">{margin.toFixed(1)} dB</span>.
-          </span>
-        );
-      })}
-    </p>
-  );
-}
-
-function Expected({ predicted, model }: { predicted: readonly Predicted[]; model: string }) {
-  const [unit] = useUnit();
-  const show = (m: number): string => formatLength(m, unit);
-  const warnings = [...new Set(predicted.flatMap((p) => p.prediction.warnings))];
-  return (
-    <div className="mt-2" data-prediction>
-      <table className="table">
-        <thead>
-          <tr>
-            <th>Predicted, in separation</th>
-            {predicted[0]?.prediction.events.map((e) => (
-              <th key={e.criterion}>{e.criterion}</th>
-            ))}
-            <th>Breaks first</th>
-          </tr>
-        </thead>
-        <tbody>
-          {predicted.map(({ id, name, prediction }) => (
-            <tr key={id}>
-              <th scope="row" className="row-head">
-                {name}
-              </th>
-              {prediction.events.map((e) => (
-                <td key={e.criterion} className="figure">
-                  {e.lowM === undefined ? 'not on this path' : endsText(e.lowM, e.highM, show)}
-                </td>
-              ))}
-              <td>
-                {prediction.breaks ? (
-                  <>
-                    {prediction.breaks.because}{' '}
-                    <span className="text-faint">
-                      (<Length m={prediction.breaks.travelledM} /> along the path)
-                    </span>
-                  </>
-                ) : (
-                  'should hold to the end'
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p className="mt-1 text-[0.85rem] text-faint">
-        Model: {model}, shadowing of {SHADOWING_SD_DB} dB (8 of 10 places lie in the band). Events at margins
-        of{' '}
-        {Object.entries(EVENT_MARGIN_DB)
-          .map(([c, db]) => `${db} dB (${c})`)
-          .join(', ')}
-        : an assumption for digital links. Beside the measured, never instead.
-        {warnings.map((w) => ` Note: ${w}.`)}
-      </p>
-    </div>
   );
 }

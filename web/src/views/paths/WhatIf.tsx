@@ -1,7 +1,7 @@
 import { effectOf, exponentAbout, type PathModel } from '@urvek/core';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
-import type { Predicted } from './Prediction.tsx';
+import type { Predicted } from './predictionParts.tsx';
 
 /** A change of antenna, power or height, as dB and as a ratio of distance. */
 export function WhatIf({ predicted, model }: { predicted: readonly Predicted[]; model: PathModel }) {

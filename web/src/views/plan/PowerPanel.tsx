@@ -1,15 +1,11 @@
-import { approximateWalks, widestStepRatio, type Power, type PowerQuestion } from '@urvek/core';
-import { COLOUR } from '@urvek/draw';
 import * as Comlink from 'comlink';
+import { approximateWalks, widestStepRatio, type Power, type PowerQuestion } from '@urvek/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Chart } from '../../components/Chart.tsx';
-import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import type { PowerWorker } from '../../workers/power.worker.ts';
+import { Answers } from './Answers.tsx';
+import { STEPS, WALKS } from './powerPanelParts.tsx';
 
-const WALKS = [2, 3, 4, 6, 8, 12, 16];
-const STEPS = [1.02, 1.05, 1.1, 1.25];
 const COMPARISONS = 300;
-const stepText = (ratio: number): string => `steps of ${Math.round(100 * (ratio - 1))} %`;
 
 /** How many walks, and how fine the marks, to tell a ratio: by simulating whole comparisons. */
 export function PowerPanel({ ratio, sigma, walksEach }: { ratio: number; sigma: number; walksEach: number }) {
@@ -79,80 +75,5 @@ export function PowerPanel({ ratio, sigma, walksEach }: { ratio: number; sigma: 
       </div>
       {answers.length > 0 && <Answers answers={answers} walksEach={walksEach} />}
     </section>
-  );
-}
-
-function Answers({ answers, walksEach }: { answers: readonly Power[]; walksEach: number }) {
-  const at = (step: number, n: number): number | undefined =>
-    answers.find((a) => a.question.stepRatio === step && a.question.walksEach === n)?.power;
-  const option = useMemo(
-    () => ({
-      ...frame({ right: 44 }),
-      tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => (typeof v === 'number' ? percent(v) : '') },
-      xAxis: axis('walks of each product', { min: 2, max: 16 }),
-      yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
-      series: STEPS.map((step, i) => ({
-        type: 'line',
-        name: stepText(step),
-        symbol: series(i).symbol,
-        symbolSize: 7,
-        lineStyle: { type: series(i).type, color: series(i).colour, width: 2 },
-        itemStyle: { color: series(i).colour },
-        data: answers
-          .filter((a) => a.question.stepRatio === step)
-          .map((a) => [a.question.walksEach, a.power]),
-        ...(i === 0
-          ? {
-              markLine: {
-                silent: true,
-                symbol: 'none',
-                lineStyle: { color: COLOUR.faint, type: 'dashed' },
-                label: { formatter: '80 %' },
-                data: [{ yAxis: 0.8 }],
-              },
-            }
-          : {}),
-      })),
-    }),
-    [answers],
-  );
-  return (
-    <div className="mt-2 grid gap-4 lg:grid-cols-[1.3fr_1fr]">
-      <Chart
-        option={option}
-        label="Share of comparisons that tell the products apart, over walks and steps; the figures stand in the table"
-      />
-      <table className="table h-fit">
-        <caption className="text-left text-[0.85rem] text-faint">
-          Share of comparisons that tell them apart
-        </caption>
-        <thead>
-          <tr>
-            <th>Walks each</th>
-            {STEPS.map((s) => (
-              <th key={s}>{stepText(s)}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {WALKS.map((n) => (
-            <tr key={n} className={n === walksEach ? 'bg-white font-bold' : ''}>
-              <td className="figure">
-                {n}
-                {n === walksEach && <span className="sr-only"> (planned)</span>}
-              </td>
-              {STEPS.map((s) => {
-                const p = at(s, n);
-                return (
-                  <td key={s} className="figure">
-                    {p === undefined ? '' : percent(p)}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }

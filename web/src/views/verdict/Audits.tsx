@@ -1,12 +1,9 @@
-import { PROVENANCES } from '@urvek/contract';
 import type { AuditEntry } from '@urvek/study';
-import { Trash2 } from 'lucide-react';
-import { useFieldArray } from 'react-hook-form';
-import { Choice, Field, Tick } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
-import { asFigure, newId, type SetupForm } from '../kit/form.ts';
+import type { SetupForm } from '../kit/form.ts';
 import { AuditList } from './AuditList.tsx';
+import { Quoted } from './Quoted.tsx';
 import { useAcknowledge } from './useAcknowledge.ts';
 
 /** What could make the comparison unfair, and what contradicts itself. */
@@ -53,98 +50,5 @@ export function Audits({
       )}
       <Quoted form={form} />
     </div>
-  );
-}
-
-/** Figures that somebody wrote down, to be held against the logs and against themselves. */
-function Quoted({ form }: { form: SetupForm }) {
-  const rows = useFieldArray({ control: form.control, name: 'quoted', keyName: 'key' });
-  const [products, paths] = [form.watch('products'), form.watch('paths')];
-  const errors = form.formState.errors.quoted;
-  const figure = (i: number, name: 'walks' | 'meanM' | 'bestM' | 'worstM' | 'spreadM', label: string) => (
-    <Field
-      label={label}
-      inputMode="decimal"
-      suffix={name === 'walks' ? undefined : 'm'}
-      {...form.register(`quoted.${i}.${name}`, asFigure)}
-      error={errors?.[i]?.[name]?.message}
-    />
-  );
-  return (
-    <fieldset className="sheet p-4">
-      <div className="flex items-center gap-2">
-        <legend className="float-left flex-1 font-bold">Figures from elsewhere</legend>
-        <button
-          type="button"
-          className="btn"
-          disabled={products.length === 0 || paths.length === 0}
-          onClick={() =>
-            rows.append({
-              id: newId(),
-              productId: products[0]?.id ?? '',
-              pathId: paths[0]?.id ?? '',
-              source: '',
-              provenance: 'quoted',
-            })
-          }
-        >
-          Add figures
-        </button>
-      </div>
-      <p className="text-[0.85rem] text-faint">
-        A table in a notebook, a leaflet, another test: held against the logs, and mean, best, worst and
-        spread against each other. They enter no estimate.
-      </p>
-      {rows.fields.map((field, i) => (
-        <div
-          key={field.key}
-          className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1fr_1.3fr_1fr_repeat(5,0.8fr)_auto]"
-        >
-          <Choice label="Product" {...form.register(`quoted.${i}.productId`)}>
-            {products.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </Choice>
-          <Choice label="Path" {...form.register(`quoted.${i}.pathId`)}>
-            {paths.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </Choice>
-          <Field
-            label="Source"
-            {...form.register(`quoted.${i}.source`)}
-            error={errors?.[i]?.source?.message}
-          />
-          <Choice label="Provenance" {...form.register(`quoted.${i}.provenance`)}>
-            {PROVENANCES.map((p) => (
-              <option key={p}>{p}</option>
-            ))}
-          </Choice>
-          {figure(i, 'walks', 'Walks')}
-          {figure(i, 'meanM', 'Mean')}
-          {figure(i, 'bestM', 'Best')}
-          {figure(i, 'worstM', 'Worst')}
-          {figure(i, 'spreadM', 'Best less worst')}
-          <button
-            type="button"
-            className="btn btn-quiet"
-            aria-label={`Remove figures ${i + 1}`}
-            onClick={() => rows.remove(i)}
-          >
-            <Trash2 aria-hidden size={16} />
-          </button>
-          <div className="col-span-full">
-            <Tick
-              label="it failed, and where is not said"
-              {...form.register(`quoted.${i}.failedWithoutDistance`)}
-            />
-          </div>
-        </div>
-      ))}
-    </fieldset>
   );
 }

@@ -1,7 +1,7 @@
 import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type JudgementView } from '@urvek/study';
 import type { Ready } from '../../components/Frame.tsx';
 import { Empty } from '../../components/States.tsx';
-import { RangesTape } from '../ranges/Ranges.tsx';
+import { RangesTape } from '../ranges/RangesTape.tsx';
 import { OutcomeMark } from './OutcomeMark.tsx';
 
 /** Every claim on every path of its condition, with the tape that it is judged on. */

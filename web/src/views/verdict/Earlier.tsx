@@ -4,7 +4,7 @@ import { useComparisons, useStudy } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
-import { RatioLine } from '../ranges/Ratios.tsx';
+import { RatioLine } from '../ranges/RatioLine.tsx';
 
 /** The same product, path and points in an earlier comparison: a ratio, or a memory. */
 export function Earlier({ workspace }: { workspace: Ready }) {

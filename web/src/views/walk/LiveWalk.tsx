@@ -1,13 +1,10 @@
+import { Asked, type Asking } from './Asked.tsx';
+import { LiveOptions, USUAL_OPTIONS } from './LiveOptions.tsx';
+import { LogKeys } from './LogKeys.tsx';
 import type { Comparison } from '@urvek/contract';
 import {
-  END_REASONS,
-  gradeOfWords,
   GRADES,
   kindOf,
-  LANDMARKS,
-  looksMisread,
-  parseLength,
-  RECONNECT_WAYS,
   satelliteReceiver,
   SCRIPT_TEXT,
   scriptStep,
@@ -17,7 +14,7 @@ import {
   type Path,
   type Tick,
 } from '@urvek/core';
-import { travelledGround, walkLanes, type TapeGround } from '@urvek/draw';
+import { type TapeGround, travelledGround, walkLanes } from '@urvek/draw';
 import { simulatedGearOf, type PlannedWalk } from '@urvek/study';
 import {
   lazy,
@@ -28,7 +25,6 @@ import {
   useRef,
   useState,
   useSyncExternalStore,
-  type PointerEvent,
 } from 'react';
 import { useNavigate } from 'react-router';
 import { Length } from '../../components/Length.tsx';
@@ -39,24 +35,26 @@ import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { WalkSession } from '../../field/walkSession.ts';
-import { Ask, Keys, NoteForm, Press, TypedMark, wheelReading, type Actions } from './controls.tsx';
+import { Keys } from './Ask.tsx';
+import { Clock } from './Clock.tsx';
+import { KeptCount } from './KeptCount.tsx';
+import { LastEvents } from './LastEvents.tsx';
+import { Saved } from './Saved.tsx';
+import { wheelReading } from './controls.tsx';
+import type { Actions } from './controlsParts.tsx';
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
-import { ModePanel, Readings, type Log } from './modes.tsx';
+import { ModePanel } from './modes.tsx';
+import type { Log } from './modesParts.tsx';
 import { saveLog } from './saveLog.ts';
-import { Clock, GearPanel, KeptCount, LastEvents, Saved } from './status.tsx';
+import { GearPanel } from './status.tsx';
 import { useGear } from './useGear.ts';
 import { useTraceSoon } from './useTraceSoon.ts';
 
 /** Rarely wanted, and it brings a picture of a code along. */
 const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
 
-const RATES = [1, 2, 5, 10, 20, 60];
-/** A press that is held this long is a dropout that lasts as long as it is held. */
-const HELD_MS = 500;
 /** So far ahead of a checkpoint one is told to mark it. */
 const PROMPT_M = 2;
-
-type Asking = 'reconnected' | 'end' | 'note' | 'mark' | 'landmark' | 'reading' | undefined;
 
 /** The kind of a walk of which nothing is known yet: its words are the general ones. */
 const UNKNOWN_KIND = 'accessory';
@@ -81,15 +79,11 @@ export function LiveWalk({
   const navigate = useNavigate();
   const session = useMemo(() => new WalkSession(kept.id, fieldLog), [kept.id]);
   const { log, state, ready } = useSyncExternalStore(session.subscribe, session.current);
-  const [rate, setRate] = useState(1);
+  const [options, setOptions] = useState(USUAL_OPTIONS);
+  const { sun, sound, speak, guided, locating } = options;
   const [asking, setAsking] = useState<Asking>();
   const [error, setError] = useState<Error>();
-  const [sun, setSun] = useState(false);
-  const [sound, setSound] = useState(true);
-  const [speak, setSpeak] = useState(false);
-  const [locating, setLocating] = useState(false);
   const [joining, setJoining] = useState(false);
-  const [guided, setGuided] = useState(false);
   const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
   const soundNow = useRef(sound);
@@ -186,8 +180,6 @@ export function LiveWalk({
   if (!ready || !state.begin) return null;
   const kind = kindOf(subject?.product.kindId ?? UNKNOWN_KIND);
   const mode = state.begin.body.mode ?? 'continuous';
-  // At stands one grades what is called or pressed; while walking, what is noticed.
-  const watching = mode === 'continuous' || mode === 'indoor';
   const graded = state.grade;
   const lost = graded === 1;
   const post =
@@ -247,10 +239,6 @@ export function LiveWalk({
     );
     await navigate(comparison ? `/c/${comparison.id}/trace/${kept.id}` : `/file/${kept.id}`);
   };
-  const done = (act: () => void) => (): void => {
-    setAsking(undefined);
-    act();
-  };
 
   return (
     <main className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${sun ? 'sun' : ''}`}>
@@ -263,78 +251,17 @@ export function LiveWalk({
         </p>
         <KeptCount walkId={kept.id} />
         <Saved saved={saved} />
-        <div className="ml-auto flex flex-wrap items-center gap-x-2.5 text-[0.9rem]">
-          <button type="button" className="btn-quiet" onClick={() => setJoining(true)}>
-            second device
-          </button>
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="size-4"
-              checked={sun}
-              onChange={(e) => setSun(e.target.checked)}
-            />
-            sun
-          </label>
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="size-4"
-              checked={sound}
-              onChange={(e) => setSound(e.target.checked)}
-            />
-            beep
-          </label>
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="size-4"
-              checked={speak}
-              onChange={(e) => setSpeak(e.target.checked)}
-            />
-            spoken prompts
-          </label>
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="size-4"
-              checked={guided}
-              onChange={(e) => setGuided(e.target.checked)}
-            />
-            guided
-          </label>
-          {gear.simulated ? (
-            <label className="flex items-center gap-1.5">
-              speed
-              <select
-                className="input w-auto"
-                value={rate}
-                onChange={(e) => {
-                  const to = Number(e.target.value);
-                  rateNow.current = to;
-                  setRate(to);
-                  gear.setRate(to);
-                }}
-              >
-                {RATES.map((r) => (
-                  <option key={r} value={r}>
-                    {r}×
-                  </option>
-                ))}
-              </select>
-            </label>
-          ) : (
-            <label className="flex items-center gap-1.5">
-              <input
-                type="checkbox"
-                className="size-4"
-                checked={locating}
-                onChange={(e) => setLocating(e.target.checked)}
-              />
-              location {location.text}
-            </label>
-          )}
-        </div>
+        <LiveOptions
+          options={options}
+          onChange={(change) => setOptions((now) => ({ ...now, ...change }))}
+          onSecondDevice={() => setJoining(true)}
+          simulated={gear.simulated}
+          onRate={(rate) => {
+            rateNow.current = rate;
+            gear.setRate(rate);
+          }}
+          location={location.text}
+        />
       </div>
       {error && (
         <>
@@ -397,53 +324,15 @@ export function LiveWalk({
           />
         )}
         <div className="grid content-start gap-2">
-          {asking === 'reconnected' && (
-            <Ask
-              title="Reconnected how?"
-              choices={RECONNECT_WAYS}
-              onChoose={(how) => done(() => logNow('reconnected', { how }))()}
-              onCancel={done(() => undefined)}
-            />
-          )}
-          {asking === 'landmark' && (
-            <Ask
-              title="What is passed?"
-              choices={LANDMARKS}
-              onChoose={(what) => done(() => logNow('landmark', { what }))()}
-              onCancel={done(() => undefined)}
-            />
-          )}
-          {asking === 'end' && (
-            <Ask
-              title="Why does the walk end?"
-              choices={END_REASONS}
-              onChoose={(reason) => done(() => void finish(reason))()}
-              onCancel={done(() => undefined)}
-            />
-          )}
-          {asking === 'note' && (
-            <NoteForm
-              gradeOf={(text) => gradeOfWords(text, kind.id)}
-              words={kind.words}
-              onNote={(text, grade, voice) =>
-                done(() => {
-                  logNow('note', { text, ...(voice ? { voice } : {}) });
-                  if (grade !== undefined) logNow('grade', { grade });
-                })()
-              }
-              onCancel={done(() => undefined)}
-            />
-          )}
-          {asking === 'mark' && (
-            <TypedMark
-              questioned={(text) => questioned(text, state.marksM)}
-              onMark={(text, method) => done(() => markAt(parseLength(text).valueM, method))()}
-              onCancel={done(() => undefined)}
-            />
-          )}
-          {asking === 'reading' && (
-            <Readings add={logNow} direction={kind.direction} onClose={done(() => undefined)} />
-          )}
+          <Asked
+            asking={asking}
+            kind={kind}
+            marksM={state.marksM}
+            log={logNow}
+            markAt={markAt}
+            onEnd={(reason) => void finish(reason)}
+            onClose={() => setAsking(undefined)}
+          />
           {!asking && (
             <>
               <ModePanel
@@ -454,68 +343,18 @@ export function LiveWalk({
                 add={logNow}
                 mark={(atM, name) => markAt(atM, path?.distanceMethod ?? 'by eye', name)}
               />
-              <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
-                {(watching || mode === 'drive') && (
-                  <HoldPress
-                    lost={lost}
-                    onBegin={press('dropoutBegin', {})}
-                    onEnd={press('dropoutEnd', {})}
-                    tall={mode === 'drive'}
-                  />
-                )}
-                {watching &&
-                  GRADES.map((g) => (
-                    <Press key={g} k={String(g)} actions={actions} pressed={graded === g}>
-                      <span className="figure text-xl">{g}</span>
-                      <span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span>
-                    </Press>
-                  ))}
-                <Press k="m" actions={actions} className="col-span-2">
-                  {post ? (
-                    <>
-                      Mark {post.name}
-                      <span className="font-normal">
-                        <Length m={post.atM} />
-                      </span>
-                    </>
-                  ) : tick ? (
-                    'Mark the wheel'
-                  ) : (
-                    'Mark a distance …'
-                  )}
-                </Press>
-                <Press k="t" actions={actions} className="col-span-2" disabled={turned}>
-                  {turned ? 'Turned' : 'Turn round'}
-                </Press>
-                <Press k="n" actions={actions}>
-                  Note
-                </Press>
-                {mode !== 'drive' && (
-                  <>
-                    <Press k="w" actions={actions}>
-                      At … m
-                    </Press>
-                    <Press k="l" actions={actions}>
-                      Door, turn …
-                    </Press>
-                    <Press k="x" actions={actions}>
-                      Tried 3, failed
-                    </Press>
-                    <Press k="v" actions={actions}>
-                      Reading …
-                    </Press>
-                    <Press k="r" actions={actions}>
-                      Recon&shy;nected …
-                    </Press>
-                  </>
-                )}
-                <Press k="u" actions={actions} className="col-span-2" disabled={!undoable}>
-                  Undo
-                </Press>
-                <Press k="e" actions={actions} className="col-span-3">
-                  End …
-                </Press>
-              </div>
+              <LogKeys
+                actions={actions}
+                mode={mode}
+                words={kind.words}
+                grade={graded}
+                post={post}
+                hasWheel={tick !== undefined}
+                turned={turned}
+                canUndo={undoable !== undefined}
+                onDropout={press('dropoutBegin', {})}
+                onBack={press('dropoutEnd', {})}
+              />
             </>
           )}
         </div>
@@ -527,65 +366,5 @@ export function LiveWalk({
       )}
       <LastEvents log={log} />
     </main>
-  );
-}
-
-/** What is wrong or odd with a typed distance; undefined when it can be taken as it is. */
-function questioned(
-  text: string,
-  neighboursM: readonly number[],
-): { readonly refused: boolean; readonly what: string } | undefined {
-  try {
-    const { valueM } = parseLength(text);
-    return looksMisread(valueM, neighboursM)
-      ? { refused: false, what: 'A thousand times off the last marks: was it another unit?' }
-      : undefined;
-  } catch {
-    return { refused: true, what: 'Write a distance, as in "40" or "0.12 km".' };
-  }
-}
-
-/** The dropout key: a press begins it and a press ends it; held, it lasts as long as it is held. */
-function HoldPress({
-  lost,
-  onBegin,
-  onEnd,
-  tall,
-}: {
-  lost: boolean;
-  onBegin: (inputMs: number) => void;
-  onEnd: (inputMs: number) => void;
-  tall: boolean;
-}) {
-  const begun = useRef<number>(undefined);
-  const down = (e: PointerEvent): void => {
-    if (e.button !== 0) return;
-    if (lost) onEnd(e.timeStamp);
-    else {
-      begun.current = e.timeStamp;
-      onBegin(e.timeStamp);
-    }
-  };
-  const up = (e: PointerEvent): void => {
-    if (begun.current !== undefined && e.timeStamp - begun.current > HELD_MS) onEnd(e.timeStamp);
-    begun.current = undefined;
-  };
-  return (
-    <button
-      type="button"
-      className={`pressable relative col-span-5 text-lg ${tall ? 'min-h-48' : ''} ${lost ? 'bg-lost! text-white' : ''}`}
-      aria-keyshortcuts="d"
-      onPointerDown={down}
-      onPointerUp={up}
-      onPointerCancel={up}
-      onClick={(e) => {
-        if (e.detail === 0) (lost ? onEnd : onBegin)(e.timeStamp);
-      }}
-    >
-      {lost ? 'Dropout ends' : 'Dropout begins'}
-      <span className="key absolute top-1 right-1 hidden md:block" aria-hidden>
-        D
-      </span>
-    </button>
   );
 }

@@ -1,0 +1,52 @@
+import { yupResolver } from '@hookform/resolvers/yup';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { newComparisonSchema, type NewComparison } from '@urvek/contract';
+import { Plus } from 'lucide-react';
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { base } from '../../api/client.ts';
+import { Field } from '../../components/Field.tsx';
+import { Trouble } from '../../components/States.tsx';
+
+export function NewComparisonForm() {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const form = useForm<NewComparison>({
+    resolver: yupResolver(newComparisonSchema),
+    defaultValues: { id: crypto.randomUUID(), title: '', question: '' },
+  });
+  const create = useMutation({
+    mutationFn: base.create,
+    onSuccess: (comparison) => {
+      void client.invalidateQueries({ queryKey: ['comparisons'] });
+      void navigate(`/c/${comparison.id}/kit`);
+    },
+  });
+  return (
+    <form
+      className="sheet grid content-start gap-3 p-4"
+      onSubmit={(e) => void form.handleSubmit((wanted) => create.mutate(wanted))(e)}
+    >
+      <h2>New comparison</h2>
+      <Field
+        label="Title"
+        placeholder="Two routers in the mill"
+        {...form.register('title')}
+        error={form.formState.errors.title?.message}
+      />
+      <Field
+        label="Question"
+        placeholder="Which one still gives 40 Mbit/s upstairs?"
+        {...form.register('question')}
+        error={form.formState.errors.question?.message}
+      />
+      {create.error && <Trouble error={create.error} />}
+      <div>
+        <button className="btn btn-main" disabled={create.isPending}>
+          <Plus aria-hidden size={16} />
+          Make it
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,42 @@
+import type { RigSettings } from '@urvek/core';
+import { Field } from '../../components/Field.tsx';
+import { asFigure, type SetupForm } from './form.ts';
+import type { Setting } from './rigsParts.tsx';
+
+const SPAN = ['', 'col-span-1', 'col-span-2', 'col-span-3', 'col-span-4', 'col-span-5', 'col-span-6'];
+
+const TEXTS: readonly (keyof RigSettings)[] = [
+  'channel',
+  'gain',
+  'squelch',
+  'firmware',
+  'antenna',
+  'orientation',
+  'bodyPosition',
+  'cables',
+];
+
+export function SettingField({
+  form,
+  index,
+  rig,
+  setting: { field, label, suffix, span = 2 },
+}: {
+  form: SetupForm;
+  index: number;
+  rig: number;
+  setting: Setting;
+}) {
+  const error = form.formState.errors.products?.[index]?.rigs?.[rig]?.[field]?.message;
+  const text = TEXTS.includes(field);
+  return (
+    <Field
+      className={SPAN[span]}
+      label={label}
+      suffix={suffix}
+      {...(text ? {} : { inputMode: 'decimal' as const })}
+      {...form.register(`products.${index}.rigs.${rig}.${field}`, text ? {} : asFigure)}
+      error={error}
+    />
+  );
+}

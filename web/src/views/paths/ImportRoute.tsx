@@ -1,0 +1,17 @@
+import { ROUTE_FILE_LIMIT_BYTES, RouteFileError } from '@urvek/core';
+import type { SetupPath } from '@urvek/study';
+import { FilePick } from '../../components/FilePick.tsx';
+import { pathsFromFile } from './routeFiles.ts';
+
+/** Routes over coordinates, from GPX or GeoJSON. */
+export const ImportRoute = ({ onPaths }: { onPaths: (paths: SetupPath[]) => void }) => (
+  <FilePick
+    label="Import a route"
+    hint="Import a route from a GPX or GeoJSON file"
+    accept=".gpx,.geojson,.json"
+    limitBytes={ROUTE_FILE_LIMIT_BYTES}
+    expects={[RouteFileError]}
+    kept="The paths are as they were; choose another file."
+    read={(name, text) => onPaths(pathsFromFile(name, text))}
+  />
+);

@@ -1,0 +1,117 @@
+import type { Setup } from '@urvek/contract';
+import { INTERFERENCE_TESTS, interferenceRatio } from '@urvek/core';
+import { Trash2 } from 'lucide-react';
+import { useFieldArray } from 'react-hook-form';
+import { Choice, Field } from '../../components/Field.tsx';
+import { asFigure, newId } from '../kit/form.ts';
+import { type SetupForm, number } from './onAirParts.tsx';
+
+export function Interference({ form }: { form: SetupForm }) {
+  const records = useFieldArray({ control: form.control, name: 'interference', keyName: 'key' });
+  const values = form.watch('interference') ?? [];
+  const errors = form.formState.errors.interference;
+  return (
+    <fieldset>
+      <div className="flex items-center gap-2 border-b border-ink pb-1">
+        <legend className="float-left flex-1 font-bold">Interference, as a cabled or shielded test</legend>
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            records.append({
+              id: newId(),
+              label: 'Source',
+              test: 'cabled',
+              frequencyMHz: 2437,
+              sourceDbm: 0,
+              sweep: '',
+              duty: 1,
+              toFixed: 60,
+              toMobile: 60,
+            })
+          }
+        >
+          Add a source
+        </button>
+      </div>
+      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
+        Interference on purpose is unlawful in most places outside a shielded room or a cable. The result is a
+        ratio of wanted to unwanted, not a range.
+      </p>
+      {records.fields.map((field, i) => {
+        const at = `interference.${i}` as const;
+        const cabled = values[i]?.test === 'cabled';
+        const figure = (
+          name: 'frequencyMHz' | 'sourceDbm' | 'duty' | 'toFixed' | 'toMobile',
+          label: string,
+          suffix?: string,
+        ) => (
+          <Field
+            label={label}
+            suffix={suffix}
+            inputMode="decimal"
+            {...form.register(`${at}.${name}`, number)}
+            error={errors?.[i]?.[name]?.message}
+          />
+        );
+        return (
+          <div key={field.key} className="mt-2 grid grid-cols-4 items-end gap-2 border-b border-rule pb-2">
+            <Field label="Source" {...form.register(`${at}.label`)} error={errors?.[i]?.label?.message} />
+            <Choice label="Test" {...form.register(`${at}.test`)}>
+              {INTERFERENCE_TESTS.map((t) => (
+                <option key={t} value={t}>
+                  {t}
+                </option>
+              ))}
+            </Choice>
+            {figure('frequencyMHz', 'Frequency', 'MHz')}
+            {figure('sourceDbm', cabled ? 'At its connector' : 'EIRP', 'dBm')}
+            <Field label="Sweep" {...form.register(`${at}.sweep`)} />
+            {figure('duty', 'Duty, 0 to 1')}
+            {figure('toFixed', 'To the fixed end', cabled ? 'dB' : 'm')}
+            {figure('toMobile', 'To the mobile end', cabled ? 'dB' : 'm')}
+            <Field
+              label="Wanted, fixed end"
+              suffix="dBm"
+              inputMode="decimal"
+              {...form.register(`${at}.wantedAtFixedDbm`, asFigure)}
+            />
+            <Field
+              label="Wanted, mobile end"
+              suffix="dBm"
+              inputMode="decimal"
+              {...form.register(`${at}.wantedAtMobileDbm`, asFigure)}
+            />
+            <p className="col-span-2" data-ratio-text>
+              {ratioText(values[i])}
+              <button
+                type="button"
+                className="btn btn-quiet float-right"
+                aria-label={`Remove source ${i + 1}`}
+                onClick={() => records.remove(i)}
+              >
+                <Trash2 aria-hidden size={16} />
+              </button>
+            </p>
+          </div>
+        );
+      })}
+    </fieldset>
+  );
+}
+
+function ratioText(record: NonNullable<Setup['interference']>[number] | undefined): string {
+  if (!record) return '';
+  try {
+    const { atFixedDb, atMobileDb, dutyDb } = interferenceRatio(record);
+    const said = [
+      ['fixed end', atFixedDb],
+      ['mobile end', atMobileDb],
+    ].flatMap(([end, db]) => (typeof db === 'number' ? [`${db.toFixed(1)} dB at the ${end}`] : []));
+    return said.length === 0
+      ? 'Enter the wanted level at an end when the link just fails.'
+      : `Just fails at wanted over unwanted ${said.join(', ')}${dutyDb > 0.05 ? `; by its mean, ${dutyDb.toFixed(1)} dB more` : ''}.`;
+  } catch (error) {
+    return (error as RangeError).message;
+  }
+}

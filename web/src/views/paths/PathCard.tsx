@@ -1,0 +1,179 @@
+import { pathSchema, type Setup } from '@urvek/contract';
+import {
+  type LevelReading,
+  DISTANCE_METHODS,
+  PATH_MODELS,
+  pathLengthM,
+  separationAtM,
+  type Path,
+  type PathLink,
+  METHOD_UNCERTAINTY,
+  type DistanceMethod,
+} from '@urvek/core';
+import { type SetupPath, pathLinkOf } from '@urvek/study';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useStudy } from '../../api/queries.ts';
+import { Choice, Field, Tick } from '../../components/Field.tsx';
+import type { Ready } from '../../components/Frame.tsx';
+import { Length } from '../../components/Length.tsx';
+import { useLastValid } from '../../components/useLastValid.ts';
+import { asFigure } from '../kit/form.ts';
+import { Checkpoints } from './Checkpoints.tsx';
+import { Exports } from './Exports.tsx';
+import { Features } from './Features.tsx';
+import { Legs } from './Legs.tsx';
+import { LevelFit } from './LevelFit.tsx';
+import { Obstructions } from './Obstructions.tsx';
+import { Prediction } from './Prediction.tsx';
+import { SitePlan } from './SitePlan.tsx';
+import type { SetupForm } from './pathsParts.tsx';
+
+const NO_LEVELS: readonly LevelReading[] = [];
+
+export function PathCard({
+  form,
+  index,
+  workspace,
+  onRemove,
+}: {
+  form: SetupForm;
+  index: number;
+  workspace: Ready;
+  onRemove: () => void;
+}) {
+  const at = `paths.${index}` as const;
+  const path = form.watch(at);
+  const errors = form.formState.errors.paths?.[index];
+  const { data: logged = NO_LEVELS } = useStudy(workspace, ['levels', path.id], (study, of) =>
+    study.levels(of, path.id),
+  );
+  // As it was when the page came: a plan that is emptied stays open.
+  const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
+  // What lies beyond the end while a route is being dragged is left out of the picture, not of the data.
+  const lengthM = pathLengthM(path);
+  const edited = {
+    ...path,
+    name: path.name || 'new',
+    checkpoints: path.checkpoints.filter((c) => c.atM <= lengthM),
+    obstructions: path.obstructions.filter((o) => o.atM <= lengthM),
+  };
+  const drawable = pathSchema.isValidSync(edited);
+  const drawn = useLastValid(edited, drawable);
+  const set = <K extends 'legs' | 'features'>(field: K, value: SetupPath[K]): void =>
+    form.setValue(`${at}.${field}`, value as never, { shouldDirty: true });
+  return (
+    <section className="sheet p-4" aria-label={path.name || 'New path'}>
+      <div className="flex flex-wrap items-end gap-3">
+        <Field className="w-64" label="Name" {...form.register(`${at}.name`)} error={errors?.name?.message} />
+        <Choice className="w-40" label="Condition" {...form.register(`${at}.condition`)}>
+          <option value="open">open</option>
+          <option value="obstructed">obstructed</option>
+        </Choice>
+        <Choice className="w-44" label="Path loss" {...form.register(`${at}.model`)}>
+          {PATH_MODELS.map((m) => (
+            <option key={m} value={m}>
+              {m}
+            </option>
+          ))}
+        </Choice>
+        {drawn && (
+          <p className="pb-1.5">
+            Travelled <Length m={pathLengthM(drawn)} both />, separation at the end{' '}
+            <Length m={separationAtM(drawn, pathLengthM(drawn))} both />
+          </p>
+        )}
+        <button
+          type="button"
+          className="btn btn-quiet ml-auto"
+          aria-label={`Remove ${path.name || 'this path'}`}
+          onClick={onRemove}
+        >
+          <Trash2 aria-hidden size={16} />
+          Remove
+        </button>
+        <Choice className="w-52" label="Distances by" {...form.register(`${at}.distanceMethod`)}>
+          {DISTANCE_METHODS.map((m) => (
+            <option key={m} value={m}>
+              {m} (± {uncertaintyText(m)})
+            </option>
+          ))}
+        </Choice>
+        <Field
+          className="w-72"
+          label="Hazards: kerbs, water, stairs, machinery"
+          {...form.register(`${at}.hazards`)}
+        />
+        <Field className="w-56" label="Permission to be there" {...form.register(`${at}.permission`)} />
+        <Field
+          className="w-44"
+          label="Counters zeroed at"
+          suffix="m"
+          inputMode="decimal"
+          {...form.register(`${at}.startOffsetM`, asFigure)}
+          error={errors?.startOffsetM?.message}
+        />
+        <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
+      </div>
+      <div className="mt-3">
+        {drawn && (
+          <Prediction path={drawn} products={form.watch('products')}>
+            {(here, onHere) => (
+              <details className="mb-2" open={planOpen}>
+                <summary className="cursor-pointer font-bold">Plan of the site, to scale</summary>
+                <div className="mt-1">
+                  {!path.features?.length && <Features form={form} index={index} />}
+                  <SitePlan
+                    path={drawn}
+                    here={here}
+                    onHere={onHere}
+                    onLegs={(legs) =>
+                      set(
+                        'legs',
+                        legs.map((l) => ({
+                          ...l,
+                          lengthM: round(l.lengthM),
+                          bearingDeg: round(l.bearingDeg),
+                        })),
+                      )
+                    }
+                    onFeatures={(features) => set('features', features as SetupPath['features'])}
+                  />
+                </div>
+              </details>
+            )}
+          </Prediction>
+        )}
+        {!drawable && (
+          <p role="alert" className="text-lost">
+            {drawn ? 'Drawn as it was before: ' : 'Not drawn: '}
+            {(errors as { message?: string } | undefined)?.message ??
+              'mend the figures that are out of place.'}
+          </p>
+        )}
+      </div>
+      {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
+      {(path.features?.length ?? 0) > 0 && <Features form={form} index={index} />}
+      {drawn && <LevelFit path={drawn as Path} link={linkOf(form.watch('products'))} logged={logged} />}
+      {drawn?.fixedEnd && <Exports path={drawn} />}
+      <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
+        <Legs form={form} index={index} />
+        <Obstructions form={form} index={index} />
+        <Checkpoints form={form} index={index} />
+      </div>
+    </section>
+  );
+}
+
+/** To a tenth of a millimetre and of a degree's thousandth: what is dragged leaves no tail of digits. */
+const round = (value: number): number => Math.round(value * 1e4) / 1e4;
+
+/** The link that measured levels are held against: the first that is known. */
+const linkOf = (products: Setup['products']): PathLink | undefined =>
+  products.flatMap((p) => p.rigs.map((r) => pathLinkOf(p, r))).find((l) => l !== undefined);
+
+/** One standard uncertainty, as the method has it. */
+const uncertaintyText = (method: DistanceMethod): string => {
+  const { independentM, scale } = METHOD_UNCERTAINTY[method];
+  return `${Number(independentM.toPrecision(3))} m${scale > 0 ? ` and ${100 * scale} %` : ''}`;
+};

@@ -1,0 +1,7 @@
+import { Trash2 } from 'lucide-react';
+
+export const RemoveRow = ({ what, onClick }: { what: string; onClick: () => void }) => (
+  <button type="button" className="btn btn-quiet" aria-label={`Remove ${what}`} onClick={onClick}>
+    <Trash2 aria-hidden size={16} />
+  </button>
+);

@@ -1,0 +1,78 @@
+import { FormatError, readSurvey } from '@urvek/core';
+import { Trash2 } from 'lucide-react';
+import { useFieldArray } from 'react-hook-form';
+import { Choice, Field } from '../../components/Field.tsx';
+import { FilePick } from '../../components/FilePick.tsx';
+import { type SetupForm, number } from './onAirParts.tsx';
+
+const LIMIT_BYTES = 2_000_000;
+
+export function Survey({ form }: { form: SetupForm }) {
+  const rows = useFieldArray({ control: form.control, name: 'survey', keyName: 'key' });
+  const errors = form.formState.errors.survey;
+  return (
+    <fieldset>
+      <div className="flex items-center gap-2 border-b border-ink pb-1">
+        <legend className="float-left flex-1 font-bold">Survey, before and after, at both ends</legend>
+        <FilePick
+          label="Import"
+          hint="Import a survey: a CSV with when, end, frequency_mhz, level_dbm, what"
+          accept=".csv,text/csv"
+          limitBytes={LIMIT_BYTES}
+          expects={[FormatError]}
+          kept="The survey is as it was."
+          read={(_, text) => rows.append(readSurvey(text))}
+        />
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            rows.append({ when: 'before', end: 'fixed', frequencyMHz: 2437, levelDbm: -70, what: '' })
+          }
+        >
+          Add a signal
+        </button>
+      </div>
+      {rows.fields.length === 0 && (
+        <p className="mt-1 text-faint">
+          Nothing noted. What is there before the walks, and only after them, can explain a dropout.
+        </p>
+      )}
+      {rows.fields.map((field, i) => (
+        <div key={field.key} className="mt-1 grid grid-cols-[1fr_1fr_1.2fr_1.1fr_1.6fr_auto] items-end gap-2">
+          <Choice label="When" {...form.register(`survey.${i}.when`)}>
+            <option value="before">before</option>
+            <option value="after">after</option>
+          </Choice>
+          <Choice label="End" {...form.register(`survey.${i}.end`)}>
+            <option value="fixed">fixed</option>
+            <option value="mobile">mobile</option>
+          </Choice>
+          <Field
+            label="Frequency"
+            suffix="MHz"
+            inputMode="decimal"
+            {...form.register(`survey.${i}.frequencyMHz`, number)}
+            error={errors?.[i]?.frequencyMHz?.message}
+          />
+          <Field
+            label="Level"
+            suffix="dBm"
+            inputMode="decimal"
+            {...form.register(`survey.${i}.levelDbm`, number)}
+            error={errors?.[i]?.levelDbm?.message}
+          />
+          <Field label="What" {...form.register(`survey.${i}.what`)} />
+          <button
+            type="button"
+            className="btn btn-quiet"
+            aria-label={`Remove signal ${i + 1}`}
+            onClick={() => rows.remove(i)}
+          >
+            <Trash2 aria-hidden size={16} />
+          </button>
+        </div>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,4 @@
+import type { Setup } from '@urvek/contract';
+import type { UseFormReturn } from 'react-hook-form';
+
+export type SetupForm = UseFormReturn<Setup>;

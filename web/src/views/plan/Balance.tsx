@@ -1,0 +1,40 @@
+import type { Setup } from '@urvek/contract';
+import { planBalance } from '@urvek/study';
+
+/** How often each product leads among those that it is compared with. */
+export function Balance({ setup }: { setup: Setup }) {
+  const table = planBalance(setup).filter((kind) => kind.products.length > 1);
+  const uneven = table.filter((kind) => setup.plan.walksEach % kind.balancedAfter !== 0);
+  return (
+    <div className="min-w-0">
+      <h2>Balance</h2>
+      {table.length > 0 && (
+        <table className="table mt-1">
+          <thead>
+            <tr>
+              <th>Product</th>
+              <th>Leads, of {setup.plan.walksEach} rounds</th>
+            </tr>
+          </thead>
+          <tbody>
+            {table.flatMap((kind) =>
+              kind.products.map((p) => (
+                <tr key={p.name}>
+                  <td>{p.name}</td>
+                  <td className="figure">{p.leads}</td>
+                </tr>
+              )),
+            )}
+          </tbody>
+        </table>
+      )}
+      <p className="mt-1">
+        {table.length === 0
+          ? 'Nothing is compared with another of its kind.'
+          : uneven.length === 0
+            ? 'Every product stands in every place equally often.'
+            : `Not balanced: choose a multiple of ${Math.max(...uneven.map((k) => k.balancedAfter))} walks, or one product leads more often.`}
+      </p>
+    </div>
+  );
+}

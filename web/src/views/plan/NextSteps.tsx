@@ -1,0 +1,62 @@
+import type { Setup } from '@urvek/contract';
+import { useJudgement, useStudy } from '../../api/queries.ts';
+import type { Ready } from '../../components/Frame.tsx';
+import { Length } from '../../components/Length.tsx';
+import { useSettled } from '../../components/useSettled.ts';
+
+/** After each walk: where to look next, and what would decide what is open. */
+export function NextSteps({ workspace, setup }: { workspace: Ready; setup: Setup }) {
+  const edited = useSettled(JSON.stringify(setup));
+  const { data: points = [] } = useStudy(workspace, ['next points', edited], (study, of) =>
+    study.nextPoints(of, JSON.parse(edited) as Setup),
+  );
+  const { data } = useJudgement(workspace);
+  const open =
+    data?.verdicts.flatMap((v) =>
+      v.verdict.next === undefined
+        ? []
+        : [
+            {
+              key: `${v.claim.id}-${v.path?.id ?? ''}`,
+              what: `${v.product.name}, “${v.claim.entered}”`,
+              next: v.verdict.next,
+            },
+          ],
+    ) ?? [];
+  if (points.length === 0 && open.length === 0) return null;
+  return (
+    <section className="sheet p-4" aria-label="What next">
+      <h2>What next</h2>
+      <ul className="mt-1 grid gap-1">
+        {points.map(({ product, path, heldM, failedM, nextM }) => (
+          <li key={`${product.id}-${path.id}`}>
+            {product.name} on {path.name}: held to <Length m={heldM} />
+            {failedM === undefined ? (
+              ', never failed; go farther.'
+            ) : (
+              <>
+                , failed by <Length m={failedM} />;{' '}
+                {nextM === undefined ? (
+                  'the bracket is as narrow as wanted.'
+                ) : (
+                  <>
+                    next point{' '}
+                    <strong>
+                      <Length m={nextM} />
+                    </strong>
+                    , their geometric mean.
+                  </>
+                )}
+              </>
+            )}
+          </li>
+        ))}
+        {open.map(({ key, what, next }) => (
+          <li key={key}>
+            <strong>{what}:</strong> {next}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,60 @@
+import type { SlotState, WalkRow } from '@urvek/study';
+import { Link } from 'react-router';
+import { Paged } from '../../components/Paged.tsx';
+
+export function Order({ id, slots }: { id: string; slots: SlotState<WalkRow>[] }) {
+  const next = slots.find((s) => !s.walk);
+  return (
+    <section className="sheet p-4" aria-label="Order of walks">
+      <h2>Order of walks</h2>
+      <Paged items={slots} at={next ? slots.indexOf(next) : 0} what="walks">
+        {(page) => (
+          <table className="table mt-1">
+            <thead>
+              <tr>
+                <th>Round</th>
+                <th>Place</th>
+                <th>Product</th>
+                <th>Rig</th>
+                <th>Path</th>
+                <th>State</th>
+              </tr>
+            </thead>
+            <tbody>
+              {page.map((slot) => (
+                <tr
+                  key={`${slot.item.path.id}-${slot.round}-${slot.place}-${slot.item.variant}`}
+                  className={slot === next ? 'bg-white' : ''}
+                >
+                  <td className="figure">{slot.round}</td>
+                  <td className="figure">{slot.place}</td>
+                  <td className={slot === next ? 'font-bold' : ''}>{slot.item.product.name}</td>
+                  <td>
+                    {slot.item.rig.name}
+                    {slot.item.variant !== 'plain' && (
+                      <strong className="block text-[0.8rem]">{slot.item.variant}</strong>
+                    )}
+                  </td>
+                  <td>{slot.item.path.name}</td>
+                  <td>
+                    {slot.walk ? (
+                      <Link className="underline" to={`/c/${id}/trace/${slot.walk.walkId}`}>
+                        walk {slot.walk.label}
+                      </Link>
+                    ) : slot === next ? (
+                      <Link className="font-bold underline" to={`/c/${id}/walk`}>
+                        walk it next
+                      </Link>
+                    ) : (
+                      <span className="text-faint">to walk</span>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Paged>
+    </section>
+  );
+}

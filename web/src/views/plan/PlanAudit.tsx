@@ -1,0 +1,31 @@
+import type { Setup } from '@urvek/contract';
+import { useStudy } from '../../api/queries.ts';
+import type { Ready } from '../../components/Frame.tsx';
+import { Loading, Trouble } from '../../components/States.tsx';
+import { useSettled } from '../../components/useSettled.ts';
+import { AuditList } from '../verdict/AuditList.tsx';
+import { useAcknowledge } from '../verdict/useAcknowledge.ts';
+
+/** The audits on the plan as it stands: mending costs nothing yet. */
+export function PlanAudit({ workspace, setup }: { workspace: Ready; setup: Setup }) {
+  const { acknowledge, reopen, error } = useAcknowledge(workspace.comparison);
+  const asked = useSettled(JSON.stringify(setup));
+  const { data: audits } = useStudy(workspace, ['plan audit', asked], (study, of) =>
+    study.planAudit(of, JSON.parse(asked) as Setup),
+  );
+  return (
+    <section className="sheet mt-4 p-4" aria-label="Fairness of the plan">
+      <h2>Is it fair?</h2>
+      {error && <Trouble error={error} />}
+      {!audits ? (
+        <Loading what="the audit" />
+      ) : audits.length === 0 ? (
+        <p>The audit finds nothing to question in what is planned and walked so far.</p>
+      ) : (
+        <div className="mt-2">
+          <AuditList audits={audits} onAcknowledge={acknowledge} onReopen={reopen} />
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,52 @@
+import { kindOf } from '@urvek/core';
+import type { AcrossPaths, RangeView } from '@urvek/study';
+import { ForestPicture } from './ForestPicture.tsx';
+import type { Entry } from './ratiosParts.tsx';
+
+/** Does the advantage hold in the wagon shed as in the open? One line a path, and all paths together. */
+export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readonly RangeView[] }) {
+  const own = ranges.filter((r) => r.kindId === across.kindId && r.summary.n > 0);
+  return (
+    <section className="sheet mb-4 p-4" aria-label={`${kindOf(across.kindId).name} across paths`} data-forest>
+      <h2>{kindOf(across.kindId).name} across paths: does the advantage hold everywhere?</h2>
+      {across.summary.productRatios.map((all) => {
+        const entries: Entry[] = [
+          ...own.map((r): Entry => {
+            const ratio = r.summary.productRatios.find(
+              (x) => x.numerator === all.numerator && x.denominator === all.denominator,
+            );
+            return {
+              label: r.path.name,
+              ratio: ratio?.estimate?.ratio,
+              ends: ratio?.interval95,
+              n: ratio ? ratio.walks.join(' and ') : '0',
+            };
+          }),
+          {
+            label: 'all paths',
+            ratio: all.estimate?.ratio,
+            ends: all.interval95,
+            n: all.walks.join(' and '),
+          },
+        ];
+        return (
+          <ForestPicture
+            key={`${all.numerator}/${all.denominator}`}
+            title={`${all.numerator} over ${all.denominator}`}
+            entries={entries}
+          />
+        );
+      })}
+      <p>{interactionText(across)}</p>
+    </section>
+  );
+}
+
+function interactionText({ summary: { interaction } }: AcrossPaths): string {
+  if (!interaction)
+    return 'Whether the advantage depends on the path cannot be tested: too few products, paths or walks with both ends.';
+  const p = interaction.pValue < 0.001 ? 'p < 0.001' : `p = ${interaction.pValue.toFixed(3)}`;
+  return interaction.pValue < 0.05
+    ? `The advantage depends on the path (${p}): read it path by path; a figure for all paths means little.`
+    : `No sign that the advantage depends on the path (${p}); that is not proof that it does not.`;
+}

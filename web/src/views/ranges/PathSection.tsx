@@ -1,0 +1,109 @@
+import { INTERVAL_METHOD, pathLengthM } from '@urvek/core';
+import { thinnessOf } from '@urvek/draw';
+import { rangeTitle, type PathCurves, type RangeView } from '@urvek/study';
+import { useNavigate } from 'react-router';
+import type { Ready } from '../../components/Frame.tsx';
+import { Loading } from '../../components/States.tsx';
+import { WhenSeen } from '../../components/WhenSeen.tsx';
+import { Availability } from './Availability.tsx';
+import { EstimateTable } from './Estimates.tsx';
+import { HitsCurves } from './HitsCurves.tsx';
+import { HoldCurves } from './HoldCurves.tsx';
+import { Hysteresis } from './Hysteresis.tsx';
+import { Matrix } from './Matrix.tsx';
+import { RangesTape } from './RangesTape.tsx';
+import { Ratios } from './Ratios.tsx';
+import { SaveTape } from './SaveTape.tsx';
+import { ThroughputCurves } from './ThroughputCurves.tsx';
+
+export function PathSection({
+  workspace,
+  range,
+  curves,
+  exponent,
+  area,
+}: {
+  workspace: Ready;
+  range: RangeView;
+  curves: PathCurves | undefined;
+  exponent: number;
+  area: boolean;
+}) {
+  const navigate = useNavigate();
+  const { path, summary, criterion, side } = range;
+  const { setup } = workspace.comparison;
+  const openWalk = (group: string): void => {
+    if (group.startsWith('walk-')) void navigate(`/c/${workspace.id}/trace/${group.slice(5)}`);
+  };
+  const thin = thinnessOf(setup, range);
+  const title = rangeTitle(setup, range);
+  const name = `${title}, ${criterion}`;
+  const lengthM = pathLengthM(path);
+  return (
+    <section className="sheet mb-4 p-4" aria-label={`Ranges on ${title}`}>
+      <h2>
+        {title}: {criterion}
+        {side && `, ${side}`}
+      </h2>
+      {summary.n === 0 ? (
+        <p className="mt-2">No walk here has this outcome.</p>
+      ) : (
+        <>
+          {thin.length > 0 && (
+            <details className="mt-1 border-l-4 border-degraded pl-3" open={thin.length <= 3}>
+              <summary className="cursor-pointer font-bold">What is thin ({thin.length})</summary>
+              <ul className="list-disc pl-5">
+                {thin.map((t) => (
+                  <li key={t}>{t}</li>
+                ))}
+              </ul>
+            </details>
+          )}
+          <div className="mt-1">
+            <RangesTape range={range} onPoint={openWalk} />
+          </div>
+          <p className="text-[0.85rem] text-faint">
+            Brackets join the last place that held and the first that failed, widened by two standard
+            uncertainties; an open arrow is a bound. Bar: 95 % interval of the median; diamond: its estimate.
+            A click on a walk opens its trace.
+          </p>
+          <SaveTape range={range} />
+          <EstimateTable range={range} area={area} />
+          <Ratios range={range} exponent={exponent} />
+          <Hysteresis workspace={workspace} range={range} />
+        </>
+      )}
+      {!curves && <Loading what="the curves" />}
+      {curves && (
+        <WhenSeen>
+          <div className="mt-3 grid gap-4 lg:grid-cols-2">
+            {summary.n > 0 && <HoldCurves curves={curves.hold} lengthM={lengthM} name={name} />}
+            {curves.hits.length > 0 && <HitsCurves curves={curves.hits} lengthM={lengthM} name={name} />}
+            {curves.throughput.curves.length > 0 && (
+              <ThroughputCurves found={curves.throughput} lengthM={lengthM} name={name} />
+            )}
+            {curves.availability.some((a) => a.bins.length > 0) &&
+              curves.hits.length === 0 &&
+              curves.throughput.curves.length === 0 && (
+                <Availability products={curves.availability} name={path.name} />
+              )}
+          </div>
+          {curves.matrix.cells.length > 0 && <Matrix matrix={curves.matrix} range={range} />}
+        </WhenSeen>
+      )}
+      {summary.n > 0 && (
+        <p className="mt-3 text-[0.85rem] text-faint">
+          Lognormal model, interval-censored, one spread for all products
+          {summary.sigma !== undefined && (
+            <>
+              {' '}
+              (walks differ by a factor of{' '}
+              <span className="figure">{Math.exp(summary.sigma).toFixed(2)}</span>, one standard deviation)
+            </>
+          )}
+          . Intervals: {INTERVAL_METHOD}. All of it speaks for this path.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,74 @@
+import { DEFAULT_DELAY, type Correction, type WalkEvent } from '@urvek/core';
+import type { Finding } from '@urvek/study';
+import { useState } from 'react';
+import { Field } from '../../components/Field.tsx';
+import { useNotice } from '../../components/Notice.tsx';
+import { fieldLog } from '../../field/fieldLog.ts';
+import { sync } from '../../field/sync.ts';
+import { eventTime } from '../../field/time.ts';
+
+/** The delay by which what was noticed is moved back; adjusted by a correction, never in place. */
+export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
+  const { begin } = finding.trace;
+  const now = begin.body.delay ?? DEFAULT_DELAY;
+  const [reaction, setReaction] = useState('');
+  const [spread, setSpread] = useState('');
+  const notice = useNotice();
+  const valid = [reaction, spread].every((v) => v.trim() !== '' && Number(v) >= 0 && Number(v) <= 10);
+  const adjust = async (): Promise<void> => {
+    await fieldLog.adopt(finding.header, 0);
+    const write = (correction: Correction): Promise<WalkEvent> =>
+      fieldLog.append(finding.walkId, 'correction', correction, eventTime(begin.time.walkS, begin.time.rate));
+    const amends = log.find((e) => e.kind === 'begin') ?? begin;
+    const made = await write({
+      amends: { deviceId: amends.deviceId, seq: amends.seq },
+      action: 'retime',
+      reason: `delay of ${reaction} s for the whole walk`,
+      delay: { reactionS: Number(reaction), spreadS: Number(spread) },
+    });
+    void sync();
+    notice({
+      text: 'Lag corrected',
+      undo: () =>
+        void write({
+          amends: { deviceId: made.deviceId, seq: made.seq },
+          action: 'withdraw',
+          reason: 'undone',
+        }).then(sync),
+    });
+  };
+  return (
+    <section className="sheet p-3" aria-label="Lag">
+      <h2>Lag</h2>
+      <p className="mt-1">
+        What was noticed is moved back by a reaction of{' '}
+        <span className="figure">
+          {now.reactionS} ± {now.spreadS} s
+        </span>
+        {begin.body.delay ? '' : ' (the usual one)'} and a playout delay of{' '}
+        <span className="figure">{begin.body.playoutDelayS} s</span>.
+      </p>
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <Field
+          className="w-28"
+          label="Reaction"
+          suffix="s"
+          inputMode="decimal"
+          value={reaction}
+          onChange={(e) => setReaction(e.target.value)}
+        />
+        <Field
+          className="w-28"
+          label="Spread"
+          suffix="s"
+          inputMode="decimal"
+          value={spread}
+          onChange={(e) => setSpread(e.target.value)}
+        />
+        <button type="button" className="btn" disabled={!valid} onClick={() => void adjust()}>
+          Correct it
+        </button>
+      </div>
+    </section>
+  );
+}

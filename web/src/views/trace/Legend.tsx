@@ -1,0 +1,32 @@
+import { COLOUR } from '@urvek/draw';
+
+export const Legend = () => (
+  <ul
+    className="flex flex-wrap gap-x-5 border-t border-rule py-1 text-[0.85rem] text-faint"
+    aria-label="Legend"
+  >
+    <li>
+      <span
+        aria-hidden
+        className="mr-1.5 inline-block h-3 w-5 align-middle"
+        style={{ background: COLOUR.clear }}
+      />
+      clear: solid, full height
+    </li>
+    <li>
+      <span
+        aria-hidden
+        className="mr-1.5 inline-block h-1.5 w-5 border border-degraded align-baseline"
+        style={{
+          background: `repeating-linear-gradient(45deg,${COLOUR.degraded} 0 2px,transparent 2px 5px)`,
+        }}
+      />
+      degraded: hatched, half height
+    </li>
+    <li>
+      <span aria-hidden className="mr-1.5 inline-block h-3 w-5 border-x-2 border-lost align-middle" />
+      lost: an open gap
+    </li>
+    <li>| mark, with two standard uncertainties</li>
+  </ul>
+);

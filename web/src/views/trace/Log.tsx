@@ -1,0 +1,98 @@
+import { isAutomatic, keyText, standingCorrections, type WalkEvent, type Correction } from '@urvek/core';
+import type { Finding } from '@urvek/study';
+import { useState } from 'react';
+import { eventText } from '../../state/eventText.ts';
+import { CorrectionDialog } from './CorrectionDialog.tsx';
+import { SetAside } from './SetAside.tsx';
+
+/** A log of an hour has thousands of entries: so many are drawn at a time. */
+const ROWS = 400;
+
+export function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
+  const [amended, setAmended] = useState<WalkEvent>();
+  const [all, setAll] = useState(false);
+  const [rows, setRows] = useState(ROWS);
+  const corrections = standingCorrections(log);
+  const shown = [...log]
+    .sort((a, b) => a.time.walkS - b.time.walkS)
+    .filter((e) => e.kind !== 'correction' && (all || !isAutomatic(e)));
+  return (
+    <section className="sheet p-3" aria-label="Log">
+      <div className="flex items-center">
+        <h2 className="flex-1">Log</h2>
+        <label className="flex items-center gap-1.5 text-[0.85rem]">
+          <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />
+          wheel readings too
+        </label>
+      </div>
+      <SetAside walkId={finding.walkId} />
+      <div
+        className="mt-1 max-h-[26rem] overflow-y-auto"
+        tabIndex={0}
+        role="group"
+        aria-label="Events of the log"
+      >
+        <table className="table">
+          <thead>
+            <tr>
+              <th>At</th>
+              <th>What</th>
+              <th>
+                <span className="sr-only">Correct</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.slice(0, rows).map((event) => {
+              const correction = corrections.get(keyText(event));
+              return (
+                <tr key={keyText(event)}>
+                  <td className="figure whitespace-nowrap">{event.time.walkS.toFixed(1)} s</td>
+                  <td>
+                    <span className={correction?.action === 'withdraw' ? 'line-through' : ''}>
+                      {eventText(event)}
+                    </span>
+                    {event.kind === 'note' && event.body.voice && (
+                      <audio
+                        controls
+                        preload="none"
+                        className="block h-8 max-w-full"
+                        aria-label={`Spoken note at ${event.time.walkS.toFixed(1)} s`}
+                        src={`data:${event.body.voice.mime};base64,${event.body.voice.base64}`}
+                      />
+                    )}
+                    {correction && (
+                      <span className="block text-[0.85rem] text-faint">{correctionText(correction)}</span>
+                    )}
+                  </td>
+                  <td>
+                    {event.kind !== 'begin' && event.kind !== 'gap' && (
+                      <button
+                        className="btn-quiet"
+                        aria-label={`Correct: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
+                        onClick={() => setAmended(event)}
+                      >
+                        Correct
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        {shown.length > rows && (
+          <button type="button" className="btn mt-2" onClick={() => setRows(rows + ROWS)}>
+            Show {Math.min(ROWS, shown.length - rows)} more of {shown.length}
+          </button>
+        )}
+      </div>
+      {amended && (
+        <CorrectionDialog finding={finding} event={amended} onClose={() => setAmended(undefined)} />
+      )}
+    </section>
+  );
+}
+
+const correctionText = (c: Correction): string =>
+  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : c.action === 'remeasure' ? `measured again: ${c.reading?.travelledM} m, ${c.reading?.method}` : c.action === 'retime' ? `lag corrected to ${c.delay?.reactionS} s` : `made grade ${c.grade}`}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;

@@ -1,0 +1,23 @@
+import { useFieldLog } from '../../api/queries.ts';
+import { fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
+
+/** Events that the base refused: they stay on this device, and the rest goes on without them. */
+export function SetAside({ walkId }: { walkId: string }) {
+  const aside = useFieldLog(
+    () => fieldLog.events.where({ walkId, place: SET_ASIDE }).toArray(),
+    `aside-${walkId}`,
+  );
+  if (!aside || aside.length === 0) return null;
+  return (
+    <div className="border-l-4 border-lost pl-3" role="status">
+      <p>Refused by the base and set aside on this device; the rest was sent.</p>
+      <ul className="text-[0.85rem]">
+        {aside.map((k) => (
+          <li key={k.seq}>
+            number {k.seq}, {k.event.kind}: {k.refusal}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,111 @@
+import { CRITERIA, KINDS, kindOf, SIDES, USUAL_NEEDS } from '@urvek/core';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useFieldArray } from 'react-hook-form';
+import { Choice, Field } from '../../components/Field.tsx';
+import { newId, type SetupForm } from '../kit/form.ts';
+
+export function NeedsForm({ form }: { form: SetupForm }) {
+  const rows = useFieldArray({ control: form.control, name: 'needs', keyName: 'key' });
+  const errors = form.formState.errors.needs;
+  const kinds = [...new Set(form.watch('products').map((p) => p.kindId))];
+  const usual = USUAL_NEEDS.filter((u) => kinds.includes(u.kindId));
+  const [chosen, setChosen] = useState(0);
+  return (
+    <fieldset className="sheet p-4">
+      <div className="flex flex-wrap items-end gap-2">
+        <legend className="float-left flex-1 font-bold">Needs</legend>
+        {usual.length > 0 && (
+          <Choice
+            className="w-96"
+            label="Usual in the trade"
+            value={chosen}
+            onChange={(e) => setChosen(Number(e.target.value))}
+          >
+            {usual.map((u, i) => (
+              <option key={u.use} value={i}>
+                {kindOf(u.kindId).name}: {u.use}, {u.entered}
+              </option>
+            ))}
+          </Choice>
+        )}
+        {usual.length > 0 && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => {
+              const u = usual[chosen] ?? usual[0];
+              if (u) rows.append({ id: newId(), criterion: 'by kind', ...u });
+            }}
+          >
+            Take it
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            rows.append({
+              id: newId(),
+              use: '',
+              entered: '',
+              condition: 'open',
+              kindId: kinds[0] ?? 'microphone',
+              criterion: 'by kind',
+            })
+          }
+        >
+          Write a need
+        </button>
+      </div>
+      {rows.fields.map((field, i) => (
+        <div
+          key={field.key}
+          className="mt-1 grid grid-cols-2 items-end gap-2 lg:grid-cols-[2fr_0.8fr_1fr_1.2fr_1.2fr_1.2fr_auto]"
+        >
+          <Field label="Use" {...form.register(`needs.${i}.use`)} error={errors?.[i]?.use?.message} />
+          <Field
+            label="Distance"
+            {...form.register(`needs.${i}.entered`)}
+            error={errors?.[i]?.entered?.message}
+          />
+          <Choice label="Condition" {...form.register(`needs.${i}.condition`)}>
+            <option>open</option>
+            <option>obstructed</option>
+            <option>unstated</option>
+          </Choice>
+          <Choice label="Kind" {...form.register(`needs.${i}.kindId`)}>
+            {KINDS.map((k) => (
+              <option key={k.id} value={k.id}>
+                {k.name}
+              </option>
+            ))}
+          </Choice>
+          <Choice label="Criterion" {...form.register(`needs.${i}.criterion`)}>
+            <option>by kind</option>
+            {CRITERIA.map((c) => (
+              <option key={c}>{c}</option>
+            ))}
+          </Choice>
+          <Choice
+            label="Direction"
+            {...form.register(`needs.${i}.side`, { setValueAs: (v: string) => v || undefined })}
+          >
+            <option value="">as walked</option>
+            {SIDES.map((s) => (
+              <option key={s}>{s}</option>
+            ))}
+          </Choice>
+          <button
+            type="button"
+            className="btn btn-quiet"
+            aria-label={`Remove need ${i + 1}`}
+            onClick={() => rows.remove(i)}
+          >
+            <Trash2 aria-hidden size={16} />
+          </button>
+        </div>
+      ))}
+    </fieldset>
+  );
+}

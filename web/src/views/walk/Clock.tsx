@@ -1,0 +1,31 @@
+import { Length } from '../../components/Length.tsx';
+
+/** A real walk: its clock, and where the last mark was. */
+export function Clock({
+  seconds,
+  hereM,
+  watched,
+}: {
+  seconds: number;
+  hereM: number | undefined;
+  watched: string;
+}) {
+  return (
+    <section className="sheet p-3" aria-label="The walk">
+      <p className="text-[0.8rem] text-faint">Listen to or watch: {watched}</p>
+      <dl className="mt-1 grid grid-cols-2 gap-x-4">
+        <div>
+          <dt className="text-[0.8rem] text-faint">Walk’s clock</dt>
+          <dd className="figure text-2xl">
+            {Math.floor(seconds / 60)}:{String(Math.floor(seconds % 60)).padStart(2, '0')}
+          </dd>
+        </div>
+        <div>
+          <dt className="text-[0.8rem] text-faint">Last mark</dt>
+          <dd className="figure text-2xl">{hereM === undefined ? 'none' : <Length m={hereM} />}</dd>
+        </div>
+      </dl>
+      <p className="mt-2 text-[0.85rem] text-faint">Look up before you look down.</p>
+    </section>
+  );
+}

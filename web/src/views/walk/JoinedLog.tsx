@@ -1,0 +1,26 @@
+import { Link, useParams } from 'react-router';
+import { useFieldLog } from '../../api/queries.ts';
+import { Stage } from '../../components/Frame.tsx';
+import { Empty, Loading } from '../../components/States.tsx';
+import { fieldLog } from '../../field/fieldLog.ts';
+import { Logging } from './Logging.tsx';
+
+/** What the joined device logs: what is received, and shared moments. */
+export function JoinedLog() {
+  const { walkId = '' } = useParams<{ walkId: string }>();
+  const kept = useFieldLog(() => fieldLog.walks.get(walkId).then((w) => w ?? null), `joined-${walkId}`);
+  const log = useFieldLog(() => fieldLog.logOf(walkId), `joined-log-${walkId}`);
+  if (kept === null)
+    return (
+      <Stage title="Join a walk">
+        <Empty title="This device did not join that walk">
+          Open{' '}
+          <Link className="underline" to="/join">
+            Join
+          </Link>{' '}
+          and type the code on the walker’s screen.
+        </Empty>
+      </Stage>
+    );
+  return kept && log ? <Logging kept={kept} log={log} /> : <Loading what="the log" />;
+}

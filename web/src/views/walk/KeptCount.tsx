@@ -1,0 +1,27 @@
+import { useFieldLog } from '../../api/queries.ts';
+import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
+
+/** "213 events here, 180 at the base". */
+export function KeptCount({ walkId }: { walkId: string }) {
+  const events = useFieldLog(
+    () => fieldLog.events.where('walkId').equals(walkId).toArray(),
+    `count-${walkId}`,
+  );
+  if (!events) return null;
+  const aside = events.filter((e) => e.place === SET_ASIDE);
+  return (
+    <p
+      className="figure text-[0.85rem]"
+      role="status"
+      data-kept={events.length}
+      data-at-base={events.filter((e) => e.place === AT_BASE).length}
+    >
+      {events.length} events here, {events.filter((e) => e.place === AT_BASE).length} at the base
+      {aside.length > 0 && (
+        <strong className="text-lost">
+          , {aside.length} refused and set aside: {aside[0]?.refusal}
+        </strong>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,33 @@
+import type { SimulatedGear, Tick } from '@urvek/core';
+
+/** What an instrument would show: nothing below what the receiver still reads. */
+export function LinkMonitor({
+  tick,
+  standIn,
+  onLevel,
+}: {
+  tick: Tick;
+  standIn: SimulatedGear;
+  onLevel: (levelDbm: number | undefined) => void;
+}) {
+  const levelDbm =
+    tick.marginDb > MONITOR_FLOOR_DB ? Math.round(standIn.requiredDbm + tick.marginDb) : undefined;
+  return (
+    <div>
+      <dt className="text-[0.8rem] text-faint">Link monitor</dt>
+      <dd>
+        <button
+          type="button"
+          className="figure min-h-8 border border-ink px-1.5 whitespace-nowrap"
+          aria-label={`Log the level: ${levelDbm === undefined ? 'no reading' : `${levelDbm} dBm`}`}
+          onClick={() => onLevel(levelDbm)}
+        >
+          {levelDbm === undefined ? 'none' : `${levelDbm} dBm`}
+        </button>
+      </dd>
+    </div>
+  );
+}
+
+/** A monitor reads a little below what the link needs, dB. */
+const MONITOR_FLOOR_DB = -4;

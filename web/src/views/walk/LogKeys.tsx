@@ -1,0 +1,93 @@
+import { GRADES, type Grade, type WalkMode } from '@urvek/core';
+import { Length } from '../../components/Length.tsx';
+import { Press } from './controls.tsx';
+import type { Actions } from './controlsParts.tsx';
+import { HoldPress } from './HoldPress.tsx';
+
+/** The keys of a walk: large, and the same by keyboard. */
+export function LogKeys({
+  actions,
+  mode,
+  words,
+  grade,
+  post,
+  hasWheel,
+  turned,
+  canUndo,
+  onDropout,
+  onBack,
+}: {
+  actions: Actions;
+  mode: WalkMode;
+  words: Readonly<Record<Grade, string>>;
+  grade: Grade;
+  post: { readonly name: string; readonly atM: number } | undefined;
+  hasWheel: boolean;
+  turned: boolean;
+  canUndo: boolean;
+  onDropout: (inputMs: number) => void;
+  onBack: (inputMs: number) => void;
+}) {
+  // At stands one grades what is called or pressed; while walking, what is noticed.
+  const watching = mode === 'continuous' || mode === 'indoor';
+  const lost = grade === 1;
+  return (
+    <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
+      {(watching || mode === 'drive') && (
+        <HoldPress lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />
+      )}
+      {watching &&
+        GRADES.map((g) => (
+          <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
+            <span className="figure text-xl">{g}</span>
+            <span className="text-[0.78rem] leading-tight font-normal">{words[g]}</span>
+          </Press>
+        ))}
+      <Press k="m" actions={actions} className="col-span-2">
+        {post ? (
+          <>
+            Mark {post.name}
+            <span className="font-normal">
+              <Length m={post.atM} />
+            </span>
+          </>
+        ) : hasWheel ? (
+          'Mark the wheel'
+        ) : (
+          'Mark a distance …'
+        )}
+      </Press>
+      <Press k="t" actions={actions} className="col-span-2" disabled={turned}>
+        {turned ? 'Turned' : 'Turn round'}
+      </Press>
+      <Press k="n" actions={actions}>
+        Note
+      </Press>
+      {mode !== 'drive' && (
+        <>
+          <Press k="w" actions={actions}>
+            At … m
+          </Press>
+          <Press k="l" actions={actions}>
+            Door, turn …
+          </Press>
+          <Press k="x" actions={actions}>
+            Tried 3, failed
+          </Press>
+          <Press k="v" actions={actions}>
+            Reading …
+          </Press>
+          <Press k="r" actions={actions}>
+            Recon&shy;nected …
+          </Press>
+        </>
+      )}
+      <Press k="u" actions={actions} className="col-span-2" disabled={!canUndo}>
+        Undo
+      </Press>
+      <Press k="e" actions={actions} className="col-span-3">
+        End …
+      </Press>
+    </div>
+  );
+}

@@ -1,0 +1,145 @@
+import {
+  effectiveLog,
+  GRADES,
+  gradeOfWords,
+  kindOf,
+  lastUndoable,
+  type EventBodies,
+  type EventKind,
+  type WalkEvent,
+} from '@urvek/core';
+import { useState } from 'react';
+import { useComparison } from '../../api/queries.ts';
+import { Trouble } from '../../components/States.tsx';
+import { useClockComparison } from '../../field/clocks.ts';
+import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
+import { sync } from '../../field/sync.ts';
+import { eventTime } from '../../field/time.ts';
+import { Keys } from './Ask.tsx';
+import { KeptCount } from './KeptCount.tsx';
+import { LastEvents } from './LastEvents.tsx';
+import { NoteForm } from './NoteForm.tsx';
+import { Press } from './controls.tsx';
+import type { Actions } from './controlsParts.tsx';
+import { confirmKept, useAwake } from './device.ts';
+import { subjectOf } from './subject.ts';
+
+export function Logging({ kept, log }: { kept: KeptWalk; log: readonly WalkEvent[] }) {
+  const { data: comparison } = useComparison(kept.comparisonId);
+  const subject = comparison && subjectOf(comparison, kept);
+  const [noting, setNoting] = useState(false);
+  const [error, setError] = useState<Error>();
+  useAwake();
+  const joinedAt = log.find((e) => e.kind === 'joined')?.time;
+  const begunMs = joinedAt ? joinedAt.originMs + joinedAt.inputMs : performance.timeOrigin;
+  const add = <K extends EventKind>(
+    k: K,
+    body: EventBodies[K],
+    inputMs = performance.now(),
+    automatic = false,
+  ): void => {
+    const walkS = Math.max(0, (performance.timeOrigin + inputMs - begunMs) / 1000);
+    fieldLog
+      .append(kept.id, k, body, eventTime(walkS, 1, inputMs))
+      .then(() => {
+        if (!automatic) confirmKept(true);
+        return sync();
+      })
+      .catch(() =>
+        setError(
+          new Error(
+            'This was not kept: the device refuses to store it. All before it is safe. Free some space, then press again.',
+          ),
+        ),
+      );
+  };
+  useClockComparison(true, ({ inputMs, ...body }) => add('clock', body, inputMs, true));
+  const kind = kindOf(subject?.product.kindId ?? 'accessory');
+  const standing = effectiveLog(log);
+  const grade = standing.reduce<number>(
+    (now, e) =>
+      e.kind === 'grade'
+        ? e.body.grade
+        : e.kind === 'dropoutBegin'
+          ? 1
+          : e.kind === 'dropoutEnd' && now === 1
+            ? 5
+            : now,
+    5,
+  );
+  const lost = grade === 1;
+  const shared = log.filter((e) => e.kind === 'shared').length;
+  const undoable = lastUndoable(log);
+  const press =
+    <K extends EventKind>(k: K, body: EventBodies[K]) =>
+    (inputMs: number): void =>
+      add(k, body, inputMs);
+  const actions: Actions = {
+    d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
+    ...Object.fromEntries(
+      GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })]),
+    ),
+    s: press('shared', { count: shared + 1 }),
+    n: () => setNoting(true),
+    u: () => {
+      if (undoable)
+        add('correction', {
+          amends: { deviceId: undoable.deviceId, seq: undoable.seq },
+          action: 'withdraw',
+          reason: 'undone in the walk',
+        });
+    },
+  };
+  return (
+    <main className="mx-auto w-full max-w-[700px] px-3 py-3">
+      <Keys actions={noting ? {} : actions} />
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1>{subject?.product.name ?? 'A walk'}</h1>
+        <p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p>
+        <KeptCount walkId={kept.id} />
+      </div>
+      {error && <Trouble error={error} />}
+      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
+        Joined: log what comes in at this end. The walker logs where.
+      </p>
+      {noting ? (
+        <NoteForm
+          gradeOf={(text) => gradeOfWords(text, kind.id)}
+          words={kind.words}
+          onNote={(text, g, voice) => {
+            setNoting(false);
+            add('note', { text, ...(voice ? { voice } : {}) });
+            if (g !== undefined) add('grade', { grade: g });
+          }}
+          onCancel={() => setNoting(false)}
+        />
+      ) : (
+        <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Log">
+          <Press
+            k="d"
+            actions={actions}
+            className={`col-span-5 text-lg ${lost ? 'bg-lost! text-white' : ''}`}
+          >
+            {lost ? 'Dropout ends' : 'Dropout begins'}
+          </Press>
+          {GRADES.map((g) => (
+            <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
+              <span className="figure text-xl">{g}</span>
+              <span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span>
+            </Press>
+          ))}
+          <Press k="s" actions={actions} className="col-span-3">
+            Shared moment {shared + 1}
+          </Press>
+          <Press k="n" actions={actions} className="col-span-1">
+            Note
+          </Press>
+          <Press k="u" actions={actions} className="col-span-1" disabled={!undoable}>
+            Undo
+          </Press>
+        </div>
+      )}
+      <LastEvents log={log} />
+    </main>
+  );
+}

@@ -1,0 +1,67 @@
+import type { Grade, VoiceNote } from '@urvek/core';
+import { useState } from 'react';
+import { Field } from '../../components/Field.tsx';
+import { useVoiceNote } from './useVoiceNote.ts';
+
+/** A note; words that stand for a grade offer it, to be confirmed. */
+export function NoteForm({
+  gradeOf,
+  words,
+  onNote,
+  onCancel,
+}: {
+  gradeOf: (text: string) => Grade | undefined;
+  words: Readonly<Record<Grade, string>>;
+  onNote: (text: string, grade?: Grade, voice?: VoiceNote) => void;
+  onCancel: () => void;
+}) {
+  const [text, setText] = useState('');
+  const voice = useVoiceNote((note) => onNote(`spoken, ${note.seconds.toFixed(0)} s`, undefined, note));
+  const meant = gradeOf(text);
+  return (
+    <form
+      className="grid content-start gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (text.trim()) onNote(text.trim());
+      }}
+    >
+      <Field
+        label="Note"
+        autoFocus
+        value={text}
+        maxLength={2000}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') onCancel();
+        }}
+      />
+      {meant !== undefined && (
+        <button type="button" className="pressable" onClick={() => onNote(text.trim(), meant)}>
+          Keep it, and grade {meant}: {words[meant]}
+        </button>
+      )}
+      {voice.trouble !== undefined && (
+        <p role="alert" className="text-[0.85rem]">
+          {voice.trouble}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <button className="pressable flex-1" disabled={!text.trim()}>
+          Keep the note
+        </button>
+        <button
+          type="button"
+          className="pressable flex-1"
+          aria-pressed={voice.recording}
+          onClick={voice.toggle}
+        >
+          {voice.recording ? 'Stop and keep it' : 'Speak it'}
+        </button>
+        <button type="button" className="pressable flex-1" onClick={onCancel}>
+          Cancel
+        </button>
+      </div>
+    </form>
+  );
+}

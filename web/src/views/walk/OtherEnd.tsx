@@ -1,0 +1,66 @@
+import { tidyCode } from '@urvek/contract';
+import { DIRECTIONS, type Direction } from '@urvek/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { base } from '../../api/client.ts';
+import { Choice, Field } from '../../components/Field.tsx';
+import { Trouble } from '../../components/States.tsx';
+import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
+import { sync } from '../../field/sync.ts';
+
+/** Two ends without a network: each logged alone, and pressed at shared moments. */
+export function OtherEnd({ kept }: { kept: KeptWalk }) {
+  const navigate = useNavigate();
+  const [code, setCode] = useState('');
+  const [direction, setDirection] = useState<Direction>('mobile-to-fixed');
+  const [error, setError] = useState<Error>();
+  const join = async (): Promise<void> => {
+    try {
+      const header = await base.join(tidyCode(code));
+      await fieldLog.goOver(kept.id, header, { role: 'base', direction });
+      void sync();
+      await navigate(`/c/${header.comparisonId}/trace/${header.id}`);
+    } catch (cause) {
+      setError(cause as Error);
+    }
+  };
+  return (
+    <form
+      className="sheet mt-4 grid max-w-2xl gap-3 p-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void join();
+      }}
+    >
+      <h2>Or it is what the other end logged</h2>
+      <p className="text-[0.85rem] text-faint">
+        Of a walk that another device made and has sent. The two logs are joined at the moments that both
+        pressed; without one, by their wall clocks, poorly.
+      </p>
+      <div className="grid grid-cols-2 gap-3">
+        <Field
+          label="Code of that walk"
+          value={code}
+          autoCapitalize="characters"
+          autoComplete="off"
+          onChange={(e) => setCode(e.target.value)}
+        />
+        <Choice
+          label="It watched"
+          value={direction}
+          onChange={(e) => setDirection(e.target.value as Direction)}
+        >
+          {DIRECTIONS.map((d) => (
+            <option key={d}>{d}</option>
+          ))}
+        </Choice>
+      </div>
+      {error && <Trouble error={error} />}
+      <div>
+        <button className="btn" disabled={tidyCode(code).length !== 6}>
+          Join the two logs
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,46 @@
+import { DIRECTIONS, freshWords, scoreReadBack, type Direction } from '@urvek/core';
+import { useState } from 'react';
+import { Choice, Field } from '../../components/Field.tsx';
+import type { PanelProps } from './modesParts.tsx';
+
+const device = {
+  uniform: () => (crypto.getRandomValues(new Uint32Array(1))[0] as number) / 2 ** 32,
+  normal: () => {
+    throw new Error('not used');
+  },
+};
+
+/** Fresh words on the sender's screen; what the listener heard is typed and scored. */
+export function ReadBack({ add }: PanelProps) {
+  const [sent, setSent] = useState(() => freshWords(5, device));
+  const [heard, setHeard] = useState('');
+  const [direction, setDirection] = useState<Direction>('mobile-to-fixed');
+  const [score, setScore] = useState<string>();
+  const log = (): void => {
+    const { right, of } = scoreReadBack(sent, heard);
+    add('readBack', { sent, heard, direction });
+    setScore(`${right} of ${of} right`);
+    setSent(freshWords(5, device));
+    setHeard('');
+  };
+  return (
+    <section className="sheet grid gap-2 p-3" aria-label="Read back">
+      <h2>
+        Read aloud:{' '}
+        <span className="figure" data-sent>
+          {sent}
+        </span>
+      </h2>
+      <Choice label="Sent" value={direction} onChange={(e) => setDirection(e.target.value as Direction)}>
+        {DIRECTIONS.map((d) => (
+          <option key={d}>{d}</option>
+        ))}
+      </Choice>
+      <Field label="Heard at the other end" value={heard} onChange={(e) => setHeard(e.target.value)} />
+      <button type="button" className="pressable" onClick={log}>
+        Log what was heard
+      </button>
+      {score && <p role="status">{score}</p>}
+    </section>
+  );
+}

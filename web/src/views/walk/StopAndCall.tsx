@@ -1,0 +1,111 @@
+import { type Direction, DIRECTIONS, GRADES } from '@urvek/core';
+import { useState } from 'react';
+import { Length } from '../../components/Length.tsx';
+import { Settle } from './Settle.tsx';
+import type { PanelProps } from './modesParts.tsx';
+
+const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
+  'mobile-to-fixed': 'Fixed end hears me',
+  'fixed-to-mobile': 'I hear the fixed end',
+};
+
+/** Checkpoints in turn: who hears whom, both ways, before one moves on. */
+export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
+  const called = (name: string, direction: Direction): boolean =>
+    log.some((e) => e.kind === 'call' && e.body.checkpoint === name && e.body.direction === direction);
+  const left = new Set(
+    log.flatMap((e) =>
+      e.kind === 'note' && e.body.text.startsWith('left ') ? [e.body.text.split(':')[0]?.slice(5) ?? ''] : [],
+    ),
+  );
+  const points = path?.checkpoints ?? [];
+  const here = points.find((c) => !left.has(c.name));
+  const [arrived, setArrived] = useState<string>();
+  const [tries, setTries] = useState(1);
+  if (!here)
+    return (
+      <p className="sheet p-3">
+        {points.length === 0
+          ? 'This path has no checkpoints: lay them out in Paths, or walk continuously.'
+          : 'Every checkpoint is done: turn round or end.'}
+      </p>
+    );
+  const atIt = arrived === here.name || DIRECTIONS.some((d) => called(here.name, d));
+  const missing = DIRECTIONS.filter((d) => !called(here.name, d));
+  const leave = (): void => {
+    mark(here.atM, here.name);
+    // What was not reported is said, not left silently empty.
+    add('note', {
+      text: `left ${here.name}:${missing.length > 0 ? ` not reported ${missing.join(', ')}` : ' both ways reported'}`,
+    });
+    setArrived(undefined);
+    setTries(1);
+  };
+  return (
+    <section className="sheet grid gap-2 p-3" aria-label="Stop and call" data-checkpoint={here.name}>
+      <h2>
+        {here.name}, <Length m={here.atM} />
+      </h2>
+      {!atIt ? (
+        <button
+          type="button"
+          className="pressable"
+          onClick={() => {
+            mark(here.atM, here.name);
+            setArrived(here.name);
+          }}
+        >
+          I stand at {here.name}
+        </button>
+      ) : (
+        <>
+          {arrived === here.name && <Settle key={here.name} />}
+          {DIRECTIONS.map((direction) => (
+            <fieldset key={direction}>
+              <legend className="font-bold">
+                {DIRECTION_WORDS[direction]}
+                {called(here.name, direction) && <span className="font-normal"> (reported)</span>}
+              </legend>
+              <div className="grid grid-cols-5 gap-1.5">
+                {GRADES.map((g) => (
+                  <button
+                    key={g}
+                    type="button"
+                    className="pressable"
+                    aria-label={`${DIRECTION_WORDS[direction]}: ${g}, ${kind.words[g]}`}
+                    onClick={() => {
+                      add('call', { checkpoint: here.name, direction, grade: g, tries });
+                      setTries(1);
+                    }}
+                  >
+                    <span className="figure text-xl">{g}</span>
+                    <span className="text-[0.75rem] leading-tight font-normal">{kind.words[g]}</span>
+                  </button>
+                ))}
+              </div>
+            </fieldset>
+          ))}
+          <div className="flex flex-wrap items-center gap-2">
+            <label className="flex items-center gap-2">
+              after{' '}
+              <input
+                className="input w-16"
+                type="number"
+                min={1}
+                max={20}
+                value={tries}
+                onChange={(e) => setTries(Math.max(1, Number(e.target.value)))}
+              />{' '}
+              tries
+            </label>
+            <button type="button" className="pressable flex-1" onClick={leave}>
+              {missing.length === 0
+                ? `Leave ${here.name}`
+                : `Leave, not reported: ${missing.map((d) => `“${DIRECTION_WORDS[d]}”`).join(', ')}`}
+            </button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
