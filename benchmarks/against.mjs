@@ -1,5 +1,6 @@
-// npm run bench:against -- REVISION: the heavy computations here and at another revision, by turns in one run, so that
-// the machine's mood is the same for both. Bundled, since loading sources would be measured otherwise.
+// npm run bench:against -- REVISION: the heavy computations here and at another revision, by turns in one
+// run, so that the machine's mood is the same for both. Bundled, since loading sources would be measured
+// otherwise.
 import { build } from 'esbuild';
 import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
@@ -29,7 +30,8 @@ const nineSixty = Array.from({ length: 960 }, (_, i) => {
 const timed = (work) => { const from = performance.now(); work(); return performance.now() - from; };
 const now = study.Study
   ? () => {
-      // A study of its own, with nothing remembered from the round before: a plan's spread changes nothing of the walks.
+      // A study of its own, with nothing remembered from the round before: a plan's spread changes nothing
+      // of the walks.
       const cold = walks.map((w, i) => ({ ...w, log: w.log.map((e) => (e.kind === 'mark' && e.body.reading.travelledM > 0 ? { ...e, body: { ...e.body, reading: { ...e.body.reading, travelledM: e.body.reading.travelledM * (1 - 1e-9 * ++shift) } } } : e)) }));
       const one = study.Study.ofLogs(setup, cold);
       return { judgement: timed(() => one.judgement()), curves: timed(() => one.curves()), 'audit of the plan': timed(() => one.under({ ...setup, plan: { ...setup.plan, sigma: 0.2 + 1e-6 * shift } }).planAudit()) };

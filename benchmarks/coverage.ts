@@ -1,4 +1,5 @@
-// npm run bench:coverage [comparisons]: how often nominal 95 % intervals cover, over simulated comparisons of two products.
+// npm run bench:coverage [comparisons]: how often nominal 95 % intervals cover, over simulated comparisons
+// of two products.
 import { availableParallelism } from 'node:os';
 import { Worker, isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { fileURLToPath } from 'node:url';

@@ -11,7 +11,10 @@ import {
 
 type Json = Record<string, unknown>;
 
-/** Yup's conditions and cross-checks have no like in JSON Schema: what they ask for beyond it, the reader of Urvek checks. */
+/**
+ * Yup's conditions and cross-checks have no like in JSON Schema: what they ask for beyond it, the reader of
+ * Urvek checks.
+ */
 const of = (schema: unknown): Json => convertSchema(schema as Parameters<typeof convertSchema>[0]) as Json;
 
 /** The interchange file as a JSON Schema, from the schemas that read it. */

@@ -1,4 +1,5 @@
-// npm run bench:kept -- ADDRESS: how long from a press to "kept" in a real browser, on a running Urvek with the demo.
+// npm run bench:kept -- ADDRESS: how long from a press to "kept" in a real browser, on a running Urvek with
+// the demo.
 import { openBrowser, Page } from '../e2e/support/browser.ts';
 
 const PRESSES = 200;

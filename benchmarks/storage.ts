@@ -1,4 +1,5 @@
-// npm run bench:storage: what the database and the server take, on a cluster of its own that is thrown away afterwards.
+// npm run bench:storage: what the database and the server take, on a cluster of its own that is thrown away
+// afterwards.
 import type { WalkEvent } from '@urvek/core';
 import { randomUUID } from 'node:crypto';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';

@@ -1,4 +1,5 @@
-// npm run bench:sync -- ADDRESS [seconds]: 50 devices, 10 events a second each, against a running Urvek (an empty one is best).
+// npm run bench:sync -- ADDRESS [seconds]: 50 devices, 10 events a second each, against a running Urvek (an
+// empty one is best).
 import type { WalkEvent } from '@urvek/core';
 import { randomUUID } from 'node:crypto';
 

@@ -1,4 +1,5 @@
-// npm run truth: what the simulated gear of the demo truly does, over 20,000 walks each, written beside the demo for its tests.
+// npm run truth: what the simulated gear of the demo truly does, over 20,000 walks each, written beside the
+// demo for its tests.
 import { trueFirstDropout, type Path } from '@urvek/core';
 import { simulatedGearOf } from '@urvek/study';
 import { writeFileSync } from 'node:fs';

@@ -9,7 +9,9 @@ import { commandOf } from './lib/processes.mjs';
 import { enableTypeScript } from './lib/typescript.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
-/** What a browser keeps for Urvek belongs to one port: it is fixed, and remembered when another was chosen. */
+/**
+ * What a browser keeps for Urvek belongs to one port: it is fixed, and remembered when another was chosen.
+ */
 const DEFAULT_PORT = 4826;
 const PORT_FILE = join(DATA, 'port');
 const RUNNING_FILE = join(DATA, 'running.json');
@@ -30,7 +32,10 @@ function readOptions() {
   return { port, demo: values.demo, lan: values.lan };
 }
 
-/** Claims this folder for one Urvek: two would stop each other's database. @returns what runs here already, if anything. */
+/**
+ * Claims this folder for one Urvek: two would stop each other's database. @returns what runs here already,
+ * if anything.
+ */
 async function claim() {
   try {
     writeFileSync(RUNNING_FILE, JSON.stringify({ pid: process.pid }), { flag: 'wx' });

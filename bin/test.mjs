@@ -24,7 +24,10 @@ async function check(title, scripts) {
   );
 }
 
-/** Runs some of Jest's projects and adds up their tests. A suite that does not even load counts as a failed test. */
+/**
+ * Runs some of Jest's projects and adds up their tests. A suite that does not even load counts as a failed
+ * test.
+ */
 function jest(title, projects, folder, env, workers) {
   say(`\n── ${title}`);
   const results = join(folder, `${projects.join('-')}.json`);

@@ -62,7 +62,9 @@ const lastLog = (all: readonly StoredWalk[]): StoredWalk['log'] =>
     (a, b) => a.seq - b.seq,
   );
 
-/** Puts events into the log on the device behind the application's back, as a faulty version of it might have. */
+/**
+ * Puts events into the log on the device behind the application's back, as a faulty version of it might have.
+ */
 const SMUGGLE = `
   const [walkId, made, done] = arguments;
   const open = indexedDB.open('urvek-field');

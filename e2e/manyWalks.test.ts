@@ -37,8 +37,9 @@ beforeAll(async () => {
 }, 180_000);
 
 /**
- * What each stage shows first that comes from the walks, and how many tasks of over 50 ms its page may have while it comes:
- * four times what an unhurried machine counts. When the page itself worked everything out, there was one of a minute.
+ * What each stage shows first that comes from the walks, and how many tasks of over 50 ms its page may have
+ * while it comes: four times what an unhurried machine counts. When the page itself worked everything out,
+ * there was one of a minute.
  */
 const STAGES: readonly (readonly [stage: string, sign: string, longTasks: number])[] = [
   ['kit', 'Add a product', 20],

@@ -1,5 +1,5 @@
-// npm run screenshots: one current picture of each stage from the demo data, at 1280×800 (the walk also at 390×844).
-// An Urvek with the demo must be running; its address is the first argument, or the default one.
+// npm run screenshots: one current picture of each stage from the demo data, at 1280×800 (the walk also at
+// 390×844). An Urvek with the demo must be running; its address is the first argument, or the default one.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openBrowser, Page, type Browser } from './support/browser.ts';

@@ -4,8 +4,8 @@ import { useSession } from './support/session.ts';
 const session = useSession({ demo: false });
 
 /**
- * Presses a key a fixed time after each dropout is heard, by the page's own clock, and notes when each press really came:
- * on a busy machine a timer is late, and then the press is.
+ * Presses a key a fixed time after each dropout is heard, by the page's own clock, and notes when each
+ * press really came: on a busy machine a timer is late, and then the press is.
  */
 const ANSWER = `
   const [delayMs, skip] = arguments;

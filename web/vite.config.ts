@@ -5,7 +5,8 @@ import { VitePWA } from 'vite-plugin-pwa';
 export default defineConfig({
   plugins: [
     tailwindcss(),
-    // Installable, and there without a network: what it is made of is kept by the service worker, src/field/serviceWorker.ts.
+    // Installable, and there without a network: what it is made of is kept by the service worker,
+    // src/field/serviceWorker.ts.
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'src/field',

@@ -12,7 +12,10 @@ function rootPrefix() {
   return quiet('sudo', ['-n', 'true']) ? ['sudo', '-n', 'env', 'DEBIAN_FRONTEND=noninteractive'] : undefined;
 }
 
-/** Installs Debian packages; false when that is not allowed here or fails. `before` lists files to write first, as root. */
+/**
+ * Installs Debian packages; false when that is not allowed here or fails. `before` lists files to write
+ * first, as root.
+ */
 export function installPackages(names, before = {}) {
   const prefix = rootPrefix();
   if (!prefix || !quiet('which', ['apt-get'])) return false;
@@ -31,8 +34,8 @@ export function installPackages(names, before = {}) {
 }
 
 /**
- * Without root: downloads packages with what they need and unpacks them into `folder`. The lists are fetched into the
- * data folder, since the system's belong to root. False when it fails.
+ * Without root: downloads packages with what they need and unpacks them into `folder`. The lists are
+ * fetched into the data folder, since the system's belong to root. False when it fails.
  */
 export function unpackPackages(names, folder) {
   const state = join(DATA, 'apt');

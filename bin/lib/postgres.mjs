@@ -37,7 +37,9 @@ function binariesUnder(root) {
   return newest && { bin: join(base, newest, 'bin'), root };
 }
 
-/** The server's binaries: the system's, or installed, or unpacked. @throws Unable with the one command to run. */
+/**
+ * The server's binaries: the system's, or installed, or unpacked. @throws Unable with the one command to run.
+ */
 export function findOrInstallPostgres() {
   const there = () => binariesUnder(process.env.URVEK_SYSTEM_ROOT ?? '/') ?? binariesUnder(UNPACKED);
   let found = there();
@@ -91,8 +93,8 @@ function reachable(folder) {
 }
 
 /**
- * Where the cluster lies: in the project, or, when the project lies where the database's user cannot go (root's home),
- * in a folder of its own under /var/lib, named in the project.
+ * Where the cluster lies: in the project, or, when the project lies where the database's user cannot go
+ * (root's home), in a folder of its own under /var/lib, named in the project.
  */
 function clusterFolder(wanted, user) {
   if (user.uid === undefined || reachable(wanted)) return wanted;
@@ -127,8 +129,9 @@ const answers = (port) =>
   });
 
 /**
- * Starts a cluster in `wanted`, made when missing, on loopback and a free port. A server left behind by a start that
- * was killed is stopped first. `fast`: no waiting for the disk, for clusters that tests throw away.
+ * Starts a cluster in `wanted`, made when missing, on loopback and a free port. A server left behind by a
+ * start that was killed is stopped first. `fast`: no waiting for the disk, for clusters that tests throw
+ * away.
  * @returns {Promise<{url: (database: string) => string, stop: () => Promise<void>}>}
  */
 export async function startCluster(wanted, { fast = false } = {}) {

@@ -27,7 +27,9 @@ const quantile = (q: QuantileEstimate | undefined, interval: Ends | undefined) =
       }
     : null;
 
-/** What is known without an estimate; `common_bracket_m` is where one distance would agree with every walk. */
+/**
+ * What is known without an estimate; `common_bracket_m` is where one distance would agree with every walk.
+ */
 const bounds = (b: Bounds | undefined) =>
   b
     ? {

@@ -17,7 +17,9 @@ const fileName = (name: string): string =>
 /** Days as everywhere the same: by UTC. */
 const day = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
 
-/** The `report` command: writes the page, its pictures and its tables; prints what it wrote. @throws BadInput */
+/**
+ * The `report` command: writes the page, its pictures and its tables; prints what it wrote. @throws BadInput
+ */
 export async function report(
   file: string,
   {

@@ -1,6 +1,6 @@
 /**
- * Of items that would be drawn on one pixel column the first, but for those that must be seen: an hour's log has tens of
- * thousands, and no picture is that wide.
+ * Of items that would be drawn on one pixel column the first, but for those that must be seen: an hour's
+ * log has tens of thousands, and no picture is that wide.
  */
 export function onePerPixel<T>(
   items: readonly T[],

@@ -1,4 +1,7 @@
-/** A picture as data: pure, and the same on screen, on paper and from the command line. Lengths in px of the view box. */
+/**
+ * A picture as data: pure, and the same on screen, on paper and from the command line. Lengths in px of the
+ * view box.
+ */
 export type Shape =
   | {
       readonly kind: 'rect';

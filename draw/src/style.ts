@@ -12,7 +12,10 @@ export const COLOUR = {
   claim: '#8a3f6b',
 } as const;
 
-/** Roles of shapes to CSS; the page and the stand-alone picture share it. States differ in shape, not only in colour. */
+/**
+ * Roles of shapes to CSS; the page and the stand-alone picture share it. States differ in shape, not only
+ * in colour.
+ */
 export const SCENE_CSS = `
 .s-tape{fill:${COLOUR.tape};stroke:${COLOUR.ink};stroke-width:1.2}
 .s-tick{stroke:${COLOUR.ink};stroke-width:1}

@@ -93,7 +93,8 @@ test('two servers and two workers on one database: the same findings, and no job
 }, 90_000);
 
 test('a worker killed in mid-job loses nothing: another does it', async () => {
-  // Walks whose logs nobody can read while their table is locked: a job on them stands still until it is released.
+  // Walks whose logs nobody can read while their table is locked: a job on them stands still until it is
+  // released.
   const id = await comparisonOfItsOwn();
   const lock = database.createQueryRunner();
   await lock.startTransaction();

@@ -12,7 +12,10 @@ const KILLS = 20;
 const BATCH = 40;
 const scratch = await scratchDatabase();
 const root = fileURLToPath(new URL('../..', import.meta.url));
-/** Bundled once, beside the packages that it imports: twenty starts from sources would compile them twenty times. */
+/**
+ * Bundled once, beside the packages that it imports: twenty starts from sources would compile them twenty
+ * times.
+ */
 const bundle = mkdtempSync(join(root, 'node_modules/.urvek-serve-'));
 let server: ChildProcess | undefined;
 
@@ -95,7 +98,8 @@ test(`a server killed in mid-sync, ${KILLS} times, loses and doubles nothing: a 
   const acknowledged = new Set<number>();
   let midway = 0;
   for (let kill = 0; kill < KILLS; kill++) {
-    // The device sends what it has no answer for, again and again, and the server dies some milliseconds into it.
+    // The device sends what it has no answer for, again and again, and the server dies some milliseconds
+    // into it.
     const answer = send(`${api}/walks/${walkId}/events`, 'POST', { events: batches[kill] }).then(
       (r) => r.ok,
       () => false,

@@ -1,6 +1,6 @@
 /**
- * A pure function that remembers its last answers by what it was asked, the longest unused one forgotten first. The key
- * must hold all that the answer depends on.
+ * A pure function that remembers its last answers by what it was asked, the longest unused one forgotten
+ * first. The key must hold all that the answer depends on.
  */
 export function memoised<A, V>(
   keyOf: (asked: A) => string,

@@ -15,11 +15,12 @@ import { acrossPaths, rangesByPath, type PathRanges } from './results/ranges.ts'
 import { rowOf, type WalkRow } from './results/rows.ts';
 
 /**
- * One comparison with its walks: made once from a set-up and what was derived from the logs, indexed by id, everything else worked
- * out when it is asked for and then kept. The same on the phone, the server and the command line.
+ * One comparison with its walks: made once from a set-up and what was derived from the logs, indexed by id,
+ * everything else worked out when it is asked for and then kept. The same on the phone, the server and the
+ * command line.
  *
- * What is costly (see summarise, hits) is remembered by its content beyond the life of one study, so that a study made
- * anew after one walk more, or a keystroke in the plan, works out only what that changes.
+ * What is costly (see summarise, hits) is remembered by its content beyond the life of one study, so that a
+ * study made anew after one walk more, or a keystroke in the plan, works out only what that changes.
  */
 export class Study {
   readonly findings: readonly Finding[];

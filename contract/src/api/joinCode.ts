@@ -3,8 +3,8 @@ const ALPHABET = '23456789ABCDEFGHJKMNPQRSTVWXYZ';
 const LENGTH = 6;
 
 /**
- * Six signs that name a walk for a second device: from the random bits of its id, so that both ends know it without
- * asking. It is a name and no secret: who may read it is decided by who may reach the base at all.
+ * Six signs that name a walk for a second device: from the random bits of its id, so that both ends know it
+ * without asking. It is a name and no secret: who may read it is decided by who may reach the base at all.
  */
 export function joinCode(walkId: string): string {
   let left = BigInt(`0x${walkId.replaceAll('-', '').slice(0, 12)}`);

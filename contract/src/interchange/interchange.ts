@@ -22,8 +22,9 @@ export interface Interchange {
 }
 
 /**
- * From each version to the next. Version 2 added needs, quoted figures, latency, costs, acknowledged findings and the
- * report to the set-up, all of which may be absent: a file of version 1 is one of version 2 without them.
+ * From each version to the next. Version 2 added needs, quoted figures, latency, costs, acknowledged
+ * findings and the report to the set-up, all of which may be absent: a file of version 1 is one of version
+ * 2 without them.
  */
 const MIGRATIONS: readonly ((file: Record<string, unknown>) => Record<string, unknown>)[] = [
   (file) => ({ ...file, version: 2 }),

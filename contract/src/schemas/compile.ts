@@ -1,6 +1,9 @@
 import type * as yup from 'yup';
 
-/** Whether a value is surely valid. False says nothing: then the schema itself is asked, which names what is wrong. */
+/**
+ * Whether a value is surely valid. False says nothing: then the schema itself is asked, which names what is
+ * wrong.
+ */
 export type Surely = (value: unknown, parent?: Readonly<Record<string, unknown>>) => boolean;
 
 type Description = yup.SchemaFieldDescription;
@@ -13,8 +16,9 @@ interface Test {
 class NotCompiled extends Error {}
 
 /**
- * A schema of Yup as one plain function, for logs of thousands of entries: the rules are read off the schema, so that they
- * stand once. What cannot be read off (conditions, tests of its own) is never "surely valid".
+ * A schema of Yup as one plain function, for logs of thousands of entries: the rules are read off the
+ * schema, so that they stand once. What cannot be read off (conditions, tests of its own) is never "surely
+ * valid".
  */
 export function compile(schema: yup.AnyObjectSchema): Surely {
   try {

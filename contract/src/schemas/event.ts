@@ -200,7 +200,8 @@ const surelyBody = Object.fromEntries(
 ) as Readonly<Record<EventKind, Surely>>;
 
 /**
- * Reads an event: by the compiled rules where they are enough, by the schema where they are not, which says what is wrong.
+ * Reads an event: by the compiled rules where they are enough, by the schema where they are not, which says
+ * what is wrong.
  * @throws yup.ValidationError naming the field.
  */
 export function validateEvent(value: unknown): WalkEvent {

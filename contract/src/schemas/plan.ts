@@ -26,7 +26,9 @@ export const surveyRowSchema = yup
   })
   .noUnknown();
 
-/** A cabled or shielded test with interference: its result is a ratio of wanted to unwanted, never a range. */
+/**
+ * A cabled or shielded test with interference: its result is a ratio of wanted to unwanted, never a range.
+ */
 export const interferenceSchema = yup
   .object({
     id: id(),
@@ -47,7 +49,10 @@ export const planSchema = yup
   .object({
     walksEach: finite('Walks of each product').integer().min(0).max(100),
     criterion: yup.string().oneOf(WANTED_CRITERIA).required(),
-    /** The ratio of distances worth telling apart, and the spread of walks reckoned with (s.d. of ln distance). */
+    /**
+     * The ratio of distances worth telling apart, and the spread of walks reckoned with (s.d. of ln
+     * distance).
+     */
     ratio: finite('Ratio').moreThan(1, 'A ratio worth telling is above 1').max(100),
     sigma: finite('Spread').moreThan(0, 'Spread must be above 0').max(3),
     startTime: yup
@@ -65,7 +70,10 @@ export const planSchema = yup
     /** Day of the walks, for daylight ("2026-05-12"), and hours at hand. */
     day: yup.string().matches(/^(\d{4}-\d\d-\d\d)?$/, 'Write the day as 2026-05-12'),
     hoursAtHand: known('Time at hand'),
-    /** One more walk of each rig with its units exchanged between the ends: tells a deaf receiver from a weak transmitter. */
+    /**
+     * One more walk of each rig with its units exchanged between the ends: tells a deaf receiver from a
+     * weak transmitter.
+     */
     swapEnds: yup.boolean(),
     /** The products of a round are walked together, on one transmission or side by side. */
     sideBySide: yup.boolean(),

@@ -14,7 +14,9 @@ export const walkHeaderSchema = yup
     pathId: yup.string().required().max(64),
     /** Milliseconds since 1970, by the device that began it. */
     startedMs: yup.number().integer().required(),
-    /** The place in the plan that it fills; absent for a walk outside of it. Walks side by side share a pair. */
+    /**
+     * The place in the plan that it fills; absent for a walk outside of it. Walks side by side share a pair.
+     */
     slot: yup
       .object({
         round: yup.number().integer().min(0).required(),

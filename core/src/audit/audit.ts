@@ -93,9 +93,9 @@ export interface Audited {
 type Found = Omit<Audited, 'key'>;
 
 /**
- * Findings of all rules over all cases, one that stands on several paths once. Those come first that could change a verdict most: an effect
- * of known size that reaches the smallest advantage found, then effects of unknown size, then effects of known size that
- * stay below it.
+ * Findings of all rules over all cases, one that stands on several paths once. Those come first that could
+ * change a verdict most: an effect of known size that reaches the smallest advantage found, then effects of
+ * unknown size, then effects of known size that stay below it.
  */
 export function auditFairness(cases: readonly AuditCase[]): Audited[] {
   const ranked = cases.flatMap((of) =>
@@ -133,7 +133,9 @@ function oncePerThing(found: readonly Found[]): Found[] {
   return [...things.values()];
 }
 
-/** Rule and products name a finding; a second one of the same is told by its path, a third by what it says. */
+/**
+ * Rule and products name a finding; a second one of the same is told by its path, a third by what it says.
+ */
 function withKeys(found: readonly Found[]): Audited[] {
   const taken = new Set<string>();
   return found.map((f) => {

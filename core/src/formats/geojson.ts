@@ -31,7 +31,10 @@ const listOf = (value: unknown, where: string): unknown[] => {
   return value;
 };
 
-/** Reads lines and points of GeoJSON (RFC 7946), bare or as features. @throws RouteFileError with the place in the file. */
+/**
+ * Reads lines and points of GeoJSON (RFC 7946), bare or as features. @throws RouteFileError with the place
+ * in the file.
+ */
 export function readGeoJson(text: string): RouteFile {
   if (text.length > ROUTE_FILE_LIMIT_BYTES)
     throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);

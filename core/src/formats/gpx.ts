@@ -40,8 +40,8 @@ const nameOf = (element: Record<string, unknown>, otherwise: string): string =>
   typeof element.name === 'string' && element.name.trim() !== '' ? element.name.trim() : otherwise;
 
 /**
- * Reads GPX 1.0 or 1.1: tracks (each segment a line), routes, waypoints. Document types and entities are refused, not
- * expanded.
+ * Reads GPX 1.0 or 1.1: tracks (each segment a line), routes, waypoints. Document types and entities are
+ * refused, not expanded.
  * @throws RouteFileError saying what is wrong, with its line where the parser knows it.
  */
 export function readGpx(text: string): RouteFile {

@@ -12,8 +12,8 @@ export const SELECTORS = ['criterion', 'direction', 'unit'] as const;
 const OPTIONAL = [...SELECTORS, 'pair'] as const;
 
 /**
- * Reads walk intervals (RFC 4180, header required, columns in any order). Empty `failed_m`: the path ended first;
- * `held_m` 0: failed at the first point; both equal: exact.
+ * Reads walk intervals (RFC 4180, header required, columns in any order). Empty `failed_m`: the path ended
+ * first; `held_m` 0: failed at the first point; both equal: exact.
  * @throws FormatError for whatever is not of that form.
  */
 export const readWalkIntervals = (text: string): WalkIntervalRow[] =>
@@ -54,7 +54,10 @@ function checkInterval(row: WalkInterval, line: number): void {
   }
 }
 
-/** Writes walk intervals; readWalkIntervals reads them back to the last digit. Cells that a spreadsheet would run are escaped. */
+/**
+ * Writes walk intervals; readWalkIntervals reads them back to the last digit. Cells that a spreadsheet
+ * would run are escaped.
+ */
 export function writeWalkIntervals(rows: readonly WalkIntervalRow[]): string {
   const selectors = OPTIONAL.filter((name) => rows.some((row) => row[name] !== undefined));
   const columns = [...REQUIRED, ...selectors];

@@ -15,9 +15,10 @@ function onPlane(origin: Coordinate, place: Coordinate): PlanePoint {
 }
 
 /**
- * The fixes that make the route. Rule: fixes nearer than LEAST_STEP_M to the last one kept are dropped, so that standing
- * still adds nothing; of the rest, those that lie within TOLERANCE_M of the line between their neighbours are dropped
- * (Douglas and Peucker 1973), so that zigzag adds nothing. The first and the last fix stay.
+ * The fixes that make the route. Rule: fixes nearer than LEAST_STEP_M to the last one kept are dropped, so
+ * that standing still adds nothing; of the rest, those that lie within TOLERANCE_M of the line between
+ * their neighbours are dropped (Douglas and Peucker 1973), so that zigzag adds nothing. The first and the
+ * last fix stay.
  */
 export function routeOf(fixes: readonly Coordinate[]): Coordinate[] {
   const [first, last] = [fixes[0], fixes[fixes.length - 1]];
@@ -28,7 +29,8 @@ export function routeOf(fixes: readonly Coordinate[]): Coordinate[] {
     return i === 0 || Math.hypot(p[0] - before[0], p[1] - before[1]) >= LEAST_STEP_M ? [...kept, i] : kept;
   }, []);
   const end = points.length - 1;
-  // The end counts as a place of its own only when it is a step away; else it takes the place of the last one kept.
+  // The end counts as a place of its own only when it is a step away; else it takes the place of the last
+  // one kept.
   const indexes =
     spaced.at(-1) === end ? spaced : [...(spaced.length > 1 ? spaced.slice(0, -1) : spaced), end];
   const kept = new Set([0, indexes.length - 1]);
@@ -51,7 +53,10 @@ export function routeOf(fixes: readonly Coordinate[]): Coordinate[] {
   return indexes.filter((_, i) => kept.has(i)).map((i) => fixes[i] as Coordinate);
 }
 
-/** Legs between the places of a route, along the slope where heights are known. Places on one spot make no leg. */
+/**
+ * Legs between the places of a route, along the slope where heights are known. Places on one spot make no
+ * leg.
+ */
 export function legsOf(route: readonly Coordinate[]): Leg[] {
   return route.slice(1).flatMap((to, i) => {
     const from = route[i] as Coordinate;

@@ -15,7 +15,10 @@ export function checkCoordinate({ latitudeDeg, longitudeDeg }: Coordinate): void
   if (!(Math.abs(longitudeDeg) <= 180)) throw new RangeError(`invalid longitudeDeg: ${longitudeDeg}`);
 }
 
-/** Length of the geodesic and its bearing at the start (C. F. F. Karney, J. Geodesy 87 (2013), by his library). */
+/**
+ * Length of the geodesic and its bearing at the start (C. F. F. Karney, J. Geodesy 87 (2013), by his
+ * library).
+ */
 export function geodesicBetween(from: Coordinate, to: Coordinate): { distanceM: number; bearingDeg: number } {
   checkCoordinate(from);
   checkCoordinate(to);

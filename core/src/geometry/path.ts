@@ -21,8 +21,9 @@ export const OBSTRUCTION_KINDS = ['fixed-loss', 'slab', 'foliage', 'knife-edge']
 export type ObstructionKind = (typeof OBSTRUCTION_KINDS)[number];
 
 /**
- * Something between the two ends for every point beyond `atM` (travelled): a loss estimated by the user, a wall, foliage
- * up to `toM`, or an edge that stands `heightM` above ground. Only the figures of its kind are there.
+ * Something between the two ends for every point beyond `atM` (travelled): a loss estimated by the user, a
+ * wall, foliage up to `toM`, or an edge that stands `heightM` above ground. Only the figures of its kind
+ * are there.
  */
 export interface Obstruction {
   readonly label: string;
@@ -53,7 +54,10 @@ export interface Path {
   readonly checkpoints: readonly Checkpoint[];
   /** What is drawn on the site's plan; it acts by the line between the two ends. */
   readonly features?: readonly Feature[];
-  /** What a counter (wheel, paces, odometer) had not counted when it was zeroed: travelled distance at its zero. */
+  /**
+   * What a counter (wheel, paces, odometer) had not counted when it was zeroed: travelled distance at its
+   * zero.
+   */
   readonly startOffsetM?: number;
   /** Where the fixed end stands, where that is known. */
   readonly fixedEnd?: Coordinate;

@@ -14,7 +14,10 @@ export function fromSegment(
   return { distanceM: Math.hypot(p[0] - a[0] - along * dx, p[1] - a[1] - along * dy), along };
 }
 
-/** How far along a line of legs, travelled, the place nearest to p lies; and how far off it. `lengthsM`: one a leg. */
+/**
+ * How far along a line of legs, travelled, the place nearest to p lies; and how far off it. `lengthsM`: one
+ * a leg.
+ */
 export function nearestAlong(
   p: PlanePoint,
   points: readonly PlanePoint[],

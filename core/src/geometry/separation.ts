@@ -67,8 +67,8 @@ export const separationAtM = (path: Pick<Path, 'legs'>, travelledM: number): num
   norm(pathPoint(path, travelledM));
 
 /**
- * Least and greatest separation met between two travelled distances. On a bent path these need not lie at the ends;
- * `monotonic` says whether separation rises all the way.
+ * Least and greatest separation met between two travelled distances. On a bent path these need not lie at
+ * the ends; `monotonic` says whether separation rises all the way.
  */
 export function separationRangeM(
   path: Pick<Path, 'legs'>,

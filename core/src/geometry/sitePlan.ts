@@ -13,9 +13,10 @@ export type FeatureKind = (typeof FEATURE_KINDS)[number];
 export const isLine = (kind: FeatureKind): boolean => kind === 'wall' || kind === 'hedge';
 
 /**
- * Something that stands on the site. Wall: a slab of `material` and `thicknessM`, or a loss set by the user. Hedge: foliage
- * `thicknessM` deep. Trees: foliage. Vehicle: steel, so that what is left goes over its edge. Floor: counts when the
- * mobile end is in its area, above or below. Steps: drawn as a hazard, without loss.
+ * Something that stands on the site. Wall: a slab of `material` and `thicknessM`, or a loss set by the
+ * user. Hedge: foliage `thicknessM` deep. Trees: foliage. Vehicle: steel, so that what is left goes over
+ * its edge. Floor: counts when the mobile end is in its area, above or below. Steps: drawn as a hazard,
+ * without loss.
  */
 export interface Feature {
   readonly id: string;
@@ -43,7 +44,10 @@ export interface Crossing {
 const cross = (a: PlanPoint, b: PlanPoint): number => a[0] * b[1] - a[1] * b[0];
 const minus = (a: PlanPoint, b: PlanPoint): PlanPoint => [a[0] - b[0], a[1] - b[1]];
 
-/** Shares of the way from the fixed end to `to` at which the line meets a segment; none when they are parallel. */
+/**
+ * Shares of the way from the fixed end to `to` at which the line meets a segment; none when they are
+ * parallel.
+ */
 function meets(to: PlanPoint, a: PlanPoint, b: PlanPoint): number[] {
   const along = minus(b, a);
   const turn = cross(to, along);
@@ -68,7 +72,10 @@ export function isInside([x, y]: PlanPoint, outline: readonly PlanPoint[]): bool
   );
 }
 
-/** What lies between the fixed end and a place, nearest first. A line is met once a segment, an area once a stretch inside. */
+/**
+ * What lies between the fixed end and a place, nearest first. A line is met once a segment, an area once a
+ * stretch inside.
+ */
 export function crossingsAt(features: readonly Feature[], to: PlanPoint): Crossing[] {
   const wayM = Math.hypot(...to);
   return features.flatMap((feature) => crossingsOf(feature, to, wayM)).sort((a, b) => a.atM - b.atM);
@@ -94,7 +101,8 @@ function crossingsOf(feature: Feature, to: PlanPoint, wayM: number): Crossing[] 
       }),
     );
   }
-  // Cut at every edge, then asked in the middle of each piece: a corner that the line just touches does not count twice.
+  // Cut at every edge, then asked in the middle of each piece: a corner that the line just touches does not
+  // count twice.
   const cuts = [0, ...edgesOf(outline, true).flatMap(([a, b]) => meets(to, a, b)), 1].sort((a, b) => a - b);
   return cuts.flatMap((from, i) => {
     const until = cuts[i + 1];
@@ -129,7 +137,10 @@ export const nearestOnRoute = (path: Pick<Path, 'legs'>, to: PlanPoint): number 
 
 const NEW_LEG = { riseM: 0, exposure: 'open' } as const;
 
-/** Legs through places drawn on the plan; rise and exposure stay with the leg of that number. Places on one spot make no leg. */
+/**
+ * Legs through places drawn on the plan; rise and exposure stay with the leg of that number. Places on one
+ * spot make no leg.
+ */
 export function legsThrough(points: readonly PlanPoint[], before: readonly Leg[]): Leg[] {
   return points.slice(1).flatMap((to, i) => {
     const along = minus(to, points[i] as PlanPoint);

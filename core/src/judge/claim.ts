@@ -38,8 +38,8 @@ const WALKS_FOR_MEDIAN = walksFor(0.5);
 const WALKS_FOR_P90 = walksFor(0.9);
 
 /**
- * Judges a distance claim on the median of its criterion. "Up to X" is refuted only when even the 90th percentile
- * stays below X; any other claim, when the median's upper bound does.
+ * Judges a distance claim on the median of its criterion. "Up to X" is refuted only when even the 90th
+ * percentile stays below X; any other claim, when the median's upper bound does.
  */
 export function judgeClaim(claim: Claim, evidence: Evidence): Verdict {
   const caveats = caveatsOf(claim, evidence);
@@ -111,7 +111,10 @@ function notTested(claim: Claim, { pathReachM }: Evidence): string {
 const nextPath = (claim: Claim): string =>
   `Walk it on ${claim.condition === 'unstated' ? 'a path' : `an ${claim.condition} path`} of at least ${formatLength(1.5 * claim.distanceM)}.`;
 
-/** The cheapest next step: a longer path when this one cannot settle it, else more walks, with marks about the claim. */
+/**
+ * The cheapest next step: a longer path when this one cannot settle it, else more walks, with marks about
+ * the claim.
+ */
 function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFinding): string {
   if (pathReachM !== undefined && pathReachM <= claim.distanceM)
     return `This path ends at ${formatLength(pathReachM)} and could never settle ${claim.entered}: ${nextPath(claim).toLowerCase()}`;
@@ -123,7 +126,10 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
     : `About ${more} more ${more === 1 ? 'walk' : 'walks'}, with marks at ${marks} m, if the median stays where it is.`;
 }
 
-/** First guess by the normal approximation: an interval of ±2σ/√n that clears the claim. Undefined without a σ. */
+/**
+ * First guess by the normal approximation: an interval of ±2σ/√n that clears the claim. Undefined without a
+ * σ.
+ */
 function walksWanted(claim: Claim, cell: CellFinding): number | undefined {
   const { median, p10 } = cell;
   if (!median || !p10) return undefined;

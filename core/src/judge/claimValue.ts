@@ -12,7 +12,10 @@ export interface ClaimValue {
 
 const FIGURE = /(\d[\d,]*(?:\.\d+)?|\.\d+)/;
 
-/** Half a unit of the last digit that is not a trailing zero: "500 ft" may be 450 to 550, "328 ft" 327.5 to 328.5. */
+/**
+ * Half a unit of the last digit that is not a trailing zero: "500 ft" may be 450 to 550, "328 ft" 327.5 to
+ * 328.5.
+ */
 function halfUnit(text: string): number {
   const digits = (FIGURE.exec(text)?.[0] ?? '').replaceAll(',', '');
   const [whole = '', decimals] = digits.split('.');
@@ -72,8 +75,8 @@ export interface StatedClaim {
 }
 
 /**
- * Pairs of claims of one form and condition whose figures cannot be one: two figures in different units that differ by
- * more than their rounding.
+ * Pairs of claims of one form and condition whose figures cannot be one: two figures in different units
+ * that differ by more than their rounding.
  */
 export function disagreements<T extends StatedClaim>(claims: readonly T[]): [T, T][] {
   return claims.flatMap((a, i) =>

@@ -15,7 +15,9 @@ export interface CostedRange {
 
 export interface CostPerMetre extends CostedRange {
   readonly perMetre: number;
-  /** Against the cheapest: what each metre more costs. Absent for the cheapest, and where nothing is gained. */
+  /**
+   * Against the cheapest: what each metre more costs. Absent for the cheapest, and where nothing is gained.
+   */
   readonly perMetreGained: number | undefined;
 }
 

@@ -27,8 +27,9 @@ export interface NeedVerdict {
 export const WALKS_FOR_P10 = walksFor(0.9);
 
 /**
- * Judges a need on p10, the distance to which 9 of 10 walks hold: meets where its lower bound lies beyond the need,
- * fails where its upper bound does not reach it, marginal between; unknown where p10 has no interval.
+ * Judges a need on p10, the distance to which 9 of 10 walks hold: meets where its lower bound lies beyond
+ * the need, fails where its upper bound does not reach it, marginal between; unknown where p10 has no
+ * interval.
  */
 export function judgeNeed(need: Need, criterion: Criterion, cell: CellFinding | undefined): NeedVerdict {
   const unknown = (reason: string): NeedVerdict => ({

@@ -17,8 +17,9 @@ const inverted = ({ low, high }: Ends): Ends => ({
 });
 
 /**
- * Judges a claim of a ratio by the interval of that ratio on one path: same criterion, grade scale and path for both, or
- * no verdict. Supported when the whole interval lies at or beyond it, refuted when it lies below.
+ * Judges a claim of a ratio by the interval of that ratio on one path: same criterion, grade scale and path
+ * for both, or no verdict. Supported when the whole interval lies at or beyond it, refuted when it lies
+ * below.
  */
 export function judgeRatioClaim(
   { entered, ratio, product, against }: RatioClaim,

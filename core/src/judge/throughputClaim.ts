@@ -6,8 +6,8 @@ import type { Verdict } from './claim.ts';
 const LEAST_READINGS = 3;
 
 /**
- * Judges "300 Mbit/s" by the readings at the nearest stand: the most that was to be had. A cap decides nothing against the
- * product, for it measures what is behind it; nor do fewer than three readings.
+ * Judges "300 Mbit/s" by the readings at the nearest stand: the most that was to be had. A cap decides
+ * nothing against the product, for it measures what is behind it; nor do fewer than three readings.
  */
 export function judgeThroughputClaim(
   claim: { readonly entered: string; readonly mbps: number; readonly upTo: boolean },

@@ -1,4 +1,7 @@
-/** A use in the trade's own terms, to start from; every figure is common practice, without a source, and editable. */
+/**
+ * A use in the trade's own terms, to start from; every figure is common practice, without a source, and
+ * editable.
+ */
 export interface UsualNeed {
   readonly kindId: string;
   readonly use: string;

@@ -1,4 +1,7 @@
-/** One comparison of a device's clock with the base's: the base's time, taken to be at the middle of the round trip. */
+/**
+ * One comparison of a device's clock with the base's: the base's time, taken to be at the middle of the
+ * round trip.
+ */
 export interface ClockSample {
   /** The device's monotonic clock at the middle of the round trip, ms. */
   readonly deviceMs: number;
@@ -14,15 +17,18 @@ export interface ClockFit {
   offsetAt(deviceMs: number): { readonly offsetMs: number; readonly uncertaintyMs: number };
 }
 
-/** A quartz runs off by no more than this (common practice: 100 parts in a million), when too little tells its drift. */
+/**
+ * A quartz runs off by no more than this (common practice: 100 parts in a million), when too little tells
+ * its drift.
+ */
 const USUAL_DRIFT = 100e-6;
 /** Comparisons over a shorter time say more of the network than of the drift, ms. */
 const DRIFT_FROM_MS = 60_000;
 
 /**
- * Offset and drift by weighted least squares, each sample weighted by the inverse square of its half round trip, whose standard
- * uncertainty is rectangular (half width/√3: JCGM 100, 4.3.7, from memory). Time is centred first. Beyond the samples
- * the drift's own uncertainty grows. Undefined without a sample.
+ * Offset and drift by weighted least squares, each sample weighted by the inverse square of its half round
+ * trip, whose standard uncertainty is rectangular (half width/√3: JCGM 100, 4.3.7, from memory). Time is
+ * centred first. Beyond the samples the drift's own uncertainty grows. Undefined without a sample.
  */
 export function fitClock(samples: readonly ClockSample[]): ClockFit | undefined {
   if (samples.length === 0) return undefined;
@@ -40,7 +46,8 @@ export function fitClock(samples: readonly ClockSample[]): ClockFit | undefined 
   const span = Math.max(...rows.map((r) => r.t)) - Math.min(...rows.map((r) => r.t));
   const drifting = span >= DRIFT_FROM_MS && rows.length >= 3;
   const drift = drifting ? sum((r) => r.w * (r.t - centre) * (r.offset - mean)) / spread : 0;
-  // A network that is slower one way shifts every sample alike: the best round trip bounds what averaging cannot.
+  // A network that is slower one way shifts every sample alike: the best round trip bounds what averaging
+  // cannot.
   const floorMs = Math.min(...samples.map((s) => s.halfRttMs)) / Math.sqrt(3);
   return {
     meanOffsetMs: mean,

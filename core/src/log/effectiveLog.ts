@@ -9,7 +9,8 @@ const asWritten = (events: readonly WalkEvent[]): WalkEvent[] =>
   );
 
 /**
- * The correction that counts for each amended event, by its key: the latest one that was not itself withdrawn.
+ * The correction that counts for each amended event, by its key: the latest one that was not itself
+ * withdrawn.
  */
 export function standingCorrections(log: readonly WalkEvent[]): Map<string, Correction> {
   const written = asWritten(log.filter((e) => e.kind === 'correction')) as EventOf<'correction'>[];
@@ -25,7 +26,10 @@ export function standingCorrections(log: readonly WalkEvent[]): Map<string, Corr
   return standing;
 }
 
-/** The log as it stands after its corrections, in order of the walk's clock; what is of one moment, as it was written. */
+/**
+ * The log as it stands after its corrections, in order of the walk's clock; what is of one moment, as it
+ * was written.
+ */
 export function effectiveLog(log: readonly WalkEvent[]): WalkEvent[] {
   const corrections = standingCorrections(log);
   const standing =

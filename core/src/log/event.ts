@@ -5,10 +5,16 @@ import type { OperatorDelay } from './lag.ts';
 
 /** When an event was logged. */
 export interface EventTime {
-  /** Seconds on the walk's own clock, which runs `rate` times as fast as the wall's when the gear is simulated. */
+  /**
+   * Seconds on the walk's own clock, which runs `rate` times as fast as the wall's when the gear is
+   * simulated.
+   */
   readonly walkS: number;
   readonly rate: number;
-  /** Time stamp of the input and the origin it counts from, ms: a clock that steps or a device that slept shows. */
+  /**
+   * Time stamp of the input and the origin it counts from, ms: a clock that steps or a device that slept
+   * shows.
+   */
   readonly inputMs: number;
   readonly originMs: number;
   readonly wallMs: number;
@@ -25,7 +31,10 @@ export type EndReason = (typeof END_REASONS)[number];
 export const RECONNECT_WAYS = ['by itself', 'after power-cycle', 'after re-pairing'] as const;
 export type ReconnectWay = (typeof RECONNECT_WAYS)[number];
 
-/** A reading of the distance travelled from the fixed end. `pressed`: timed by a person, so with reaction scatter. */
+/**
+ * A reading of the distance travelled from the fixed end. `pressed`: timed by a person, so with reaction
+ * scatter.
+ */
 export interface Reading extends DistanceReading {
   readonly pressed: boolean;
 }
@@ -71,7 +80,10 @@ export interface Conditions {
 export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;
 export const RUNGS = ['voice', 'tone', 'data'] as const;
 
-/** What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, loss in %, level in dBm. */
+/**
+ * What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, loss in %,
+ * level in dBm.
+ */
 export const QUANTITIES = ['throughput', 'round trip', 'round-trip variation', 'loss', 'level'] as const;
 export type Quantity = (typeof QUANTITIES)[number];
 export const QUANTITY_UNIT: Readonly<Record<Quantity, string>> = {
@@ -125,7 +137,10 @@ export interface EventBodies {
   /** Fresh words or figures, as sent and as heard. */
   readBack: { readonly sent: string; readonly heard: string; readonly direction: Direction };
   rung: { readonly rung: (typeof RUNGS)[number]; readonly worked: boolean; readonly direction: Direction };
-  /** An instrument's reading; without a value nothing was received. `network`: band, channel or access point it came by. */
+  /**
+   * An instrument's reading; without a value nothing was received. `network`: band, channel or access point
+   * it came by.
+   */
   measured: {
     readonly quantity: Quantity;
     readonly value?: number;

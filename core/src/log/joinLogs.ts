@@ -25,9 +25,9 @@ const WALL_CLOCK_S = 2;
 const monotonicMs = ({ time }: WalkEvent): number => time.originMs + time.inputMs;
 
 /**
- * Brings the events of every device that joined onto the walk's clock. In order of trust: both compared their clocks with
- * the base; both pressed at a shared moment; else their wall clocks are taken, with what phones usually differ by. A
- * device that did not join (a correction at a desk) is left as it is.
+ * Brings the events of every device that joined onto the walk's clock. In order of trust: both compared
+ * their clocks with the base; both pressed at a shared moment; else their wall clocks are taken, with what
+ * phones usually differ by. A device that did not join (a correction at a desk) is left as it is.
  */
 export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
   const begin = log.find((e) => e.kind === 'begin');
@@ -69,8 +69,9 @@ export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
 }
 
 /**
- * From a device's monotonic clock to the walk's: linear between its own events, by the last one's rate beyond, and not before its
- * beginning. With the rate, by which a second of reaction is told in seconds of the walk.
+ * From a device's monotonic clock to the walk's: linear between its own events, by the last one's rate
+ * beyond, and not before its beginning. With the rate, by which a second of reaction is told in seconds of
+ * the walk.
  */
 function walkClockOf(own: readonly WalkEvent[]): (ms: number) => { walkS: number; rate: number } {
   const points = own
@@ -115,7 +116,8 @@ const clockOf = (events: readonly WalkEvent[]): ClockFit | undefined =>
 function byClocks(a: ClockFit, b: ClockFit): Bridge {
   const toOwnMs = (theirMs: number): number => {
     const baseMs = theirMs + a.offsetAt(theirMs).offsetMs;
-    // Near enough to look up the offset there: drift changes it by less than a tenth of a millisecond a second.
+    // Near enough to look up the offset there: drift changes it by less than a tenth of a millisecond a
+    // second.
     const rough = baseMs - b.meanOffsetMs;
     return baseMs - b.offsetAt(rough).offsetMs;
   };

@@ -15,9 +15,9 @@ export interface Lag {
 }
 
 /**
- * Lag of an event on the walk's clock. What is noticed is logged after the reaction and the rig's playout delay; marks
- * are anticipated: no delay, the same spread. When simulated gear plays at a rate, a second of reaction is `rate`
- * seconds of walk.
+ * Lag of an event on the walk's clock. What is noticed is logged after the reaction and the rig's playout
+ * delay; marks are anticipated: no delay, the same spread. When simulated gear plays at a rate, a second of
+ * reaction is `rate` seconds of walk.
  */
 export function lagOf(event: WalkEvent, playoutDelayS: number, delay: OperatorDelay = DEFAULT_DELAY): Lag {
   const { rate } = event.time;

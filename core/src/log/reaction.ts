@@ -1,6 +1,9 @@
 import type { OperatorDelay } from './lag.ts';
 
-/** A press later than this after a change is not an answer to it, s; nor is one that comes before it by more than a tenth. */
+/**
+ * A press later than this after a change is not an answer to it, s; nor is one that comes before it by more
+ * than a tenth.
+ */
 const LATEST_S = 3;
 const EARLIEST_S = -0.1;
 
@@ -17,8 +20,8 @@ export interface Reaction {
 }
 
 /**
- * Matches presses to the changes that they answer, each with the first free press that comes after it, and gives the
- * operator's delay. Times in seconds on one clock; in any order.
+ * Matches presses to the changes that they answer, each with the first free press that comes after it, and
+ * gives the operator's delay. Times in seconds on one clock; in any order.
  */
 export function learnReaction(changesS: readonly number[], pressesS: readonly number[]): Reaction {
   const presses = [...pressesS].sort((a, b) => a - b);

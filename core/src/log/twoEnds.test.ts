@@ -43,7 +43,10 @@ const event = <K extends EventKind>(
     time: { walkS, rate: 1, inputMs: clockOf(device, trueMs), originMs: 0, wallMs: clockOf(device, trueMs) },
   }) as WalkEvent;
 
-/** Comparisons over a network whose two ways differ: the base's time is off the middle by up to half the round trip. */
+/**
+ * Comparisons over a network whose two ways differ: the base's time is off the middle by up to half the
+ * round trip.
+ */
 function comparisons(device: Device, seed: string, untilMs: number): WalkEvent[] {
   const random = seeded('clock', seed, device.id);
   return Array.from({ length: Math.ceil(untilMs / 30_000) }, (_, i) => {

@@ -11,8 +11,8 @@ function check(k: number, n: number): void {
 }
 
 /**
- * Wilson's score interval (E. B. Wilson, J. Amer. Statist. Assoc. 22 (1927)), without continuity correction. `k` need not
- * be whole: a mean share of n walks counts as so many of them.
+ * Wilson's score interval (E. B. Wilson, J. Amer. Statist. Assoc. 22 (1927)), without continuity
+ * correction. `k` need not be whole: a mean share of n walks counts as so many of them.
  */
 export function wilson(k: number, n: number, level = 0.95): Proportion {
   check(k, n);
@@ -51,8 +51,9 @@ export function atLeast(k: number, n: number, p: number): number {
 }
 
 /**
- * The interval that surely covers as often as it says (C. J. Clopper and E. S. Pearson, Biometrika 26 (1934)), equal tails.
- * Worked value: 5 of 5 bound the chance below at 0.05^(1/5) = 54.9 % (95 %, one-sided).
+ * The interval that surely covers as often as it says (C. J. Clopper and E. S. Pearson, Biometrika 26
+ * (1934)), equal tails. Worked value: 5 of 5 bound the chance below at 0.05^(1/5) = 54.9 % (95 %,
+ * one-sided).
  */
 export function clopperPearson(k: number, n: number, level = 0.95): Proportion {
   check(k, n);

@@ -1,6 +1,6 @@
 /**
- * Weighted least squares under a non-decreasing order, by pooling adjacent violators (M. Ayer and others, Ann. Math.
- * Statist. 26 (1955)). Returns one fitted value for each of `values`; weights must be above 0.
+ * Weighted least squares under a non-decreasing order, by pooling adjacent violators (M. Ayer and others,
+ * Ann. Math. Statist. 26 (1955)). Returns one fitted value for each of `values`; weights must be above 0.
  */
 export function isotonicIncreasing(
   values: readonly number[] | Float64Array,

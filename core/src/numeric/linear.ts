@@ -1,8 +1,9 @@
 import { Matrix } from 'ml-matrix';
 
 /**
- * Solves A·x = b for symmetric positive definite A (row-major, its lower half read) by Cholesky's method; undefined
- * when A is not. On flat arrays, since Newton's method calls it thousands of times on matrices of a few rows.
+ * Solves A·x = b for symmetric positive definite A (row-major, its lower half read) by Cholesky's method;
+ * undefined when A is not. On flat arrays, since Newton's method calls it thousands of times on matrices of
+ * a few rows.
  */
 export function solvePositive(a: Float64Array, b: Float64Array): Float64Array | undefined {
   const n = b.length;
@@ -29,8 +30,8 @@ export function solvePositive(a: Float64Array, b: Float64Array): Float64Array | 
 }
 
 /**
- * The same for a matrix that may be singular to rounding: the smallest multiple of its trace that makes it solvable is
- * added to its diagonal. A flat direction then gets a very large answer, not none.
+ * The same for a matrix that may be singular to rounding: the smallest multiple of its trace that makes it
+ * solvable is added to its diagonal. A flat direction then gets a very large answer, not none.
  */
 export function solveNearlyPositive(a: Float64Array, b: Float64Array): Float64Array | undefined {
   const n = b.length;

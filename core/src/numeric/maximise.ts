@@ -14,8 +14,9 @@ const MAX_STEPS = 200;
 const LEAST_SHARE = 1e-7;
 
 /**
- * Maximises a concave function by Newton's method with halving. The decrement g·H⁻¹·g bounds what is left to gain, so
- * the test does not depend on units; below `settled` it ends, and as soon as the value is `enough`.
+ * Maximises a concave function by Newton's method with halving. The decrement g·H⁻¹·g bounds what is left
+ * to gain, so the test does not depend on units; below `settled` it ends, and as soon as the value is
+ * `enough`.
  * @throws RangeError when the start has no likelihood.
  */
 export function maximise<E extends Evaluation>(

@@ -1,4 +1,5 @@
-// Bound once: inside a sandbox (tests, workers) each look-up of a global is slow, and these run by the million.
+// Bound once: inside a sandbox (tests, workers) each look-up of a global is slow, and these run by the
+// million.
 const { abs, exp, log, log1p, max, sqrt } = Math;
 const LOG_SQRT_2PI = 0.9189385332046727;
 
@@ -14,7 +15,8 @@ function polynomial(x: number, coefficients: readonly number[]): number {
 const ratio = (x: number, numerator: readonly number[], denominator: readonly number[]): number =>
   polynomial(x, numerator) / polynomial(x, denominator);
 
-// W. J. Cody, "Rational Chebyshev approximations for the error function", Math. Comp. 23 (1969); constants as in his CALERF.
+// W. J. Cody, "Rational Chebyshev approximations for the error function", Math. Comp. 23 (1969); constants
+// as in his CALERF.
 const ERF_P = [
   3209.377589138469472562, 377.4852376853020208137, 113.8641541510501556495, 3.1611237438705656,
   0.185777706184603152673,
@@ -49,8 +51,8 @@ function erfcxPositive(x: number): number {
 }
 
 /**
- * P(Z > z) for z ≥ 0, its exp(−z²/2) given: who needs the density has it already. The same approximations, written
- * out, since the likelihood calls it by the million.
+ * P(Z > z) for z ≥ 0, its exp(−z²/2) given: who needs the density has it already. The same approximations,
+ * written out, since the likelihood calls it by the million.
  */
 export function upperTail(z: number, expHalfSquare: number): number {
   const x = z * Math.SQRT1_2;
@@ -132,8 +134,8 @@ export function logNormalMass(a: number, b: number): number {
 }
 
 /**
- * Standard normal quantile by Newton's method on the log scale, which converges from the tail side without overshoot.
- * Worked value: normalQuantile(0.975) = 1.959963984540054.
+ * Standard normal quantile by Newton's method on the log scale, which converges from the tail side without
+ * overshoot. Worked value: normalQuantile(0.975) = 1.959963984540054.
  * @throws RangeError unless 0 < p < 1.
  */
 export function normalQuantile(p: number): number {

@@ -1,6 +1,6 @@
 /**
- * Strongly connected components of a directed graph (Tarjan 1972, without recursion). Returns the component number of
- * every node, numbered in order of first appearance.
+ * Strongly connected components of a directed graph (Tarjan 1972, without recursion). Returns the component
+ * number of every node, numbered in order of first appearance.
  */
 export function strongComponents(nodes: number, edges: readonly (readonly [number, number])[]): number[] {
   const forward: number[][] = Array.from({ length: nodes }, () => []);

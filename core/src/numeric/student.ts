@@ -50,9 +50,9 @@ function logGammaOfHalf(k: number): number {
 }
 
 /**
- * P(|T| ≥ t) = I_x(df/2, 1/2) with x = df/(df + t²) (Abramowitz and Stegun 26.7.2), by the continued fraction of the
- * incomplete beta function (26.5.8): small probabilities keep their digits.
- * Worked value: studentTwoSidedP(2.776445, 4) = 0.05.
+ * P(|T| ≥ t) = I_x(df/2, 1/2) with x = df/(df + t²) (Abramowitz and Stegun 26.7.2), by the continued
+ * fraction of the incomplete beta function (26.5.8): small probabilities keep their digits. Worked value:
+ * studentTwoSidedP(2.776445, 4) = 0.05.
  */
 export function studentTwoSidedP(t: number, df: number): number {
   if (!(t >= 0)) throw new RangeError(`invalid t: ${t}`);

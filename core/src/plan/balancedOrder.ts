@@ -1,11 +1,12 @@
 /**
- * Williams' design (E. J. Williams, Aust. J. Sci. Res. A 2 (1949), from memory): every product stands in every place of
- * the order equally often, and follows every other equally often. Rows are sequences of product numbers; n rows for an
- * even number of products, 2n for an odd one.
+ * Williams' design (E. J. Williams, Aust. J. Sci. Res. A 2 (1949), from memory): every product stands in
+ * every place of the order equally often, and follows every other equally often. Rows are sequences of
+ * product numbers; n rows for an even number of products, 2n for an odd one.
  */
 export function williamsSquare(products: number): number[][] {
   if (!Number.isInteger(products) || products < 1) throw new RangeError(`invalid products: ${products}`);
-  // First row 0, n−1, 1, n−2, 2 …: its differences are all different, so that each neighbour occurs once a square.
+  // First row 0, n−1, 1, n−2, 2 …: its differences are all different, so that each neighbour occurs once a
+  // square.
   const first = Array.from({ length: products }, (_, i) => (i % 2 === 0 ? i / 2 : products - (i + 1) / 2));
   const square = first.map((_, shift) => first.map((p) => (p + shift) % products));
   return products % 2 === 0 || products === 1
@@ -20,7 +21,9 @@ export interface Slot<T> {
   readonly item: T;
 }
 
-/** The walks of a plan in order: `rounds` rounds, each product once a round, rows of Williams' square in turn. */
+/**
+ * The walks of a plan in order: `rounds` rounds, each product once a round, rows of Williams' square in turn.
+ */
 export function balancedOrder<T>(items: readonly T[], rounds: number): Slot<T>[] {
   if (!Number.isInteger(rounds) || rounds < 0) throw new RangeError(`invalid rounds: ${rounds}`);
   if (items.length === 0) return [];

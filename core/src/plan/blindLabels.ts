@@ -1,8 +1,8 @@
 import { seeded } from '../random/seeded.ts';
 
 /**
- * Letters for products whose names are sealed while they are judged by ear or eye: a shuffle (Fisher and Yates) that
- * `key` fixes, so that the same comparison always has the same letters.
+ * Letters for products whose names are sealed while they are judged by ear or eye: a shuffle (Fisher and
+ * Yates) that `key` fixes, so that the same comparison always has the same letters.
  */
 export function blindLabels(ids: readonly string[], key: string): ReadonlyMap<string, string> {
   const random = seeded('blind', key);

@@ -8,7 +8,10 @@ export interface CallOptions {
   readonly timeoutS: number;
 }
 
-/** What two people need to call each other at every point without a second channel. Seconds since the walk began. */
+/**
+ * What two people need to call each other at every point without a second channel. Seconds since the walk
+ * began.
+ */
 export interface CallRow {
   readonly checkpoint: string;
   readonly atM: number;
@@ -22,7 +25,10 @@ export interface CallRow {
 
 export const USUAL_CALLS: CallOptions = { settleS: 20, tries: 3, timeoutS: 15 };
 
-/** Who sends, when, how many tries, and when to move on; a fixed end that hears nothing keeps to it all the same. @throws RangeError */
+/**
+ * Who sends, when, how many tries, and when to move on; a fixed end that hears nothing keeps to it all the
+ * same. @throws RangeError
+ */
 export function callTimetable(
   checkpoints: readonly { readonly name: string; readonly atM: number }[],
   { settleS, tries, timeoutS }: CallOptions = USUAL_CALLS,

@@ -17,7 +17,10 @@ export function neverSettles(distanceM: number, { pathReachM, walks }: PlanForCl
     : undefined;
 }
 
-/** The same for a claim of a ratio: places where one looks farther apart than the ratio cannot show it. `marksM` absent: a continuous walk. */
+/**
+ * The same for a claim of a ratio: places where one looks farther apart than the ratio cannot show it.
+ * `marksM` absent: a continuous walk.
+ */
 export function neverSettlesRatio(
   ratio: number,
   marksM: readonly number[],

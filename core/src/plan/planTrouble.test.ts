@@ -70,7 +70,8 @@ test('letters are a shuffle that the key fixes', () => {
 });
 
 describe('daylight', () => {
-  // At an equinox the sun is up about twelve hours everywhere; noon at Greenwich is within 8 minutes of 12:00 UT then.
+  // At an equinox the sun is up about twelve hours everywhere; noon at Greenwich is within 8 minutes of
+  // 12:00 UT then.
   test('an equinox at Greenwich', () => {
     const { sunriseMs, sunsetMs } = daylight('2026-03-20', { latitudeDeg: 51.48, longitudeDeg: 0 });
     const hours = ((sunsetMs ?? 0) - (sunriseMs ?? 0)) / 3.6e6;

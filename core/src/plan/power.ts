@@ -24,7 +24,9 @@ function check({ ratio, sigma, walksEach, stepRatio }: PowerQuestion): void {
   if (!(stepRatio > 1)) throw new RangeError(`invalid stepRatio: ${stepRatio}`);
 }
 
-/** Share of comparisons that tell the ratio, by the normal approximation: good for many walks and fine steps. */
+/**
+ * Share of comparisons that tell the ratio, by the normal approximation: good for many walks and fine steps.
+ */
 export function approximatePower({
   ratio,
   sigma,
@@ -33,7 +35,10 @@ export function approximatePower({
   return Math.exp(logNormalCdf(Math.abs(Math.log(ratio)) / (sigma * Math.sqrt(2 / walksEach)) - Z));
 }
 
-/** First guess of the walks per product that tell a ratio in 80 % of comparisons: 2 (z₀.₉₇₅ + z₀.₈)² (σ/ln r)². */
+/**
+ * First guess of the walks per product that tell a ratio in 80 % of comparisons: 2 (z₀.₉₇₅ + z₀.₈)² (σ/ln
+ * r)².
+ */
 export const approximateWalks = (ratio: number, sigma: number): number =>
   Math.ceil(2 * (Z + Z80) ** 2 * (sigma / Math.log(ratio)) ** 2);
 
@@ -57,7 +62,10 @@ function walkOf(
   };
 }
 
-/** Whether one simulated comparison of two products tells them apart by the test of the ratio that would be published. */
+/**
+ * Whether one simulated comparison of two products tells them apart by the test of the ratio that would be
+ * published.
+ */
 function tellsApart(random: Random, { ratio, sigma, walksEach, stepRatio }: PowerQuestion): boolean {
   const walks = [['A', 100] as const, ['B', 100 * ratio] as const].flatMap(([product, medianM]) =>
     Array.from({ length: walksEach }, () => walkOf(random, product, medianM, sigma, stepRatio)),

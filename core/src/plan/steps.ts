@@ -1,4 +1,7 @@
-/** The widest step, as a ratio of neighbouring marks, that can still tell two products apart: the root of their ratio. */
+/**
+ * The widest step, as a ratio of neighbouring marks, that can still tell two products apart: the root of
+ * their ratio.
+ */
 export function widestStepRatio(ratio: number): number {
   if (!(ratio > 0 && ratio !== 1)) throw new RangeError(`invalid ratio: ${ratio}`);
   return Math.sqrt(Math.max(ratio, 1 / ratio));
@@ -12,13 +15,19 @@ export function geometricMarks(fromM: number, toM: number, stepRatio: number): n
   return Array.from({ length: steps + 1 }, (_, i) => fromM * (toM / fromM) ** (i / steps));
 }
 
-/** After a failure the next point is the geometric mean of hold and fail; undefined once the bracket is narrow enough. */
+/**
+ * After a failure the next point is the geometric mean of hold and fail; undefined once the bracket is
+ * narrow enough.
+ */
 export function nextPointM(heldM: number, failedM: number, wantedRatio: number): number | undefined {
   if (!(heldM > 0 && failedM > heldM)) throw new RangeError(`invalid bracket: (${heldM}, ${failedM}]`);
   return failedM / heldM <= wantedRatio ? undefined : Math.sqrt(heldM * failedM);
 }
 
-/** The attenuator, dB, that makes a path of `pathM` do for `wantedM` at path-loss exponent γ: distance scales by 10^(A/10γ). */
+/**
+ * The attenuator, dB, that makes a path of `pathM` do for `wantedM` at path-loss exponent γ: distance
+ * scales by 10^(A/10γ).
+ */
 export function attenuatorDb(pathM: number, wantedM: number, exponent: number): number {
   if (!(pathM > 0 && wantedM > 0 && exponent > 0))
     throw new RangeError(`invalid lengths or exponent: ${pathM}, ${wantedM}, ${exponent}`);

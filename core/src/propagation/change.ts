@@ -10,14 +10,19 @@ export interface LinkChange {
   readonly heightRatio: number;
 }
 
-/** What a change is worth: in dB, and as a ratio of distances at the exponent that the path model has out there. */
+/**
+ * What a change is worth: in dB, and as a ratio of distances at the exponent that the path model has out
+ * there.
+ */
 export interface ChangeEffect {
   readonly db: number;
   readonly exponent: number;
   readonly distanceRatio: number;
 }
 
-/** Path-loss exponent of a model about a distance: the two rays cancel beyond the break point, and not before. */
+/**
+ * Path-loss exponent of a model about a distance: the two rays cancel beyond the break point, and not before.
+ */
 export function exponentAbout(
   model: PathModel,
   frequencyMHz: number,
@@ -29,9 +34,9 @@ export function exponentAbout(
 }
 
 /**
- * Effect of a change of antenna, power and height. Height counts beyond the break point only, 20 log10 of its ratio
- * (two rays); within it, and in free space, it changes nothing.
- * Worked value: 5 W for 4 W is 0.97 dB, ×1.118 at exponent 2.
+ * Effect of a change of antenna, power and height. Height counts beyond the break point only, 20 log10 of
+ * its ratio (two rays); within it, and in free space, it changes nothing. Worked value: 5 W for 4 W is 0.97
+ * dB, ×1.118 at exponent 2.
  */
 export function effectOf({ gainDb, powerRatio, heightRatio }: LinkChange, exponent: number): ChangeEffect {
   if (!(powerRatio > 0)) throw new RangeError(`invalid powerRatio: ${powerRatio}`);

@@ -2,8 +2,8 @@
 export const FOLIAGE_LIMIT_M = 400;
 
 /**
- * Loss through foliage in leaf, dB: modified exponential decay (M. A. Weissberger, 1982, from memory), depth in all.
- * Worked values: 2.4 GHz 10 m 5.77 dB, 40 m 14.92 dB.
+ * Loss through foliage in leaf, dB: modified exponential decay (M. A. Weissberger, 1982, from memory),
+ * depth in all. Worked values: 2.4 GHz 10 m 5.77 dB, 40 m 14.92 dB.
  * @throws RangeError beyond 400 m.
  */
 export function foliageLossDb(frequencyMHz: number, depthM: number): number {

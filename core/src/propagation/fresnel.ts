@@ -13,8 +13,8 @@ export function fresnelRadiusM(frequencyMHz: number, d1M: number, d2M: number): 
 export const CLEAR_SHARE = 0.6;
 
 /**
- * Least clearance of the line of sight over flat ground, in first-zone radii. It is least where a ray would be
- * reflected, at h1/(h1 + h2) of the way, and there it is 2√(h1 h2/(λd)): one at the break point.
+ * Least clearance of the line of sight over flat ground, in first-zone radii. It is least where a ray would
+ * be reflected, at h1/(h1 + h2) of the way, and there it is 2√(h1 h2/(λd)): one at the break point.
  */
 export const groundClearanceRatio = (
   frequencyMHz: number,

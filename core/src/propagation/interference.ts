@@ -15,12 +15,16 @@ export interface InterferenceRecord {
   /** In a shielded room: from the source to each end, metres. On a cable: the loss to each end, dB. */
   readonly toFixed: number;
   readonly toMobile: number;
-  /** Level of the wanted signal at each end, dBm, when the link just failed; absent where it was not measured. */
+  /**
+   * Level of the wanted signal at each end, dBm, when the link just failed; absent where it was not measured.
+   */
   readonly wantedAtFixedDbm?: number;
   readonly wantedAtMobileDbm?: number;
 }
 
-/** Wanted over unwanted at each end, dB, while the source is on: the result of such a test. It is no range. */
+/**
+ * Wanted over unwanted at each end, dB, while the source is on: the result of such a test. It is no range.
+ */
 export interface InterferenceRatio {
   readonly atFixedDb: number | undefined;
   readonly atMobileDb: number | undefined;

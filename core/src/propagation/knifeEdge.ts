@@ -10,7 +10,10 @@ export function knifeEdgeLossDb(nu: number): number {
   return 6.9 + 20 * Math.log10(Math.hypot(nu - 0.1, 1) + nu - 0.1);
 }
 
-/** ν of an edge of `heightM` above ground at `atM` on a path of `distanceM`: √2 × its excess over the line of sight in first-zone radii. */
+/**
+ * ν of an edge of `heightM` above ground at `atM` on a path of `distanceM`: √2 × its excess over the line
+ * of sight in first-zone radii.
+ */
 export const edgeParameter = (
   frequencyMHz: number,
   heightM: number,

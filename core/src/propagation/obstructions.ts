@@ -31,7 +31,10 @@ export function modelObstruction(
   }
 }
 
-/** What stands between the two ends at a place of the route: the path's own obstructions, and what the plan's line crosses. */
+/**
+ * What stands between the two ends at a place of the route: the path's own obstructions, and what the
+ * plan's line crosses.
+ */
 export interface InTheWay {
   readonly obstructions: readonly PathObstruction[];
   readonly crossings: readonly Crossing[];

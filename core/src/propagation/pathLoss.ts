@@ -15,8 +15,8 @@ export function freeSpaceLossDb(frequencyMHz: number, distanceM: number): number
 }
 
 /**
- * Two-ray loss over flat ground, the exact sum of the direct ray and one reflected with coefficient −1; `distanceM` is
- * horizontal. Worked value: 2400 MHz, 1.5 m and 1.5 m, 100 m: 74.90 dB.
+ * Two-ray loss over flat ground, the exact sum of the direct ray and one reflected with coefficient −1;
+ * `distanceM` is horizontal. Worked value: 2400 MHz, 1.5 m and 1.5 m, 100 m: 74.90 dB.
  */
 export function twoRayLossDb(
   frequencyMHz: number,
@@ -34,13 +34,16 @@ export function twoRayLossDb(
   return -20 * Math.log10((lambda / (4 * Math.PI)) * field);
 }
 
-/** Distance beyond which the two rays cancel for good, 4·h1·h2/λ. Worked value: 2400 MHz, 1.5 m and 1.5 m: 72.05 m. */
+/**
+ * Distance beyond which the two rays cancel for good, 4·h1·h2/λ. Worked value: 2400 MHz, 1.5 m and 1.5 m:
+ * 72.05 m.
+ */
 export const breakPointM = (frequencyMHz: number, [h1, h2]: readonly [number, number]): number =>
   (4 * h1 * h2) / wavelengthM(frequencyMHz);
 
 /**
- * Free space up to the break point, the fourth power of distance beyond it: the two-ray model without its nulls, which
- * rough ground does not have (common practice).
+ * Free space up to the break point, the fourth power of distance beyond it: the two-ray model without its
+ * nulls, which rough ground does not have (common practice).
  */
 export function twoSlopeLossDb(
   frequencyMHz: number,

@@ -79,7 +79,10 @@ function modelLossDb(
   }
 }
 
-/** Walls add up; foliage counts by its depth in all; of several edges the largest only. The indoor model holds the walls already. */
+/**
+ * Walls add up; foliage counts by its depth in all; of several edges the largest only. The indoor model
+ * holds the walls already.
+ */
 export function obstructionLossDb(
   {
     model,
@@ -116,7 +119,10 @@ function slabOrTopDb(
     : Math.min(throughDb, knifeEdgeLossDb(edgeParameter(frequencyMHz, heightM, atM, distanceM, heightsM)));
 }
 
-/** Least clearance of the line between the ends over ground and edges, in first-zone radii; negative where it is cut. */
+/**
+ * Least clearance of the line between the ends over ground and edges, in first-zone radii; negative where
+ * it is cut.
+ */
 export function clearanceRatio(
   { frequencyMHz, heightsM, obstructions }: Pick<LinkBudget, 'frequencyMHz' | 'heightsM' | 'obstructions'>,
   distanceM: number,
@@ -133,9 +139,9 @@ export function clearanceRatio(
 }
 
 /**
- * The greatest of the distances up to which the margin is nowhere negative: 0 when it is so from the first, undefined
- * when it is never lost within the list. The margin can cross zero many times; what lies beyond the first loss does
- * not count.
+ * The greatest of the distances up to which the margin is nowhere negative: 0 when it is so from the first,
+ * undefined when it is never lost within the list. The margin can cross zero many times; what lies beyond
+ * the first loss does not count.
  */
 export function reachM(points: readonly PredictedPoint[]): number | undefined {
   const sorted = [...points].sort((a, b) => a.distanceM - b.distanceM);
@@ -155,7 +161,9 @@ export const predictionWarnings = ({ frequencyMHz, obstructions }: LinkBudget): 
     : []),
 ];
 
-/** Ratio of distances for a change of `changeDb` at path-loss exponent γ. Worked value: 3 dB at γ 2: 1.413. */
+/**
+ * Ratio of distances for a change of `changeDb` at path-loss exponent γ. Worked value: 3 dB at γ 2: 1.413.
+ */
 export function distanceRatio(changeDb: number, exponent: number): number {
   if (!(exponent > 0)) throw new RangeError(`invalid exponent: ${exponent}`);
   return 10 ** (changeDb / (10 * exponent));

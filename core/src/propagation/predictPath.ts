@@ -8,8 +8,8 @@ import { crossingText, NEAREST_M, routePointsOf, type RoutePoint } from './route
 export type PathLink = Omit<LinkBudget, 'model' | 'obstructions'>;
 
 /**
- * Margin, dB, below which each outward event is expected of a digital link: it has a short way from first artefacts to
- * silence (common practice; an assumption, named with the prediction).
+ * Margin, dB, below which each outward event is expected of a digital link: it has a short way from first
+ * artefacts to silence (common practice; an assumption, named with the prediction).
  */
 export const EVENT_MARGIN_DB = {
   'first artefact': 8,
@@ -26,7 +26,10 @@ export interface PathMargin extends RoutePoint {
   readonly marginDb: number;
 }
 
-/** Between which separations an event is expected: `lowM` for the worst tenth of places, absent when not on this path. */
+/**
+ * Between which separations an event is expected: `lowM` for the worst tenth of places, absent when not on
+ * this path.
+ */
 export interface PredictedEvent {
   readonly criterion: PredictedCriterion;
   readonly lowM: number | undefined;

@@ -1,7 +1,10 @@
 import type { SlabMaterial } from '../geometry/material.ts';
 import { wavelengthM } from './pathLoss.ts';
 
-/** Relative permittivity a·f^b and conductivity c·f^d S/m, f in GHz: ITU-R P.2040 (edition 2 or later, from memory). */
+/**
+ * Relative permittivity a·f^b and conductivity c·f^d S/m, f in GHz: ITU-R P.2040 (edition 2 or later, from
+ * memory).
+ */
 export const SLAB_MATERIALS = {
   concrete: { a: 5.24, b: 0, c: 0.0462, d: 0.7822 },
   brick: { a: 3.91, b: 0, c: 0.0238, d: 0.16 },
@@ -42,7 +45,10 @@ function checkThickness(thicknessM: number): void {
   if (!(thicknessM > 0)) throw new RangeError(`invalid thicknessM: ${thicknessM}`);
 }
 
-/** Loss of one slab of exactly this thickness, dB. Worked values: brick 100 mm at 2400 MHz 3.03 dB; concrete 200 mm 14.57 dB. */
+/**
+ * Loss of one slab of exactly this thickness, dB. Worked values: brick 100 mm at 2400 MHz 3.03 dB; concrete
+ * 200 mm 14.57 dB.
+ */
 export function slabLossDb(frequencyMHz: number, material: SlabMaterial, thicknessM: number): number {
   checkThickness(thicknessM);
   return -10 * Math.log10(transmitted(frequencyMHz, material, thicknessM));
@@ -55,8 +61,8 @@ const known = new Map<string, number>();
 const MOST_KNOWN = 256;
 
 /**
- * The same for a wall whose thickness is not known to millimetres: mean transmitted power over ±10 % of it, since
- * resonance in the slab is real but cannot be placed.
+ * The same for a wall whose thickness is not known to millimetres: mean transmitted power over ±10 % of it,
+ * since resonance in the slab is real but cannot be placed.
  */
 export function wallLossDb(frequencyMHz: number, material: SlabMaterial, thicknessM: number): number {
   checkThickness(thicknessM);

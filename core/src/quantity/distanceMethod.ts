@@ -12,9 +12,9 @@ export const DISTANCE_METHODS = [
 export type DistanceMethod = (typeof DISTANCE_METHODS)[number];
 
 /**
- * Standard uncertainty of one reading, split in two: the independent part, and the scale part, which is common to all
- * marks of a method, does not average out, and cancels in ratios by the same method on the same path.
- * Defaults are common practice (no source).
+ * Standard uncertainty of one reading, split in two: the independent part, and the scale part, which is
+ * common to all marks of a method, does not average out, and cancels in ratios by the same method on the
+ * same path. Defaults are common practice (no source).
  */
 export interface MethodUncertainty {
   readonly independentM: number;
@@ -41,7 +41,10 @@ export const METHOD_UNCERTAINTY: Readonly<Record<DistanceMethod, MethodUncertain
 /** A browser's accuracy is a 95 % radius: of a normal scatter in two dimensions, 2.45 standard deviations. */
 const RADIUS_95 = 2.45;
 
-/** Standard uncertainty of a distance between two satellite fixes, from the accuracies that the browser states. */
+/**
+ * Standard uncertainty of a distance between two satellite fixes, from the accuracies that the browser
+ * states.
+ */
 export const satelliteUncertaintyM = (
   hereAccuracyM: number,
   fixedEndAccuracyM = RADIUS_95 * SATELLITE_M,
@@ -57,7 +60,10 @@ export interface DistanceReading {
   readonly uncertaintyM?: number;
 }
 
-/** Travelled distance that a reading stands for: a counter's zero is added, and an odometer, which truncates, half a step. */
+/**
+ * Travelled distance that a reading stands for: a counter's zero is added, and an odometer, which
+ * truncates, half a step.
+ */
 export const travelledOf = ({ travelledM, method }: DistanceReading, startOffsetM = 0): number =>
   travelledM +
   (COUNTERS.includes(method) ? startOffsetM : 0) +
@@ -67,8 +73,9 @@ export const uncertaintyOf = ({ method, uncertaintyM }: DistanceReading): number
   uncertaintyM ?? METHOD_UNCERTAINTY[method].independentM;
 
 /**
- * Whether one of a row of distances is a slip of its unit: a thousand times nearer or farther than both its neighbours
- * ("0.4" between 380 and 420 was kilometres). Such a figure is questioned, never stored silently.
+ * Whether one of a row of distances is a slip of its unit: a thousand times nearer or farther than both its
+ * neighbours ("0.4" between 380 and 420 was kilometres). Such a figure is questioned, never stored
+ * silently.
  */
 export function looksMisread(valueM: number, neighboursM: readonly number[]): boolean {
   const known = neighboursM.filter((m) => m > 0);

@@ -37,8 +37,8 @@ export interface EnteredLength {
 }
 
 /**
- * Reads a length as people write it: "0.40 km", "1,476 ft", "90 yd", "100" (in the default unit).
- * A comma counts as a thousands separator only before three digits; anything else is refused rather than guessed.
+ * Reads a length as people write it: "0.40 km", "1,476 ft", "90 yd", "100" (in the default unit). A comma
+ * counts as a thousands separator only before three digits; anything else is refused rather than guessed.
  * @throws RangeError with the text when it is not one length.
  */
 export function parseLength(text: string, defaultUnit: LengthUnit = 'm'): EnteredLength {
@@ -51,7 +51,10 @@ export function parseLength(text: string, defaultUnit: LengthUnit = 'm'): Entere
 
 export const metresTo = (valueM: number, unit: LengthUnit): number => valueM / METRES_PER[unit];
 
-/** "152 m", "499 ft", "0.45 km": three figures or whole units, whichever is finer; always from the stored metres. */
+/**
+ * "152 m", "499 ft", "0.45 km": three figures or whole units, whichever is finer; always from the stored
+ * metres.
+ */
 export function formatLength(valueM: number, unit: LengthUnit = 'm'): string {
   if (!Number.isFinite(valueM)) throw new RangeError(`invalid valueM: ${valueM}`);
   const value = metresTo(valueM, unit);

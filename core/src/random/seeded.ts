@@ -14,8 +14,8 @@ function hash(text: string): number {
 }
 
 /**
- * A stream named by its labels: the same labels give the same numbers on every machine.
- * Generator: sfc32 (C. Doty-Humphrey, PractRand), 128 bits of state; normals by the polar method (Marsaglia 1964).
+ * A stream named by its labels: the same labels give the same numbers on every machine. Generator: sfc32
+ * (C. Doty-Humphrey, PractRand), 128 bits of state; normals by the polar method (Marsaglia 1964).
  */
 export function seeded(...labels: readonly (string | number)[]): Random {
   const name = labels.join('/');

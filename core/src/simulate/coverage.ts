@@ -36,7 +36,10 @@ export interface CoverageCounts {
 const MEDIAN_M = 100;
 const Z10 = normalQuantile(0.1);
 
-/** Brackets of walks between geometric marks whose phase is each walk's own; beyond `endM` the path ends first. */
+/**
+ * Brackets of walks between geometric marks whose phase is each walk's own; beyond `endM` the path ends
+ * first.
+ */
 function walksOf(
   random: Random,
   product: string,

@@ -2,7 +2,10 @@ import type { Grade } from '../grade/grade.ts';
 import { seeded } from '../random/seeded.ts';
 import { gradeOfMargin } from './simulatedGear.ts';
 
-/** The simulated partner at the fixed end: hears the other direction, whose margin differs by what the two ends differ. */
+/**
+ * The simulated partner at the fixed end: hears the other direction, whose margin differs by what the two
+ * ends differ.
+ */
 export const partnerHears = (marginDb: number, otherWayDb: number): Grade =>
   gradeOfMargin(marginDb + otherWayDb);
 

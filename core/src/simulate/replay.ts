@@ -7,7 +7,10 @@ import { startWalk, TICK_S, type SimulatedGear, type Tick } from './simulatedGea
 /** A longer walk than this is not played again. */
 const MOST_S = 4 * 3600;
 
-/** What simulated gear really played on a walk whose log is given: the truth that the log can be held against. Undefined for a real walk. */
+/**
+ * What simulated gear really played on a walk whose log is given: the truth that the log can be held
+ * against. Undefined for a real walk.
+ */
 export function replay(log: readonly WalkEvent[], standIn: SimulatedGear, path: Path): Tick[] | undefined {
   const events = effectiveLog(log);
   const begin = events.find((e) => e.kind === 'begin');

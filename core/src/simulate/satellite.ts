@@ -11,14 +11,20 @@ export interface SimulatedFix {
   readonly accuracyM: number;
 }
 
-/** Error of a usual receiver in the open: standard deviation a direction, and how long it stays alike (common practice). */
+/**
+ * Error of a usual receiver in the open: standard deviation a direction, and how long it stays alike
+ * (common practice).
+ */
 const SD_M = 2.5;
 const CORRELATED_S = 40;
 /** A normal scatter in two dimensions: its 95 % radius in standard deviations. */
 const RADIUS_95 = 2.45;
 const METRES_PER_DEGREE = 111_320;
 
-/** Fixes of a walk along a path whose fixed end has a coordinate; the error wanders as a receiver's does (first-order Gauss-Markov). Seeded. */
+/**
+ * Fixes of a walk along a path whose fixed end has a coordinate; the error wanders as a receiver's does
+ * (first-order Gauss-Markov). Seeded.
+ */
 export function satelliteReceiver(
   path: Pick<Path, 'legs'>,
   fixedEnd: Coordinate,

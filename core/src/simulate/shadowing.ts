@@ -1,8 +1,9 @@
 import { seeded } from '../random/seeded.ts';
 
 /**
- * Shadowing along a path, dB: normal, exponentially correlated over distance (M. Gudmundson, Electron. Lett. 27 (1991),
- * from memory). It belongs to the place: the same seed gives the same field for every walk.
+ * Shadowing along a path, dB: normal, exponentially correlated over distance (M. Gudmundson, Electron.
+ * Lett. 27 (1991), from memory). It belongs to the place: the same seed gives the same field for every
+ * walk.
  */
 export function shadowingField(
   seed: string,

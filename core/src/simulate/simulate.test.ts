@@ -143,7 +143,8 @@ describe('known truth, from the gear to the estimate', () => {
         : [];
     });
     expect(judged.length).toBeGreaterThanOrEqual(14);
-    // Two standard uncertainties cover about 95 %; a dropout shorter than the operator logs is missed now and then.
+    // Two standard uncertainties cover about 95 %; a dropout shorter than the operator logs is missed now
+    // and then.
     expect(judged.filter(Boolean).length / judged.length).toBeGreaterThanOrEqual(0.75);
   });
 

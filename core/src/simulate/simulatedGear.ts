@@ -78,9 +78,9 @@ export interface SimulatedGearWalk {
 }
 
 /**
- * Plays one walk in steps of TICK_S. Shadowing is drawn once per path and product (from their seeds); drift, fading
- * and the wheel's scale are drawn per walk (from `walkSeed`). Deterministic: the same seeds and the same turns give
- * the same walk, so that a page that was reloaded can play up to where it was.
+ * Plays one walk in steps of TICK_S. Shadowing is drawn once per path and product (from their seeds);
+ * drift, fading and the wheel's scale are drawn per walk (from `walkSeed`). Deterministic: the same seeds
+ * and the same turns give the same walk, so that a page that was reloaded can play up to where it was.
  */
 export function startWalk(
   standIn: SimulatedGear,
@@ -132,7 +132,10 @@ export function startWalk(
   };
 }
 
-/** Two-slope loss, obstructions passed and shadowing; the product's own share of the shadowing is uncorrelated. */
+/**
+ * Two-slope loss, obstructions passed and shadowing; the product's own share of the shadowing is
+ * uncorrelated.
+ */
 function mediumLoss(
   standIn: SimulatedGear,
   path: Path,
@@ -176,7 +179,9 @@ function fadingDb(random: Random, ricianKDb: number): number {
   return 10 * Math.log10(Math.max(branch(), branch(), 1e-6));
 }
 
-/** Grade with hysteresis, from the margin smoothed over half a second: worse at once, better after a while. */
+/**
+ * Grade with hysteresis, from the margin smoothed over half a second: worse at once, better after a while.
+ */
 function graded(): (marginDb: number) => Grade {
   let now: Grade | undefined;
   let smooth: number | undefined;

@@ -20,8 +20,8 @@ export function trueEventM(ticks: readonly Tick[], criterion: OutwardCriterion):
 }
 
 /**
- * Median and p10 of the first dropout over many walks of one simulated rig on one path: what an estimate should find.
- * Undefined where more than that share of walks never failed.
+ * Median and p10 of the first dropout over many walks of one simulated rig on one path: what an estimate
+ * should find. Undefined where more than that share of walks never failed.
  */
 export function trueFirstDropout(
   standIn: SimulatedGear,

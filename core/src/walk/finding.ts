@@ -37,8 +37,8 @@ export interface Logged {
 }
 
 /**
- * Everything derived from one log and the path that it was logged on: worked out once, kept with the key of its last entry
- * (see ARITHMETIC), and thrown away when either changes. Plain data.
+ * Everything derived from one log and the path that it was logged on: worked out once, kept with the key of
+ * its last entry (see ARITHMETIC), and thrown away when either changes. Plain data.
  */
 export interface DerivedWalk {
   /** Each direction that the log speaks of: fixed to mobile and mobile to fixed are different links. */
@@ -46,7 +46,10 @@ export interface DerivedWalk {
   /** Which of them the walk began with. */
   readonly main: number;
   readonly summary: WalkSummary;
-  /** What devices that joined say of a direction that another device watches too: shown beside it, never averaged with it. */
+  /**
+   * What devices that joined say of a direction that another device watches too: shown beside it, never
+   * averaged with it.
+   */
   readonly seconds: readonly SecondFinding[];
   readonly logged: Logged;
 }
@@ -81,7 +84,8 @@ export function deriveWalk(
   const others = joinLogs(log).joined.flatMap((joined) =>
     find(joined.direction, joined.deviceId).map((f): SecondFinding => ({ ...f, joined })),
   );
-  // A direction that only the joined device watches is its own; where both watch, the walk's own device stands.
+  // A direction that only the joined device watches is its own; where both watch, the walk's own device
+  // stands.
   const added = others.filter(
     (o, i) =>
       !own.some((d) => d.direction === o.direction) &&
@@ -160,8 +164,8 @@ export const SIDES = ['mobile-to-fixed', 'fixed-to-mobile', 'both ways'] as cons
 export type Side = (typeof SIDES)[number];
 
 /**
- * Outcome of one direction, or of both; without a wish, that of whatever directions were walked. Absent directions say
- * so.
+ * Outcome of one direction, or of both; without a wish, that of whatever directions were walked. Absent
+ * directions say so.
  */
 export function outcomeOf(finding: WalkFinding, criterion: Criterion, side?: Side): Outcome {
   const own = finding.directions

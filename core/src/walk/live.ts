@@ -2,7 +2,10 @@ import type { Grade } from '../grade/grade.ts';
 import { effectiveLog, isAutomatic } from '../log/effectiveLog.ts';
 import type { EventOf, WalkEvent } from '../log/event.ts';
 
-/** Where a walk under way stands, as far as one must know to log on: kept entry by entry, whatever the log's length. */
+/**
+ * Where a walk under way stands, as far as one must know to log on: kept entry by entry, whatever the log's
+ * length.
+ */
 export interface LiveState {
   readonly begin: EventOf<'begin'> | undefined;
   readonly entries: number;
@@ -36,7 +39,10 @@ export const NOT_BEGUN: LiveState = {
 
 const NOT_UNDONE = new Set<WalkEvent['kind']>(['begin', 'gap', 'joined', 'correction']);
 
-/** The state after one entry more. A correction changes what was: then the state is worked out from the whole log (liveStateOf). */
+/**
+ * The state after one entry more. A correction changes what was: then the state is worked out from the
+ * whole log (liveStateOf).
+ */
 export function withEntry(state: LiveState, event: WalkEvent): LiveState {
   const next = {
     ...state,
@@ -59,7 +65,8 @@ export function withEntry(state: LiveState, event: WalkEvent): LiveState {
       return graded(next, 1);
     case 'dropoutEnd':
     case 'reconnected':
-      // A link that was silent from the start has no grade to go back to: what is known is that something comes through.
+      // A link that was silent from the start has no grade to go back to: what is known is that something
+      // comes through.
       return state.grade === 1 ? { ...next, grade: state.beforeLoss === 1 ? 2 : state.beforeLoss } : next;
     case 'mark':
       return { ...next, marksM: [...state.marksM.slice(-1), event.body.reading.travelledM] };

@@ -20,7 +20,10 @@ export interface Outcome {
   readonly criterion: Criterion;
   readonly interval: { readonly heldM: number; readonly failedM: number | undefined } | undefined;
   readonly absent: string | undefined;
-  /** Separation is not monotonic over the interval (a bent path): it holds the least and the greatest met there. */
+  /**
+   * Separation is not monotonic over the interval (a bent path): it holds the least and the greatest met
+   * there.
+   */
   readonly bent: boolean;
 }
 
@@ -91,7 +94,9 @@ function failedFromTheStart({ path }: Context, criterion: Criterion, first: Stre
   return { criterion, interval: { heldM: 0, failedM }, absent: undefined, bent: false };
 }
 
-/** Joins the good and the bad point, each widened by its own uncertainty and that of the operator's timing. */
+/**
+ * Joins the good and the bad point, each widened by its own uncertainty and that of the operator's timing.
+ */
 function between(
   { trace, path, delay }: Context,
   criterion: Criterion,
@@ -154,7 +159,10 @@ function notRegained({ path }: Context, criterion: Criterion, nearest: Position 
   return { criterion, interval: { heldM: 0, failedM: greatestM }, absent: undefined, bent: false };
 }
 
-/** Both ways, per walk: the least of the holds and the least of the fails, a side without a fail counting as none. */
+/**
+ * Both ways, per walk: the least of the holds and the least of the fails, a side without a fail counting as
+ * none.
+ */
 export function bothWays(outcomes: readonly Outcome[]): Outcome | undefined {
   const [first] = outcomes;
   const intervals = outcomes.flatMap((o) => o.interval ?? []);

@@ -24,7 +24,10 @@ export interface Stretch {
   readonly state: LinkState;
   readonly from: Position | undefined;
   readonly to: Position | undefined;
-  /** The last place before it at which one looked: `from` itself in a continuous walk, the stand before when calling. */
+  /**
+   * The last place before it at which one looked: `from` itself in a continuous walk, the stand before when
+   * calling.
+   */
   readonly lookedBefore: Position | undefined;
   /** On the way back. */
   readonly returning: boolean;
@@ -80,7 +83,10 @@ export interface TraceOptions {
 /** Logged by whoever watches; with two devices, each has its own. */
 const WATCHED = new Set<WalkEvent['kind']>(['grade', 'dropoutBegin', 'dropoutEnd', 'reconnected']);
 
-/** The events of each kind, in their order, sorted out in one pass: a log is long, and most of it is of one kind. */
+/**
+ * The events of each kind, in their order, sorted out in one pass: a log is long, and most of it is of one
+ * kind.
+ */
 function byKind(
   events: readonly WalkEvent[],
 ): <K extends WalkEvent['kind']>(kind: K) => readonly EventOf<K>[] {
@@ -156,7 +162,10 @@ export function traceWalk(
   };
 }
 
-/** The directions that a log speaks of: that of its begin event, and every other in which something was called or read. */
+/**
+ * The directions that a log speaks of: that of its begin event, and every other in which something was
+ * called or read.
+ */
 export function directionsOf(given: readonly WalkEvent[]): Direction[] {
   const { log, joined } = joinLogs(given);
   const others = new Set(joined.map((j) => j.deviceId));
@@ -171,7 +180,10 @@ export function directionsOf(given: readonly WalkEvent[]): Direction[] {
   return [...new Set([...(watched ? [begin.body.direction] : []), ...seen])];
 }
 
-/** A satellite fix counts as a mark only when it is better than the step between checkpoints (or this, without any). */
+/**
+ * A satellite fix counts as a mark only when it is better than the step between checkpoints (or this,
+ * without any).
+ */
 const USUAL_STEP_M = 20;
 
 function fixesOf(
@@ -286,7 +298,10 @@ function gradeChanges(
   return { changes, reconnections };
 }
 
-/** A link that was silent from the start has no grade to go back to: what is known is that something comes through. */
+/**
+ * A link that was silent from the start has no grade to go back to: what is known is that something comes
+ * through.
+ */
 const restored = (before: Grade): Grade => (before === 1 ? 2 : before);
 
 function stretchesOf(

@@ -21,10 +21,10 @@ const WANDER_M2_PER_S = 0.45;
 const STRIDE_M = 0.75;
 
 /**
- * Position at a moment, by linear (so monotone) interpolation in time between the marks around it. The variance is
- * that of the marks, interpolated, plus that of a walker pinned at both marks, q·τ(T − τ)/T, capped at the rectangular
- * (gap)²/12. Undefined more than one stride outside the marks.
- * Worked value: a gap of 71 s leaves 2.8 m in its middle.
+ * Position at a moment, by linear (so monotone) interpolation in time between the marks around it. The
+ * variance is that of the marks, interpolated, plus that of a walker pinned at both marks, q·τ(T − τ)/T,
+ * capped at the rectangular (gap)²/12. Undefined more than one stride outside the marks. Worked value: a
+ * gap of 71 s leaves 2.8 m in its middle.
  * @param fixes in order of time.
  */
 export function positionAt(fixes: readonly Fix[], atS: number): Position | undefined {

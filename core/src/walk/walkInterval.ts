@@ -1,6 +1,6 @@
 /**
- * What one walk says about the separation at which its event happened: it lies in (heldM, failedM].
- * `heldM` 0 = failed at the first point (left-censored); `failedM` absent = the path ended first (right-censored);
+ * What one walk says about the separation at which its event happened: it lies in (heldM, failedM]. `heldM`
+ * 0 = failed at the first point (left-censored); `failedM` absent = the path ended first (right-censored);
  * both equal = the place is known exactly.
  */
 export interface WalkInterval {

@@ -60,7 +60,10 @@ export function planScale(
   };
 }
 
-/** The plan of a site: route, what stands about it, and the line between the two ends at one place of the route. */
+/**
+ * The plan of a site: route, what stands about it, and the line between the two ends at one place of the
+ * route.
+ */
 export function planScene({
   path,
   width,

@@ -1,6 +1,9 @@
 import type { Scene } from '../scene.ts';
 
-/** A part of the report, made from findings and never typed; paragraphs may be worded anew, figures and tables not. */
+/**
+ * A part of the report, made from findings and never typed; paragraphs may be worded anew, figures and
+ * tables not.
+ */
 export type Block =
   | {
       readonly kind: 'paragraph';

@@ -137,7 +137,9 @@ function tapeShapes(
 /** Width of a letter of a small label, px. */
 const LETTER_PX = 6;
 
-/** Labels that would run into each other stand in rows above each other: the row of each, 0 nearest the tape. */
+/**
+ * Labels that would run into each other stand in rows above each other: the row of each, 0 nearest the tape.
+ */
 function labelRows(obstructions: TapeGround['obstructions'], scale: TapeScale): number[] {
   const ends: number[] = [];
   const order = obstructions

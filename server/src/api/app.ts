@@ -36,7 +36,8 @@ export function createApp({
   app.use(onlyFromHere(authorities, protocol));
   app.use(
     helmet({
-      // Plain HTTP on loopback: no upgrade to HTTPS; and on the local network no promise that outlives the authority.
+      // Plain HTTP on loopback: no upgrade to HTTPS; and on the local network no promise that outlives the
+      // authority.
       strictTransportSecurity: false,
       contentSecurityPolicy: {
         useDefaults: false,

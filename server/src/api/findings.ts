@@ -19,8 +19,9 @@ const readCursor = (after: string | undefined): Cursor | undefined => {
 };
 
 /**
- * What was worked out from the logs of a comparison, a page of walks at a time, in order of their start. The answer is put
- * together from texts as they are kept; its tag names their keys, so that nothing is read that the asker has already.
+ * What was worked out from the logs of a comparison, a page of walks at a time, in order of their start.
+ * The answer is put together from texts as they are kept; its tag names their keys, so that nothing is read
+ * that the asker has already.
  */
 export function findingsRouter({ storage, heavy }: Parts): Router {
   const router = Router();

@@ -2,8 +2,8 @@ import type { Problem } from '@urvek/contract';
 import type { RequestHandler } from 'express';
 
 /**
- * A page from elsewhere must not reach an instrument on this machine: a request names this server in its Host (which
- * a rebound name does not) and, when it has an Origin, comes from this server's own pages.
+ * A page from elsewhere must not reach an instrument on this machine: a request names this server in its
+ * Host (which a rebound name does not) and, when it has an Origin, comes from this server's own pages.
  */
 export function onlyFromHere(
   authorities: () => ReadonlySet<string>,

@@ -4,7 +4,10 @@ import { SLATE_WORKS, slateWorksWalks } from './slateWorks.ts';
 
 const DAY_MS = 86_400_000;
 
-/** The walks of the slate works over and over, each time a day later: as many as a reviewer makes in years. For tests and benchmarks. */
+/**
+ * The walks of the slate works over and over, each time a day later: as many as a reviewer makes in years.
+ * For tests and benchmarks.
+ */
 export function manyWalks(id: string, times: number): Interchange {
   const once = slateWorksWalks();
   const walks = Array.from({ length: times }, (_, day) =>

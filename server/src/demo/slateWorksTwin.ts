@@ -1,7 +1,10 @@
 import type { Setup, StoredWalk } from '@urvek/contract';
 import { NO_FAULTS, SLATE_WORKS, slateWorksWalks } from './slateWorks.ts';
 
-/** The same place, products and paths with nothing wrong: two units of each, walked blind and in turn, rigs alike. */
+/**
+ * The same place, products and paths with nothing wrong: two units of each, walked blind and in turn, rigs
+ * alike.
+ */
 export const CLEAN_TWIN: Setup = {
   ...SLATE_WORKS,
   products: SLATE_WORKS.products.map((p) => {

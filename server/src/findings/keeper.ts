@@ -15,7 +15,10 @@ function pathKey(setup: Setup, pathId: string): string {
     .slice(0, 16);
 }
 
-/** The keys by which kept findings of a set-up are still true: state of the log, place of the path, version of the arithmetic. */
+/**
+ * The keys by which kept findings of a set-up are still true: state of the log, place of the path, version
+ * of the arithmetic.
+ */
 export function findingKeys(setup: Setup): (walk: ListedWalk) => string {
   const paths = new Map(setup.paths.map((p) => [p.id, pathKey(setup, p.id)]));
   return ({ header, entries }) => `${ARITHMETIC}.${entries}.${paths.get(header.pathId) ?? '-'}`;

@@ -21,8 +21,8 @@ export interface QueueOptions {
 }
 
 /**
- * Long work through a queue in the database, so that any process on any machine may do it: servers do, and so does
- * npm run worker. It starts when it is first needed.
+ * Long work through a queue in the database, so that any process on any machine may do it: servers do, and
+ * so does npm run worker. It starts when it is first needed.
  */
 export class JobQueue {
   private starting: Promise<PgBoss> | undefined;

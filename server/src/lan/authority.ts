@@ -29,7 +29,10 @@ export interface Identity {
   readonly certificatePem: string;
 }
 
-/** What a local server shows: its own certificate, and the authority that signed it, which phones install once. */
+/**
+ * What a local server shows: its own certificate, and the authority that signed it, which phones install
+ * once.
+ */
 export interface Authority {
   readonly certificatePem: string;
   /** Made anew now, because there was none or this host has other addresses. */
@@ -42,9 +45,9 @@ interface Kept extends Identity {
 }
 
 /**
- * The certificate authority of this Urvek, kept in a folder, its key readable by its owner only. It can vouch for nothing but
- * the addresses it was made for (critical name constraints, RFC 5280 4.2.1.10): a phone that trusts it trusts no more
- * than that. Other addresses want another authority.
+ * The certificate authority of this Urvek, kept in a folder, its key readable by its owner only. It can
+ * vouch for nothing but the addresses it was made for (critical name constraints, RFC 5280 4.2.1.10): a
+ * phone that trusts it trusts no more than that. Other addresses want another authority.
  */
 export async function openAuthority(
   folder: string,
@@ -83,7 +86,10 @@ const only = (address: string): GeneralSubtree =>
   new GeneralSubtree({
     base: AsnConvert.parse(Uint8Array.from([0x87, 8, ...octets(address), 255, 255, 255, 255]), GeneralName),
   });
-/** A subject that is no name of a host, which would be held against the constraints too: hence "Urvek at". Of these kinds of name, none: an empty name in "excluded" takes all of a kind. */
+/**
+ * A subject that is no name of a host, which would be held against the constraints too: hence "Urvek at".
+ * Of these kinds of name, none: an empty name in "excluded" takes all of a kind.
+ */
 const noName = new GeneralSubtree({ base: new GeneralName({ dNSName: '' }) });
 const noMail = new GeneralSubtree({ base: new GeneralName({ rfc822Name: '' }) });
 

@@ -25,7 +25,10 @@ const redeemSchema = yup
   })
   .noUnknown();
 
-/** On the local network nothing is open but the page that pairs, and the authority's certificate, which is public. */
+/**
+ * On the local network nothing is open but the page that pairs, and the authority's certificate, which is
+ * public.
+ */
 export function pairingRoutes(pairing: Pairing, devices: Devices, certificatePem: string): Router {
   const router = Router();
   router.get('/pair', (_request, response) =>

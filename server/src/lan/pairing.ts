@@ -24,7 +24,9 @@ const sameText = (a: string, b: string): boolean => {
   return timingSafeEqual(x as Buffer, y as Buffer);
 };
 
-/** Offers to pair: made on this machine, taken up once on another. Held in memory; a restart withdraws them. */
+/**
+ * Offers to pair: made on this machine, taken up once on another. Held in memory; a restart withdraws them.
+ */
 export class Pairing {
   private offers: Offer[] = [];
   private wrong: number[] = [];

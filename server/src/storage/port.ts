@@ -65,7 +65,10 @@ export interface Storage {
   getComparison(id: string): Promise<Comparison>;
   /** @throws Conflict when another change came first. */
   updateComparison(id: string, update: ComparisonUpdate): Promise<Comparison>;
-  /** Takes in a whole comparison with its walks and their logs, or nothing of it. @throws Conflict when it, or one of its walks, is here already. */
+  /**
+   * Takes in a whole comparison with its walks and their logs, or nothing of it. @throws Conflict when it,
+   * or one of its walks, is here already.
+   */
   importComparison(file: Interchange): Promise<Comparison>;
   /** Takes in walks with their logs, all or none. @throws Conflict when one of them is here already. */
   importWalks(comparisonId: string, walks: readonly StoredWalk[]): Promise<void>;

@@ -3,7 +3,10 @@ import { InterchangeError } from '@urvek/contract';
 import { Conflict, NotFound } from '../storage/port.ts';
 import type { Outcome, Work } from './work.ts';
 
-/** Work that would hold up a request: done in threads, which live a while after their last work and cost nothing before the first. */
+/**
+ * Work that would hold up a request: done in threads, which live a while after their last work and cost
+ * nothing before the first.
+ */
 export interface Threads {
   run<T>(work: Work, signal?: AbortSignal): Promise<T>;
   close(): Promise<void>;

@@ -24,7 +24,10 @@ export interface AuditEntry extends Audited {
   readonly acknowledged: string | undefined;
 }
 
-/** Decibels become metres by this unless levels were logged: between free space and flat ground (common practice). */
+/**
+ * Decibels become metres by this unless levels were logged: between free space and flat ground (common
+ * practice).
+ */
 const USUAL_EXPONENT = 3;
 
 /** All findings of both audits on what was walked and entered. */
@@ -40,7 +43,10 @@ export function auditComparison(
   ]);
 }
 
-/** The same on the rigs of a plan, while it can still be changed at no cost: what has walked counts, what has not is taken as planned. */
+/**
+ * The same on the rigs of a plan, while it can still be changed at no cost: what has walked counts, what
+ * has not is taken as planned.
+ */
 export function auditPlan(setup: Setup, findings: readonly Finding[]): AuditEntry[] {
   const kinds = [...new Set(plannedRigs(setup).map(({ product }) => product.kindId))];
   const ranges = rangesByPath(setup, findings, setup.plan.criterion);
@@ -54,7 +60,9 @@ export function auditPlan(setup: Setup, findings: readonly Finding[]): AuditEntr
   );
 }
 
-/** What a walk about to begin would add: findings on its product that are there with it and its conditions. */
+/**
+ * What a walk about to begin would add: findings on its product that are there with it and its conditions.
+ */
 export function auditBegin(
   setup: Setup,
   findings: readonly Finding[],

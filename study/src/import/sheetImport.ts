@@ -246,7 +246,10 @@ function misread({ points }: SheetWalk, mapping: SheetMapping): SheetProblem[] {
 /** Standing at a point, s. */
 const STAND_S = 10;
 
-/** The walks of a preview as logs of one device; ids are passed in. `begunMs`: when the first is taken to have begun, the file having no times. */
+/**
+ * The walks of a preview as logs of one device; ids are passed in. `begunMs`: when the first is taken to
+ * have begun, the file having no times.
+ */
 export function walksOfSheet(
   preview: SheetPreview,
   { method }: SheetOptions,

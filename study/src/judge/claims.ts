@@ -20,7 +20,10 @@ export const claimText = (claim: ProductClaim): string =>
 export const speaksTo = (path: SetupPath, claim: Pick<ProductClaim, 'condition'>): boolean =>
   claim.condition === 'unstated' || claim.condition === path.condition;
 
-/** The claims that a path can speak to, of one kind of product where one is asked for, where they stand on its tape. */
+/**
+ * The claims that a path can speak to, of one kind of product where one is asked for, where they stand on
+ * its tape.
+ */
 export const claimFlags = (
   { products }: Setup,
   path: SetupPath,

@@ -36,7 +36,10 @@ function otherPath(now: SetupPath, then: SetupPath): string | undefined {
   return missing.length === 0 ? undefined : `${missing.length} checkpoints are not the same points`;
 }
 
-/** Products and paths of the same name in an earlier comparison: a ratio over the same points and criterion, or "from memory". */
+/**
+ * Products and paths of the same name in an earlier comparison: a ratio over the same points and criterion,
+ * or "from memory".
+ */
 export function againstEarlier(now: EarlierComparison, then: EarlierComparison): AgainstEarlier[] {
   return now.setup.products.flatMap((product) =>
     now.setup.paths.flatMap((path): AgainstEarlier[] => {

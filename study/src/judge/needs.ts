@@ -22,7 +22,10 @@ export interface NeedJudged {
 
 const WORST_FIRST = ['fails', 'unknown', 'marginal', 'meets'] as const;
 
-/** Every need for every product of its kind, on the paths of its condition; the path that serves it worst counts. In order of margin, unknown ones last. */
+/**
+ * Every need for every product of its kind, on the paths of its condition; the path that serves it worst
+ * counts. In order of margin, unknown ones last.
+ */
 export function judgeNeeds(setup: Setup, findings: readonly Finding[]): NeedJudged[] {
   return (setup.needs ?? []).flatMap((need) => {
     const fitting = {
@@ -65,7 +68,10 @@ export interface CostTable {
   readonly rows: readonly CostPerMetre[];
 }
 
-/** Cost per metre of the distance to which 9 of 10 walks hold, by path and kind, of the products that state a cost and have one. */
+/**
+ * Cost per metre of the distance to which 9 of 10 walks hold, by path and kind, of the products that state
+ * a cost and have one.
+ */
 export function costTables(setup: Setup, ranges: readonly PathRanges[]): CostTable[] {
   return ranges.flatMap(({ path, kindId, summary }): CostTable[] => {
     const costed = setup.products.flatMap((p) => {

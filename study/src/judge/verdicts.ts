@@ -101,7 +101,9 @@ function judgeOn(
   }
 }
 
-/** Whether the plan, or what was walked beyond it, could have settled a claim on the path that serves it best. */
+/**
+ * Whether the plan, or what was walked beyond it, could have settled a claim on the path that serves it best.
+ */
 function unsettled(
   setup: Setup,
   product: Product,

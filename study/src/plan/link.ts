@@ -1,7 +1,9 @@
 import type { PathLink, SimulatedGear } from '@urvek/core';
 import type { Product, Rig } from '@urvek/contract';
 
-/** The link of a product on a rig, for predictions; undefined until it is said what level the receiver needs. */
+/**
+ * The link of a product on a rig, for predictions; undefined until it is said what level the receiver needs.
+ */
 export const pathLinkOf = (product: Product, rig: Rig): PathLink | undefined =>
   product.sensitivityDbm === undefined
     ? undefined

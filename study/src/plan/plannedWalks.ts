@@ -19,7 +19,9 @@ export const swapEnds = (rig: Rig): Rig => ({
   unitMobileId: rig.unitFixedId,
 });
 
-/** The rigs and paths that the plan takes: those chosen, else the first rig of every product and every path. */
+/**
+ * The rigs and paths that the plan takes: those chosen, else the first rig of every product and every path.
+ */
 export function plannedRigs({ products, plan }: Setup): { product: Product; rig: Rig }[] {
   return products.flatMap((product) => {
     const chosen = plan.rigIds && product.rigs.filter((r) => plan.rigIds?.includes(r.id));
@@ -37,8 +39,9 @@ function inTurn<T extends { readonly product: Product }>(rigs: readonly T[]): T[
 }
 
 /**
- * Path by path and round by round, kind by kind, every rig in a balanced order among those that it is compared with; then, where the plan
- * wants them, each rig with its ends swapped, and the first walk of the path once more.
+ * Path by path and round by round, kind by kind, every rig in a balanced order among those that it is
+ * compared with; then, where the plan wants them, each rig with its ends swapped, and the first walk of the
+ * path once more.
  */
 export function plannedWalks(setup: Setup): Slot<PlannedWalk>[] {
   const { plan } = setup;
@@ -85,7 +88,10 @@ export interface Walked {
   readonly endReason: EndReason | undefined;
 }
 
-/** A planned walk with the walk that fills it: the one that was made for it, else finished walks of its rig in order. */
+/**
+ * A planned walk with the walk that fills it: the one that was made for it, else finished walks of its rig
+ * in order.
+ */
 export interface SlotState<W extends Walked> extends Slot<PlannedWalk> {
   readonly walk: W | undefined;
 }

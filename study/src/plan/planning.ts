@@ -47,7 +47,10 @@ export function planDaylight(setup: Setup): (Daylight & { path: SetupPath }) | u
   return path?.fixedEnd && setup.plan.day ? { ...daylight(setup.plan.day, path.fixedEnd), path } : undefined;
 }
 
-/** What cannot be done as planned. `localMinutes` turns an instant into minutes after midnight where the plan is read. */
+/**
+ * What cannot be done as planned. `localMinutes` turns an instant into minutes after midnight where the
+ * plan is read.
+ */
 export function planTroubles(setup: Setup, localMinutes: (ms: number) => number): string[] {
   const { plan } = setup;
   const times = timedPlan(setup);
@@ -101,11 +104,16 @@ export interface NextPoint {
   readonly path: SetupPath;
   readonly heldM: number;
   readonly failedM: number | undefined;
-  /** Geometric mean of hold and fail; absent when the bracket is as narrow as wanted, or nothing has failed. */
+  /**
+   * Geometric mean of hold and fail; absent when the bracket is as narrow as wanted, or nothing has failed.
+   */
   readonly nextM: number | undefined;
 }
 
-/** After each walk: between the farthest hold and the nearest fail lies the next point, until they are as near as the ratio wants. */
+/**
+ * After each walk: between the farthest hold and the nearest fail lies the next point, until they are as
+ * near as the ratio wants.
+ */
 export function nextPoints(
   setup: Setup,
   findings: readonly Finding[],

@@ -24,7 +24,9 @@ export interface StageState {
 
 const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
-/** Where a comparison stands, stage by stage. `outcomes`: walks that say something by the plan's criterion. */
+/**
+ * Where a comparison stands, stage by stage. `outcomes`: walks that say something by the plan's criterion.
+ */
 export function stageStates(setup: Setup, walks: readonly Walked[], outcomes: number): StageState[] {
   const planned = plannedWalks(setup).length;
   const filled = planState(setup, walks).filter((s) => s.walk).length;

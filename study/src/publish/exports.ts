@@ -250,7 +250,9 @@ export const readingsCsv = (findings: readonly Finding[]): string =>
     ),
   );
 
-/** A path that knows its coordinate, with its checkpoints and the marks of its walks; undefined without one. */
+/**
+ * A path that knows its coordinate, with its checkpoints and the marks of its walks; undefined without one.
+ */
 export function routeFileOf(path: SetupPath, findings: readonly Finding[] = []): RouteFile | undefined {
   const { fixedEnd } = path;
   if (!fixedEnd) return undefined;

@@ -3,7 +3,10 @@ import type { DerivedEntry } from '../results/findings.ts';
 import { Study } from '../study.ts';
 import { LEFT_OUT, withhold, withoutWords } from './withhold.ts';
 
-/** A comparison as it may leave: without what its report withholds. Figures stay: what was worked out is not worked out anew. */
+/**
+ * A comparison as it may leave: without what its report withholds. Figures stay: what was worked out is not
+ * worked out anew.
+ */
 export function leavingStudy(
   comparison: Comparison,
   entries: readonly DerivedEntry[],

@@ -34,8 +34,8 @@ export function withoutWords<T>(value: T, words: readonly string[]): { value: T;
 }
 
 /**
- * A comparison without what is to stay private, and what was left out. Ids and figures stay, so that findings are the same; device
- * locations go with the coordinates, for they are coordinates.
+ * A comparison without what is to stay private, and what was left out. Ids and figures stay, so that
+ * findings are the same; device locations go with the coordinates, for they are coordinates.
  */
 export function withhold(
   file: Interchange,

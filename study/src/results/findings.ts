@@ -27,7 +27,10 @@ export const deriveEntry = (setup: Setup, { header, log }: StoredWalk): DerivedE
   return { header, derived: path && deriveWalk(log, path) };
 };
 
-/** Walks in order of their start, numbered within product and path; those of a product or path since removed are left out. */
+/**
+ * Walks in order of their start, numbered within product and path; those of a product or path since removed
+ * are left out.
+ */
 export function nameFindings(setup: Setup, entries: readonly DerivedEntry[]): Finding[] {
   const counts = new Map<string, number>();
   const products = new Map(setup.products.map((p) => [p.id, p]));
@@ -68,7 +71,10 @@ export function unitsWalked(product: Product, findings: readonly Pick<Finding, '
   return new Set(product.rigs.filter((r) => rigs.has(r.id)).map((r) => r.unitMobileId)).size;
 }
 
-/** The method whose scale error is the greatest among the marks of some walks: it is common to them and does not average out. */
+/**
+ * The method whose scale error is the greatest among the marks of some walks: it is common to them and does
+ * not average out.
+ */
 export function scaleOfMarks(walks: readonly { readonly methods: readonly DistanceMethod[] }[]): {
   readonly method: DistanceMethod | undefined;
   readonly scale: number;

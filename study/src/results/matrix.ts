@@ -23,7 +23,9 @@ export interface CheckpointMatrix {
   readonly oneWay: readonly OneWayLink[];
 }
 
-/** Grades called at checkpoints: products × checkpoints × directions, with the links that work one way only. */
+/**
+ * Grades called at checkpoints: products × checkpoints × directions, with the links that work one way only.
+ */
 export function checkpointMatrix(range: PathRanges): CheckpointMatrix {
   const calls = range.findings.flatMap((f) =>
     f.directions.flatMap((d) => d.trace.calls.map((c) => ({ ...c, product: f.product }))),

@@ -72,7 +72,10 @@ export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): 
   reconnections: finding.trace.reconnections,
 });
 
-/** Paths are estimated apart, and kinds: an advantage in the open says nothing about the shed, a remote nothing about a microphone. */
+/**
+ * Paths are estimated apart, and kinds: an advantage in the open says nothing about the shed, a remote
+ * nothing about a microphone.
+ */
 export function rangesByPath(
   setup: Setup,
   findings: readonly Finding[],
@@ -149,7 +152,10 @@ export function walkRows(
   });
 }
 
-/** The rows of the walk-interval file: what the command line fits again. Units stand in it where a product has two. */
+/**
+ * The rows of the walk-interval file: what the command line fits again. Units stand in it where a product
+ * has two.
+ */
 export function intervalRows(
   setup: Setup,
   findings: readonly Finding[],

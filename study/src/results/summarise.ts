@@ -5,8 +5,8 @@ import { memoised } from '../memo.ts';
 const MOST = 400;
 
 /**
- * Estimates of some walks, worked out once for the same walks: needs, claims, audits and stages ask for the same cells
- * again and again, and one walk more changes only its own.
+ * Estimates of some walks, worked out once for the same walks: needs, claims, audits and stages ask for the
+ * same cells again and again, and one walk more changes only its own.
  */
 export const summarise: (walks: readonly WalkInterval[]) => RangeSummary = memoised(
   (walks) =>

@@ -18,7 +18,10 @@ export interface ThroughputFinding {
   readonly rows: readonly NetworkedRow[];
   readonly curve: readonly ThroughputRow[];
   readonly cap: Cap | undefined;
-  /** Band, channel or access point changed in mid-walk so often, less one: each part has its own curve, the first is shown. */
+  /**
+   * Band, channel or access point changed in mid-walk so often, less one: each part has its own curve, the
+   * first is shown.
+   */
   readonly networks: number;
 }
 

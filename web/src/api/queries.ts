@@ -46,7 +46,10 @@ export const studies = (): Comlink.Remote<StudyWorker> =>
     new Worker(new URL('../workers/study.worker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** What this device has of a comparison's finished walks, in a word that changes when it does, and how much of all was sent. */
+/**
+ * What this device has of a comparison's finished walks, in a word that changes when it does, and how much
+ * of all was sent.
+ */
 const localState = (comparisonId: string) => async (): Promise<{ state: string; sent: number }> => ({
   state: (await fieldLog.walks.where({ comparisonId }).toArray())
     // A walk under way is followed by its own screen; the study takes it in when it ends.
@@ -105,13 +108,19 @@ function built({ key, comparison }: MadeFrom): Promise<void> {
   return building?.done ?? Promise.resolve();
 }
 
-/** What was answered before stands until the next is there: for the same comparison and the same kind of question. */
+/**
+ * What was answered before stands until the next is there: for the same comparison and the same kind of
+ * question.
+ */
 const keepFor =
   (id: string, length: number) =>
   <T>(before: T | undefined, query?: { readonly queryKey: readonly unknown[] }): T | undefined =>
     query?.queryKey[1] === id && query.queryKey.length === length ? before : undefined;
 
-/** An answer of the study, by a name for what is asked; kept until what it was made from changes, and shown until the next is there. */
+/**
+ * An answer of the study, by a name for what is asked; kept until what it was made from changes, and shown
+ * until the next is there.
+ */
 export function useStudy<T>(
   { of, madeFrom }: Asked,
   question: readonly unknown[],

@@ -118,8 +118,8 @@ export function Stage({
 }
 
 /**
- * Waits for the workspace, and shows what went wrong when it does not come. While the plan is blind and its walks are
- * not all in, stages see letters for names; `open` is for those that set up and keep the key.
+ * Waits for the workspace, and shows what went wrong when it does not come. While the plan is blind and its
+ * walks are not all in, stages see letters for names; `open` is for those that set up and keep the key.
  */
 export function WithWorkspace({
   open = false,

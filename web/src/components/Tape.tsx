@@ -17,7 +17,10 @@ export function useWidth(least: number): [RefObject<HTMLDivElement | null>, numb
   return [place, width];
 }
 
-/** The tape at the width of its place, in the reader's unit. `onHover`: metres under the pointer, absent when it leaves. */
+/**
+ * The tape at the width of its place, in the reader's unit. `onHover`: metres under the pointer, absent
+ * when it leaves.
+ */
 export function Tape({
   onPoint,
   onHover,

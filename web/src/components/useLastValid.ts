@@ -1,6 +1,9 @@
 import { useState } from 'react';
 
-/** The newest value that was valid: what is half typed must not take the picture away. Undefined until there was one. */
+/**
+ * The newest value that was valid: what is half typed must not take the picture away. Undefined until there
+ * was one.
+ */
 export function useLastValid<T>(value: T, valid: boolean): T | undefined {
   const key = JSON.stringify(value);
   const [kept, setKept] = useState<{ key: string; value: T }>();

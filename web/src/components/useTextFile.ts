@@ -1,8 +1,8 @@
 import { useState, type ChangeEvent } from 'react';
 
 /**
- * A file chosen by the user, read as text and handed on. What `read` throws of the kinds it expects is shown in words
- * that say what happened and what was kept.
+ * A file chosen by the user, read as text and handed on. What `read` throws of the kinds it expects is
+ * shown in words that say what happened and what was kept.
  */
 export function useTextFile(
   read: (name: string, text: string) => void,

@@ -87,8 +87,9 @@ class FieldLog extends Dexie {
   }
 
   /**
-   * A log that was kept alone turns out to be the other end's of a walk: its events go over to that walk, in their order, with all
-   * that their clocks said. Its beginning becomes the joining, its end a note. Only what has not been sent can go over.
+   * A log that was kept alone turns out to be the other end's of a walk: its events go over to that walk,
+   * in their order, with all that their clocks said. Its beginning becomes the joining, its end a note.
+   * Only what has not been sent can go over.
    */
   async goOver(walkId: string, header: WalkHeader, joined: EventBodies['joined']): Promise<void> {
     await this.transaction('rw', this.walks, this.events, async () => {

@@ -16,7 +16,8 @@ precacheAndRoute(self.__WB_MANIFEST);
 cleanupOutdatedCaches();
 // Any address of the application is the application, network or not; the base's answers are not.
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api/] }));
-// Comparisons and walks as last seen, when the base is out of reach. What is written goes through the field log alone.
+// Comparisons and walks as last seen, when the base is out of reach. What is written goes through the field
+// log alone.
 registerRoute(
   ({ url, request }) =>
     request.method === 'GET' &&

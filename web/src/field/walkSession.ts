@@ -29,8 +29,8 @@ export interface SessionView {
 }
 
 /**
- * A walk under way, without a screen: entries are kept in their order and folded into what must be known to log on, at
- * the same cost at entry 30,000 as at entry 10. Screens subscribe to it.
+ * A walk under way, without a screen: entries are kept in their order and folded into what must be known to
+ * log on, at the same cost at entry 30,000 as at entry 10. Screens subscribe to it.
  */
 export class WalkSession {
   private readonly log: WalkEvent[] = [];
@@ -48,7 +48,10 @@ export class WalkSession {
     });
   }
 
-  /** Kept in the order in which it was asked for. @throws what the device says when it does not keep it; then nothing has changed. */
+  /**
+   * Kept in the order in which it was asked for. @throws what the device says when it does not keep it;
+   * then nothing has changed.
+   */
   append<K extends EventKind>(kind: K, body: EventBodies[K], time: EventTime): Promise<WalkEvent> {
     const kept = this.chain.then(async () => {
       const event = await this.keeper.append(this.walkId, kind, body, time);

@@ -24,7 +24,10 @@ export interface AtBase {
   readonly tag: string;
 }
 
-/** What the base has worked out of a comparison, page by page. @throws when it is out of reach and was never seen. */
+/**
+ * What the base has worked out of a comparison, page by page. @throws when it is out of reach and was never
+ * seen.
+ */
 export async function entriesAtBase(id: string): Promise<AtBase> {
   const entries = new Map<string, DerivedEntry>();
   const tags: string[] = [];

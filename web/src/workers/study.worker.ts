@@ -21,7 +21,10 @@ import * as Comlink from 'comlink';
 import { format } from 'date-fns';
 import { entriesAtBase, withThisDevice, type AtBase } from './entries.ts';
 
-/** Which study: a comparison, as it is sealed while its plan is blind, or as whoever sets it up and keeps the key sees it. */
+/**
+ * Which study: a comparison, as it is sealed while its plan is blind, or as whoever sets it up and keeps
+ * the key sees it.
+ */
 export interface Of {
   readonly id: string;
   readonly open: boolean;
@@ -57,7 +60,10 @@ const studyOf = ({ id, open }: Of): Study => {
 };
 
 const api = {
-  /** Fetches what the base has worked out; what did not change is not sent again. Out of reach, what is here stands. Says which state it is. */
+  /**
+   * Fetches what the base has worked out; what did not change is not sent again. Out of reach, what is here
+   * stands. Says which state it is.
+   */
   async fetchBase(id: string): Promise<string> {
     const found = await entriesAtBase(id).catch(() => undefined);
     if (found) atBase.set(id, found);

@@ -1,8 +1,9 @@
 import type { ConsistencyRule, Quoted } from './entered.ts';
 
 /**
- * Bounds of the mean of n figures of which the best and the spread (best less worst) are known: one is the worst, one
- * the best, and the others lie between. With three, best 105 and spread 5: from 101.67 to 103.33.
+ * Bounds of the mean of n figures of which the best and the spread (best less worst) are known: one is the
+ * worst, one the best, and the others lie between. With three, best 105 and spread 5: from 101.67 to
+ * 103.33.
  * @throws RangeError unless n is a whole number from 1 and the spread is not negative.
  */
 export function meanBounds(n: number, best: number, spread: number): readonly [number, number] {

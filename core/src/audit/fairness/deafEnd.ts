@@ -4,7 +4,10 @@ const ENDS = ['fixed end', 'mobile end'] as const;
 /** One point can be a fade; two are an end. */
 const POINTS = 2;
 
-/** At several points one end is heard and does not hear: a deaf receiver there, or a weak transmitter at the other. */
+/**
+ * At several points one end is heard and does not hear: a deaf receiver there, or a weak transmitter at the
+ * other.
+ */
 export const deafEnd: AuditRule = {
   id: 'deaf-end',
   title: 'The link works one way only',

@@ -11,7 +11,10 @@ const ENDS = [
   ['mobile end', 'heightMobileM'],
 ] as const;
 
-/** Both ends of both products at one height, within 0.2 m, and no lower than 1.5 m. Two rays beyond the break point: 20 log10 of the ratio. */
+/**
+ * Both ends of both products at one height, within 0.2 m, and no lower than 1.5 m. Two rays beyond the
+ * break point: 20 log10 of the ratio.
+ */
 export const heights: AuditRule = {
   id: 'heights',
   title: 'Heights differ',

@@ -1,6 +1,9 @@
 import { NOT_KNOWN, type AuditCase, type AuditRule } from '../case/auditCase.ts';
 
-/** For each round, who was walked first: rounds of the plan, else the first walks of all, the second walks of all, and so on. */
+/**
+ * For each round, who was walked first: rounds of the plan, else the first walks of all, the second walks
+ * of all, and so on.
+ */
 function firstOfRounds({ products }: AuditCase): string[] {
   const walks = products.flatMap((p) =>
     p.walks
@@ -14,7 +17,10 @@ function firstOfRounds({ products }: AuditCase): string[] {
   });
 }
 
-/** Batteries, weather and the tester's ear change over a day: who always leads, or never, gets other days than the rest. */
+/**
+ * Batteries, weather and the tester's ear change over a day: who always leads, or never, gets other days
+ * than the rest.
+ */
 export const order: AuditRule = {
   id: 'order',
   title: 'One product always led',

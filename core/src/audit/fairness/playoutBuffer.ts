@@ -5,7 +5,10 @@ import { idsOf, middle, pairsOf } from '../case/pairs.ts';
 /** Half a second is 0.7 m of walking. */
 const ALIKE_S = 0.5;
 
-/** A buffer plays on after the link is gone: positions are corrected by it, and are no better than it is known. */
+/**
+ * A buffer plays on after the link is gone: positions are corrected by it, and are no better than it is
+ * known.
+ */
 export const playoutBuffer: AuditRule = {
   id: 'playout',
   title: 'Playout delays differ',

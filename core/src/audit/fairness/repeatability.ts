@@ -1,7 +1,9 @@
 import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
 import { logPlace, pairsOf } from '../case/pairs.ts';
 
-/** The same setting walked again differs by as much as the products do: then the day may be what was measured. */
+/**
+ * The same setting walked again differs by as much as the products do: then the day may be what was measured.
+ */
 export const repeatability: AuditRule = {
   id: 'repeatability',
   title: 'The repeat differs as much as the products',

@@ -3,7 +3,10 @@ import { pairsOf, stepOf } from '../case/pairs.ts';
 
 const percent = (ratio: number): string => `${(100 * (ratio - 1)).toFixed(0)} %`;
 
-/** Marks farther apart than a difference that is said to be there: it was not seen but interpolated. A claim smaller than the step cannot be settled either. */
+/**
+ * Marks farther apart than a difference that is said to be there: it was not seen but interpolated. A claim
+ * smaller than the step cannot be settled either.
+ */
 export const stepAgainstDifference: AuditRule = {
   id: 'step',
   title: 'Steps wider than the difference',

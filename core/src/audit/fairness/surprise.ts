@@ -3,14 +3,20 @@ import { studentQuantile } from '../../numeric/student.ts';
 import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
 import { logPlace } from '../case/pairs.ts';
 
-/** A walk surprises when it lies outside what the others let expect of one more, but for one time in a thousand. */
+/**
+ * A walk surprises when it lies outside what the others let expect of one more, but for one time in a
+ * thousand.
+ */
 const EXPECTED = 0.999;
 /** Walks of one setting vary by a few per cent in any case, s.d. of ln. */
 const LEAST_SD = 0.03;
 /** Fewer others say nothing of their spread. */
 const LEAST_OTHERS = 3;
 
-/** The last walk of a product surprises, and it was left at that. Prediction interval of one more of a normal sample, in ln distance. */
+/**
+ * The last walk of a product surprises, and it was left at that. Prediction interval of one more of a
+ * normal sample, in ln distance.
+ */
 export const surprise: AuditRule = {
   id: 'surprise',
   title: 'A surprise was not measured again',

@@ -61,7 +61,10 @@ function centred(rows: readonly TrialRow[]): Centred {
   };
 }
 
-/** Log-likelihood with Firth's penalty ½ ln|I| (D. Firth, Biometrika 80 (1993)), its modified score, and the information. */
+/**
+ * Log-likelihood with Firth's penalty ½ ln|I| (D. Firth, Biometrika 80 (1993)), its modified score, and the
+ * information.
+ */
 function stateAt({ x, n, k }: Centred, [b0, b1]: Pair): State {
   let [value, i00, i01, i11] = [0, 0, 0, 0];
   const p = new Float64Array(x.length);
@@ -101,7 +104,10 @@ const scoring = ({ score: [s0, s1], information: [a, b, c] }: State): Pair => {
   return [(c * s0 - b * s1) / det, (a * s1 - b * s0) / det];
 };
 
-/** Newton's step, the second derivative of the penalised likelihood taken by differences of its score; undefined when it does not lead upwards. */
+/**
+ * Newton's step, the second derivative of the penalised likelihood taken by differences of its score;
+ * undefined when it does not lead upwards.
+ */
 function newton(data: Centred, [b0, b1]: Pair, { score: [s0, s1] }: State): Pair | undefined {
   const h = 1e-5;
   const [right, up] = [stateAt(data, [b0 + h, b1]).score, stateAt(data, [b0, b1 + h]).score];
@@ -131,7 +137,9 @@ function climb(data: Centred, start: Pair, settled: number): { at: Pair; state: 
   return { at, state };
 }
 
-/** Greatest value along a line: where the slope changes its sign, bracketed by growing steps and closed in on. */
+/**
+ * Greatest value along a line: where the slope changes its sign, bracketed by growing steps and closed in on.
+ */
 function topAlong(data: Centred, [b0, b1]: Pair, [u, v]: Pair): number {
   let best = -Infinity;
   const slopeAt = (t: number): number => {
@@ -169,9 +177,9 @@ export function separationOf(rows: readonly TrialRow[]): Separation {
 }
 
 /**
- * logit P(answered) = b0 + b1 ln d, penalised: finite under separation too, which is the rule with few checkpoints.
- * Undefined when all presses were made at one distance. `start`: a fit of like rows, to begin from; `settled`: what
- * may be left to gain.
+ * logit P(answered) = b0 + b1 ln d, penalised: finite under separation too, which is the rule with few
+ * checkpoints. Undefined when all presses were made at one distance. `start`: a fit of like rows, to begin
+ * from; `settled`: what may be left to gain.
  */
 export function firth(
   rows: readonly TrialRow[],
@@ -229,7 +237,10 @@ export function firthCoefficientInterval(
   };
 }
 
-/** Where a profile falls to the floor, going from its top in steps of `step`, growing; undefined when it does not. */
+/**
+ * Where a profile falls to the floor, going from its top in steps of `step`, growing; undefined when it
+ * does not.
+ */
 function crossing(
   profile: (value: number) => number,
   top: number,
@@ -249,10 +260,16 @@ function crossing(
   }
 }
 
-/** How far, in ln distance from the estimate, an end is looked for; beyond a factor of e¹² it is called unbounded. */
+/**
+ * How far, in ln distance from the estimate, an end is looked for; beyond a factor of e¹² it is called
+ * unbounded.
+ */
 const FAR = 12;
 
-/** Distance at which a share p of presses is answered, with its profile-penalised interval, and the delta interval beside it for checking. */
+/**
+ * Distance at which a share p of presses is answered, with its profile-penalised interval, and the delta
+ * interval beside it for checking.
+ */
 export function distanceOf(rows: readonly TrialRow[], fit: FirthFit, p: number): TrialDistance {
   if (!(p > 0 && p < 1)) throw new RangeError(`invalid p: ${p}`);
   const data = centred(rows);

@@ -51,8 +51,8 @@ export interface ReadBackScore {
 }
 
 /**
- * Words right by minimal edit distance (V. I. Levenshtein 1966, on words): of the cheapest ways to turn what was heard into
- * what was sent, the one that keeps the most words. Extra words cost no right one.
+ * Words right by minimal edit distance (V. I. Levenshtein 1966, on words): of the cheapest ways to turn
+ * what was heard into what was sent, the one that keeps the most words. Extra words cost no right one.
  */
 export function scoreReadBack(sent: string, heard: string): ReadBackScore {
   const [a, b] = [words(sent), words(heard)];

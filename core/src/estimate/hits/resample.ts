@@ -11,8 +11,9 @@ export interface TrialWalk {
 export const LEAST_WALKS = 3;
 
 /**
- * Percentile interval of a distance when the walks, not the presses, are drawn again with replacement: presses at one
- * stand share a fade (B. Efron, Ann. Statist. 7 (1979)). Undefined from fewer than three walks.
+ * Percentile interval of a distance when the walks, not the presses, are drawn again with replacement:
+ * presses at one stand share a fade (B. Efron, Ann. Statist. 7 (1979)). Undefined from fewer than three
+ * walks.
  */
 export function resampledDistance(
   walks: readonly TrialWalk[],

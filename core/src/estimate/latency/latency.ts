@@ -7,7 +7,10 @@ export type LatencyMethod = (typeof LATENCY_METHODS)[number];
 /** A latency with its 95 % half-width, s, and the resolution of its method. */
 export interface Latency {
   readonly latencyS: number;
-  /** Half-width of the 95 % interval from the scatter of the readings, resolution in quadrature; one reading has its resolution only. */
+  /**
+   * Half-width of the 95 % interval from the scatter of the readings, resolution in quadrature; one reading
+   * has its resolution only.
+   */
   readonly halfWidthS: number;
   readonly resolutionS: number;
   readonly readings: number;
@@ -30,8 +33,8 @@ function withScatter(values: readonly number[], resolutionS: number, baselineS: 
 }
 
 /**
- * Frames counted between an act and its picture: frame count × frame time, each end known to half a frame, so that one
- * count is good to ± one frame. At 24 fps a frame lasts 41.667 ms.
+ * Frames counted between an act and its picture: frame count × frame time, each end known to half a frame,
+ * so that one count is good to ± one frame. At 24 fps a frame lasts 41.667 ms.
  * @throws RangeError for a rate or count that is none.
  */
 export function latencyOfFrames(counts: readonly number[], framesPerS: number, baselineS = 0): Latency {
@@ -60,8 +63,8 @@ export interface ClockChain {
 }
 
 /**
- * A filmed clock: the difference of two readings in one picture, less the wired baseline of the same chain. A screen
- * shows the past by up to one refresh at each end.
+ * A filmed clock: the difference of two readings in one picture, less the wired baseline of the same chain.
+ * A screen shows the past by up to one refresh at each end.
  * @throws LatencyRefused where the chain's own delay and refresh exceed what is to be measured.
  */
 export function latencyOfClock(

@@ -8,8 +8,8 @@ export interface ClapDistances {
 }
 
 /**
- * By how much the second track lags the first, s: peak of their cross-correlation, refined by a parabola through its
- * neighbours, less the time that sound took to each microphone.
+ * By how much the second track lags the first, s: peak of their cross-correlation, refined by a parabola
+ * through its neighbours, less the time that sound took to each microphone.
  * @throws RangeError unless both tracks have as many samples as the greatest lag wants.
  */
 export function trackOffsetS(

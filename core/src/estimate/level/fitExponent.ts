@@ -1,7 +1,10 @@
 import { maximise } from '../../numeric/maximise.ts';
 import { evaluate, likelihoodData } from '../range/likelihood.ts';
 
-/** A reading of level at a distance; `lost`: nothing was received, so that the level lay below the sensitivity. */
+/**
+ * A reading of level at a distance; `lost`: nothing was received, so that the level lay below the
+ * sensitivity.
+ */
 export type LevelReading =
   | { readonly distanceM: number; readonly levelDbm: number }
   | { readonly distanceM: number; readonly lost: true };
@@ -17,11 +20,11 @@ export interface ExponentFit {
 }
 
 /**
- * Path-loss exponent and shadowing from logged levels: level = L₀ − 10γ log10(d/d₀) + N(0, σ), by maximum likelihood
- * with readings lost at the sensitivity as left-censored (J. Tobin, Econometrica 26 (1958)); leaving them out makes γ
- * too low. d₀ is the geometric mean of the distances, so that level and slope are nearly uncorrelated.
- * Undefined when fewer than three readings have a level, when all distances are one, or when the levels do not bound the
- * shadowing from below (they lie on one line).
+ * Path-loss exponent and shadowing from logged levels: level = L₀ − 10γ log10(d/d₀) + N(0, σ), by maximum
+ * likelihood with readings lost at the sensitivity as left-censored (J. Tobin, Econometrica 26 (1958));
+ * leaving them out makes γ too low. d₀ is the geometric mean of the distances, so that level and slope are
+ * nearly uncorrelated. Undefined when fewer than three readings have a level, when all distances are one,
+ * or when the levels do not bound the shadowing from below (they lie on one line).
  */
 export function fitExponent(
   readings: readonly LevelReading[],

@@ -22,8 +22,9 @@ function secondsIn(stretch: Trace['stretches'][number], fromM: number, toM: numb
 }
 
 /**
- * Availability on the way out in bins of `binM`. Each walk gives one share a bin; their mean has Wilson's interval for so
- * many of so many walks: cautious, since a share between 0 and 1 scatters less than a yes or no.
+ * Availability on the way out in bins of `binM`. Each walk gives one share a bin; their mean has Wilson's
+ * interval for so many of so many walks: cautious, since a share between 0 and 1 scatters less than a yes
+ * or no.
  */
 export function availability(traces: readonly Trace[], lengthM: number, binM: number): AvailabilityBin[] {
   if (!(binM > 0)) throw new RangeError(`invalid binM: ${binM}`);

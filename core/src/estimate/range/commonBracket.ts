@@ -2,10 +2,11 @@ import type { Cell } from './cells.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 
 /**
- * Whether one set of locations (a product effect plus a path effect) lies inside every walk's bracket, ends included.
- * Then the likelihood rises all the way to σ → 0, and σ is not estimable. (For brackets that only touch, the limit is
- * that of a probit on the touching sides, and no finite σ reaches it either.)
- * low ≤ product + path ≤ high is a system of difference constraints, feasible unless Bellman-Ford finds a negative cycle.
+ * Whether one set of locations (a product effect plus a path effect) lies inside every walk's bracket, ends
+ * included. Then the likelihood rises all the way to σ → 0, and σ is not estimable. (For brackets that only
+ * touch, the limit is that of a probit on the touching sides, and no finite σ reaches it either.) low ≤
+ * product + path ≤ high is a system of difference constraints, feasible unless Bellman-Ford finds a
+ * negative cycle.
  */
 export function oneBracketFitsAll(cells: readonly Cell[]): boolean {
   const distance = new Map<string, number>();

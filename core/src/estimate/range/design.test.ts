@@ -121,7 +121,8 @@ describe('designs beyond product and path', () => {
 });
 
 describe('known truth', () => {
-  // The full table is the bench's; here two cells with loose bounds: 400 sets have a standard error of 1.1 points.
+  // The full table is the bench's; here two cells with loose bounds: 400 sets have a standard error of 1.1
+  // points.
   test.each([
     [{ walksEach: 5, sigma: 0.25, stepRatio: 1.05, censoredShare: 0, ratio: 1.2 }],
     [{ walksEach: 5, sigma: 0.1, stepRatio: 1.25, censoredShare: 0, ratio: 1.2 }],

@@ -11,9 +11,9 @@ export const modelSurvival = ({ medianM, sigma }: LognormalCurve, distanceM: num
   distanceM <= 0 ? 1 : Math.exp(logNormalCdf(-Math.log(distanceM / medianM) / sigma));
 
 /**
- * Greatest distance between the model and the band that the steps leave open. Beyond 1.36/√n, Kolmogorov's 95 % point for
- * exact distances and a known curve, model and walks disagree plainly (a rule of thumb here: censoring and fitting both
- * make it smaller).
+ * Greatest distance between the model and the band that the steps leave open. Beyond 1.36/√n, Kolmogorov's
+ * 95 % point for exact distances and a known curve, model and walks disagree plainly (a rule of thumb here:
+ * censoring and fitting both make it smaller).
  */
 export function disagreement(
   curve: LognormalCurve,

@@ -16,7 +16,8 @@ const { jStat } = jstat as unknown as {
 test('the normal distribution agrees with jstat in the middle and with tables in the tails', () => {
   for (let z = -5; z <= 5; z += 0.37)
     expect(Math.exp(logNormalCdf(z))).toBeCloseTo(jStat.normal.cdf(z, 0, 1), 12);
-  // Abramowitz and Stegun, table 26.2: -log10 Q(x) = 44.10827 at x = 14 and 197.30921 at x = 30 (from memory).
+  // Abramowitz and Stegun, table 26.2: -log10 Q(x) = 44.10827 at x = 14 and 197.30921 at x = 30 (from
+  // memory).
   expect(-logNormalCdf(-30) / Math.LN10).toBeCloseTo(197.30921, 4);
   expect(-logNormalCdf(-14) / Math.LN10).toBeCloseTo(44.10827, 4);
 });

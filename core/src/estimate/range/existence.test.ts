@@ -111,7 +111,8 @@ describe('what can be estimated', () => {
   test('one bracket fits all if and only if some choice of effects does, tried on a grid', () => {
     fc.assert(
       fc.property(fc.array(walk, { minLength: 1, maxLength: 6 }), (walks) => {
-        // Whole-number ends make whole-number solutions enough (difference constraints are totally unimodular).
+        // Whole-number ends make whole-number solutions enough (difference constraints are totally
+        // unimodular).
         const range = Array.from({ length: 41 }, (_, i) => i - 20);
         const fits = (effects: Record<string, number>): boolean =>
           walks.every((w) => {

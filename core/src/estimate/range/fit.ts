@@ -10,7 +10,10 @@ export interface RangeFit {
   readonly model: RangeModel;
   readonly beta: readonly number[];
   readonly sigma: number;
-  /** Log-likelihood as a density of metres where a row is exact (it holds −ln d, as survival packages report it). */
+  /**
+   * Log-likelihood as a density of metres where a row is exact (it holds −ln d, as survival packages report
+   * it).
+   */
   readonly loglik: number;
   /** The same without the −ln d: what profiles are compared with. */
   readonly logLikelihood: number;
@@ -70,8 +73,8 @@ const degenerateReason = (rows: readonly WalkInterval[]): string =>
     : 'one bracket fits every walk: the spread between walks cannot be told from none';
 
 /**
- * From a point at the supremum, where σ is next to nothing, back along its ray (the locations stay) to where the
- * likelihood begins to fall: from there Newton's method goes anywhere, from the supremum nowhere.
+ * From a point at the supremum, where σ is next to nothing, back along its ray (the locations stay) to
+ * where the likelihood begins to fall: from there Newton's method goes anywhere, from the supremum nowhere.
  */
 function withdrawn(data: LikelihoodData, at: Float64Array, supremum: number): Float64Array {
   let near = at;
@@ -85,7 +88,10 @@ function withdrawn(data: LikelihoodData, at: Float64Array, supremum: number): Fl
 /** No start has a smaller spread: the likelihood must be finite there. */
 const LEAST_START_SIGMA = 0.05;
 
-/** Least squares through the middles of the brackets, and the spread about it: near enough for Newton's method. */
+/**
+ * Least squares through the middles of the brackets, and the spread about it: near enough for Newton's
+ * method.
+ */
 function startOf({ low, high, count, starts, design, columns }: LikelihoodData): Float64Array {
   const normal = new Float64Array(columns * columns);
   const right = new Float64Array(columns);
@@ -121,8 +127,8 @@ function startOf({ low, high, count, starts, design, columns }: LikelihoodData):
 }
 
 /**
- * From the Hessian in (δ, τ) to the covariance of (β, ln σ): information JᵀHJ with δ = β/σ, τ = 1/σ. The gradient is
- * zero at the maximum, so that no second derivative of the map enters.
+ * From the Hessian in (δ, τ) to the covariance of (β, ln σ): information JᵀHJ with δ = β/σ, τ = 1/σ. The
+ * gradient is zero at the maximum, so that no second derivative of the map enters.
  */
 function covarianceAt(at: Float64Array, hessian: Float64Array): number[][] {
   const size = at.length;

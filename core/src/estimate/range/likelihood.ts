@@ -2,9 +2,9 @@ import type { Evaluation } from '../../numeric/evaluation.ts';
 import { addTerm, emptySums, takeProduct } from './walkTerm.ts';
 
 /**
- * Interval data in the form the likelihood wants: ln distances, centred, sorted into groups of rows that share a design
- * row (a cell: one product on one path), equal rows of a group once, with their count.
- * Rows of group g are `starts[g]` to `starts[g + 1]`; its design row is `design[g · columns …]`.
+ * Interval data in the form the likelihood wants: ln distances, centred, sorted into groups of rows that
+ * share a design row (a cell: one product on one path), equal rows of a group once, with their count. Rows
+ * of group g are `starts[g]` to `starts[g + 1]`; its design row is `design[g · columns …]`.
  */
 export interface LikelihoodData {
   readonly low: Float64Array;
@@ -66,9 +66,9 @@ const ascending = (x: ArrayLike<number>, i: number, j: number): number => {
 };
 
 /**
- * Σ ln[Φ(τ·high − xδ) − Φ(τ·low − xδ)], with densities for exact rows; concave in the parameters (δ₁ … δₚ, τ), δ = β/σ,
- * τ = 1/σ. Gradient and Hessian (row-major, full) are exact. Within a group only (η, τ) matter, η = xδ: its rows are
- * summed in those two, and spread over the parameters once.
+ * Σ ln[Φ(τ·high − xδ) − Φ(τ·low − xδ)], with densities for exact rows; concave in the parameters (δ₁ … δₚ,
+ * τ), δ = β/σ, τ = 1/σ. Gradient and Hessian (row-major, full) are exact. Within a group only (η, τ)
+ * matter, η = xδ: its rows are summed in those two, and spread over the parameters once.
  */
 export function evaluate(data: LikelihoodData, parameters: Float64Array): Evaluation {
   const { low, high, count, starts, design, columns } = data;

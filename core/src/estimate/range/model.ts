@@ -6,11 +6,12 @@ import { likelihoodData, type LikelihoodData } from './likelihood.ts';
 /**
  * The additive model ln D = product + path + σZ, cut down to what the walks can tell.
  *
- * Existence. Take products and paths as nodes. A walk with a hold and a fail ties its product to its path from both
- * sides, a right-censored one from below only, a left-censored one from above only. A direction in which the
- * likelihood never falls is a potential that rises along no edge; it is constant exactly on the strongly connected
- * components of that graph. So a difference between two nodes is estimable if and only if they share a component,
- * and walks between components add nothing at the supremum (their probability goes to one).
+ * Existence. Take products and paths as nodes. A walk with a hold and a fail ties its product to its path
+ * from both sides, a right-censored one from below only, a left-censored one from above only. A direction
+ * in which the likelihood never falls is a potential that rises along no edge; it is constant exactly on
+ * the strongly connected components of that graph. So a difference between two nodes is estimable if and
+ * only if they share a component, and walks between components add nothing at the supremum (their
+ * probability goes to one).
  */
 export interface RangeModel {
   readonly productLevels: readonly string[];
@@ -22,7 +23,10 @@ export interface RangeModel {
   readonly data: LikelihoodData;
   /** ln metres taken off before fitting; cell predictors have it added again. */
   readonly centre: number;
-  /** Weights on the parameters for ln median of a cell, or for ln ratio of two levels; undefined: not estimable. */
+  /**
+   * Weights on the parameters for ln median of a cell, or for ln ratio of two levels; undefined: not
+   * estimable.
+   */
   cell(product: string, path: string): number[] | undefined;
   productDifference(numerator: string, denominator: string): number[] | undefined;
   pathDifference(numerator: string, denominator: string): number[] | undefined;
@@ -123,7 +127,9 @@ function known(index: ReadonlyMap<string, number>, level: string, what: string):
 const mean = (values: readonly number[]): number =>
   values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length;
 
-/** One column a node, but for the first path of each component, which is its zero; lone nodes have none (-1). */
+/**
+ * One column a node, but for the first path of each component, which is its zero; lone nodes have none (-1).
+ */
 function columnsOf(component: readonly number[], products: number, paths: number): number[] {
   const size = new Map<number, number>();
   for (const c of component) size.set(c, (size.get(c) ?? 0) + 1);

@@ -17,11 +17,11 @@ export interface ProfileInterval {
 const FAR = 12;
 
 /**
- * Profile-likelihood interval, calibrated for few walks: the drop n·ln(1 + t²/(n − p)) in place of χ², with t the
- * two-sided quantile of Student's t on n − p degrees of freedom, p location parameters. Exact for location contrasts
- * of uncensored normal data: there 2(ℓ̂ − ℓ(θ)) = n·ln(1 + T²/(n − p)). Brackets that are coarse against the spread between
- * walks raise the drop (see coarseness).
- * Undefined (absent) for n ≤ p, or where the likelihood has no bound.
+ * Profile-likelihood interval, calibrated for few walks: the drop n·ln(1 + t²/(n − p)) in place of χ², with
+ * t the two-sided quantile of Student's t on n − p degrees of freedom, p location parameters. Exact for
+ * location contrasts of uncensored normal data: there 2(ℓ̂ − ℓ(θ)) = n·ln(1 + T²/(n − p)). Brackets that
+ * are coarse against the spread between walks raise the drop (see coarseness). Undefined (absent) for n ≤
+ * p, or where the likelihood has no bound.
  */
 export function profileInterval(
   fit: RangeFit | NoFit,
@@ -34,7 +34,10 @@ export function profileInterval(
   return { low: findEnd(search, -1), high: findEnd(search, 1) };
 }
 
-/** Whether the interval of `profileInterval` holds θ, without finding its ends: one restricted fit. Undefined where there is no interval. */
+/**
+ * Whether the interval of `profileInterval` holds θ, without finding its ends: one restricted fit.
+ * Undefined where there is no interval.
+ */
 export function intervalCovers(
   fit: RangeFit | NoFit,
   target: Target,
@@ -73,7 +76,9 @@ interface Top {
 /** A model is fitted once and asked for many targets: what is common to them is worked out once a level. */
 const tops = new WeakMap<RangeModel, Map<number, Top | undefined>>();
 
-/** The top of the likelihood and how far below it the interval reaches; undefined where there is no interval. */
+/**
+ * The top of the likelihood and how far below it the interval reaches; undefined where there is no interval.
+ */
 function calibratedTop(fit: RangeFit | NoFit, level: number): Top | undefined {
   const known = tops.get(fit.model) ?? new Map<number, Top | undefined>();
   tops.set(fit.model, known);
@@ -106,22 +111,26 @@ interface Search extends Top {
 }
 
 /**
- * Where a bracket fits every walk, the profile is flat on top, and no point of it says where the ridge goes on: of the way
- * from the floor to the top, beyond which it counts as on top.
+ * Where a bracket fits every walk, the profile is flat on top, and no point of it says where the ridge goes
+ * on: of the way from the floor to the top, beyond which it counts as on top.
  */
 const ON_THE_TOP = 0.99;
 
-/** Looks at the likelihood for one end, at the most; and how near to the floor it ends, in the scale of Student's t. */
+/**
+ * Looks at the likelihood for one end, at the most; and how near to the floor it ends, in the scale of
+ * Student's t.
+ */
 const ROUNDS = 60;
 /** Ends of ln distance nearer than this are one: the profile of brackets that touch falls in steps. */
 const CLOSE = 1e-7;
 const NEAR = 1e-8;
 
 /**
- * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ − ℓ(θ))/n) − 1), which
- * for uncensored normal data is linear in θ (it is |T|/√(n − p)), so that Newton's method arrives in a few steps; its slope is
- * known from the constrained optimum, and the next optimum is looked for where the ridge points to (compare D. J. Venzon
- * and S. H. Moolgavkar, Appl. Statist. 37 (1988)). Steps that leave what is bracketed are halved.
+ * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ −
+ * ℓ(θ))/n) − 1), which for uncensored normal data is linear in θ (it is |T|/√(n − p)), so that Newton's
+ * method arrives in a few steps; its slope is known from the constrained optimum, and the next optimum is
+ * looked for where the ridge points to (compare D. J. Venzon and S. H. Moolgavkar, Appl. Statist. 37
+ * (1988)). Steps that leave what is bracketed are halved.
  */
 function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): number | undefined {
   const from = line.thetaAt(start);
@@ -141,7 +150,8 @@ function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): numb
     const step = line.solve(top.evaluation);
     const slope = step && here > 0 ? (-step.slope * (1 + here * here)) / (n * here) : 0;
     const newton = theta - off / slope;
-    // Where the ridge says nothing, along the straight line; every third time by halves, which always arrives.
+    // Where the ridge says nothing, along the straight line; every third time by halves, which always
+    // arrives.
     const straight = inside + ((outside - inside) * (goal - wInside)) / (wOutside - wInside);
     const between = round % 3 === 2 || !(side * (straight - inside) > 0) ? (inside + outside) / 2 : straight;
     const next = within(newton, { from, inside, outside, between, side });
@@ -190,7 +200,10 @@ interface Bracketed {
   readonly side: -1 | 1;
 }
 
-/** A step that stays between what is known to lie inside and outside; outwards at most three times as far as before. */
+/**
+ * A step that stays between what is known to lie inside and outside; outwards at most three times as far as
+ * before.
+ */
 function within(wanted: number, { from, inside, outside, between, side }: Bracketed): number {
   const bounded = Math.abs(outside) < Infinity;
   const farthest = bounded ? outside : from + side * Math.min(FAR, 3 * Math.abs(inside - from) + FIRST_REACH);
@@ -207,7 +220,10 @@ interface Constrained {
   readonly evaluation: LineEvaluation;
 }
 
-/** Maximum of the likelihood where the target is θ, from a guess of the free parameters; no better than the share `onTop` of the way from the floor. */
+/**
+ * Maximum of the likelihood where the target is θ, from a guess of the free parameters; no better than the
+ * share `onTop` of the way from the floor.
+ */
 function profileAt(
   line: Line,
   theta: number,

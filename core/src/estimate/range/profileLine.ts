@@ -2,13 +2,18 @@ import type { Evaluation } from '../../numeric/evaluation.ts';
 import { solvePositive } from '../../numeric/linear.ts';
 import { evaluate, type LikelihoodData } from './likelihood.ts';
 
-/** A linear target θ = weights·β + z·σ: z 0 for a median or a ratio, the normal quantile of p for another quantile. */
+/**
+ * A linear target θ = weights·β + z·σ: z 0 for a median or a ratio, the normal quantile of p for another
+ * quantile.
+ */
 export interface Target {
   readonly weights: readonly number[];
   readonly z: number;
 }
 
-/** The likelihood where the target is θ, in the parameters that are left free, with how it changes as θ does. */
+/**
+ * The likelihood where the target is θ, in the parameters that are left free, with how it changes as θ does.
+ */
 export interface LineEvaluation extends Evaluation {
   /** ∂ℓ/∂θ with the free parameters held. */
   readonly slope: number;
@@ -34,7 +39,10 @@ export interface Line {
   thetaAt(parameters: Float64Array): number;
   freeOf(parameters: Float64Array): Float64Array;
   expand(theta: number, free: Float64Array): Float64Array;
-  /** Free parameters with the locations of a point and the spread that brings the target to θ; undefined where none does. */
+  /**
+   * Free parameters with the locations of a point and the spread that brings the target to θ; undefined
+   * where none does.
+   */
   holding(theta: number, parameters: Float64Array): Float64Array | undefined;
   evaluate(theta: number, free: Float64Array): LineEvaluation;
   /** Undefined where the likelihood is flat. */
@@ -42,8 +50,8 @@ export interface Line {
 }
 
 /**
- * The plane on which the target is θ: there weights·δ = θτ − z, which is linear in (δ, τ), so that concavity is kept. One
- * parameter, that of the greatest weight, is written in the others.
+ * The plane on which the target is θ: there weights·δ = θτ − z, which is linear in (δ, τ), so that
+ * concavity is kept. One parameter, that of the greatest weight, is written in the others.
  */
 export function onLine(data: LikelihoodData, { weights, z }: Target): Line {
   const size = weights.length + 1;

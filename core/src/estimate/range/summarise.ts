@@ -51,14 +51,17 @@ export interface RatioFinding {
       }
     | undefined;
   readonly interval95: Ends | undefined;
-  /** Two-sided test of "equally far" by the calibration of the interval, and Holm's correction of it over all pairs. */
+  /**
+   * Two-sided test of "equally far" by the calibration of the interval, and Holm's correction of it over
+   * all pairs.
+   */
   readonly p: number | undefined;
   readonly holmP: number | undefined;
   /** Walks of the numerator and of the denominator. */
   readonly walks: readonly [number, number];
   /**
-   * Between which ratios every pair of walks lies, one of each product on a path that both walked; an absent end has no
-   * bound. Absent when they share no path.
+   * Between which ratios every pair of walks lies, one of each product on a path that both walked; an
+   * absent end has no bound. Absent when they share no path.
    */
   readonly bounds: Ends | undefined;
 }
@@ -79,11 +82,17 @@ export interface RangeSummary {
   readonly fitted: readonly CellFinding[];
   readonly productRatios: readonly RatioFinding[];
   readonly lrTestProduct: ChiSquareTest | undefined;
-  /** Whether the advantage of a product depends on the path; absent where one path, or one product, was walked. */
+  /**
+   * Whether the advantage of a product depends on the path; absent where one path, or one product, was
+   * walked.
+   */
   readonly interaction: ChiSquareTest | undefined;
   /** Ratios from walks side by side, each pair a block of its own; empty where there are none. */
   readonly pairedRatios: readonly RatioFinding[];
-  /** Ratios with units nested in products, their effects summing to zero; empty where every product has one unit. */
+  /**
+   * Ratios with units nested in products, their effects summing to zero; empty where every product has one
+   * unit.
+   */
   readonly unitRatios: readonly RatioFinding[];
 }
 
@@ -96,13 +105,16 @@ export interface ChiSquareTest {
 export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p)), raised for coarse brackets';
 
 /**
- * Beyond this standard error of ln distance the likelihood is flat: the location may be anywhere in a wide bracket, and
- * the maximum's place in it means nothing.
+ * Beyond this standard error of ln distance the likelihood is flat: the location may be anywhere in a wide
+ * bracket, and the maximum's place in it means nothing.
  */
 const FLAT_SE_LOG = 5;
 const FLAT = 'one bracket fits its walks: only the bracket is known';
 
-/** The lognormal accelerated-failure-time model, ln D = μ + product + path + σZ, on walks that share one criterion, direction and grade scale. */
+/**
+ * The lognormal accelerated-failure-time model, ln D = μ + product + path + σZ, on walks that share one
+ * criterion, direction and grade scale.
+ */
 export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
   const fit = fitRanges(walks);
   const { productLevels, pathLevels } = fit.model;
@@ -335,7 +347,10 @@ function pairedRatios(
   );
 }
 
-/** With two units of a product, the product is their mean: ln D = product + unit + path, units summing to zero. */
+/**
+ * With two units of a product, the product is their mean: ln D = product + unit + path, units summing to
+ * zero.
+ */
 function unitRatios(
   walks: readonly WalkInterval[],
   pairs: readonly (readonly [string, string])[],
@@ -357,7 +372,10 @@ function unitRatios(
   return withHolm(pairs.map(([a, b]) => ratioFinding(fit, walks, a, b, contrast(a, b))));
 }
 
-/** Product within path against product plus path: twice the gain in log-likelihood, a degree of freedom a cell beyond the sum. */
+/**
+ * Product within path against product plus path: twice the gain in log-likelihood, a degree of freedom a
+ * cell beyond the sum.
+ */
 function interactionTest(
   walks: readonly WalkInterval[],
   additive: RangeFit | NoFit,

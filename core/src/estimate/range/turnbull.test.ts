@@ -5,8 +5,8 @@ import { readWalkIntervals } from '../../formats/walkIntervalsCsv.ts';
 import { seeded } from '../../random/seeded.ts';
 import { survivalAt, turnbull } from './turnbull.ts';
 
-// Reference results of R 4.2.2 with survival 3.5-3, and for the breast cosmesis data (D. M. Finkelstein and R. A. Wolfe,
-// Biometrics 41 (1985)) the exact maximum; see reference/README.md.
+// Reference results of R 4.2.2 with survival 3.5-3, and for the breast cosmesis data (D. M. Finkelstein and
+// R. A. Wolfe, Biometrics 41 (1985)) the exact maximum; see reference/README.md.
 const file = (name: string): string => readFileSync(new URL(`./reference/${name}`, import.meta.url), 'utf8');
 interface Reference {
   readonly loglik: number;

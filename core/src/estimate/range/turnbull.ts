@@ -2,7 +2,10 @@ import { isotonicIncreasing } from '../../numeric/isotonic.ts';
 import { solveNearlyPositive } from '../../numeric/linear.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 
-/** A stretch (lower, upper] that carries mass of the estimate; a point when both are one; without upper end: beyond all. */
+/**
+ * A stretch (lower, upper] that carries mass of the estimate; a point when both are one; without upper end:
+ * beyond all.
+ */
 export interface TurnbullMass {
   readonly lowerM: number;
   readonly upperM: number | undefined;
@@ -14,7 +17,10 @@ export interface TurnbullMass {
 export interface TurnbullEstimate {
   readonly masses: readonly TurnbullMass[];
   readonly loglik: number;
-  /** Greatest violation of the conditions of a maximum, as a share of n: what is left to gain is below n times it. */
+  /**
+   * Greatest violation of the conditions of a maximum, as a share of n: what is left to gain is below n
+   * times it.
+   */
   readonly kkt: number;
 }
 
@@ -24,12 +30,14 @@ interface Innermost {
 }
 
 /**
- * Non-parametric maximum likelihood estimate of the share of walks that hold to a distance (B. W. Turnbull, J. R.
- * Statist. Soc. B 38 (1976)), for any intervals (held, failed]. Kaplan and Meier's where data are only right-censored.
+ * Non-parametric maximum likelihood estimate of the share of walks that hold to a distance (B. W. Turnbull,
+ * J. R. Statist. Soc. B 38 (1976)), for any intervals (held, failed]. Kaplan and Meier's where data are
+ * only right-censored.
  *
- * The mass lies on innermost intervals. The likelihood, concave in the distribution function on them, is maximised by
- * the iterative convex minorant with EM steps between (J. A. Wellner and Y. Zhan, J. Amer. Statist. Assoc. 92 (1997)),
- * then by Newton's method on the stretches that keep mass, until the conditions of Karush, Kuhn and Tucker hold.
+ * The mass lies on innermost intervals. The likelihood, concave in the distribution function on them, is
+ * maximised by the iterative convex minorant with EM steps between (J. A. Wellner and Y. Zhan, J. Amer.
+ * Statist. Assoc. 92 (1997)), then by Newton's method on the stretches that keep mass, until the conditions
+ * of Karush, Kuhn and Tucker hold.
  */
 export function turnbull(walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[]): TurnbullEstimate {
   if (walks.length === 0) return { masses: [], loglik: 0, kkt: 0 };
@@ -79,7 +87,10 @@ function distinctRows(walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[])
   return [...rows.values()];
 }
 
-/** A start followed by an end with nothing between. At one value a point starts first, then ends come, then open starts. */
+/**
+ * A start followed by an end with nothing between. At one value a point starts first, then ends come, then
+ * open starts.
+ */
 function innermostOf(rows: readonly Row[]): Innermost[] {
   const ends = rows.flatMap(({ lower, upper }) => [
     { at: lower, rank: lower === upper ? 0 : 2, start: true },
@@ -198,7 +209,10 @@ function minorantStep(problem: Problem, mass: Float64Array): Float64Array<ArrayB
   return Float64Array.from(mass);
 }
 
-/** Newton's method for the masses that are not zero, their sum kept at one; a mass that would turn negative is dropped, one that would gain comes back. */
+/**
+ * Newton's method for the masses that are not zero, their sum kept at one; a mass that would turn negative
+ * is dropped, one that would gain comes back.
+ */
 function polish(problem: Problem, start: Float64Array): Float64Array {
   const { first, last, weight, size, n } = problem;
   let mass = start.map((m) => (m < 1e-7 ? 0 : m));
@@ -275,7 +289,10 @@ function polish(problem: Problem, start: Float64Array): Float64Array {
   return mass;
 }
 
-/** Share of walks that hold to a distance, by the estimate: between the ends of a stretch it is not determined. */
+/**
+ * Share of walks that hold to a distance, by the estimate: between the ends of a stretch it is not
+ * determined.
+ */
 export function survivalAt(
   { masses }: TurnbullEstimate,
   distanceM: number,

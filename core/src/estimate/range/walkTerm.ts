@@ -1,13 +1,15 @@
 import { logNormalMass, logNormalPdf, upperTail } from '../../numeric/normal.ts';
 
-// Bound once: inside a sandbox (tests, workers) each look-up of a global is slow, and these run by the million.
+// Bound once: inside a sandbox (tests, workers) each look-up of a global is slow, and these run by the
+// million.
 const { abs, exp, log, max } = Math;
 const INV_SQRT_2PI = 0.3989422804014327;
 
 /**
- * Log-likelihood of walks and its derivatives in (η, τ), where the standardised distance is z = τ·y − η with
- * y = ln distance, τ = 1/σ and η = μ/σ. In these parameters (J. Burridge, J. R. Statist. Soc. B 43 (1981), from
- * memory) the log-likelihood is concave for every kind of censoring, so that Newton's method finds the one maximum.
+ * Log-likelihood of walks and its derivatives in (η, τ), where the standardised distance is z = τ·y − η
+ * with y = ln distance, τ = 1/σ and η = μ/σ. In these parameters (J. Burridge, J. R. Statist. Soc. B 43
+ * (1981), from memory) the log-likelihood is concave for every kind of censoring, so that Newton's method
+ * finds the one maximum.
  */
 export interface TermSums {
   value: number;
@@ -79,7 +81,9 @@ const RULE_16 = Float64Array.of(
   0.0271524594117540949,
 );
 
-/** Adds `count` walks of the interval (low, high] of ln distance; low −∞, high +∞ or low = high are allowed. */
+/**
+ * Adds `count` walks of the interval (low, high] of ln distance; low −∞, high +∞ or low = high are allowed.
+ */
 export function addTerm(
   low: number,
   high: number,
@@ -111,7 +115,9 @@ function exactTerm(y: number, count: number, eta: number, tau: number, sums: Ter
 /** Beyond this both ends lie in one tail so far out that only logarithms hold them. */
 const FAR_TAIL = 30;
 
-/** Derivatives through the two ends: exact in both tails, but the ends cancel when they are close together. */
+/**
+ * Derivatives through the two ends: exact in both tails, but the ends cancel when they are close together.
+ */
 function boundaryTerm(low: number, high: number, count: number, a: number, b: number, sums: TermSums): void {
   if (!(a < b)) {
     sums.value = -Infinity;
@@ -147,8 +153,8 @@ function boundaryTerm(low: number, high: number, count: number, a: number, b: nu
 }
 
 /**
- * Derivatives through the moments of the normal truncated to the interval, by quadrature: no cancellation, down to an
- * interval of no width. Moments are taken about the middle of the interval.
+ * Derivatives through the moments of the normal truncated to the interval, by quadrature: no cancellation,
+ * down to an interval of no width. Moments are taken about the middle of the interval.
  */
 function momentTerm(
   low: number,

@@ -6,7 +6,10 @@ export interface ThroughputRow {
   readonly mbps: number;
 }
 
-/** What the nearest points measure when they all read the same: the backhaul, not the link. "At least", not a value. */
+/**
+ * What the nearest points measure when they all read the same: the backhaul, not the link. "At least", not
+ * a value.
+ */
 export interface Cap {
   readonly levelMbps: number;
   readonly points: number;
@@ -42,7 +45,10 @@ function standsOf(rows: readonly ThroughputRow[]): Stand[] {
   return [...stands.values()].sort((a, b) => a.distanceM - b.distanceM);
 }
 
-/** The decreasing curve through all readings: rows at one distance enter as their mean, weighted by their count. */
+/**
+ * The decreasing curve through all readings: rows at one distance enter as their mean, weighted by their
+ * count.
+ */
 export function throughputCurve(rows: readonly ThroughputRow[]): ThroughputRow[] {
   const stands = standsOf(rows);
   const means = stands.map((s) => s.values.reduce((a, b) => a + b, 0) / s.values.length);
@@ -60,8 +66,8 @@ export function fittedInOrder(rows: readonly ThroughputRow[], curve: readonly Th
 }
 
 /**
- * A cap: medians at three or more nearest points within 5 % of each other, or within 5 % of a stated backhaul. The
- * farther points that still read the same belong to it.
+ * A cap: medians at three or more nearest points within 5 % of each other, or within 5 % of a stated
+ * backhaul. The farther points that still read the same belong to it.
  */
 export function capOf(rows: readonly ThroughputRow[], backhaulMbps?: number): Cap | undefined {
   const medians = standsOf(rows).map((s) => median(s.values));
@@ -115,7 +121,10 @@ export interface NetworkedRow extends ThroughputRow {
   readonly network: string | undefined;
 }
 
-/** A change of band, channel or access point in mid-walk splits the curve: readings in walking order, cut where it changes. */
+/**
+ * A change of band, channel or access point in mid-walk splits the curve: readings in walking order, cut
+ * where it changes.
+ */
 export function splitByNetwork<T extends NetworkedRow>(rows: readonly T[]): T[][] {
   return rows.reduce<T[][]>((parts, row) => {
     const last = parts.at(-1);

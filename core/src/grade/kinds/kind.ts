@@ -21,7 +21,9 @@ export interface Kind {
   /** The criterion a claim of this kind is judged on unless another is chosen. */
   readonly claimCriterion: OutwardCriterion;
   readonly direction: Direction;
-  /** By ear or eye, where who knows which is which can hear what they expect; or by a count or an instrument. */
+  /**
+   * By ear or eye, where who knows which is which can hear what they expect; or by a count or an instrument.
+   */
   readonly judgedBy: 'sense' | 'figures';
   /** Both directions matter in use: testing one is half a test. */
   readonly bothWays: boolean;

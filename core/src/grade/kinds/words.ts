@@ -55,8 +55,8 @@ const SAYINGS: readonly (readonly [string, Grade])[] = [
 const escaped = (words: string): string => words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /**
- * The grade that a remark stands for, to be confirmed and never taken silently: the kind's own words first, then common
- * sayings. Undefined when it has none, or several that differ, or a "not" before it.
+ * The grade that a remark stands for, to be confirmed and never taken silently: the kind's own words first,
+ * then common sayings. Undefined when it has none, or several that differ, or a "not" before it.
  */
 export function gradeOfWords(text: string, kindId?: string): Grade | undefined {
   const own =

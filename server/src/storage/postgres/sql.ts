@@ -79,7 +79,9 @@ export async function stateFact(manager: EntityManager, name: string, value: str
   return rows.length === 1;
 }
 
-/** Begins a job, or takes it up again from who was killed over it; undefined when there is nothing left to do. */
+/**
+ * Begins a job, or takes it up again from who was killed over it; undefined when there is nothing left to do.
+ */
 export async function beginJob(manager: EntityManager, id: string): Promise<object | undefined> {
   const [rows] = await manager.query<[{ asked: object }[], number]>(
     `UPDATE job SET state = 'working', attempts = attempts + 1

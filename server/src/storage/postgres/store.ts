@@ -195,7 +195,8 @@ export class Store implements Storage {
 
   async append(walkId: string, events: readonly WalkEvent[]): Promise<BatchAccepted> {
     return this.database.transaction(async (manager) => {
-      // Two batches for one walk wait for each other at its row, so that what is compared below is what stays.
+      // Two batches for one walk wait for each other at its row, so that what is compared below is what
+      // stays.
       if (!(await sql.lockWalk(manager, walkId))) throw new NotFound(`no walk ${walkId}`);
       const stored = await sql.insertEvents(manager, events, this.clock.now());
       const there = events.filter((e) => !stored.has(`${e.deviceId}:${e.seq}`));

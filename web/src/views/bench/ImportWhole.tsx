@@ -6,7 +6,9 @@ import { Trouble } from '../../components/States.tsx';
 
 const IMPORT_LIMIT_BYTES = 64_000_000;
 
-/** A whole comparison from a file of another Urvek, or of this one's past: all of it is taken in, or nothing. */
+/**
+ * A whole comparison from a file of another Urvek, or of this one's past: all of it is taken in, or nothing.
+ */
 export function ImportWhole() {
   const navigate = useNavigate();
   const client = useQueryClient();

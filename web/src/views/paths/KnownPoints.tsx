@@ -11,7 +11,9 @@ import { useComparisonId } from '../../components/Frame.tsx';
 
 type Points = SetupPath['checkpoints'];
 
-/** Checkpoints by coordinate, and known points of an earlier comparison, so that a rerun uses the same ones. */
+/**
+ * Checkpoints by coordinate, and known points of an earlier comparison, so that a rerun uses the same ones.
+ */
 export function KnownPoints({
   form,
   index,

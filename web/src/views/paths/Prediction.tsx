@@ -22,8 +22,8 @@ const rigName = (product: Product, rig: Rig): string =>
   product.rigs.length > 1 ? `${product.name}, ${rig.name}` : product.name;
 
 /**
- * The path on the tape with what the physics expects of every rig there, as it is edited. `children` is the plan above
- * it: both show the place that is pointed at.
+ * The path on the tape with what the physics expects of every rig there, as it is edited. `children` is the
+ * plan above it: both show the place that is pointed at.
  */
 export function Prediction({
   path,

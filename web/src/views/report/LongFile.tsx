@@ -6,7 +6,10 @@ import { Trouble } from '../../components/States.tsx';
 
 const LOOK_EVERY_MS = 700;
 
-/** A file that takes long: it is made while one does something else, says how far it is, and can be called off. */
+/**
+ * A file that takes long: it is made while one does something else, says how far it is, and can be called
+ * off.
+ */
 export function LongFile({ id, name, label }: { id: string; name: string; label: string }) {
   const [jobId, setJobId] = useState<string>();
   const [error, setError] = useState<Error>();

@@ -8,7 +8,10 @@ import { Trouble } from '../../components/States.tsx';
 
 type ParagraphBlock = Extract<Block, { kind: 'paragraph' }>;
 
-/** A paragraph as the figures say it; worded anew where somebody wants to, with words questioned that the data may not carry. */
+/**
+ * A paragraph as the figures say it; worded anew where somebody wants to, with words questioned that the
+ * data may not carry.
+ */
 export function Paragraph({
   block,
   comparison,

@@ -34,7 +34,9 @@ export const SheetImport = () => (
 const LIMIT_BYTES = 5_000_000;
 const SHOWN = 12;
 
-/** Walks from a table that somebody kept: which column is what, what would come of it, and what is in the way. */
+/**
+ * Walks from a table that somebody kept: which column is what, what would come of it, and what is in the way.
+ */
 function Importer({ id, comparison: { setup } }: Ready) {
   const [sheet, setSheet] = useState<Sheet & { name: string }>();
   const [mapping, setMapping] = useState<SheetMapping>({});

@@ -25,7 +25,10 @@ function hiss(context: AudioContext): AudioBufferSourceNode {
   return Object.assign(context.createBufferSource(), { buffer, loop: true });
 }
 
-/** Plays speech with dropouts at known times. @throws Error in words for the user when the sound would not tell the truth. */
+/**
+ * Plays speech with dropouts at known times. @throws Error in words for the user when the sound would not
+ * tell the truth.
+ */
 export async function playLesson(rounds: number): Promise<Lesson> {
   const context = new AudioContext({ latencyHint: 'interactive' });
   await context.resume();

@@ -4,7 +4,10 @@ import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
 import { asFigure, newId, type SetupForm } from '../kit/form.ts';
 
-/** "9 10 9" and "4120-3985, 6240-6112": lists as people write them; what is no figure stays to be seen as an error. */
+/**
+ * "9 10 9" and "4120-3985, 6240-6112": lists as people write them; what is no figure stays to be seen as an
+ * error.
+ */
 const listOf = (text: unknown): number[] =>
   Array.isArray(text)
     ? (text as number[])

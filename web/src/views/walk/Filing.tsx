@@ -119,7 +119,10 @@ export function Filing({ kept }: { kept: KeptWalk }) {
   );
 }
 
-/** The set-up with what was unknown added under the name "unknown", and the ids of the walk's product, rig and path. */
+/**
+ * The set-up with what was unknown added under the name "unknown", and the ids of the walk's product, rig
+ * and path.
+ */
 function place(
   setup: Setup,
   {

@@ -20,6 +20,13 @@ export const USUAL_OPTIONS: Options = {
   locating: false,
 };
 
+const TICKS = [
+  ['sun', 'sun'],
+  ['sound', 'beep'],
+  ['speak', 'spoken prompts'],
+  ['guided', 'guided'],
+] as const;
+
 export function LiveOptions({
   options,
   onChange,
@@ -40,42 +47,17 @@ export function LiveOptions({
       <button type="button" className="btn-quiet" onClick={onSecondDevice}>
         second device
       </button>
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="size-4"
-          checked={options.sun}
-          onChange={(e) => onChange({ sun: e.target.checked })}
-        />
-        sun
-      </label>
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="size-4"
-          checked={options.sound}
-          onChange={(e) => onChange({ sound: e.target.checked })}
-        />
-        beep
-      </label>
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="size-4"
-          checked={options.speak}
-          onChange={(e) => onChange({ speak: e.target.checked })}
-        />
-        spoken prompts
-      </label>
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="size-4"
-          checked={options.guided}
-          onChange={(e) => onChange({ guided: e.target.checked })}
-        />
-        guided
-      </label>
+      {TICKS.map(([name, label]) => (
+        <label key={name} className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={options[name]}
+            onChange={(e) => onChange({ [name]: e.target.checked })}
+          />
+          {label}
+        </label>
+      ))}
       {simulated ? (
         <label className="flex items-center gap-1.5">
           speed

@@ -66,7 +66,10 @@ const groundWithout = (farthestM: number): TapeGround => ({
   checkpoints: [],
 });
 
-/** A walk under way: what is noticed is pressed, what is pressed is kept. `subject` is absent on a walk begun with nothing set up. */
+/**
+ * A walk under way: what is noticed is pressed, what is pressed is kept. `subject` is absent on a walk
+ * begun with nothing set up.
+ */
 export function LiveWalk({
   comparison,
   subject,

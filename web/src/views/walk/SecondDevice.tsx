@@ -1,7 +1,10 @@
 import { joinCode } from '@urvek/contract';
 import { QrCode } from '../../components/QrCode.tsx';
 
-/** How a second device joins: a code to type, a picture to scan, and a moment to share where there is no network. */
+/**
+ * How a second device joins: a code to type, a picture to scan, and a moment to share where there is no
+ * network.
+ */
 export function SecondDevice({
   walkId,
   shared,

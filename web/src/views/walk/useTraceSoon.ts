@@ -6,8 +6,8 @@ const LEAST_PAUSE_MS = 100;
 const SHARE = 20;
 
 /**
- * The trace of a walk under way, for its picture: soon after something is logged, not with it. A press costs the same
- * however long the log is; the picture of a long one comes a little later.
+ * The trace of a walk under way, for its picture: soon after something is logged, not with it. A press
+ * costs the same however long the log is; the picture of a long one comes a little later.
  */
 export function useTraceSoon(
   log: readonly WalkEvent[],

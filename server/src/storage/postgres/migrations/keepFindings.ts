@@ -1,8 +1,8 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 /**
- * How far each log has come, beside the walk, so that lists need not look into the logs; and what was worked out from
- * them, which may be thrown away at any time.
+ * How far each log has come, beside the walk, so that lists need not look into the logs; and what was
+ * worked out from them, which may be thrown away at any time.
  */
 export class KeepFindings1764300000000 implements MigrationInterface {
   name = 'KeepFindings1764300000000';

@@ -1,6 +1,8 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-/** Long work that was asked for, how far it has come, and what it made. The queue itself keeps its own tables. */
+/**
+ * Long work that was asked for, how far it has come, and what it made. The queue itself keeps its own tables.
+ */
 export class KeepJobs1764400000000 implements MigrationInterface {
   name = 'KeepJobs1764400000000';
 
