@@ -97,6 +97,18 @@ describe('a walk under way without a screen', () => {
     expect(session.current().state).toMatchObject({ grade: 3, entries: 2 });
   });
 
+  test('what is logged past it, as the beginning is, is there once it looks again', async () => {
+    const device = keeper();
+    const session = new WalkSession('w', device);
+    await session.reread();
+    expect(session.current()).toMatchObject({ ready: true, state: { begin: undefined, entries: 0 } });
+    await device.append('w', 'begin', BEGIN, time(0));
+    await session.reread();
+    expect(session.current()).toMatchObject({ state: { begin: { kind: 'begin' }, entries: 1 } });
+    await session.append('grade', { grade: 4 }, time(1));
+    expect(session.current()).toMatchObject({ state: { grade: 4, entries: 2 } });
+  });
+
   test('it goes on where a log was left, keeps the order of what is pressed at once, and tells who listens', async () => {
     const device = keeper();
     await new WalkSession('w', device).append('begin', BEGIN, time(0));

@@ -36,16 +36,24 @@ export class WalkSession {
   private readonly log: WalkEvent[] = [];
   private view: SessionView = { state: NOT_BEGUN, log: this.log, ready: false };
   private readonly listeners = new Set<() => void>();
-  private chain: Promise<unknown>;
+  private chain: Promise<unknown> = Promise.resolve();
 
   constructor(
     readonly walkId: string,
     private readonly keeper: Keeper,
   ) {
-    this.chain = keeper.logOf(walkId).then((log) => {
-      this.log.push(...log);
+    void this.reread().catch(() => undefined);
+  }
+
+  /** Takes the log as the device has it: at first, and where something was logged past this session (the beginning is). */
+  reread(): Promise<void> {
+    const read = this.chain.then(async () => {
+      const log = await this.keeper.logOf(this.walkId);
+      this.log.splice(0, this.log.length, ...log);
       this.show(liveStateOf(this.log), true);
     });
+    this.chain = read.catch(() => undefined);
+    return read;
   }
 
   /**

@@ -53,6 +53,8 @@ import { useTraceSoon } from './useTraceSoon.ts';
 /** Rarely wanted, and it brings a picture of a code along. */
 const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
 
+/** Until the beginning is on the device, it is looked for so often. */
+const LOOK_AGAIN_MS = 100;
 /** So far ahead of a checkpoint one is told to mark it. */
 const PROMPT_M = 2;
 
@@ -82,6 +84,13 @@ export function LiveWalk({
   const navigate = useNavigate();
   const session = useMemo(() => new WalkSession(kept.id, fieldLog), [kept.id]);
   const { log, state, ready } = useSyncExternalStore(session.subscribe, session.current);
+  // The walk stands on the device a moment before its beginning does.
+  const unbegun = ready && !state.begin;
+  useEffect(() => {
+    if (!unbegun) return;
+    const timer = setInterval(() => void session.reread(), LOOK_AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [unbegun, session]);
   const [options, setOptions] = useState(USUAL_OPTIONS);
   const { sun, sound, speak, guided, locating } = options;
   const [asking, setAsking] = useState<Asking>();
