@@ -53,6 +53,8 @@ import { useTraceSoon } from './useTraceSoon.ts';
 /** Rarely wanted, and it brings a picture of a code along. */
 const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
 
+const NOT_KEPT =
+  'This was not kept: the device refuses to store it. All before it is safe. Save the log as a file, free some space, then press again.';
 /** Until the beginning is on the device, it is looked for so often. */
 const LOOK_AGAIN_MS = 100;
 /** So far ahead of a checkpoint one is told to mark it. */
@@ -128,12 +130,7 @@ export function LiveWalk({
           confirmKept(soundNow.current);
         }
       } catch (cause) {
-        setError(
-          new Error(
-            'This was not kept: the device refuses to store it. All before it is safe. Save the log as a file, free some space, then press again.',
-            { cause },
-          ),
-        );
+        setError(new Error(NOT_KEPT, { cause }));
       }
       void sync();
     },
@@ -237,8 +234,13 @@ export function LiveWalk({
     n: () => setAsking('note'),
     e: () => setAsking('end'),
     u: () => {
-      void session.undo((walkS) => eventTime(walkS, rateNow.current, performance.now()));
-      void sync();
+      void session
+        .undo((walkS) => eventTime(walkS, rateNow.current, performance.now()))
+        .then(
+          () => setError(undefined),
+          (cause: unknown) => setError(new Error(NOT_KEPT, { cause })),
+        )
+        .then(() => sync());
     },
   };
   const finish = async (reason: EventBodies['end']['reason']): Promise<void> => {
