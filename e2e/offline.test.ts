@@ -94,7 +94,8 @@ test('Walk now: two presses to a running log, nothing set up; afterwards it is f
   await page.press('File it');
   await page.see('Trace: Unknown product on Unknown path, walk 1');
   await page.see('crackling by the wall');
-  await page.see('mark 40.0 m, wheel');
+  await page.see('mark 40.0 m, by eye');
+  await page.see('begun, baseline not stated');
 }, 180_000);
 
 test('stop and call: a checkpoint is not left silently half-filled', async () => {
@@ -109,7 +110,7 @@ test('stop and call: a checkpoint is not left silently half-filled', async () =>
   await page.see('post 2');
   await page.key('e');
   await page.press('time');
-  await page.see('left post 1: both ways reported');
+  await page.see('went on');
   await page.open(`/c/${DEMO_ID}/ranges`);
-  await page.see('one way only; the mobile end is deaf there');
+  await page.see('one way only. The mobile end does not hear');
 }, 180_000);

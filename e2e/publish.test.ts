@@ -126,7 +126,8 @@ test('a table that somebody kept: nothing comes in until all is right', async ()
     await take(
       'Device,Run,Dist,Quality\nOssimere Clip,1,100 ft,clean\nOssimere Clip,1,,silence\nNo Such,1,90,5\n',
     );
-    await page.see('2 rows are in the way');
+    await page.see('1 row is in the way');
+    await page.see('place unknown: grade 1');
     await page.see('no product is called "No Such"');
     expect(await (await page.find("//button[starts-with(normalize-space(.), 'Import ')]")).isEnabled()).toBe(
       false,
@@ -134,8 +135,12 @@ test('a table that somebody kept: nothing comes in until all is right', async ()
     expect(await axe()).toEqual([]);
     await take('Device,Run,Dist,Quality\nOssimere Clip,1,100 ft,clean\nOssimere Clip,1,120 m,silence\n');
     await page.see('(“silence”)');
+    await take('Device,Run,Dist,Quality\nOssimere Clip,1,about 100 ft,clean\nOssimere Clip,1,?,silence\n');
+    await page.see('place unknown: grade 1');
     await page.press('Import 1 walk');
     await page.see('Trace:');
+    await page.see('failed, place unknown, beyond 30.5 m');
+    await page.see('day not stated');
     const walks = await walksOf(page.origin, DEMO_ID);
     expect(walks).toHaveLength(13);
   } finally {

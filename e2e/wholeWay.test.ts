@@ -18,6 +18,10 @@ async function enterProduct(nth: number, name: string, claim: string, requiredDb
 
 /** One walk: out until the link is lost, back or not, and ended. */
 async function walkOnce(back: boolean): Promise<void> {
+  await session.page.see('Begin the walk');
+  // Real gear is what is offered before the first walk; from then on what the last one had.
+  await session.page.choose('Gear', 'simulated');
+  await session.page.choose('Baseline, where it begins', '5: clean');
   await session.page.press('Begin the walk');
   await setSpeed(session.page, 10);
   const heard = await listen(session.page, (now) => now.heard === 1 && now.wheelM > 10);
@@ -80,7 +84,7 @@ test('from two boxes on the bench to a published range', async () => {
   await session.page.see('simulated gear');
 
   // A correction stands beside the entry, with its reason, and can be undone.
-  await session.page.press('Correct');
+  await (await session.page.find("(//button[starts-with(@aria-label, 'Correct: grade')])[1]")).click();
   await session.page.fill('Reason', 'pressed by mistake');
   await session.page.press('Log the correction');
   await session.page.see('withdrawn: pressed by mistake');
@@ -128,7 +132,7 @@ test('from two boxes on the bench to a published range', async () => {
     'What was tested, and how it was set up',
     'Where, conditions and caveats',
     'Gate at 100 m',
-    'One unit of Pellarn One was tested',
+    'One unit of Pellarn One, of Quenby Two',
   ])
     expect(report).toContain(part);
 }, 240_000);

@@ -57,7 +57,7 @@ const SETUP: Setup = {
     claims: [],
     units: [{ id: `${id}u`, label: 'A', history: '' }],
     rigs: [newRig(`${id}r`, `${id}u`)],
-    standIn: { requiredDbm: Number(requiredDbm), bodyLossOutDb: 8, bodyLossBackDb: 2 },
+    simulatedGear: { requiredDbm: Number(requiredDbm), bodyLossOutDb: 8, bodyLossBackDb: 2 },
   })),
   paths: [
     {
@@ -132,7 +132,7 @@ describe('urvek ranges on a comparison', () => {
   test('the same figures as on the intervals made from it; turnbull, Holm and decibels beside them', async () => {
     const whole = JSON.parse((await run('ranges', wholeFile(), '--json', '--exponent', '2')).out) as Loose;
     const csv = join(folder, 'whole.csv');
-    writeFileSync(csv, writeWalkIntervals(intervalRows(SETUP, findWalks(SETUP, WALKS), 'first dropout')));
+    writeFileSync(csv, writeWalkIntervals(intervalRows(findWalks(SETUP, WALKS), 'first dropout')));
     const rows = JSON.parse((await run('ranges', csv, '--json', '--exponent', '2')).out) as Loose;
     expect(whole).toEqual(rows);
     const [ratio] = whole.product_ratios as {

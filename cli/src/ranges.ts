@@ -46,7 +46,7 @@ function rowsOfComparison(
   const side = direction === undefined ? undefined : SIDES.find((s) => s === direction);
   if (direction !== undefined && !side)
     throw new BadInput(`--direction ${direction}: not a direction; there are ${SIDES.join(', ')}`);
-  const rows = intervalRows(setup, findWalks(setup, walks), criterion, side);
+  const rows = intervalRows(findWalks(setup, walks), criterion, side);
   if (rows.length === 0)
     throw new BadInput(`${file}: no finished walk has an outcome for ${JSON.stringify(criterion)}`);
   const criteria = [...new Set(rows.map((r) => r.criterion))];

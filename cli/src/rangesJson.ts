@@ -16,13 +16,18 @@ const orNull = <T>(value: T | undefined): T | null => value ?? null;
 const ends = (e: Ends | undefined): [number | null, number | null] | null =>
   e ? [orNull(e.low), orNull(e.high)] : null;
 
-const quantile = (q: QuantileEstimate | undefined, interval: Ends | undefined) =>
+const quantile = (
+  q: QuantileEstimate | undefined,
+  interval: Ends | undefined,
+  withScale: Ends | undefined,
+) =>
   q
     ? {
         estimate_m: q.estimateM,
         se_log: q.seLog,
         wald95: q.wald95M,
         interval95: ends(interval),
+        with_scale95: ends(withScale),
         method: INTERVAL_METHOD,
       }
     : null;
@@ -30,12 +35,18 @@ const quantile = (q: QuantileEstimate | undefined, interval: Ends | undefined) =
 /**
  * What is known without an estimate; `common_bracket_m` is where one distance would agree with every walk.
  */
-const bounds = (b: Bounds | undefined) =>
+const bounds = (b: Bounds | undefined, withScale?: CellFinding['withScale95M']) =>
   b
     ? {
         walks: b.walks,
         all_held_to_m: b.allHeldToM,
         all_failed_by_m: orNull(b.allFailedByM),
+        ...(withScale
+          ? {
+              all_held_to_with_scale_m: orNull(withScale.allHeldToM),
+              all_failed_by_with_scale_m: orNull(withScale.allFailedByM),
+            }
+          : {}),
         common_bracket_m: b.common ? [b.common.heldM, orNull(b.common.failedM)] : null,
       }
     : null;
@@ -59,10 +70,15 @@ const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
   walks: c.walks,
   estimable: c.estimable,
   reason: orNull(c.reason),
-  median: quantile(c.median, c.interval95M.median),
-  p10: quantile(c.p10, c.interval95M.p10),
+  failures: c.failures,
+  unplaced: c.unplaced,
+  median: quantile(c.median, c.interval95M.median, c.withScale95M.median),
+  p10: quantile(c.p10, c.interval95M.p10, c.withScale95M.p10),
   interval95_median_m: ends(c.interval95M.median),
-  bounds: bounds(c.bounds),
+  with_scale95_median_m: ends(c.withScale95M.median),
+  scale_u: c.scale.u,
+  scale_method: orNull(c.scale.method),
+  bounds: bounds(c.bounds, c.withScale95M),
   turnbull: masses(rows.filter((r) => r.product === c.product && r.path === c.path)),
 });
 
@@ -89,6 +105,8 @@ const ratio = (r: RatioFinding, exponent: number | undefined) => ({
   wald95: orNull(r.estimate?.wald95),
   wald_p: orNull(r.estimate?.waldP),
   interval95: ends(r.interval95),
+  with_scale95: ends(r.withScale95),
+  scale_u: r.scale.u,
   method: INTERVAL_METHOD,
   p: orNull(r.p),
   holm_p: orNull(r.holmP),

@@ -11,7 +11,7 @@ export function rangesTable(summary: RangeSummary): string {
   ]);
   const widths = [0, 1].map((i) => Math.max(...cells.map((row) => (row[i] as string).length)));
   const ratios = summary.productRatios.map((r) => {
-    const range = r.interval95 && endsText(r.interval95.low, r.interval95.high, (v) => v.toFixed(3));
+    const range = r.withScale95 && endsText(r.withScale95.low, r.withScale95.high, (v) => v.toFixed(3));
     return `${r.numerator} / ${r.denominator}: ${r.estimate ? `${r.estimate.ratio.toFixed(3)}${range === undefined ? '' : ` (95 %: ${range})`}` : `no ratio: ${r.reason}`}`;
   });
   return [

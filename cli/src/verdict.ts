@@ -10,8 +10,9 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
   if (json) {
     return `${JSON.stringify(
       {
-        claims: verdicts.map(({ product, claim, path, verdict: v, neverSettled }) => ({
+        claims: verdicts.map(({ product, subject, claim, path, verdict: v, neverSettled }) => ({
           product: product.name,
+          subject,
           form: claim.form,
           claim: claim.entered,
           up_to: claim.upTo,
@@ -23,11 +24,12 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
           never_settled: neverSettled ?? null,
           caveats: v.caveats,
         })),
-        needs: needs.map(({ need, product, path, verdict: v }) => ({
+        needs: needs.map(({ need, product, subject, path, verdict: v }) => ({
           use: need.use,
           need: need.entered,
           condition: need.condition,
           product: product.name,
+          subject,
           path: path?.name ?? null,
           outcome: v.outcome,
           margin: v.margin ?? null,
@@ -41,13 +43,13 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
   }
   return [
     ...verdicts.flatMap((v) => [
-      `${v.verdict.outcome.padEnd(10)}  ${v.product.name}: ${v.claim.upTo ? 'up to ' : ''}${v.claim.entered}, ${v.claim.condition}${v.path ? `, on ${v.path.name}` : ''}`,
+      `${v.verdict.outcome.padEnd(10)}  ${v.subject}: ${v.claim.upTo ? 'up to ' : ''}${v.claim.entered}, ${v.claim.condition}${v.path ? `, on ${v.path.name}` : ''}`,
       `            ${v.verdict.reason}`,
       ...(v.verdict.next === undefined ? [] : [`            ${v.verdict.next}`]),
     ]),
     ...needs.map(
       (n) =>
-        `${n.verdict.outcome.padEnd(10)}  ${n.product.name}: ${n.need.use}, ${n.need.entered}${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}. ${n.verdict.reason}`,
+        `${n.verdict.outcome.padEnd(10)}  ${n.subject}: ${n.need.use}, ${n.need.entered}${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}. ${n.verdict.reason}`,
     ),
     ...(verdicts.length + needs.length === 0 ? ['no claim and no need is entered'] : []),
     '',

@@ -3,6 +3,7 @@ export * from './api/job.ts';
 export * from './api/joinCode.ts';
 export * from './api/lan.ts';
 export * from './api/problem.ts';
+export * from './interchange/fromVersion2.ts';
 export * from './interchange/interchange.ts';
 export * from './schemas/event.ts';
 export * from './schemas/fields.ts';

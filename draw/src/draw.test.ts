@@ -155,7 +155,7 @@ describe('words for figures', () => {
               claims: [],
               units: [{ id: 'u', label: 'A', history: '' }],
               rigs: [newRig('r', 'u')],
-              standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+              simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
             },
           ],
         },

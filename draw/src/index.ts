@@ -14,4 +14,12 @@ export * from './report/document.ts';
 export * from './report/html.ts';
 export * from './report/report.ts';
 export { PUBLISHED_PX } from './report/setUp.ts';
-export { claimSentence, ratioSentence, reachSentence } from './report/summary.ts';
+export {
+  claimSentence,
+  comesBackSentences,
+  pairSentences,
+  ratioSentence,
+  reachSentence,
+  toldApart,
+  withoutMetres,
+} from './report/summary.ts';

@@ -14,8 +14,7 @@ import {
 } from '@urvek/core';
 import { travelledGround } from './tape/ground.ts';
 import { predictionLane } from './tape/predictionLane.ts';
-import { rangeWalk, type RangeWalk } from '@urvek/study';
-import type { WalkHeader } from '@urvek/contract';
+import { rangeWalk, type Finding, type RangeWalk } from '@urvek/study';
 import { rangeLanes } from './tape/rangeLanes.ts';
 import { tapeScene, type Lane } from './tape/tape.ts';
 import { walkLanes } from './tape/walkLanes.ts';
@@ -29,7 +28,7 @@ const path: Path = {
   obstructions: [],
   checkpoints: [],
 };
-const standIn: SimulatedGear = {
+const simulatedGear: SimulatedGear = {
   productSeed: 'a',
   frequencyMHz: 2400,
   eirpDbm: 10,
@@ -40,7 +39,7 @@ const standIn: SimulatedGear = {
 };
 
 function finding(label: string) {
-  const { log } = operate(startWalk(standIn, path, label), seeded(label));
+  const { log } = operate(startWalk(simulatedGear, path, label), seeded(label));
   const begin = {
     atS: 0,
     kind: 'begin',
@@ -103,7 +102,7 @@ describe('lanes of ranges', () => {
   const [cell] = summariseRanges(walkIntervals(findings, 'first dropout')).fitted;
   if (!cell) throw new Error('no cell');
   const walks = (criterion: Criterion): RangeWalk[] =>
-    findings.map((f) => rangeWalk({ ...f, header: {} as WalkHeader }, criterion));
+    findings.map((f) => rangeWalk({ ...f, header: {}, subject: {} } as unknown as Finding, criterion));
 
   test('the estimate first, then every walk that says something', () => {
     const lanes = rangeLanes(cell, walks('first dropout'), 'm');

@@ -1,4 +1,5 @@
 import type { Setup } from '@urvek/contract';
+import { scaleText } from '@urvek/core';
 import { unitsOf, type RangeView } from '@urvek/study';
 
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
@@ -18,7 +19,7 @@ export function thinnessOf(setup: Setup, range: RangeView): string[] {
       .filter((c) => c.walks > 1 && c.walks < 5)
       .map((c) => `${c.product}: ${c.walks} walks give a wide interval.`),
     ...cells
-      .filter((c) => c.bounds?.allFailedByM === undefined && c.reason?.startsWith('no failure'))
+      .filter((c) => c.failures === 0)
       .map((c) => `${c.product}: no walk failed, so what is known is a bound ("more than"), not a range.`),
     ...(summary.reason === undefined
       ? []
@@ -27,10 +28,19 @@ export function thinnessOf(setup: Setup, range: RangeView): string[] {
       .filter((r) => !r.estimate)
       .map((r) => `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`),
     ...coarseSteps(range),
+    ...cells
+      .filter((c) => c.unplaced > 0)
+      .map((c) => `${c.product}: ${count(c.unplaced, 'walk')} failed at a place that nobody knows.`),
+    ...cells.flatMap((c) => {
+      const scaled = scaleText(c.scale);
+      return scaled === undefined ? [] : [`${c.product}: ${scaled}.`];
+    }),
     ...(units.size > 0 && [...units.values()].every((n) => n === 1)
-      ? ['One unit of each product: the results speak for those units.']
+      ? [
+          `One unit of ${[...units.keys()].join(', of ')}: the results speak for ${units.size === 1 ? 'that unit' : 'those units'}.`,
+        ]
       : []),
-    ...(directions.size === 1 && side !== 'both ways' ? [`One direction only: ${[...directions][0]}.`] : []),
+    ...(directions.size === 1 && side !== 'both ways' ? [`Looked at ${[...directions][0]} only.`] : []),
     ...(begun > 0
       ? [`${count(begun, 'walk')} begun and not finished: what is left may be the better ones.`]
       : []),

@@ -134,7 +134,7 @@ async function comparisonOfItsOwn(): Promise<string> {
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({
       format: 'urvek-comparison',
-      version: 2,
+      version: 3,
       comparison: { id, title: 'Locked', question: '', simulated: true },
       setup: DEMO_SETUP,
       walks,

@@ -69,9 +69,7 @@ export class Study {
   }
 
   curves(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathCurves[] {
-    return this.once(`curves ${wanted} ${side}`, () =>
-      this.ranges(wanted, side).map((r) => pathCurves(this.setup, r)),
-    );
+    return this.once(`curves ${wanted} ${side}`, () => this.ranges(wanted, side).map((r) => pathCurves(r)));
   }
 
   judgement(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): Judgement {
@@ -80,12 +78,12 @@ export class Study {
       const judged = this.ranges();
       return {
         ranges,
-        across: acrossPaths(this.setup, ranges),
+        across: acrossPaths(ranges),
         verdicts: judgeClaims(this.setup, judged),
         needs: judgeNeeds(this.setup, this.findings),
         audits: auditComparison(this.setup, this.findings, judged),
         latencies: findLatencies(this.setup),
-        costs: costTables(this.setup, judged),
+        costs: costTables(judged),
       };
     });
   }

@@ -4,6 +4,7 @@ import type { WalkEvent } from '@urvek/core';
 import { validateEvent } from '../schemas/event.ts';
 import { newRig } from '../schemas/product.ts';
 import { EMPTY_SETUP, type Setup } from '../schemas/setup.ts';
+import { setupFromVersion2, walkFromVersion2 } from './fromVersion2.ts';
 import { InterchangeError, readInterchange, writeInterchange, type Interchange } from './interchange.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -19,7 +20,7 @@ const setup: Setup = {
       claims: [],
       units: [{ id: 'u', label: 'A', history: '' }],
       rigs: [newRig('r', 'u')],
-      standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+      simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
     },
   ],
 };
@@ -122,8 +123,8 @@ describe('a whole comparison in a file', () => {
   test.each<[string, (f: Interchange) => unknown, RegExp]>([
     [
       'a newer version',
-      (f) => ({ ...f, version: 3 }),
-      /version 3; this Urvek reads up to 2\. Open it with a newer one/,
+      (f) => ({ ...f, version: 4 }),
+      /version 4; this Urvek reads up to 3\. Open it with a newer one/,
     ],
     ['another format', (f) => ({ ...f, format: 'x' }), /its "format" is not/],
     [
@@ -227,4 +228,55 @@ describe('events of stands and of a second look', () => {
       },
     ],
   ])('%s %j is refused', (kind, body) => expect(() => validateEvent(event(kind, body))).toThrow());
+});
+
+describe('a file of version 2', () => {
+  const old = (more: object = {}) => ({
+    products: [
+      {
+        bandMHz: 2400,
+        powerMw: 10,
+        rigs: [
+          {
+            channel: 'automatic',
+            antennaPlace: 'on the device',
+            heightFixedM: 1.5,
+            heightMobileM: 1.5,
+            playoutDelayS: 0,
+            ...more,
+          },
+        ],
+        standIn: { requiredDbm: -85 },
+      },
+    ],
+  });
+
+  test('states nothing that a form had filled in and nobody touched', () => {
+    expect(setupFromVersion2(old()).products).toEqual([
+      { simulatedGear: { requiredDbm: -85 }, rigs: [{ channel: '' }] },
+    ]);
+    const touched = { heightMobileM: 1.4 };
+    expect(setupFromVersion2(old(touched)).products).toMatchObject([
+      { bandMHz: 2400, powerMw: 10, rigs: [{ heightFixedM: 1.5, ...touched, channel: 'automatic' }] },
+    ]);
+  });
+
+  test('loses the seconds, the day and the beginning that a table never had; walks that were walked keep theirs', () => {
+    const mark = (travelledM: number, pressed: boolean) => ({
+      kind: 'mark',
+      body: { reading: { travelledM, method: 'paces', pressed }, name: `${travelledM.toFixed(1)} m` },
+    });
+    const walk = (pressed: boolean) => ({
+      header: { id: 'w' },
+      log: [
+        { kind: 'begin', body: { baselineGrade: 5, reading: {}, playoutDelayS: 0, mode: 'hits' } },
+        mark(20, pressed),
+      ],
+    });
+    expect(walkFromVersion2(walk(false))).toEqual({
+      header: { id: 'w', undated: true },
+      log: [{ kind: 'begin', body: { mode: 'hits', untimed: true } }, mark(20, false)],
+    });
+    expect(walkFromVersion2(walk(true))).toEqual(walk(true));
+  });
 });

@@ -1,11 +1,12 @@
 import * as yup from 'yup';
 import { validateEvent } from '../schemas/event.ts';
+import { setupFromVersion2, walkFromVersion2 } from './fromVersion2.ts';
 import { setupSchema, type Setup } from '../schemas/setup.ts';
 import { walkHeaderSchema, type StoredWalk, type WalkHeader } from '../schemas/walk.ts';
 
 export const INTERCHANGE_FORMAT = 'urvek-comparison';
 /** The newest version that is written; every earlier one is read. */
-export const INTERCHANGE_VERSION = 2;
+export const INTERCHANGE_VERSION = 3;
 
 /** A whole comparison in one file, raw log included. */
 export interface Interchange {
@@ -24,10 +25,18 @@ export interface Interchange {
 /**
  * From each version to the next. Version 2 added needs, quoted figures, latency, costs, acknowledged
  * findings and the report to the set-up, all of which may be absent: a file of version 1 is one of version
- * 2 without them.
+ * 2 without them. From version 3 on nothing is filled in that nobody entered (see fromVersion2).
  */
 const MIGRATIONS: readonly ((file: Record<string, unknown>) => Record<string, unknown>)[] = [
   (file) => ({ ...file, version: 2 }),
+  (file) => ({
+    ...file,
+    version: 3,
+    setup: isObject(file.setup) ? setupFromVersion2(file.setup) : file.setup,
+    walks: Array.isArray(file.walks)
+      ? file.walks.map((walk: unknown) => (isObject(walk) ? walkFromVersion2(walk) : walk))
+      : file.walks,
+  }),
 ];
 
 /** A file that is not one, or not one that is understood here. */

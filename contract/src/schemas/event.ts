@@ -36,7 +36,7 @@ const number = () =>
 
 const grade = () => yup.number().oneOf(GRADES).required();
 const reading = () =>
-  strict<EventBodies['mark']['reading']>({
+  strict<EventBodies['fixedEnd']['reading']>({
     travelledM: number().min(0).max(1e6),
     method: yup.string().oneOf(DISTANCE_METHODS).required(),
     pressed: yup.boolean().required(),
@@ -69,23 +69,37 @@ const rigCheckResult = () =>
     note: yup.string().max(300),
   });
 
-/** The type of each body is core's: a schema that says otherwise does not compile. */
-export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
-  begin: strict({
-    baselineGrade: grade(),
+/** Said, or not said; never said to be false. */
+const yes = () => yup.boolean().oneOf([true] as const) as yup.Schema<true | undefined>;
+
+const begin = () =>
+  strict<EventBodies['begin']>({
+    baselineGrade: yup.number().oneOf(GRADES),
     direction: direction(),
     mode: yup.string().oneOf(WALK_MODES),
     conditions: conditions().default(undefined).optional(),
     delay: delay().default(undefined).optional(),
-    reading: reading().required(),
-    playoutDelayS: number().min(0).max(30),
+    reading: reading().default(undefined).optional(),
+    playoutDelayS: number().optional().min(0).max(30),
+    inwards: yes(),
+    untimed: yes(),
     simulatedSeed: yup.string().max(120),
     checks: yup.array(rigCheckResult().required()).max(60),
-  }),
-  dropoutBegin: strict({}),
+  });
+
+/** The type of each body is core's: a schema that says otherwise does not compile. */
+export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
+  begin: begin(),
+  dropoutBegin: strict({ hop: yup.string().max(120) }),
   dropoutEnd: strict({}),
   grade: strict({ grade: grade() }),
-  mark: strict({ reading: reading().required(), name: yup.string().max(120) }),
+  mark: strict({
+    reading: reading().default(undefined).optional(),
+    name: yup.string().max(120),
+    stand: yes(),
+  }),
+  goOn: strict({}),
+  fixedEnd: strict({ reading: reading().required() }),
   turn: strict({ reading: reading().default(undefined).optional() }),
   reconnected: strict({ how: yup.string().oneOf(RECONNECT_WAYS).required() }),
   note: strict({
@@ -122,6 +136,8 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     presses: count(1, 1000),
     hits: count(0, 1000).max(yup.ref('presses') as unknown as number, 'more hits than presses'),
     orientation: yup.string().max(120),
+    direction: yup.string().oneOf(DIRECTIONS),
+    of: yup.string().oneOf(['presses', 'receivers'] as const),
   }),
   readBack: strict({
     sent: yup.string().required().max(500),
@@ -167,6 +183,9 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
       .number()
       .oneOf(GRADES)
       .when('action', { is: 'regrade', then: (s) => s.required() }),
+    begun: begin()
+      .default(undefined)
+      .when('action', { is: 'restate', then: (s) => s.required(), otherwise: (s) => s.optional() }),
     delay: delay()
       .default(undefined)
       .when('action', { is: 'retime', then: (s) => s.required(), otherwise: (s) => s.optional() }),

@@ -5,7 +5,7 @@ import { costSchema } from './judging.ts';
 
 const CLAIM_EXAMPLE: Readonly<Record<ClaimForm, string>> = {
   distance: 'write a distance with its unit, as in "100 m" or "328 ft"',
-  ratio: 'write a ratio, as in "2×" or "8 % farther"',
+  ratio: 'write a ratio, as in "2×", "8 % farther" or "3 dB"',
   throughput: 'write a throughput, as in "300 Mbit/s"',
   latency: 'write a time, as in "50 ms"',
 };
@@ -26,6 +26,9 @@ export const claimSchema = yup
     entered: yup.string().required('Claim is missing').max(40),
     /** The product that a ratio is against. */
     against: yup.string().max(64),
+    /** One rig of the product, and of the one it is against, where the claim is of rigs. */
+    rigId: yup.string().max(64),
+    againstRigId: yup.string().max(64),
     upTo: yup.boolean().required(),
     condition: yup
       .string()
@@ -57,20 +60,20 @@ export const rigSchema = yup
     squelch: words(),
     firmware: words(),
     antenna: words(),
-    antennaPlace: yup.string().oneOf(ANTENNA_PLACES).required(),
+    antennaPlace: yup.string().oneOf(ANTENNA_PLACES),
     antennaGainDbi: known('Antenna gain', -50),
     feederLossDb: known('Feeder loss'),
     orientation: words(),
     bodyPosition: words(),
     bodyLossDb: known('Body loss'),
-    heightFixedM: finite('Height of the fixed end')
+    heightFixedM: known('Height of the fixed end')
       .moreThan(0, 'Height of the fixed end must be above 0 m')
       .max(200),
-    heightMobileM: finite('Height of the mobile end')
+    heightMobileM: known('Height of the mobile end')
       .moreThan(0, 'Height of the mobile end must be above 0 m')
       .max(200),
     cables: words(),
-    playoutDelayS: finite('Playout delay').min(0).max(30),
+    playoutDelayS: known('Playout delay').max(30),
     batteryWh: known('Battery'),
     loadW: known('Load').moreThan(0, 'Load must be above 0 W'),
     batteryV: known('Battery voltage'),
@@ -96,14 +99,14 @@ export const productSchema = yup
       .string()
       .oneOf(KINDS.map((k) => k.id))
       .required(),
-    bandMHz: finite('Band').min(1, 'Band is in MHz').max(300_000),
-    powerMw: finite('Power').moreThan(0, 'Power must be above 0 mW').max(1e6),
+    bandMHz: known('Band').min(1, 'Band is in MHz').max(300_000),
+    powerMw: known('Power').moreThan(0, 'Power must be above 0 mW').max(1e6),
     /** What the maker says the receiver needs; a prediction wants it. */
     sensitivityDbm: known('Level needed', -180),
     claims: yup.array(claimSchema).required().max(20),
     units: yup.array(unitSchema).required().min(1, 'A product needs at least one unit').max(20),
     rigs: yup.array(rigSchema).required().min(1, 'A product needs at least one rig').max(20),
-    standIn: simulatedGearSchema.required(),
+    simulatedGear: simulatedGearSchema.required(),
     /** What it costs, and everything needed to reach its range. */
     costs: yup.array(costSchema).default(undefined).optional().max(30),
   })
@@ -113,22 +116,18 @@ export type Unit = yup.InferType<typeof unitSchema>;
 export type Rig = yup.InferType<typeof rigSchema>;
 export type Product = yup.InferType<typeof productSchema>;
 
-/** A rig of which little is known yet. */
+/** A rig of which nothing is known yet. */
 export const newRig = (rigId: string, unitId: string): Rig => ({
   id: rigId,
   name: 'Standard',
   unitFixedId: unitId,
   unitMobileId: unitId,
-  channel: 'automatic',
+  channel: '',
   gain: '',
   squelch: '',
   firmware: '',
   antenna: '',
-  antennaPlace: 'on the device',
   orientation: '',
   bodyPosition: '',
-  heightFixedM: 1.5,
-  heightMobileM: 1.5,
   cables: '',
-  playoutDelayS: 0,
 });

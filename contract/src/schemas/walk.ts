@@ -14,6 +14,10 @@ export const walkHeaderSchema = yup
     pathId: yup.string().required().max(64),
     /** Milliseconds since 1970, by the device that began it. */
     startedMs: yup.number().integer().required(),
+    /** Nobody knows when: the time only orders. */
+    undated: yup.boolean(),
+    /** Which outing it belongs to, where that is not its day. */
+    outing: yup.string().max(60),
     /**
      * The place in the plan that it fills; absent for a walk outside of it. Walks side by side share a pair.
      */

@@ -18,6 +18,7 @@ import { instrument } from './fairness/instrument.ts';
 import { judgedKnowing } from './fairness/judgedKnowing.ts';
 import { knownPhrase } from './fairness/knownPhrase.ts';
 import { load } from './fairness/load.ts';
+import { notStated } from './fairness/notStated.ts';
 import { oneDirection } from './fairness/oneDirection.ts';
 import { order } from './fairness/order.ts';
 import { orientation } from './fairness/orientation.ts';
@@ -65,6 +66,7 @@ export const FAIRNESS_RULES: readonly AuditRule[] = [
   surprise,
   repeatability,
   judgedKnowing,
+  notStated,
 ];
 
 export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [

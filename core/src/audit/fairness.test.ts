@@ -48,6 +48,8 @@ const walk = (
     otherTransmitters: 'none',
   },
   startM: 0,
+  baselineStated: true,
+  undated: false,
   methods: ['marked line'],
   directions: ['mobile-to-fixed', 'fixed-to-mobile'],
   calls: 0,
@@ -57,8 +59,10 @@ const walk = (
 });
 const product = (id: string, firstMs: number, ahead: number): AuditedProduct => ({
   id,
+  model: id,
   name: id.toUpperCase(),
   bandMHz: 2400,
+  powerMw: 10,
   rigs: [rig],
   pathsWalked: ['Incline'],
   quoted: [],
@@ -78,6 +82,8 @@ const ratio = (value: number, low: number, high: number): RatioFinding => ({
   reason: undefined,
   estimate: { ratio: value, logRatio: Math.log(value), seLog: 0.1, wald95: [low, high], waldP: 0.01 },
   interval95: { low, high },
+  scale: { u: 0, method: undefined },
+  withScale95: { low, high },
   p: 0.01,
   holmP: 0.01,
   walks: [4, 4],
@@ -127,6 +133,16 @@ const CASES: readonly [rule: string, unfair: AuditCase, says: RegExp, sizeDb?: n
   ],
   ['load', day({ load: 'four streams' }), /four streams/],
   ['weather', day({ weather: 'rain', groundWet: true }), /rain, ground wet/],
+  [
+    'not-stated',
+    rigged({ heightFixedM: undefined, channel: ' ' }),
+    /B: the height of the fixed end, the channel/,
+  ],
+  [
+    'not-stated',
+    walked(() => ({ baselineStated: false, startM: undefined })),
+    /B: where the walks begin, how/,
+  ],
   ['foliage', day({ leaf: 'wet leaf' }), /wet leaf/],
   ['time-of-day', walked((w) => ({ startedMs: w.startedMs + 3 * HOUR })), /hours apart/],
   [
@@ -158,8 +174,8 @@ const CASES: readonly [rule: string, unfair: AuditCase, says: RegExp, sizeDb?: n
     second((p) => ({
       ...p,
       oneWay: [
-        { checkpoint: 'post 3', deaf: 'fixed end' },
-        { checkpoint: 'post 4', deaf: 'fixed end' },
+        { checkpoint: 'post 3', deaf: 'fixed end', gradesApart: 3 },
+        { checkpoint: 'post 4', deaf: 'fixed end', gradesApart: 3 },
       ],
     })),
     /at post 3, post 4 the fixed end is heard and does not hear/,

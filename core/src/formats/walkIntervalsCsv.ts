@@ -9,11 +9,20 @@ export interface WalkIntervalRow extends WalkInterval {
 
 const REQUIRED = ['product', 'path', 'walk', 'held_m', 'failed_m'] as const;
 export const SELECTORS = ['criterion', 'direction', 'unit'] as const;
-const OPTIONAL = [...SELECTORS, 'pair'] as const;
+/**
+ * Uncertainties, in metres, and of ln distance for the error common to a product's walks of one method;
+ * absent is 0 or unknown.
+ */
+const FIGURES = { held_u_m: 'heldUM', failed_u_m: 'failedUM', scale_u: 'scaleU' } as const;
+const FIGURE_COLUMNS = Object.keys(FIGURES) as (keyof typeof FIGURES)[];
+const WORDS = ['pair', 'method', 'outing'] as const;
+const FLAGS = ['unplaced'] as const;
+const OPTIONAL = [...SELECTORS, ...WORDS, ...FIGURE_COLUMNS, ...FLAGS] as const;
 
 /**
  * Reads walk intervals (RFC 4180, header required, columns in any order). Empty `failed_m`: the path ended
- * first; `held_m` 0: failed at the first point; both equal: exact.
+ * first, unless `unplaced` says that it failed where nobody knows; `held_m` 0: failed at the first point;
+ * both equal: exact.
  * @throws FormatError for whatever is not of that form.
  */
 export const readWalkIntervals = (text: string): WalkIntervalRow[] =>
@@ -28,10 +37,23 @@ function readRow(row: TableRow): WalkIntervalRow {
     heldM: metres(row, 'held_m'),
     failedM: failed === '' ? undefined : metres(row, 'failed_m'),
     ...Object.fromEntries(SELECTORS.flatMap((name) => (row.has(name) ? [[name, row.text(name)]] : []))),
-    ...(row.text('pair') === '' ? {} : { pair: row.text('pair') }),
+    ...Object.fromEntries(WORDS.flatMap((name) => (row.text(name) === '' ? [] : [[name, row.text(name)]]))),
+    ...Object.fromEntries(
+      FIGURE_COLUMNS.flatMap((name) => {
+        const value = row.text(name) === '' ? 0 : metres(row, name);
+        return value > 0 ? [[FIGURES[name], value]] : [];
+      }),
+    ),
+    ...(row.text('unplaced') === '' ? {} : { unplaced: yes(row) }),
   };
   checkInterval(interval, row.line);
   return interval;
+}
+
+function yes(row: TableRow): boolean {
+  const text = row.text('unplaced');
+  if (text !== 'yes' && text !== 'no') throw new FormatError(row.line, 'unplaced', `${text}: not yes or no`);
+  return text === 'yes';
 }
 
 function metres(row: TableRow, column: string): number {
@@ -59,15 +81,18 @@ function checkInterval(row: WalkInterval, line: number): void {
  * would run are escaped.
  */
 export function writeWalkIntervals(rows: readonly WalkIntervalRow[]): string {
-  const selectors = OPTIONAL.filter((name) => rows.some((row) => row[name] !== undefined));
-  const columns = [...REQUIRED, ...selectors];
+  const words = [...SELECTORS, ...WORDS].filter((name) => rows.some((row) => row[name] !== undefined));
+  const figures = FIGURE_COLUMNS.filter((name) => rows.some((row) => row[FIGURES[name]] !== undefined));
+  const flags = FLAGS.filter((name) => rows.some((row) => row[name] !== undefined));
   const body = rows.map((row) => [
     row.product,
     row.path,
     row.walk,
     row.heldM,
     row.failedM ?? '',
-    ...selectors.map((name) => row[name] ?? ''),
+    ...words.map((name) => row[name] ?? ''),
+    ...figures.map((name) => row[FIGURES[name]] ?? ''),
+    ...flags.map((name) => (row[name] ? 'yes' : '')),
   ]);
-  return writeTable(columns, body);
+  return writeTable([...REQUIRED, ...words, ...figures, ...flags], body);
 }

@@ -32,6 +32,7 @@ function segmentsOf(path: Pick<Path, 'legs'>): Segment[] {
 }
 
 const norm = (p: Point): number => Math.hypot(...p);
+const apart = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 const between = (a: Point, b: Point, f: number): Point => [
   a[0] + f * (b[0] - a[0]),
   a[1] + f * (b[1] - a[1]),
@@ -62,9 +63,14 @@ export function pathPointsOf(path: Pick<Path, 'legs'>): (travelledM: number) => 
 export const pathPoint = (path: Pick<Path, 'legs'>, travelledM: number): Point =>
   pathPointsOf(path)(travelledM);
 
-/** Straight line in three dimensions between the fixed end and the point `travelledM` along the path. */
-export const separationAtM = (path: Pick<Path, 'legs'>, travelledM: number): number =>
-  norm(pathPoint(path, travelledM));
+/**
+ * Straight line in three dimensions between the fixed end and the point `travelledM` along the path; the
+ * fixed end stands at the path's zero, or at `fixedM` of it, where it was moved to.
+ */
+export function separationAtM(path: Pick<Path, 'legs'>, travelledM: number, fixedM = 0): number {
+  const at = pathPointsOf(path);
+  return apart(at(fixedM), at(travelledM));
+}
 
 /**
  * Least and greatest separation met between two travelled distances. On a bent path these need not lie at
@@ -74,15 +80,18 @@ export function separationRangeM(
   path: Pick<Path, 'legs'>,
   fromM: number,
   toM: number,
+  fixedM = 0,
 ): { leastM: number; greatestM: number; monotonic: boolean } {
   const totalM = pathLengthM(path);
   // A wheel can read a little more than the path has.
   const onPath = (m: number): number => Math.min(totalM, Math.max(0, m));
   const [start, end] = [onPath(Math.min(fromM, toM)), onPath(Math.max(fromM, toM))];
+  const at = pathPointsOf(path);
+  const fixed = at(onPath(fixedM));
   const turns = segmentsOf(path)
-    .flatMap((s) => [s.startM, nearestM(s)])
+    .flatMap((s) => [s.startM, nearestM(s, fixed)])
     .filter((s) => s > start && s < end);
-  const values = [start, ...turns.sort((a, b) => a - b), end].map((s) => separationAtM(path, s));
+  const values = [start, ...turns.sort((a, b) => a - b), end].map((s) => apart(fixed, at(s)));
   return {
     leastM: Math.min(...values),
     greatestM: Math.max(...values),
@@ -90,9 +99,11 @@ export function separationRangeM(
   };
 }
 
-/** Travelled distance at which a segment passes nearest to the fixed end. */
-function nearestM({ from, to, startM, endM }: Segment): number {
+/** Travelled distance at which a segment passes nearest to a point. */
+function nearestM({ from, to, startM, endM }: Segment, [east, north, up]: Point): number {
   const along: Point = [to[0] - from[0], to[1] - from[1], to[2] - from[2]];
-  const f = -(from[0] * along[0] + from[1] * along[1] + from[2] * along[2]) / norm(along) ** 2;
+  const f =
+    ((east - from[0]) * along[0] + (north - from[1]) * along[1] + (up - from[2]) * along[2]) /
+    norm(along) ** 2;
   return startM + Math.min(1, Math.max(0, f)) * (endM - startM);
 }

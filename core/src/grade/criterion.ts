@@ -7,7 +7,9 @@ export const OUTWARD_CRITERIA = [
   'lost',
 ] as const;
 export const RETURN_CRITERIA = ['self-regain', 'reconnect after a reset'] as const;
-export const CRITERIA = [...OUTWARD_CRITERIA, ...RETURN_CRITERIA] as const;
+/** Of walks that begin out of reach and come in; never pooled with those that walk out. */
+export const INWARD_CRITERIA = ['first reached'] as const;
+export const CRITERIA = [...OUTWARD_CRITERIA, ...RETURN_CRITERIA, ...INWARD_CRITERIA] as const;
 
 export type OutwardCriterion = (typeof OUTWARD_CRITERIA)[number];
 export type Criterion = (typeof CRITERIA)[number];
@@ -19,6 +21,7 @@ export const CRITERION_MEANING: Readonly<Record<Criterion, string>> = {
   'last usable': 'walking out, the end of the last stretch of grade 3 or better',
   lost: 'walking out, the end of the last stretch of grade 2 or better',
   'self-regain': 'walking back, where the link was clear again by itself',
+  'first reached': 'coming in from out of reach, the first grade 3 or better',
   'reconnect after a reset': 'walking back, where it came back after a power-cycle or re-pairing',
 };
 

@@ -1,5 +1,7 @@
 import { Z90 } from '../numeric/normal.ts';
-import type { CellFinding, Ends } from '../estimate/range/summarise.ts';
+import type { Ends } from '../estimate/range/ends.ts';
+import { byMethod, scaleText } from '../estimate/range/scaleError.ts';
+import type { CellFinding } from '../estimate/range/summarise.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
 import { walksFor } from './walksFor.ts';
@@ -46,59 +48,84 @@ export function judgeClaim(claim: Claim, evidence: Evidence): Verdict {
   const { cell } = evidence;
   if (!cell || cell.walks === 0)
     return { outcome: 'not tested', reason: notTested(claim, evidence), next: nextPath(claim), caveats };
-  const median = lowerFirst(cell, cell.interval95M.median);
-  const above = claim.upTo
-    ? (cell.interval95M.p90?.high ?? allFailed(cell, WALKS_FOR_P90))
-    : (median.high ?? allFailed(cell, WALKS_FOR_MEDIAN));
-  const show = (m: number): string => formatLength(m);
-  const n = walksText(cell.walks);
-  if (median.low !== undefined && median.low >= claim.distanceM) {
+  const known = knownOf(claim, cell, cell.withScale95M, cell.withScale95M.allHeldToM);
+  const n = countText(cell);
+  if (known.low !== undefined && known.low >= claim.distanceM)
     return {
       outcome: 'supported',
-      reason: `The median ${evidence.criterion} lies beyond ${show(median.low)} with 95 % confidence (${n}); the claim is ${claim.entered}.`,
+      reason: `The median ${evidence.criterion} lies beyond ${formatLength(known.low)} with 95 % confidence (${n}); the claim is ${claim.entered}.`,
       next: undefined,
       caveats,
     };
-  }
-  if (above !== undefined && above < claim.distanceM) {
+  if (known.above !== undefined && known.above < claim.distanceM) {
     const what = claim.upTo ? 'Even the best tenth of walks ends' : 'The median lies';
     return {
       outcome: 'refuted',
-      reason: `${what} before ${show(above)} with 95 % confidence (${evidence.criterion}, ${n}); the claim is ${claim.upTo ? 'up to ' : ''}${claim.entered}.`,
+      reason: `${what} before ${formatLength(known.above)} with 95 % confidence (${evidence.criterion}, ${n}); the claim is ${claim.upTo ? 'up to ' : ''}${claim.entered}.`,
       next: undefined,
       caveats,
     };
   }
   return {
     outcome: 'undecided',
-    reason: undecided(claim, cell, median, above),
+    reason: undecided(claim, cell, known),
     next: nextMeasurement(claim, evidence, cell),
     caveats,
   };
 }
 
-const walksText = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
-
-/** The median's interval, or what walks that never failed bound without a model. */
-function lowerFirst(cell: CellFinding, interval: Ends | undefined): Ends {
-  const allHeld = cell.walks >= WALKS_FOR_MEDIAN ? cell.bounds?.allHeldToM : undefined;
-  return { low: interval ? interval.low : allHeld, high: interval?.high };
+/** What the walks bound: the median from below and above, and what "up to" is refuted by. */
+interface Known extends Ends {
+  readonly above: number | undefined;
 }
 
-const allFailed = (cell: CellFinding, walks: number): number | undefined =>
-  cell.walks >= walks ? cell.bounds?.allFailedByM : undefined;
+function knownOf(
+  claim: Claim,
+  cell: CellFinding,
+  { median, p90 }: Pick<CellFinding['interval95M'], 'median' | 'p90'>,
+  allHeldToM: number | undefined,
+): Known {
+  // What walks that never failed bound without a model.
+  const allHeld = cell.failures === 0 && cell.walks >= WALKS_FOR_MEDIAN ? allHeldToM : undefined;
+  const high = median?.high ?? allFailed(cell, WALKS_FOR_MEDIAN);
+  return {
+    low: median ? median.low : allHeld,
+    high,
+    above: claim.upTo ? (p90?.high ?? allFailed(cell, WALKS_FOR_P90)) : high,
+  };
+}
 
-function undecided(claim: Claim, cell: CellFinding, median: Ends, above: number | undefined): string {
+const decides = (claim: Claim, { low, above }: Known): boolean =>
+  (low !== undefined && low >= claim.distanceM) || (above !== undefined && above < claim.distanceM);
+
+const walksText = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
+
+/** "6 walks, distances by eye, which may all be off by a factor of 1.67". */
+const countText = (cell: CellFinding): string =>
+  [walksText(cell.walks), scaleText(cell.scale)].filter((t) => t !== undefined).join(', ');
+
+const allFailed = (cell: CellFinding, walks: number): number | undefined =>
+  cell.walks >= walks ? cell.withScale95M.allFailedByM : undefined;
+
+function undecided(claim: Claim, cell: CellFinding, { low, high, above }: Known): string {
   const show = (m: number): string => formatLength(m);
-  const n = walksText(cell.walks);
-  const { bounds } = cell;
-  if (bounds && bounds.allFailedByM === undefined && !cell.estimable) {
-    return `Held to ${show(bounds.allHeldToM)} in ${cell.walks} of ${n}: a bound, not a range, and ${cell.walks < WALKS_FOR_MEDIAN ? `fewer than the ${WALKS_FOR_MEDIAN} walks that would bound the median` : `short of ${claim.entered}`}.`;
-  }
-  if (median.low === undefined && median.high === undefined)
-    return `${n} ${cell.walks === 1 ? 'bounds' : 'bound'} no median: ${cell.reason ?? 'too few for an interval'}.`;
-  const upper = claim.upTo ? above : median.high;
-  return `The claim of ${claim.entered} lies between the median's lower bound, ${median.low === undefined ? 'none' : show(median.low)}, and ${claim.upTo ? 'the upper bound of the best tenth of walks' : "the median's upper bound"}, ${upper === undefined ? 'none' : show(upper)} (${n}).`;
+  const n = countText(cell);
+  const { bounds, walks } = cell;
+  if (bounds && cell.failures === 0 && !cell.estimable)
+    return `${heldText(cell)}: a bound, not a range, and ${walks < WALKS_FOR_MEDIAN ? `fewer than the ${WALKS_FOR_MEDIAN} walks that would bound the median` : `short of ${claim.entered}`}.`;
+  if (low === undefined && high === undefined)
+    return `${n} ${walks === 1 ? 'bounds' : 'bound'} no median: ${cell.reason ?? 'too few for an interval'}.`;
+  const upper = claim.upTo ? above : high;
+  return `The claim of ${claim.entered} lies between the median's lower bound, ${low === undefined ? 'none' : show(low)}, and ${claim.upTo ? 'the upper bound of the best tenth of walks' : "the median's upper bound"}, ${upper === undefined ? 'none' : show(upper)} (${n}).`;
+}
+
+/** "Held to the end, about 90 m by eye: at least 58 m, in 1 of 1 walk". */
+export function heldText({ bounds, walks, scale, withScale95M }: CellFinding): string {
+  const toM = bounds?.allHeldToM ?? 0;
+  const held = `in ${walks} of ${walksText(walks)}`;
+  return scaleText(scale) === undefined || withScale95M.allHeldToM === undefined
+    ? `Held to ${formatLength(toM)} ${held}`
+    : `Held to the end, about ${formatLength(toM)} ${byMethod(scale.method ?? '')}: at least ${formatLength(withScale95M.allHeldToM)}, ${held}`;
 }
 
 function notTested(claim: Claim, { pathReachM }: Evidence): string {
@@ -116,14 +143,20 @@ const nextPath = (claim: Claim): string =>
  * the claim.
  */
 function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFinding): string {
+  const exact = knownOf(claim, cell, cell.interval95M, cell.bounds?.allHeldToM);
+  if (decides(claim, exact))
+    return `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. One mark of the path measured by tape, laser or map is enough to correct them all.`;
   if (pathReachM !== undefined && pathReachM <= claim.distanceM)
     return `This path ends at ${formatLength(pathReachM)} and could never settle ${claim.entered}: ${nextPath(claim).toLowerCase()}`;
-  const marks = [0.97, 1, 1.03].map((r) => Math.round(claim.distanceM * r)).join(', ');
+  const points = [0.97, 1, 1.03]
+    .map((r) => Math.round(claim.distanceM * r))
+    .filter((m) => pathReachM === undefined || m <= pathReachM);
+  const marks = `with marks at ${points.join(', ')} m`;
   const more = walksWanted(claim, cell);
-  if (more === undefined) return `One more walk, with marks at ${marks} m; then look again.`;
+  if (more === undefined) return `One more walk, ${marks}; then look again.`;
   return more > 30
     ? `The claim lies too close to the median for a practicable number of walks (about ${more} more).`
-    : `About ${more} more ${more === 1 ? 'walk' : 'walks'}, with marks at ${marks} m, if the median stays where it is.`;
+    : `About ${more} more ${more === 1 ? 'walk' : 'walks'}, ${marks}, if the median stays where it is.`;
 }
 
 /**

@@ -30,10 +30,20 @@ function scaled(text: string, pattern: RegExp, factors: Readonly<Record<string, 
   return { value: Number(match[1].replaceAll(',', '')) * factor, roundingHalf: halfUnit(match[1]) * factor };
 }
 
-/** "2×", "2 x", "8 % farther", "+8 %". */
+/** Free space: what a difference of levels is taken at, where a claim in dB names no other exponent. */
+const OPEN_EXPONENT = 2;
+
+/** "2×", "2 x", "8 % farther", "+8 %"; "3 dB", "3 dB at n = 3.5": that much in level, as distance. */
 function ratio(text: string): ClaimValue {
   const times = /^([\d.]+)\s*(?:×|x|times)$/i.exec(text.trim());
   if (times?.[1]) return { value: Number(times[1]), roundingHalf: halfUnit(times[1]) };
+  const db = /^([+\-−]?)\s*([\d.]+)\s*dB(?:\s*(?:at|,)?\s*n\s*=\s*([\d.]+))?$/i.exec(text.trim());
+  if (db?.[2]) {
+    const exponent = db[3] === undefined ? OPEN_EXPONENT : Number(db[3]);
+    const sign = db[1] === '-' || db[1] === '−' ? -1 : 1;
+    const value = 10 ** ((sign * Number(db[2])) / (10 * exponent));
+    return { value, roundingHalf: value * (10 ** (halfUnit(db[2]) / (10 * exponent)) - 1) };
+  }
   const percent = /^([+\-−]?)\s*([\d.]+)\s*%\s*(farther|further|more|longer|less|shorter)?$/i.exec(
     text.trim(),
   );

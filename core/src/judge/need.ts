@@ -1,6 +1,8 @@
+import { scaleText } from '../estimate/range/scaleError.ts';
 import type { CellFinding } from '../estimate/range/summarise.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
+import { heldText } from './claim.ts';
 import { walksFor } from './walksFor.ts';
 
 export interface Need {
@@ -42,8 +44,10 @@ export function judgeNeed(need: Need, criterion: Criterion, cell: CellFinding | 
     return unknown(
       need.condition === 'unstated' ? 'Not walked.' : `Not walked on an ${need.condition} path.`,
     );
-  const n = `${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`;
-  const { low, high } = cell.interval95M.p10 ?? { low: undefined, high: undefined };
+  const n = [`${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`, scaleText(cell.scale)]
+    .filter((t) => t !== undefined)
+    .join(', ');
+  const { low, high } = cell.withScale95M.p10 ?? { low: undefined, high: undefined };
   const margin = cell.p10 && cell.p10.estimateM / need.distanceM;
   const interval = `${low === undefined ? 'no bound' : formatLength(low)} to ${high === undefined ? 'no bound' : formatLength(high)}`;
   if (low !== undefined && low >= need.distanceM)
@@ -74,14 +78,12 @@ export function judgeNeed(need: Need, criterion: Criterion, cell: CellFinding | 
 }
 
 /** What walks that never failed say: enough of them meet a need that lies within. */
-function boundOnly(
-  { distanceM }: Need,
-  criterion: Criterion,
-  { walks, bounds }: CellFinding,
-): NeedVerdict | undefined {
-  if (!bounds || bounds.allFailedByM !== undefined || bounds.allHeldToM < distanceM) return undefined;
-  const margin = bounds.allHeldToM / distanceM;
-  const held = `Held to ${formatLength(bounds.allHeldToM)} in ${walks} of ${walks} walks (${criterion})`;
+function boundOnly({ distanceM }: Need, criterion: Criterion, cell: CellFinding): NeedVerdict | undefined {
+  const { walks } = cell;
+  const heldM = cell.withScale95M.allHeldToM;
+  if (heldM === undefined || cell.failures > 0 || heldM < distanceM) return undefined;
+  const margin = heldM / distanceM;
+  const held = `${heldText(cell)} (${criterion})`;
   return walks >= WALKS_FOR_P10
     ? { outcome: 'meets', margin, atLeast: true, reason: `${held}.` }
     : {

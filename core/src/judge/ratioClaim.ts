@@ -1,5 +1,10 @@
-import type { Ends, RatioFinding } from '../estimate/range/summarise.ts';
+import { hangsOn, type Bracket } from '../estimate/pairs/constantRatio.ts';
+import type { StandPairs } from '../estimate/pairs/standPairs.ts';
+import type { Ends } from '../estimate/range/ends.ts';
+import { scaleText } from '../estimate/range/scaleError.ts';
+import type { RatioFinding } from '../estimate/range/summarise.ts';
 import type { Criterion } from '../grade/criterion.ts';
+import { twoMeasures } from '../quantity/length.ts';
 import type { Verdict } from './claim.ts';
 
 /** "2×", "8 % farther" than another product. */
@@ -8,6 +13,16 @@ export interface RatioClaim {
   readonly ratio: number;
   readonly product: string;
   readonly against: string;
+}
+
+/** What the walks say beside the model: stands heard by both, and a ratio that is the same on every walk. */
+export interface RatioEvidence {
+  readonly atStands: StandPairs | undefined;
+  /** Of `product` to `against`; absent where walks were not made together. */
+  readonly sameOnEveryWalk: Ends | undefined;
+  /** Where each is known to end, by all its walks. */
+  readonly product: Bracket;
+  readonly against: Bracket;
 }
 
 /** A ratio the other way round. */
@@ -25,18 +40,26 @@ export function judgeRatioClaim(
   { entered, ratio, product, against }: RatioClaim,
   finding: RatioFinding | undefined,
   criterion: Criterion,
+  evidence?: RatioEvidence,
 ): Verdict {
   const caveats = [`Judged on the ratio of medians of "${criterion}".`];
   if (!finding)
     return {
       outcome: 'not tested',
-      reason: `${product} and ${against} were not both walked here.`,
+      reason: evidence
+        ? `There is no ratio of ${product} to ${against} here.`
+        : `${product} or ${against} has no walk with an outcome on a path of this condition.`,
       next: `Walk both, in turn, on one path of this condition.`,
       caveats,
     };
   const same = finding.numerator === product;
-  const ends = finding.interval95 && (same ? finding.interval95 : inverted(finding.interval95));
-  const n = `n = ${(same ? finding.walks : [finding.walks[1], finding.walks[0]]).join(' and ')}`;
+  const ends = finding.withScale95 && (same ? finding.withScale95 : inverted(finding.withScale95));
+  const n = [
+    `n = ${(same ? finding.walks : [finding.walks[1], finding.walks[0]]).join(' and ')}`,
+    scaleText(finding.scale),
+  ]
+    .filter((t) => t !== undefined)
+    .join(', ');
   const show = (end: number | undefined, without: string): string =>
     end === undefined ? without : end.toFixed(2);
   if (ends?.low !== undefined && ends.low >= ratio)
@@ -54,12 +77,43 @@ export function judgeRatioClaim(
       caveats,
     };
   const known = ends
-    ? `the ratio lies between ${show(ends.low, 'no bound')} and ${show(ends.high, 'no bound')}`
-    : (finding.reason ?? 'no interval');
+    ? `the ratio of medians lies between ${show(ends.low, 'no bound')} and ${show(ends.high, 'no bound')}`
+    : `no ratio of medians (${finding.reason ?? 'no interval'})`;
+  const hangs = evidence && ratio > 1 ? hangsOn(ratio, evidence.against, evidence.product) : undefined;
   return {
     outcome: 'undecided',
-    reason: `The claim of ${entered} is not settled: ${known} (${n}).`,
-    next: 'More walks of both in a balanced order, with marks no wider apart than the root of the claimed ratio.',
+    reason: [
+      `The claim of ${entered} is not settled: ${known} (${n}).`,
+      ...besides(product, against, evidence),
+    ]
+      .concat(hangs ? [`It can hold only if ${against} ends before ${twoMeasures(hangs.endsBeforeM)}.`] : [])
+      .join(' '),
+    next:
+      hangs && hangs.pointsM.length > 0
+        ? `Look at ${against} at ${hangs.pointsM.map(twoMeasures).join(', ')}: the first settles it.`
+        : 'More walks of both in a balanced order, with marks no wider apart than the root of the claimed ratio.',
     caveats,
   };
+}
+
+/** Evidence that needs no model, in sentences. */
+export function besides(product: string, against: string, evidence: RatioEvidence | undefined): string[] {
+  const { atStands, sameOnEveryWalk: same } = evidence ?? {};
+  const show = (end: number | undefined): string => (end === undefined ? 'no bound' : end.toFixed(2));
+  return [
+    ...(atStands
+      ? [
+          `At the same ${atStands.stands} stands ${product} held at ${atStands.firstOnly} where ${against} failed, ${against} at ${atStands.secondOnly}${
+            atStands.p === undefined
+              ? atStands.outings === 1
+                ? ' (one outing: stands of one outing are no test)'
+                : ''
+              : `; ${product} was farther on ${atStands.firstFarther} of ${atStands.firstFarther + atStands.secondFarther} outings (sign test, p = ${atStands.p.toFixed(4)})`
+          }.`,
+        ]
+      : []),
+    ...(same
+      ? [`If the ratio is the same on every walk, it lies between ${show(same.low)} and ${show(same.high)}.`]
+      : []),
+  ];
 }

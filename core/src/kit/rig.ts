@@ -18,17 +18,17 @@ export interface RigSettings {
   readonly squelch: string;
   readonly firmware: string;
   readonly antenna: string;
-  readonly antennaPlace: AntennaPlace;
+  readonly antennaPlace?: AntennaPlace;
   readonly antennaGainDbi?: number;
   readonly feederLossDb?: number;
   readonly orientation: string;
   readonly bodyPosition: string;
   /** Loss through the body that is in the way. */
   readonly bodyLossDb?: number;
-  readonly heightFixedM: number;
-  readonly heightMobileM: number;
+  readonly heightFixedM?: number;
+  readonly heightMobileM?: number;
   readonly cables: string;
-  readonly playoutDelayS: number;
+  readonly playoutDelayS?: number;
   readonly batteryWh?: number;
   readonly loadW?: number;
   readonly batteryV?: number;

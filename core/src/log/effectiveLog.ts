@@ -54,8 +54,14 @@ function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[
     return [{ ...event, time: { ...event.time, walkS: correction.walkS } }];
   if (correction.action === 'regrade' && event.kind === 'grade' && correction.grade !== undefined)
     return [{ ...event, body: { grade: correction.grade } }];
-  if (correction.action === 'remeasure' && event.kind === 'mark' && correction.reading !== undefined)
-    return [{ ...event, body: { ...event.body, reading: correction.reading } }];
+  if (
+    correction.action === 'remeasure' &&
+    (event.kind === 'mark' || event.kind === 'begin') &&
+    correction.reading !== undefined
+  )
+    return [{ ...event, body: { ...event.body, reading: correction.reading } } as WalkEvent];
+  if (correction.action === 'restate' && event.kind === 'begin' && correction.begun !== undefined)
+    return [{ ...event, body: correction.begun }];
   if (correction.action === 'retime' && event.kind === 'begin' && correction.delay !== undefined)
     return [{ ...event, body: { ...event.body, delay: correction.delay } }];
   return [event];
@@ -69,4 +75,9 @@ export const lastUndoable = (log: readonly WalkEvent[]): WalkEvent | undefined =
 
 /** Written by an instrument, not by a person. */
 export const isAutomatic = (event: WalkEvent): boolean =>
-  event.kind === 'clock' || event.kind === 'fix' || (event.kind === 'mark' && !event.body.reading.pressed);
+  event.kind === 'clock' ||
+  event.kind === 'fix' ||
+  (event.kind === 'mark' &&
+    event.body.reading !== undefined &&
+    !event.body.reading.pressed &&
+    !event.body.stand);

@@ -25,7 +25,7 @@ export interface EventKey {
   readonly seq: number;
 }
 
-export const END_REASONS = ['path ended', 'time', 'danger', 'weather', 'link failed'] as const;
+export const END_REASONS = ['path ended', 'time', 'danger', 'weather', 'link failed', 'not stated'] as const;
 export type EndReason = (typeof END_REASONS)[number];
 
 export const RECONNECT_WAYS = ['by itself', 'after power-cycle', 'after re-pairing'] as const;
@@ -60,6 +60,9 @@ export const WALK_MODES = [
   'indoor',
 ] as const;
 export type WalkMode = (typeof WALK_MODES)[number];
+
+/** In these one stops to look: every mark begins a stand, and between stands nothing is known. */
+export const STOPPING_MODES: readonly WalkMode[] = ['stop and call', 'hits', 'read-back', 'ladder'];
 
 export const WEATHERS = ['dry', 'drizzle', 'rain', 'snow', 'fog'] as const;
 export const LEAVES = ['none', 'bare', 'in leaf', 'wet leaf'] as const;
@@ -104,10 +107,17 @@ export interface VoiceNote {
 /** What can be logged, by kind. */
 export interface EventBodies {
   begin: {
-    readonly baselineGrade: Grade;
+    /** What is heard at the beginning; absent: nobody graded it. */
+    readonly baselineGrade?: Grade;
     readonly direction: Direction;
-    readonly reading: Reading;
-    readonly playoutDelayS: number;
+    /** Where one begins; absent: not stated. */
+    readonly reading?: Reading;
+    /** Of the rig; absent: not stated, and reckoned as none. */
+    readonly playoutDelayS?: number;
+    /** Begun out of reach, and walked towards the fixed end. */
+    readonly inwards?: true;
+    /** Written down without times: the clock orders, and tells no seconds. */
+    readonly untimed?: true;
     readonly simulatedSeed?: string;
     readonly checks?: readonly RigCheckResult[];
     readonly mode?: WalkMode;
@@ -115,10 +125,19 @@ export interface EventBodies {
     /** The operator's delay that was in force; the usual one when absent. */
     readonly delay?: OperatorDelay;
   };
-  dropoutBegin: Record<string, never>;
+  /** `hop`: of a chain with a relay, which hop was lost, where that is known. */
+  dropoutBegin: { readonly hop?: string };
   dropoutEnd: Record<string, never>;
   grade: { readonly grade: Grade };
-  mark: { readonly reading: Reading; readonly name?: string };
+  /**
+   * Here one is; without a reading at a place that nobody knows. `stand`: one stops here, in a mode in which
+   * one walks on.
+   */
+  mark: { readonly reading?: Reading; readonly name?: string; readonly stand?: true };
+  /** The stand is left. */
+  goOn: Record<string, never>;
+  /** From now on the fixed end stands at this place of the path. */
+  fixedEnd: { readonly reading: Reading };
   turn: { readonly reading?: Reading };
   reconnected: { readonly how: ReconnectWay };
   note: { readonly text: string; /** Spoken: what the microphone heard. */ readonly voice?: VoiceNote };
@@ -133,7 +152,14 @@ export interface EventBodies {
     readonly grade: Grade;
     readonly tries: number;
   };
-  hits: { readonly presses: number; readonly hits: number; readonly orientation?: string };
+  /** `of`: what was counted, presses of one receiver or receivers at one press. */
+  hits: {
+    readonly presses: number;
+    readonly hits: number;
+    readonly orientation?: string;
+    readonly direction?: Direction;
+    readonly of?: 'presses' | 'receivers';
+  };
   /** Fresh words or figures, as sent and as heard. */
   readBack: { readonly sent: string; readonly heard: string; readonly direction: Direction };
   rung: { readonly rung: (typeof RUNGS)[number]; readonly worked: boolean; readonly direction: Direction };
@@ -159,7 +185,7 @@ export interface EventBodies {
   correction: Correction;
 }
 
-export const CORRECTION_ACTIONS = ['withdraw', 'move', 'regrade', 'remeasure', 'retime'] as const;
+export const CORRECTION_ACTIONS = ['withdraw', 'move', 'regrade', 'remeasure', 'retime', 'restate'] as const;
 
 /** A correction amends another event; nothing is overwritten. */
 export interface Correction {
@@ -176,6 +202,8 @@ export interface Correction {
   readonly reading?: Reading;
   /** The operator's delay for the whole walk (action "retime", on its begin event). */
   readonly delay?: OperatorDelay;
+  /** What the walk began with, as it ought to have been entered (action "restate", on its begin event). */
+  readonly begun?: EventBodies['begin'];
 }
 
 export type EventKind = keyof EventBodies;

@@ -4,6 +4,7 @@ export const DISTANCE_METHODS = [
   'laser',
   'wheel',
   'satellite',
+  'satellite watch',
   'paces',
   'map',
   'odometer',
@@ -31,12 +32,17 @@ export const METHOD_UNCERTAINTY: Readonly<Record<DistanceMethod, MethodUncertain
   laser: { independentM: 0.05, scale: 0 },
   wheel: { independentM: 0.05, scale: 0.002 },
   satellite: { independentM: Math.hypot(SATELLITE_M, SATELLITE_M), scale: 0 },
+  // A length that a watch has counted along the way, not a place; corners cut, jitter added (common practice).
+  'satellite watch': { independentM: 5, scale: 0.02 },
   paces: { independentM: 0.5, scale: 0.03 },
   map: { independentM: 5, scale: 0 },
   // Rectangular over one step: step/√12 (JCGM 100, 4.3.7, from memory).
   odometer: { independentM: ODOMETER_STEP_M / Math.sqrt(12), scale: 0 },
   'by eye': { independentM: 0.5, scale: 0.3 },
 };
+
+/** Scale error of a method as the standard uncertainty of ln distance: by eye ln 1.3. */
+export const scaleUOf = (method: DistanceMethod): number => Math.log1p(METHOD_UNCERTAINTY[method].scale);
 
 /** A browser's accuracy is a 95 % radius: of a normal scatter in two dimensions, 2.45 standard deviations. */
 const RADIUS_95 = 2.45;
@@ -51,7 +57,7 @@ export const satelliteUncertaintyM = (
 ): number => Math.hypot(hereAccuracyM / RADIUS_95, fixedEndAccuracyM / RADIUS_95);
 
 /** Counts from its own zero, not from the fixed end. */
-const COUNTERS: readonly DistanceMethod[] = ['wheel', 'paces', 'odometer'];
+const COUNTERS: readonly DistanceMethod[] = ['wheel', 'satellite watch', 'paces', 'odometer'];
 
 export interface DistanceReading {
   readonly travelledM: number;

@@ -52,12 +52,21 @@ export function parseLength(text: string, defaultUnit: LengthUnit = 'm'): Entere
 export const metresTo = (valueM: number, unit: LengthUnit): number => valueM / METRES_PER[unit];
 
 /**
- * "152 m", "499 ft", "0.45 km": three figures or whole units, whichever is finer; always from the stored
- * metres.
+ * "152 m", "499 ft", "0.45 km", "0.0012 m": three figures or whole units, whichever is finer; always from the
+ * stored metres.
  */
 export function formatLength(valueM: number, unit: LengthUnit = 'm'): string {
   if (!Number.isFinite(valueM)) throw new RangeError(`invalid valueM: ${valueM}`);
   const value = metresTo(valueM, unit);
-  const decimals = Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2;
+  const size = Math.abs(value);
+  // Two figures of what is smaller than a tenth: 0.001 m is not nothing.
+  const decimals =
+    size >= 100 ? 0 : size >= 10 ? 1 : size >= 0.1 || size === 0 ? 2 : 1 - Math.floor(Math.log10(size));
   return `${value.toFixed(decimals)} ${unit}`;
 }
+
+/** Two measures side by side, both from the stored metres: "207 m (681 ft)", "4.92 km (3.06 mi)". */
+export const twoMeasures = (valueM: number): string =>
+  Math.abs(valueM) >= 1000
+    ? `${formatLength(valueM, 'km')} (${formatLength(valueM, 'mi')})`
+    : `${formatLength(valueM)} (${formatLength(valueM, 'ft')})`;

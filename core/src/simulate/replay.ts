@@ -11,14 +11,18 @@ const MOST_S = 4 * 3600;
  * What simulated gear really played on a walk whose log is given: the truth that the log can be held
  * against. Undefined for a real walk.
  */
-export function replay(log: readonly WalkEvent[], standIn: SimulatedGear, path: Path): Tick[] | undefined {
+export function replay(
+  log: readonly WalkEvent[],
+  simulatedGear: SimulatedGear,
+  path: Path,
+): Tick[] | undefined {
   const events = effectiveLog(log);
   const begin = events.find((e) => e.kind === 'begin');
   const seed = begin?.body.simulatedSeed;
   if (seed === undefined) return undefined;
   const turnS = events.findLast((e) => e.kind === 'turn')?.time.walkS;
   const endS = Math.min(MOST_S, Math.max(...events.map((e) => e.time.walkS)));
-  const walk = startWalk(standIn, path, seed);
+  const walk = startWalk(simulatedGear, path, seed);
   const ticks = [walk.step()];
   while ((ticks.at(-1) as Tick).tS < endS) {
     const { tS, returning } = ticks.at(-1) as Tick;

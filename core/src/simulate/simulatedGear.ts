@@ -83,14 +83,14 @@ export interface SimulatedGearWalk {
  * and the same turns give the same walk, so that a page that was reloaded can play up to where it was.
  */
 export function startWalk(
-  standIn: SimulatedGear,
+  simulatedGear: SimulatedGear,
   path: Path,
   walkSeed: string,
   site: SimulatedSite = SIMULATED_SITE,
 ): SimulatedGearWalk {
   const random = seeded('walk', walkSeed);
   const lengthM = pathLengthM(path);
-  const lossDb = mediumLoss(standIn, path, lengthM, site);
+  const lossDb = mediumLoss(simulatedGear, path, lengthM, site);
   const walkDb = site.walkSdDb * random.normal();
   const wheelScale = 1 + site.wheelScaleSd * random.normal();
   const hearing = graded();
@@ -106,11 +106,11 @@ export function startWalk(
     }
     const tS = tick++ * TICK_S;
     const marginDb =
-      standIn.eirpDbm +
-      standIn.receiveGainDbi -
-      standIn.requiredDbm -
+      simulatedGear.eirpDbm +
+      simulatedGear.receiveGainDbi -
+      simulatedGear.requiredDbm -
       lossDb(travelledM) -
-      standIn.bodyLossDb[returning ? 1 : 0] +
+      simulatedGear.bodyLossDb[returning ? 1 : 0] +
       walkDb +
       fadingDb(random, site.ricianKDb);
     return {
@@ -137,31 +137,36 @@ export function startWalk(
  * uncorrelated.
  */
 function mediumLoss(
-  standIn: SimulatedGear,
+  simulatedGear: SimulatedGear,
   path: Path,
   lengthM: number,
   site: SimulatedSite,
 ): (travelledM: number) => number {
   const { shadowingSdDb, decorrelationM, productCorrelation } = site;
   const common = shadowingField(
-    `${path.id}/${Math.round(standIn.frequencyMHz / 100)}`,
+    `${path.id}/${Math.round(simulatedGear.frequencyMHz / 100)}`,
     lengthM,
     shadowingSdDb,
     decorrelationM,
   );
-  const own = shadowingField(`${path.id}/${standIn.productSeed}`, lengthM, shadowingSdDb, decorrelationM);
+  const own = shadowingField(
+    `${path.id}/${simulatedGear.productSeed}`,
+    lengthM,
+    shadowingSdDb,
+    decorrelationM,
+  );
   const [shareCommon, shareOwn] = [Math.sqrt(productCorrelation), Math.sqrt(1 - productCorrelation)];
   const between = inTheWayOf(path);
   return (travelledM) => {
     const distanceM = Math.max(NEAREST_M, separationAtM(path, travelledM));
     const inTheWay = {
       model: 'two-slope',
-      frequencyMHz: standIn.frequencyMHz,
-      heightsM: standIn.heightsM,
+      frequencyMHz: simulatedGear.frequencyMHz,
+      heightsM: simulatedGear.heightsM,
       obstructions: between(travelledM).obstructions,
     } as const;
     return (
-      twoSlopeLossDb(standIn.frequencyMHz, distanceM, standIn.heightsM) +
+      twoSlopeLossDb(simulatedGear.frequencyMHz, distanceM, simulatedGear.heightsM) +
       obstructionLossDb(inTheWay, distanceM) +
       shareCommon * common(travelledM) +
       shareOwn * own(travelledM)

@@ -24,14 +24,14 @@ export function trueEventM(ticks: readonly Tick[], criterion: OutwardCriterion):
  * should find. Undefined where more than that share of walks never failed.
  */
 export function trueFirstDropout(
-  standIn: SimulatedGear,
+  simulatedGear: SimulatedGear,
   path: Path,
   walks: number,
   seed: string,
   site: SimulatedSite = SIMULATED_SITE,
 ): { medianM: number | undefined; p10M: number | undefined } {
   const events = Array.from({ length: walks }, (_, i) =>
-    firstDropoutM(standIn, path, `${seed}/${i}`, site),
+    firstDropoutM(simulatedGear, path, `${seed}/${i}`, site),
   ).sort((a, b) => a - b);
   const quantile = (p: number): number | undefined => {
     const value = events[Math.floor(p * events.length)] as number;
@@ -40,8 +40,8 @@ export function trueFirstDropout(
   return { medianM: quantile(0.5), p10M: quantile(0.1) };
 }
 
-function firstDropoutM(standIn: SimulatedGear, path: Path, seed: string, site: SimulatedSite): number {
-  const walk = startWalk(standIn, path, seed, site);
+function firstDropoutM(simulatedGear: SimulatedGear, path: Path, seed: string, site: SimulatedSite): number {
+  const walk = startWalk(simulatedGear, path, seed, site);
   for (;;) {
     const tick = walk.step();
     if (tick.grade === 1) return tick.separationM;

@@ -55,7 +55,7 @@ export interface DerivedWalk {
 }
 
 /** Version of what is derived from a log: to be raised whenever the same log gives another DerivedWalk. */
-export const ARITHMETIC = 1;
+export const ARITHMETIC = 2;
 
 /** A walk with its name and place, and what was derived from its log. */
 export interface WalkFinding extends DerivedWalk {
@@ -123,7 +123,7 @@ function loggedOf(log: readonly WalkEvent[]): Logged {
   return {
     entries: log.length,
     marks: events.flatMap((e) =>
-      e.kind === 'mark'
+      e.kind === 'mark' && e.body.reading
         ? [
             {
               atM: e.body.reading.travelledM,
@@ -173,11 +173,12 @@ export function outcomeOf(finding: WalkFinding, criterion: Criterion, side?: Sid
     .map((d) => d.outcomes.find((o) => o.criterion === criterion) as Outcome);
   const missing =
     side === 'both ways' && own.length < 2
-      ? 'one direction only was walked'
+      ? `only ${finding.directions[0]?.direction ?? 'one direction'} was looked at`
       : own.length === 0
-        ? `the direction ${side ?? ''} was not walked`
+        ? `${side ?? 'this direction'} was not looked at`
         : undefined;
-  if (missing !== undefined) return { criterion, interval: undefined, absent: missing, bent: false };
+  if (missing !== undefined)
+    return { criterion, interval: undefined, absent: missing, bent: false, between: undefined };
   return own.length === 1 ? (own[0] as Outcome) : (bothWays(own) as Outcome);
 }
 

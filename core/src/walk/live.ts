@@ -1,6 +1,6 @@
 import type { Grade } from '../grade/grade.ts';
 import { effectiveLog, isAutomatic } from '../log/effectiveLog.ts';
-import type { EventOf, WalkEvent } from '../log/event.ts';
+import { STOPPING_MODES, type EventOf, type Reading, type WalkEvent } from '../log/event.ts';
 
 /**
  * Where a walk under way stands, as far as one must know to log on: kept entry by entry, whatever the log's
@@ -9,12 +9,20 @@ import type { EventOf, WalkEvent } from '../log/event.ts';
 export interface LiveState {
   readonly begin: EventOf<'begin'> | undefined;
   readonly entries: number;
-  /** What is noticed now, and what it was before the link was lost. */
+  /**
+   * What is noticed now (5 where nobody graded the beginning: what shows on the keys, no datum), and what it
+   * was before the link was lost.
+   */
   readonly grade: Grade;
   readonly beforeLoss: Grade;
   readonly turned: boolean;
+  /** One stands at the last mark, and has not gone on. */
+  readonly standing: boolean;
   /** Latest moment on the walk's clock, s. */
   readonly lastS: number;
+  /** The last mark, and the last distance that was read. */
+  readonly here: EventOf<'mark'> | undefined;
+  readonly lastReading: Reading | undefined;
   /** Distances of the last two marks. */
   readonly marksM: readonly number[];
   /** Moments pressed on two devices at once; comparisons of the clock. */
@@ -30,7 +38,10 @@ export const NOT_BEGUN: LiveState = {
   grade: 5,
   beforeLoss: 5,
   turned: false,
+  standing: false,
   lastS: 0,
+  here: undefined,
+  lastReading: undefined,
   marksM: [],
   shared: 0,
   clocks: 0,
@@ -55,9 +66,10 @@ export function withEntry(state: LiveState, event: WalkEvent): LiveState {
       return {
         ...next,
         begin: event,
-        grade: event.body.baselineGrade,
-        beforeLoss: event.body.baselineGrade,
-        marksM: [event.body.reading.travelledM],
+        grade: event.body.baselineGrade ?? 5,
+        beforeLoss: event.body.baselineGrade ?? 2,
+        lastReading: event.body.reading,
+        marksM: event.body.reading ? [event.body.reading.travelledM] : [],
       };
     case 'grade':
       return graded(next, event.body.grade);
@@ -69,7 +81,18 @@ export function withEntry(state: LiveState, event: WalkEvent): LiveState {
       // comes through.
       return state.grade === 1 ? { ...next, grade: state.beforeLoss === 1 ? 2 : state.beforeLoss } : next;
     case 'mark':
-      return { ...next, marksM: [...state.marksM.slice(-1), event.body.reading.travelledM] };
+      return {
+        ...next,
+        here: event,
+        lastReading: event.body.reading ?? state.lastReading,
+        standing:
+          event.body.stand === true || STOPPING_MODES.includes(state.begin?.body.mode ?? 'continuous'),
+        marksM: event.body.reading
+          ? [...state.marksM.slice(-1), event.body.reading.travelledM]
+          : state.marksM,
+      };
+    case 'goOn':
+      return { ...next, standing: false };
     case 'turn':
       return { ...next, turned: true };
     case 'shared':

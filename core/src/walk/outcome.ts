@@ -6,157 +6,438 @@ import {
   endsLastStretch,
   LEAST_GOOD_GRADE,
   OUTWARD_CRITERIA,
-  RETURN_CRITERIA,
 } from '../grade/criterion.ts';
 import { lagOf, type OperatorDelay } from '../log/lag.ts';
-import type { Stretch, Trace } from './trace.ts';
-import type { Fix, Position } from './track.ts';
+import type { PlacedLook, Stretch, Trace } from './trace.ts';
+import { marksAround, placeAt, type Fix, type Position } from './track.ts';
 
-/**
- * What one walk says about one criterion: an interval of separation in metres. `failedM` absent: "more than";
- * `heldM` 0: "less than". No interval: the event was not there to be seen, and `absent` says why.
- */
+/** What one walk says about one criterion: an interval of separation in metres. */
+export interface OutcomeInterval {
+  /** The last place that held; 0: "less than". */
+  readonly heldM: number;
+  /**
+   * The first place that failed; absent: "more than". The same as `heldM` where the moment itself was
+   * noticed.
+   */
+  readonly failedM: number | undefined;
+  /** Independent standard uncertainty of the two places; absent: none is known of. */
+  readonly heldUM?: number;
+  readonly failedUM?: number;
+  /**
+   * It failed, and nobody knows where: between the last place known to hold and the farthest one reached,
+   * where that is known. Never "held".
+   */
+  readonly unplaced?: true;
+}
+
 export interface Outcome {
   readonly criterion: Criterion;
-  readonly interval: { readonly heldM: number; readonly failedM: number | undefined } | undefined;
+  readonly interval: OutcomeInterval | undefined;
+  /** Why there is none. */
   readonly absent: string | undefined;
   /**
    * Separation is not monotonic over the interval (a bent path): it holds the least and the greatest met
    * there.
    */
   readonly bent: boolean;
+  /** Names of the points it lies between, where they have names: an outcome without metres. */
+  readonly between: { readonly held: string | undefined; readonly failed: string | undefined } | undefined;
 }
 
-/** Coverage of the widening for position: two standard uncertainties to each side. */
-const COVERAGE = 2;
+/** Where something was found, in travelled distance, and how it is called. */
+interface Point {
+  readonly atS: number;
+  readonly place: Position | undefined;
+  readonly name: string | undefined;
+}
+
+interface Context {
+  readonly trace: Trace;
+  readonly path: Pick<Path, 'legs'>;
+  readonly delay: OperatorDelay | undefined;
+}
 
 export function outcomesOf(trace: Trace, path: Pick<Path, 'legs'>, delay?: OperatorDelay): Outcome[] {
   const context = { trace, path, delay };
   return [
-    ...OUTWARD_CRITERIA.map((criterion) => outward(context, criterion)),
-    ...RETURN_CRITERIA.map((criterion) => onReturn(context, criterion)),
+    ...OUTWARD_CRITERIA.map((c) =>
+      trace.inwards
+        ? none(c, 'it was walked inwards: only where it was first reached can be told')
+        : outward(context, c),
+    ),
+    selfRegain(context),
+    afterReset(context),
+    firstReached(context),
   ];
 }
 
-interface Context {
-  trace: Trace;
-  path: Pick<Path, 'legs'>;
-  delay: OperatorDelay | undefined;
-}
-
-const none = (criterion: Criterion, absent: string): Outcome => ({
+const none = (criterion: Criterion, absent: string, between?: Outcome['between']): Outcome => ({
   criterion,
   interval: undefined,
   absent,
   bent: false,
+  between,
 });
 
-function outward(context: Context, criterion: OutwardCriterion): Outcome {
-  const { trace } = context;
-  const out = trace.stretches.filter((s) => !s.returning);
-  const good = (s: Stretch): boolean => s.grade >= LEAST_GOOD_GRADE[criterion];
-  const first = out[0];
-  if (!first) return none(criterion, 'nothing was logged on the way out');
-  const failing = endsLastStretch(criterion) ? endOfLast(out, good) : out.findIndex((s) => !good(s));
-  if (failing === -1) return heldThroughout(context, criterion);
-  if (failing === 0) return failedFromTheStart(context, criterion, first);
-  return between(context, criterion, (out[failing] as Stretch).lookedBefore, (out[failing] as Stretch).from);
+/** A stretch or a look in order: what was found, the last moment it was found, the first. */
+interface Seen {
+  readonly worst: number;
+  readonly best: number;
+  readonly first: Point;
+  /** The last moment before it at which one looked. */
+  readonly lookedBefore: Point;
+  readonly stated: boolean;
+  readonly returning: boolean;
 }
 
-/** Index of the stretch that ends the last good one; 0 when none is good, -1 when it is good to the end. */
-function endOfLast(out: readonly Stretch[], good: (s: Stretch) => boolean): number {
+/** The walk as a row of things seen: looks at stands, or stretches between presses. */
+function seenOf({ trace }: Context): Seen[] {
+  const at = (atS: number): Point => ({ atS, place: placeAt(trace, atS), name: undefined });
+  if (!trace.byStands)
+    return trace.stretches.map((s) => ({
+      worst: s.grade,
+      best: s.grade,
+      first: at(s.fromS),
+      lookedBefore: at(s.lookedBeforeS),
+      stated: s.stated,
+      returning: s.returning,
+    }));
+  const pointOf = (l: PlacedLook): Point => ({
+    atS: l.atS,
+    place: l.place,
+    name: l.stand?.name ?? nameAt(trace, l.atS),
+  });
+  return trace.looks.map((l, i) => ({
+    worst: l.worst,
+    best: l.best,
+    first: pointOf(l),
+    lookedBefore: pointOf(trace.looks[i - 1] ?? l),
+    stated: true,
+    returning: l.returning,
+  }));
+}
+
+/** What a named point of the same moment, or the last one before it, is called. */
+const nameAt = (trace: Trace, atS: number): string | undefined =>
+  trace.named.findLast((n) => n.atS <= atS)?.name;
+const nextName = (trace: Trace, atS: number): string | undefined =>
+  trace.named.find((n) => n.atS >= atS)?.name;
+
+function outward(context: Context, criterion: OutwardCriterion): Outcome {
+  const least = LEAST_GOOD_GRADE[criterion];
+  const atEnd = endsLastStretch(criterion);
+  const out = seenOf(context).filter((s) => !s.returning && (s.stated || least <= 2));
+  const good = (s: Seen): boolean => (atEnd ? s.best : s.worst) >= least;
+  if (out.length === 0) return none(criterion, 'nothing was logged on the way out');
+  const failing = atEnd ? endOfLast(out, good) : out.findIndex((s) => !good(s));
+  if (failing === -1) return heldThroughout(context, criterion, out);
+  const before = (out[failing] as Seen).lookedBefore;
+  const held = context.trace.byStands
+    ? out
+        .slice(0, failing)
+        .filter(good)
+        .map((s) => s.first)
+    : failing > 0
+      ? [before.place ? before : (lastMarkBefore(context.trace, before.atS) ?? before)]
+      : [];
+  const failed = out
+    .slice(failing)
+    .filter((s) => !good(s))
+    .map((s) => s.first);
+  const placed = held.findLast((p) => p.place) ?? held.at(-1);
+  const outcome = joined(context, criterion, placed, failed, failing === 0);
+  const heldAt = held.at(-1)?.name;
+  // By its name the last good stand is known, also where its distance is not.
+  return context.trace.byStands && outcome.between && heldAt !== undefined
+    ? { ...outcome, between: { ...outcome.between, held: heldAt } }
+    : outcome;
+}
+
+/** Index of what ends the last good one; 0 when none is good, -1 when it is good to the end. */
+function endOfLast(out: readonly Seen[], good: (s: Seen) => boolean): number {
   const last = out.findLastIndex(good);
   return last === out.length - 1 ? -1 : last + 1;
 }
 
-/** Right-censored at the greatest separation that is surely reached. */
-function heldThroughout({ trace, path }: Context, criterion: Criterion): Outcome {
-  const reached = outwardFixes(trace).map(
-    (f) => separationRangeM(path, Math.max(0, f.travelledM - COVERAGE * f.uncertaintyM), f.travelledM).leastM,
-  );
-  const heldM = Math.max(0, ...reached);
-  if (heldM === 0) return none(criterion, 'held to the end, but no mark tells how far that was');
-  return { criterion, interval: { heldM, failedM: undefined }, absent: undefined, bent: false };
+/** Right-censored at the greatest separation at which it was seen to hold. */
+function heldThroughout(context: Context, criterion: Criterion, out: readonly Seen[]): Outcome {
+  const { trace } = context;
+  const places: Point[] = trace.byStands
+    ? out.map((s) => s.first)
+    : outwardFixes(trace).map((f) => ({ atS: f.atS, place: { ...f, speedMps: 0 }, name: undefined }));
+  const reached = places
+    .flatMap((p) => (p.place ? [endOf(context, p.place, p.atS)] : []))
+    .reduce<End | undefined>((best, e) => (best && best.greatestM >= e.greatestM ? best : e), undefined);
+  if (!reached || reached.greatestM === 0)
+    return none(criterion, 'held to the end, but no mark tells how far that was', {
+      held: out.at(-1)?.first.name ?? nameAt(trace, trace.endS),
+      failed: undefined,
+    });
+  return {
+    criterion,
+    interval: { heldM: reached.greatestM, failedM: undefined, ...uncertain({ heldUM: reached.uM }) },
+    absent: undefined,
+    bent: false,
+    between: undefined,
+  };
 }
 
 const outwardFixes = (trace: Trace): readonly Fix[] =>
   trace.fixes.filter((f) => f.atS <= (trace.turnS ?? trace.endS));
 
-function failedFromTheStart({ path }: Context, criterion: Criterion, first: Stretch): Outcome {
-  if (!first.from) return none(criterion, 'failed from the start, at no known distance');
-  const failedM = separationRangeM(
-    path,
-    0,
-    first.from.travelledM + COVERAGE * first.from.uncertaintyM,
-  ).greatestM;
-  if (first.from.travelledM < 1)
-    return none(criterion, 'failed at the zero point: check cable, battery and channel before it counts');
-  return { criterion, interval: { heldM: 0, failedM }, absent: undefined, bent: false };
-}
+/** Nearer than this is the zero point, m. */
+const ZERO_POINT_M = 1;
 
 /**
- * Joins the good and the bad point, each widened by its own uncertainty and that of the operator's timing.
+ * The interval between the last place that held and the first that failed. A failure whose place nobody
+ * knows lies before the next known bad place, or the farthest place that was reached after it.
  */
-function between(
-  { trace, path, delay }: Context,
+function joined(
+  context: Context,
   criterion: Criterion,
-  goodAt: Position | undefined,
-  badAt: Position | undefined,
+  held: Point | undefined,
+  failed: readonly Point[],
+  fromTheStart: boolean,
 ): Outcome {
-  if (!goodAt || !badAt) return none(criterion, 'a failed point with no distance: no mark around it');
-  const timingS = Math.hypot(
+  const { trace } = context;
+  const [first] = failed as [Point];
+  const around = { held: held?.name, failed: first.name };
+  const between = trace.byStands
+    ? around
+    : { held: nameAt(trace, first.atS), failed: nextName(trace, first.atS) };
+  if (first.place) {
+    if (fromTheStart && first.place.travelledM < ZERO_POINT_M)
+      return none(
+        criterion,
+        'failed at the zero point: check cable, battery and channel before it counts',
+        between,
+      );
+    return interval(context, criterion, held, { ...first, place: first.place }, between);
+  }
+  const last = held?.place ? held : lastMarkBefore(trace, first.atS);
+  const later = failed.find((p) => p.place) ?? farthestAfter(trace, first.atS);
+  if (!last && !later) return none(criterion, 'it failed, at no known distance: no mark around it', between);
+  return unplaced(context, criterion, last, later, between);
+}
+
+/** On a walk that is watched all the time, it held where the last mark was. */
+function lastMarkBefore(trace: Trace, atS: number): Point | undefined {
+  if (trace.byStands) return undefined;
+  const fix = trace.fixes.findLast((f) => f.atS <= atS);
+  return fix && { atS: fix.atS, place: { ...fix, speedMps: 0 }, name: undefined };
+}
+
+function farthestAfter(trace: Trace, atS: number): Point | undefined {
+  const fix = trace.fixes
+    .filter((f) => f.atS >= atS)
+    .reduce<Fix | undefined>((best, f) => (best && best.travelledM >= f.travelledM ? best : f), undefined);
+  return fix && { atS: fix.atS, place: { ...fix, speedMps: 0 }, name: undefined };
+}
+
+/** To a micrometre: two brackets that adjoin at a stand must meet there to the last digit. */
+const rounded = (m: number): number => Math.round(m * 1e6) / 1e6;
+
+interface End {
+  readonly leastM: number;
+  readonly greatestM: number;
+  readonly uM: number;
+}
+
+/** Separation at a place, from where the fixed end stood then, with its independent uncertainty. */
+function endOf({ trace, path }: Context, place: Position, atS: number, timingS = 0): End {
+  const fixedM = trace.fixedEnds.findLast((f) => f.atS <= atS)?.atM;
+  const { leastM, greatestM } = separationRangeM(path, place.travelledM, place.travelledM, fixedM);
+  return {
+    leastM: rounded(leastM),
+    greatestM: rounded(greatestM),
+    uM: Math.hypot(place.uncertaintyM, timingS * place.speedMps),
+  };
+}
+
+const uncertain = (u: { heldUM?: number; failedUM?: number }): typeof u =>
+  Object.fromEntries(Object.entries(u).filter(([, m]) => m > 0));
+
+function timingOf({ trace, delay }: Context): number {
+  return Math.hypot(
     lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay)
       .uncertaintyS,
     trace.clockUncertaintyS,
   );
-  const widened = (p: Position): [number, number] => {
-    const by = COVERAGE * Math.hypot(p.uncertaintyM, timingS * p.speedMps);
-    return [p.travelledM - by, p.travelledM + by];
-  };
-  const ends = [...widened(goodAt), ...widened(badAt)];
-  const range = separationRangeM(path, Math.min(...ends), Math.max(...ends));
+}
+
+function unplaced(
+  context: Context,
+  criterion: Criterion,
+  last: Point | undefined,
+  later: Point | undefined,
+  between: Outcome['between'],
+): Outcome {
+  const low = last?.place && endOf(context, last.place, last.atS);
+  const high = later?.place && endOf(context, later.place, later.atS);
+  const heldM = low?.leastM ?? 0;
+  const failedM = high && high.greatestM > heldM ? high.greatestM : undefined;
+  if (heldM === 0 && failedM === undefined)
+    return none(criterion, 'it failed, at a place that nobody knows', between);
   return {
     criterion,
-    interval: { heldM: range.leastM, failedM: range.greatestM },
+    interval: {
+      heldM,
+      failedM,
+      unplaced: true,
+      ...uncertain({
+        ...(low ? { heldUM: low.uM } : {}),
+        ...(high && failedM !== undefined ? { failedUM: high.uM } : {}),
+      }),
+    },
     absent: undefined,
-    bent: !range.monotonic,
+    bent: false,
+    between,
   };
 }
 
-function onReturn(context: Context, criterion: Criterion): Outcome {
-  const { trace } = context;
-  const back = trace.stretches.filter((s) => s.returning);
-  const first = back[0];
-  if (!first) return none(criterion, 'no way back was walked');
-  if (first.state !== 'lost') return none(criterion, 'never lost at the turn');
-  const reset = trace.reconnections.find((r) => r.how !== 'by itself' && r.atS >= first.fromS);
-  if (criterion === 'reconnect after a reset') {
-    return reset
-      ? between(context, criterion, reset.position, reset.position)
-      : none(criterion, 'no reset was made');
-  }
-  const clear = back.findIndex((s) => s.state === 'clear');
-  const byItself = clear !== -1 && !(reset && reset.atS <= (back[clear] as Stretch).fromS);
-  if (byItself)
-    return between(
-      context,
+/** Both ends known; on a walk that is watched all the time they are one moment. */
+function interval(
+  context: Context,
+  criterion: Criterion,
+  heldAt: Point | undefined,
+  failedAt: Point & { readonly place: Position },
+  between: Outcome['between'],
+): Outcome {
+  const { trace, path } = context;
+  const timingS = trace.byStands ? 0 : timingOf(context);
+  const [good, bad] = stepped(trace, heldAt, failedAt);
+  if (!good?.place) {
+    const failed = endOf(context, bad.place, bad.atS, timingS);
+    return {
       criterion,
-      (back[clear] as Stretch).from,
-      (back.slice(0, clear).findLast((s) => s.state === 'lost') as Stretch).to,
-    );
-  return notRegained(context, criterion, reset?.position ?? back.findLast((s) => s.state === 'lost')?.to);
+      interval: { heldM: 0, failedM: failed.greatestM, ...uncertain({ failedUM: failed.uM }) },
+      absent: undefined,
+      bent: false,
+      between,
+    };
+  }
+  const [low, high] = [
+    endOf(context, good.place, good.atS, timingS),
+    endOf(context, bad.place, bad.atS, timingS),
+  ];
+  const moved = trace.fixedEnds.some((f) => f.atS <= bad.atS);
+  const range = moved
+    ? {
+        leastM: Math.min(low.leastM, high.leastM),
+        greatestM: Math.max(low.greatestM, high.greatestM),
+        monotonic: low.leastM <= high.greatestM,
+      }
+    : separationRangeM(path, good.place.travelledM, bad.place.travelledM);
+  return {
+    criterion,
+    interval: {
+      heldM: rounded(range.leastM),
+      failedM: rounded(range.greatestM),
+      ...uncertain({ heldUM: low.uM, failedUM: high.uM }),
+    },
+    absent: undefined,
+    bent: !range.monotonic,
+    between,
+  };
 }
 
-/** Left-censored: not back by itself down to the nearest place where it was still lost. */
-function notRegained({ path }: Context, criterion: Criterion, nearest: Position | undefined): Outcome {
-  if (!nearest) return none(criterion, 'not regained, at no known distance');
-  const { greatestM } = separationRangeM(
-    path,
-    nearest.travelledM,
-    nearest.travelledM + COVERAGE * nearest.uncertaintyM,
+/** Between two readings of an odometer, which steps, no press tells where: the interval is the step. */
+function stepped<B extends Point & { readonly place: Position }>(
+  trace: Trace,
+  good: Point | undefined,
+  bad: B,
+): [Point | undefined, Point & { readonly place: Position }] {
+  if (trace.byStands || !good || good.atS !== bad.atS) return [good, bad];
+  const { before, after } = marksAround(trace.fixes, bad.atS);
+  if (before?.method !== 'odometer' || after?.method !== 'odometer') return [good, bad];
+  const at = (f: Fix) => ({ atS: f.atS, place: { ...f, speedMps: 0 }, name: undefined });
+  return [at(before), at(after)];
+}
+
+/** Where a look, or the end of a stretch, is. */
+const endPoint = (trace: Trace, s: Stretch | undefined): Point | undefined =>
+  s && { atS: s.toS, place: s.to, name: nameAt(trace, s.toS) };
+const startPoint = (trace: Trace, s: Stretch): Point => ({
+  atS: s.fromS,
+  place: s.from,
+  name: nameAt(trace, s.fromS),
+});
+
+/** Walking back: the nearest place still lost, and the first that was clear again by itself. */
+function selfRegain(context: Context): Outcome {
+  const { trace } = context;
+  const criterion = 'self-regain';
+  const back = wayBack(trace);
+  if (typeof back === 'string') return none(criterion, back);
+  const reset = resetOf(trace, back);
+  const clear = back.findIndex((s) => s.state === 'clear');
+  const first = back[clear];
+  const lost = (clear === -1 ? back : back.slice(0, clear)).findLast((s) => s.state === 'lost');
+  const byItself = first !== undefined && !(reset && reset.atS <= first.fromS);
+  const [held, failed] = [first && startPoint(trace, first), endPoint(trace, lost)];
+  const between = { held: held?.name, failed: failed?.name };
+  if (byItself)
+    return held?.place && failed?.place
+      ? interval(context, criterion, held, { ...failed, place: failed.place }, between)
+      : none(criterion, 'regained at no known distance: no mark around it', between);
+  // Not back by itself down to the nearest place where it was still lost.
+  const nearest = reset?.position ? { atS: reset.atS, place: reset.position, name: undefined } : failed;
+  if (!nearest?.place) return none(criterion, 'not regained, at no known distance', between);
+  const { greatestM, uM } = endOf(context, nearest.place, nearest.atS);
+  if (greatestM === 0) return none(criterion, 'not regained on the whole way back', between);
+  return {
+    criterion,
+    interval: { heldM: 0, failedM: greatestM, ...uncertain({ failedUM: uM }) },
+    absent: undefined,
+    bent: false,
+    between,
+  };
+}
+
+function afterReset(context: Context): Outcome {
+  const { trace } = context;
+  const criterion = 'reconnect after a reset';
+  const back = wayBack(trace);
+  if (typeof back === 'string') return none(criterion, back);
+  const reset = resetOf(trace, back);
+  if (!reset) return none(criterion, 'no reset was made');
+  const at = { atS: reset.atS, place: reset.position, name: nameAt(trace, reset.atS) };
+  return at.place
+    ? interval(context, criterion, at, { ...at, place: at.place }, undefined)
+    : none(criterion, 'reconnected at no known distance: no mark around it');
+}
+
+const resetOf = (trace: Trace, [first]: readonly Stretch[]) =>
+  trace.reconnections.find((r) => r.how !== 'by itself' && r.atS >= (first?.fromS ?? 0));
+
+/** The way back, lost at its beginning; or why there is nothing to regain. */
+function wayBack(trace: Trace): readonly Stretch[] | string {
+  const back = trace.stretches.filter((s) => s.returning);
+  if (back.length === 0) return 'no way back was walked';
+  if (back[0]?.state === 'lost') return back;
+  // At stands, the last look before the turn tells what it was there.
+  const before = trace.byStands ? trace.stretches.findLast((s) => !s.returning) : undefined;
+  return before?.state === 'lost' ? [before, ...back] : 'never lost at the turn';
+}
+
+/** Coming in: the last place that was out of reach, and the first that is usable. */
+function firstReached(context: Context): Outcome {
+  const criterion = 'first reached';
+  if (!context.trace.inwards) return none(criterion, 'it did not begin out of reach');
+  const seen = seenOf(context).filter((s) => s.stated);
+  const reached = seen.findIndex((s) => s.best >= LEAST_GOOD_GRADE['last usable']);
+  if (reached === -1) return none(criterion, 'never reached on the way in');
+  if (reached === 0) return none(criterion, 'it was usable where the walk began: begin farther out');
+  const { first, lookedBefore } = seen[reached] as Seen;
+  if (!first.place || !lookedBefore.place)
+    return none(criterion, 'reached at no known distance: no mark around it');
+  return interval(
+    context,
+    criterion,
+    first,
+    { ...lookedBefore, place: lookedBefore.place },
+    { held: first.name, failed: lookedBefore.name },
   );
-  if (greatestM === 0) return none(criterion, 'not regained on the whole way back');
-  return { criterion, interval: { heldM: 0, failedM: greatestM }, absent: undefined, bent: false };
 }
 
 /**
@@ -167,14 +448,23 @@ export function bothWays(outcomes: readonly Outcome[]): Outcome | undefined {
   const [first] = outcomes;
   const intervals = outcomes.flatMap((o) => o.interval ?? []);
   if (!first || intervals.length < outcomes.length) return outcomes.find((o) => !o.interval);
-  const fails = intervals.flatMap((i) => i.failedM ?? []);
+  const held = intervals.reduce((a, b) => (b.heldM < a.heldM ? b : a));
+  const failing = intervals.filter((i) => i.failedM !== undefined);
+  const failed = failing.reduce<OutcomeInterval | undefined>(
+    (a, b) => (a && (a.failedM as number) <= (b.failedM as number) ? a : b),
+    undefined,
+  );
   return {
     criterion: first.criterion,
     absent: undefined,
     bent: outcomes.some((o) => o.bent),
+    between: (outcomes.find((o) => o.interval === (failed ?? held)) ?? first).between,
     interval: {
-      heldM: Math.min(...intervals.map((i) => i.heldM)),
-      failedM: fails.length > 0 ? Math.min(...fails) : undefined,
+      heldM: held.heldM,
+      failedM: failed?.failedM,
+      ...(held.heldUM === undefined ? {} : { heldUM: held.heldUM }),
+      ...(failed?.failedUM === undefined ? {} : { failedUM: failed.failedUM }),
+      ...((failed ?? intervals.find((i) => i.unplaced))?.unplaced ? { unplaced: true as const } : {}),
     },
   };
 }

@@ -13,8 +13,8 @@ const leg = (lengthM: number, bearingDeg: number, riseM = 0): Leg => ({
 
 describe('positions between marks', () => {
   const gap: Fix[] = [
-    { atS: 0, travelledM: 0, uncertaintyM: 0 },
-    { atS: 71, travelledM: 100, uncertaintyM: 0 },
+    { atS: 0, travelledM: 0, uncertaintyM: 0, method: 'wheel' as const },
+    { atS: 71, travelledM: 100, uncertaintyM: 0, method: 'wheel' as const },
   ];
 
   test('in the middle of a gap of 71 s the wander of a walker is 2.8 m', () => {
@@ -24,8 +24,8 @@ describe('positions between marks', () => {
 
   test('it is never more than the rectangular (gap)/√12, nor anything outside the marks by more than a stride', () => {
     const stood: Fix[] = [
-      { atS: 0, travelledM: 10, uncertaintyM: 0 },
-      { atS: 600, travelledM: 12, uncertaintyM: 0 },
+      { atS: 0, travelledM: 10, uncertaintyM: 0, method: 'wheel' as const },
+      { atS: 600, travelledM: 12, uncertaintyM: 0, method: 'wheel' as const },
     ];
     expect(positionAt(stood, 300)?.uncertaintyM).toBeCloseTo(2 / Math.sqrt(12), 9);
     expect(positionAt(gap, 71.4)?.travelledM).toBe(100);
@@ -44,8 +44,13 @@ describe('positions between marks', () => {
         (steps, share) => {
           let [atS, travelledM] = [0, 0];
           const fixes: Fix[] = [
-            { atS, travelledM, uncertaintyM: 0.1 },
-            ...steps.map(([s, m]) => ({ atS: (atS += s), travelledM: (travelledM += m), uncertaintyM: 0.1 })),
+            { atS, travelledM, uncertaintyM: 0.1, method: 'wheel' as const },
+            ...steps.map(([s, m]) => ({
+              atS: (atS += s),
+              travelledM: (travelledM += m),
+              uncertaintyM: 0.1,
+              method: 'wheel' as const,
+            })),
           ];
           const at = share * atS;
           const [here, later] = [positionAt(fixes, at), positionAt(fixes, Math.min(atS, at + 1))];

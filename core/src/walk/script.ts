@@ -34,22 +34,20 @@ const AT_ZERO_M = 2;
 export function scriptStep(log: readonly WalkEvent[]): ScriptStep {
   const events = effectiveLog(log);
   const has = (kind: WalkEvent['kind']): boolean => events.some((e) => e.kind === kind);
-  const readings = events.flatMap((e) => (e.kind === 'mark' ? [e.body.reading.travelledM] : []));
+  const readings = events.flatMap((e) =>
+    e.kind === 'mark' && e.body.reading ? [e.body.reading.travelledM] : [],
+  );
   const turn = events.findLast((e) => e.kind === 'turn');
+  const atZero = (e: WalkEvent): boolean =>
+    e.kind === 'mark' && e.body.reading !== undefined && e.body.reading.travelledM <= AT_ZERO_M;
   const after = (kind: WalkEvent['kind'], of: WalkEvent | undefined): boolean =>
     of !== undefined && events.some((e) => e.kind === kind && e.time.walkS > of.time.walkS);
   if (turn) {
     const lost = events.findLast((e) => e.kind === 'dropoutBegin');
     const regained = !lost || after('dropoutEnd', lost) || after('reconnected', lost) || after('grade', lost);
     if (!regained) return 'regain';
-    const back = events.some(
-      (e) => e.kind === 'mark' && e.time.walkS > turn.time.walkS && e.body.reading.travelledM <= AT_ZERO_M,
-    );
-    return back &&
-      after(
-        'grade',
-        events.findLast((e) => e.kind === 'mark' && e.body.reading.travelledM <= AT_ZERO_M),
-      )
+    const back = events.some((e) => atZero(e) && e.time.walkS > turn.time.walkS);
+    return back && after('grade', events.findLast(atZero))
       ? 'end'
       : lost && !back
         ? 'regain'

@@ -4,7 +4,7 @@ import { coordinatesOf } from '../geometry/fromCoordinates.ts';
 import type { Path } from '../geometry/path.ts';
 import type { EventKind, WalkEvent } from '../log/event.ts';
 import { findWalk, outcomeOf, walkIntervals } from './finding.ts';
-import { gradeOfHits, gradeOfThroughput } from './observation.ts';
+import { gradeOfHits, gradeOfThroughput } from './look.ts';
 import { traceWalk } from './trace.ts';
 
 const path: Path = {
@@ -90,9 +90,9 @@ describe('looking at stands', () => {
     );
     expect(outcomeOf(one, 'first dropout', 'both ways')).toMatchObject({
       interval: undefined,
-      absent: 'one direction only was walked',
+      absent: 'only mobile-to-fixed was looked at',
     });
-    expect(outcomeOf(one, 'first dropout', 'fixed-to-mobile').absent).toContain('was not walked');
+    expect(outcomeOf(one, 'first dropout', 'fixed-to-mobile').absent).toContain('was not looked at');
   });
 
   test('hits and throughput become grades by their kind’s scale', () => {
@@ -116,7 +116,7 @@ describe('looking at stands', () => {
         [20, 'end', { reason: 'time' }],
       ),
     );
-    expect(remote.trace.hits.map((h) => Math.round(h.position?.travelledM ?? 0))).toEqual([24, 60]);
+    expect(remote.trace.hits.map((h) => Math.round(h.position?.travelledM ?? 0))).toEqual([20, 60]);
     expect(outcomeOf(remote, 'last usable').interval?.failedM).toBeGreaterThanOrEqual(60);
     const router = find(
       log(

@@ -1,60 +1,85 @@
-import { coordinatesOf, placeOnRoute } from '../geometry/fromCoordinates.ts';
 import type { Path } from '../geometry/path.ts';
 import type { Direction } from '../grade/direction.ts';
 import { stateOf, type Grade, type LinkState } from '../grade/grade.ts';
 import { effectiveLog } from '../log/effectiveLog.ts';
-import type { EndReason, EventBodies, EventOf, Reading, ReconnectWay, WalkEvent } from '../log/event.ts';
-import { joinLogs } from '../log/joinLogs.ts';
-import { lagOf, type OperatorDelay } from '../log/lag.ts';
 import {
-  satelliteUncertaintyM,
-  travelledOf,
-  uncertaintyOf,
-  type DistanceMethod,
-} from '../quantity/distanceMethod.ts';
-import { WALKING_MPS } from '../quantity/pace.ts';
-import { observationsOf } from './observation.ts';
-import { positionAt, type Fix, type Position } from './track.ts';
+  STOPPING_MODES,
+  type EndReason,
+  type EventBodies,
+  type EventOf,
+  type WalkEvent,
+} from '../log/event.ts';
+import { joinLogs } from '../log/joinLogs.ts';
+import type { OperatorDelay } from '../log/lag.ts';
+import type { DistanceMethod } from '../quantity/distanceMethod.ts';
+import { fixesOf, markedPlace } from './fixes.ts';
+import { lookedDirections, looksOf, type Look } from './look.ts';
+import { namedPointsOf, type NamedPoint } from './namedPoint.ts';
+import { changesOf, type Change, type Regained } from './noticed.ts';
+import { standsOf, type Stand } from './stand.ts';
+import { placeAt, positionAt, type Fix, type Position, type Track } from './track.ts';
+import { courseOf } from './turn.ts';
 
-/** A stretch of one grade. Positions are absent where no mark tells them. */
+/**
+ * A stretch of one grade; at a stand, where between two looks nothing is known, a post: both its ends are at
+ * the stand. Positions are absent where no mark tells them.
+ */
 export interface Stretch {
   readonly fromS: number;
   readonly toS: number;
   readonly grade: Grade;
   readonly state: LinkState;
+  /** Somebody graded it; false before the first press of a walk whose beginning was not graded. */
+  readonly stated: boolean;
   readonly from: Position | undefined;
   readonly to: Position | undefined;
   /**
-   * The last place before it at which one looked: `from` itself in a continuous walk, the stand before when
-   * calling.
+   * The last moment before it at which one looked: its own beginning in a continuous walk, the stand before
+   * when calling.
    */
-  readonly lookedBefore: Position | undefined;
+  readonly lookedBeforeS: number;
   /** On the way back. */
   readonly returning: boolean;
 }
 
-export interface Reconnection {
-  readonly atS: number;
-  readonly how: ReconnectWay;
-  /** Seconds since the loss it ended; absent when none was logged. */
-  readonly afterS: number | undefined;
+/** A look with its place. */
+export interface PlacedLook extends Look {
+  readonly place: Position | undefined;
+  readonly returning: boolean;
+}
+
+export interface Reconnection extends Regained {
   readonly position: Position | undefined;
 }
 
 /** A walk, worked out from its log: derived, never stored. */
-export interface Trace {
+export interface Trace extends Track {
   readonly begin: EventOf<'begin'>;
   readonly direction: Direction;
   readonly fixes: readonly Fix[];
+  readonly stands: readonly Stand[];
   /** How well the watching device's clock is known on the walk's: 0 where it is the one that began. */
   readonly clockUncertaintyS: number;
   /** By which methods the marks were come by. */
   readonly methods: readonly DistanceMethod[];
+  /** One looked at stands only: between them nothing is known. */
+  readonly byStands: boolean;
+  readonly looks: readonly PlacedLook[];
+  /** In order of time: posts where one looked at stands only. */
   readonly stretches: readonly Stretch[];
+  /** The same as it was pressed, whether one stood or walked: what dropouts are counted from. */
+  readonly noticed: readonly Stretch[];
   readonly reconnections: readonly Reconnection[];
   readonly notes: readonly { readonly atS: number; readonly text: string }[];
+  readonly named: readonly NamedPoint[];
   readonly gaps: number;
   readonly turnS: number | undefined;
+  /** The turn was not logged: distances that fall tell of it. */
+  readonly turnInferred: boolean;
+  /** Begun out of reach, and walked towards the fixed end. */
+  readonly inwards: boolean;
+  /** Where the fixed end stood on the path, and since when; the path's own to begin with. */
+  readonly fixedEnds: readonly { readonly atS: number; readonly atM: number }[];
   readonly endS: number;
   /** Absent while the walk goes on. */
   readonly endReason: EndReason | undefined;
@@ -62,6 +87,7 @@ export interface Trace {
   readonly measured: readonly (EventBodies['measured'] & Placed)[];
   readonly hits: readonly (EventBodies['hits'] & Placed)[];
   readonly calls: readonly (EventBodies['call'] & Placed)[];
+  readonly rungs: readonly (EventBodies['rung'] & Placed)[];
 }
 
 interface Placed {
@@ -82,6 +108,7 @@ export interface TraceOptions {
 
 /** Logged by whoever watches; with two devices, each has its own. */
 const WATCHED = new Set<WalkEvent['kind']>(['grade', 'dropoutBegin', 'dropoutEnd', 'reconnected']);
+const isNoticed = (e: WalkEvent): boolean => e.kind === 'grade' || e.kind === 'dropoutBegin';
 
 /**
  * The events of each kind, in their order, sorted out in one pass: a log is long, and most of it is of one
@@ -118,47 +145,62 @@ export function traceWalk(
   if (!begin) return undefined;
   const delay = begin.body.delay ?? usual;
   const direction = wanted ?? begin.body.direction;
-  const [end, turn] = [of('end').at(-1), of('turn').at(-1)];
+  const mode = begin.body.mode ?? 'continuous';
+  const end = of('end').at(-1);
   // In order of the walk's clock: the last event is the latest.
-  const lastS = end?.time.walkS ?? (events.at(-1) as WalkEvent).time.walkS;
-  const fixes = fixesOf(
-    [...of('begin'), ...of('mark'), ...of('turn'), ...of('end'), ...of('fix')],
-    delay,
-    path,
+  const endS = end?.time.walkS ?? (events.at(-1) as WalkEvent).time.walkS;
+  const places = { offsetM: path?.startOffsetM, delay };
+  const marks = [...of('begin'), ...of('mark'), ...of('turn'), ...of('end')];
+  const stands = standsOf(events, mode, (reading, event) => markedPlace(reading, event, places));
+  const fixes = fixesOf(marks, of('fix'), stands, path, places);
+  const track = { fixes, stands };
+  const course = courseOf(begin, of('turn').at(-1), marks, track, places);
+  const { turnS } = course;
+  const returning = (atS: number): boolean => turnS !== undefined && atS >= turnS;
+  // What is noticed while walking belongs to the direction that its device watches.
+  const watched = watcher !== undefined || direction === begin.body.direction;
+  const found = looksOf(events, stands, begin.body.direction, direction);
+  const byStands =
+    STOPPING_MODES.includes(mode) || (found.length > 0 && !(watched && events.some(isNoticed)));
+  const onTheMove = { events, begin, endS, delay, stands, watched };
+  const { changes, reconnections } = changesOf({ ...onTheMove, looks: byStands ? [] : found });
+  const noticed = stretchesOf(changes, track, turnS, endS);
+  const looks = (byStands ? withSilent(found, { ...onTheMove, changes, direction, end }) : found).map(
+    (l) => ({ ...l, place: placeAt(track, l.atS), returning: returning(l.atS) }),
   );
-  const grades = gradeChanges(
-    events,
-    begin,
-    lastS,
-    delay,
-    direction,
-    watcher !== undefined || direction === begin.body.direction,
-  );
-  const placed = <K extends 'measured' | 'hits' | 'call'>(kind: K) =>
+  const placed = <K extends 'measured' | 'hits' | 'call' | 'rung'>(kind: K) =>
     (of(kind) as readonly WalkEvent[]).map((e) => ({
       ...(e.body as EventBodies[K]),
       atS: e.time.walkS,
-      position: positionAt(fixes, e.time.walkS),
+      position: placeAt(track, e.time.walkS),
     }));
   return {
     begin,
     direction,
-    fixes,
+    ...track,
     clockUncertaintyS: joined.find((j) => j.deviceId === watcher)?.uncertaintyS ?? 0,
     methods: [
-      ...new Set([...of('mark'), ...of('turn'), ...of('end')].flatMap((e) => readingOf(e)?.method ?? [])),
-      ...(of('fix').length > 0 ? ['satellite' as const] : []),
-    ].filter((m, i, all) => all.indexOf(m) === i),
-    stretches: stretchesOf(grades.changes, fixes, turn?.time.walkS, lastS),
-    reconnections: grades.reconnections.map((r) => ({ ...r, position: positionAt(fixes, r.atS) })),
+      ...new Set([
+        ...marks.filter((e) => e.kind !== 'begin').flatMap((e) => e.body.reading?.method ?? []),
+        ...(of('fix').length > 0 ? ['satellite' as const] : []),
+      ]),
+    ],
+    byStands,
+    looks,
+    stretches: byStands ? looks.map((l, i) => postOf(l, looks[i - 1], endS)) : noticed,
+    noticed,
+    reconnections: reconnections.map((r) => ({ ...r, position: placeAt(track, r.atS) })),
     notes: of('note').map((e) => ({ atS: e.time.walkS, text: e.body.text })),
+    named: namedPointsOf(of('mark'), of('landmark'), of('call')),
     gaps: of('gap').length,
-    turnS: turn?.time.walkS,
-    endS: lastS,
+    ...course,
+    fixedEnds: of('fixedEnd').map((e) => ({ atS: e.time.walkS, atM: e.body.reading.travelledM })),
+    endS,
     endReason: end?.body.reason,
     measured: placed('measured'),
     hits: placed('hits'),
     calls: placed('call').filter((c) => c.direction === direction),
+    rungs: placed('rung').filter((c) => c.direction === direction),
   };
 }
 
@@ -172,148 +214,98 @@ export function directionsOf(given: readonly WalkEvent[]): Direction[] {
   const events = effectiveLog(log).filter((e) => !others.has(e.deviceId) || !WATCHED.has(e.kind));
   const begin = events.find((e) => e.kind === 'begin');
   if (!begin) return [];
-  const seen = observationsOf(events, begin.body.direction).map((o) => o.direction);
+  const seen = lookedDirections(events, begin.body.direction);
   // Where a joined device watches it, silence of the first is not a clean link: it only says where one is.
   const watched =
-    events.some((e) => e.kind === 'grade' || e.kind === 'dropoutBegin') ||
+    events.some(isNoticed) ||
     (seen.length === 0 && !joined.some((j) => j.direction === begin.body.direction));
   return [...new Set([...(watched ? [begin.body.direction] : []), ...seen])];
 }
 
-/**
- * A satellite fix counts as a mark only when it is better than the step between checkpoints (or this,
- * without any).
- */
-const USUAL_STEP_M = 20;
-
-function fixesOf(
-  events: readonly WalkEvent[],
-  delay: OperatorDelay | undefined,
-  path: TraceOptions['path'],
-): Fix[] {
-  const located = path && locator(path);
-  const fixes = events.flatMap((event): Fix[] => {
-    if (event.kind === 'fix') return located?.(event) ?? [];
-    const reading = readingOf(event);
-    if (!reading) return [];
-    const timingM = lagOf(event, 0, delay).uncertaintyS * WALKING_MPS;
-    return [
-      {
-        atS: event.time.walkS,
-        travelledM: travelledOf(reading, path?.startOffsetM),
-        uncertaintyM: Math.hypot(uncertaintyOf(reading), timingM),
-      },
-    ];
-  });
-  // Of two readings at one moment the better one counts.
-  fixes.sort((a, b) => a.atS - b.atS || a.uncertaintyM - b.uncertaintyM);
-  return fixes.filter((f, i) => f.atS !== fixes[i - 1]?.atS);
+interface AtStands {
+  readonly events: readonly WalkEvent[];
+  readonly begin: EventOf<'begin'>;
+  readonly end: EventOf<'end'> | undefined;
+  readonly stands: readonly Stand[];
+  readonly watched: boolean;
+  readonly changes: readonly Change[];
+  readonly direction: Direction;
 }
 
-/** Snaps device locations to the route; those too coarse, or off it, are left out. */
-function locator({
-  legs,
-  fixedEnd,
-  checkpoints,
-}: NonNullable<TraceOptions['path']>): ((event: EventOf<'fix'>) => Fix[]) | undefined {
-  if (!fixedEnd) return undefined;
-  const route = coordinatesOf({ legs }, fixedEnd);
-  const gaps = checkpoints
-    .slice(1)
-    .map((c, i) => c.atM - (checkpoints[i]?.atM ?? 0))
-    .filter((m) => m > 0);
-  const stepM = gaps.length > 0 ? Math.min(...gaps) : USUAL_STEP_M;
-  return ({ body, time }) => {
-    const uncertaintyM = satelliteUncertaintyM(body.accuracyM);
-    const { travelledM, offM } = placeOnRoute(route, body);
-    return uncertaintyM <= stepM && offM <= 3 * uncertaintyM
-      ? [{ atS: time.walkS, travelledM, uncertaintyM }]
+/**
+ * The looks that were not logged as such: the graded beginning; what was noticed by ear or eye at a stand;
+ * where nothing was called or read at all, also the stands at which nothing had to be pressed; and a walk
+ * that ended because the link failed.
+ */
+function withSilent(
+  found: readonly Look[],
+  { events, begin, end, stands, watched, changes, direction }: AtStands,
+): Look[] {
+  const listening = watched && (found.length === 0 || events.some(isNoticed));
+  const silenceSpeaks = watched && found.length === 0;
+  const looks = stands.flatMap((stand): Look[] => {
+    const own = found.filter((l) => l.stand === stand);
+    const pressed = listening
+      ? changes.slice(1).filter((c) => c.atS >= stand.fromS && c.atS < stand.untilS)
       : [];
-  };
-}
-
-export const readingOf = (event: WalkEvent): Reading | undefined =>
-  event.kind === 'begin' || event.kind === 'mark' || event.kind === 'turn' || event.kind === 'end'
-    ? event.body.reading
-    : undefined;
-
-interface Change {
-  readonly atS: number;
-  readonly grade: Grade;
-  readonly lookedBeforeS: number;
-}
-
-function gradeChanges(
-  events: readonly WalkEvent[],
-  begin: EventOf<'begin'>,
-  lastS: number,
-  delay: OperatorDelay | undefined,
-  direction: Direction,
-  watched: boolean,
-): { changes: Change[]; reconnections: Omit<Reconnection, 'position'>[] } {
-  const startS = begin.time.walkS;
-  const changes: Change[] = [{ atS: startS, grade: begin.body.baselineGrade, lookedBeforeS: startS }];
-  const reconnections: Omit<Reconnection, 'position'>[] = [];
-  let now: Grade = begin.body.baselineGrade;
-  let beforeLoss: Grade = now;
-  let lostS: number | undefined;
-  const become = (atS: number, grade: Grade, lookedBeforeS = atS): void => {
-    if (grade === now) return;
-    if (grade === 1) [beforeLoss, lostS] = [now, atS];
-    now = grade;
-    changes.push({ atS, grade, lookedBeforeS });
-  };
-  // What is noticed while walking belongs to the direction that its device watches.
-  const seen = new Map(
-    observationsOf(events, begin.body.direction)
-      .filter((o) => o.direction === direction)
-      .map((o) => [o.atS, o]),
+    const before = changes.findLast((c) => c.atS <= stand.fromS);
+    const grades: Grade[] = [
+      ...own.flatMap((l) => [l.worst, l.best]),
+      ...pressed.map((c) => c.grade),
+      ...(silenceSpeaks && before?.stated && stand.fromS > begin.time.walkS ? [before.grade] : []),
+    ];
+    if (grades.length === 0) return [];
+    const [worst, best] = [Math.min(...grades) as Grade, Math.max(...grades) as Grade];
+    return [{ atS: own[0]?.atS ?? pressed[0]?.atS ?? stand.fromS, direction, worst, best, stand }];
+  });
+  const baseline = begin.body.baselineGrade;
+  const beginning: Look[] =
+    baseline === undefined || looks.some((l) => l.atS === begin.time.walkS) || !watched
+      ? []
+      : [{ atS: begin.time.walkS, direction, worst: baseline, best: baseline, stand: undefined }];
+  const all = [...beginning, ...looks, ...found.filter((l) => l.stand === undefined)].sort(
+    (a, b) => a.atS - b.atS,
   );
-  let lookedS = startS;
-  for (const event of events) {
-    const observation = seen.size === 0 ? undefined : seen.get(event.time.walkS);
-    if (observation && (event.kind === 'call' || event.kind === 'hits' || event.kind === 'measured')) {
-      become(observation.atS, observation.grade, lookedS);
-      lookedS = observation.atS;
-      continue;
-    }
-    if (!watched || (event.kind === 'grade' && event.body.grade === now)) continue;
-    const atS = Math.min(
-      lastS,
-      Math.max(startS, event.time.walkS - lagOf(event, begin.body.playoutDelayS, delay).lagS),
-    );
-    if (event.kind === 'grade') become(atS, event.body.grade);
-    else if (event.kind === 'dropoutBegin') become(atS, 1);
-    else if (event.kind === 'dropoutEnd' && now === 1) become(atS, restored(beforeLoss));
-    else if (event.kind === 'reconnected') {
-      reconnections.push({
-        atS,
-        how: event.body.how,
-        afterS: now === 1 && lostS !== undefined ? atS - lostS : undefined,
-      });
-      if (now === 1) become(atS, restored(beforeLoss));
-    } else if (event.kind === 'end' && event.body.reason === 'link failed')
-      become(lastS, 1, seen.size > 0 ? lookedS : lastS);
-  }
-  return { changes, reconnections };
+  return watched ? [...all, ...failedEnd(all, end, stands, direction)] : all;
 }
 
-/**
- * A link that was silent from the start has no grade to go back to: what is known is that something comes
- * through.
- */
-const restored = (before: Grade): Grade => (before === 1 ? 2 : before);
+/** Ended because the link failed: at the last stand, unless it held there; then beyond it, nobody knows where. */
+function failedEnd(
+  looks: readonly Look[],
+  end: EventOf<'end'> | undefined,
+  stands: readonly Stand[],
+  direction: Direction,
+): Look[] {
+  if (end?.body.reason !== 'link failed' || looks.at(-1)?.best === 1) return [];
+  const last = stands.at(-1);
+  const there = last && !looks.some((l) => l.stand === last) ? last : undefined;
+  const nowhere: Stand = { fromS: end.time.walkS, untilS: Infinity, place: undefined, name: undefined };
+  return [{ atS: there?.fromS ?? end.time.walkS, direction, worst: 1, best: 1, stand: there ?? nowhere }];
+}
+
+/** A look as it is drawn: a post at its stand, for as long as one stood there. */
+const postOf = (look: PlacedLook, before: PlacedLook | undefined, endS: number): Stretch => ({
+  fromS: look.stand?.fromS ?? look.atS,
+  toS: Math.min(endS, look.stand?.untilS ?? look.atS),
+  grade: look.worst,
+  state: stateOf(look.worst),
+  stated: true,
+  from: look.place,
+  to: look.place,
+  lookedBeforeS: before?.atS ?? look.atS,
+  returning: look.returning,
+});
 
 function stretchesOf(
   changes: readonly Change[],
-  fixes: readonly Fix[],
+  track: Track,
   turnS: number | undefined,
   lastS: number,
 ): Stretch[] {
   const cut: Change[] = changes.flatMap((change, i) => {
     const untilS = changes[i + 1]?.atS ?? lastS;
     return turnS !== undefined && change.atS < turnS && turnS < untilS
-      ? [change, { atS: turnS, grade: change.grade, lookedBeforeS: turnS }]
+      ? [change, { ...change, atS: turnS, lookedBeforeS: turnS }]
       : [change];
   });
   return cut.map((change, i) => {
@@ -323,9 +315,10 @@ function stretchesOf(
       toS,
       grade: change.grade,
       state: stateOf(change.grade),
-      from: positionAt(fixes, change.atS),
-      to: positionAt(fixes, toS) ?? lastMarked(fixes, change.atS, toS),
-      lookedBefore: positionAt(fixes, change.lookedBeforeS),
+      stated: change.stated,
+      from: placeAt(track, change.atS),
+      to: placeAt(track, toS) ?? lastMarked(track.fixes, change.atS, toS),
+      lookedBeforeS: change.lookedBeforeS,
       returning: turnS !== undefined && change.atS >= turnS,
     };
   });

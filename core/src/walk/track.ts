@@ -1,4 +1,6 @@
+import type { DistanceMethod } from '../quantity/distanceMethod.ts';
 import { WALKING_MPS } from '../quantity/pace.ts';
+import { standAt, type Stand } from './stand.ts';
 
 /** A moment at which the position along the path is known. */
 export interface Fix {
@@ -6,6 +8,7 @@ export interface Fix {
   readonly travelledM: number;
   /** Independent standard uncertainty. */
   readonly uncertaintyM: number;
+  readonly method: DistanceMethod;
 }
 
 export interface Position {
@@ -14,11 +17,30 @@ export interface Position {
   readonly speedMps: number;
 }
 
+/** Where a walk was, as far as its marks tell. */
+export interface Track {
+  /** In order of time. */
+  readonly fixes: readonly Fix[];
+  readonly stands: readonly Stand[];
+}
+
 /** Wander of a walker's speed: variance per second, m²/s (speed s.d. 0.15 m/s over 10 s; common practice). */
 const WANDER_M2_PER_S = 0.45;
-
 /** One stride at walking pace: how far beyond the outermost marks a position is still given. */
 const STRIDE_M = 0.75;
+
+/** Place at a moment: the stand's, at a stand; interpolated, on the move; undefined where nobody knows. */
+export function placeAt({ fixes, stands }: Track, atS: number): Position | undefined {
+  const stand = standAt(stands, atS);
+  if (!stand) return positionAt(fixes, atS);
+  return (
+    stand.place && {
+      travelledM: stand.place.travelledM,
+      uncertaintyM: stand.place.uncertaintyM,
+      speedMps: 0,
+    }
+  );
+}
 
 /**
  * Position at a moment, by linear (so monotone) interpolation in time between the marks around it. The
@@ -42,6 +64,17 @@ export function positionAt(fixes: readonly Fix[], atS: number): Position | undef
     uncertaintyM: Math.sqrt((1 - f) * a.uncertaintyM ** 2 + f * b.uncertaintyM ** 2 + wander),
     speedMps: gapM / spanS,
   };
+}
+
+/** The marks before and after a moment; a moment of a mark lies between it and the next. */
+export function marksAround(
+  fixes: readonly Fix[],
+  atS: number,
+): { readonly before: Fix | undefined; readonly after: Fix | undefined } {
+  const last = fixes[fixes.length - 1];
+  if (!last || atS >= last.atS) return { before: last, after: undefined };
+  const next = firstAfter(fixes, atS);
+  return { before: fixes[next - 1], after: fixes[next] };
 }
 
 function beyond(mark: Fix, atS: number): Position | undefined {

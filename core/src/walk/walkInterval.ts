@@ -1,6 +1,6 @@
 /**
  * What one walk says about the separation at which its event happened: it lies in (heldM, failedM]. `heldM`
- * 0 = failed at the first point (left-censored); `failedM` absent = the path ended first (right-censored);
+ * 0 = failed at the first point (left-censored); `failedM` absent = it never failed (right-censored);
  * both equal = the place is known exactly.
  */
 export interface WalkInterval {
@@ -9,6 +9,19 @@ export interface WalkInterval {
   readonly walk: string;
   readonly heldM: number;
   readonly failedM: number | undefined;
+  /** Independent standard uncertainty of each place, m; absent: none is known of. */
+  readonly heldUM?: number;
+  readonly failedUM?: number;
+  /** It failed, and nobody knows where: a bound of a failure, never of a path that ended. */
+  readonly unplaced?: boolean;
+  /**
+   * How the distances were come by, and the standard uncertainty of ln distance that is common to the walks
+   * of one product by that method.
+   */
+  readonly method?: string;
+  readonly scaleU?: number;
+  /** Walks between setting a rig up and taking it down share what that day and that set-up were. */
+  readonly outing?: string;
   /** Which sample of the product was walked; it matters where there are two. */
   readonly unit?: string;
   /** Walks of one pair were made side by side, through the same air. */

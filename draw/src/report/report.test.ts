@@ -28,7 +28,7 @@ const setup: Setup = {
     ],
     units: [{ id: 'u', label: 'A', history: '' }],
     rigs: [newRig(`r${i}`, 'u')],
-    standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+    simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
   })),
   paths: [
     {

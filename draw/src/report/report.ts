@@ -4,9 +4,12 @@ import {
   claimFlags,
   claimText,
   rangeTitle,
-  scaleOfMarks,
+  checkpointMatrix,
+  speaking,
+  type ClaimVerdict,
   type Finding,
   type JudgementView,
+  type OneWayLink,
   type RangeView,
 } from '@urvek/study';
 import { separationGround } from '../tape/ground.ts';
@@ -22,7 +25,14 @@ import {
   untestedItems,
   whereBlocks,
 } from './setUp.ts';
-import { claimSentence, rangeSummary, ratioSentence } from './summary.ts';
+import {
+  claimSentence,
+  comesBackSentences,
+  pairSentences,
+  rangeSummary,
+  ratioSentence,
+  withoutMetres,
+} from './summary.ts';
 
 export interface ReportInput {
   readonly title: string;
@@ -39,7 +49,7 @@ export interface ReportInput {
 /** The report of a comparison: every figure in it is made from the log. */
 export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
   const findings = input.findings.filter((f) => f.trace.endReason);
-  const ranges = input.judged.ranges.filter((r) => r.summary.n > 0);
+  const ranges = input.judged.ranges.filter((r) => r.summary.n > 0 || withoutMetres(r).length > 0);
   const own = { ...input, findings, ranges, unfinished: input.findings.length - findings.length };
   const sections =
     form === 'short'
@@ -74,9 +84,12 @@ interface Own extends ReportInput {
 
 function dates(findings: readonly Finding[], day: (ms: number) => string): string {
   if (findings.length === 0) return 'No walk yet';
-  const started = findings.map((f) => f.header.startedMs);
+  const n = `${findings.length} ${findings.length === 1 ? 'walk' : 'walks'}`;
+  const started = findings.filter((f) => !f.header.undated).map((f) => f.header.startedMs);
+  if (started.length === 0) return `${n}, the day is not stated`;
   const [first, last] = [day(Math.min(...started)), day(Math.max(...started))];
-  return `${findings.length} ${findings.length === 1 ? 'walk' : 'walks'}, ${first === last ? first : `${first} to ${last}`}`;
+  const undated = findings.length - started.length;
+  return `${n}, ${first === last ? first : `${first} to ${last}`}${undated > 0 ? `; of ${undated} the day is not stated` : ''}`;
 }
 
 /** A paragraph as the figures say it, or as it was worded anew. */
@@ -96,14 +109,19 @@ const inShort = (own: Own): ReportSection => ({
     ...own.ranges.map((r) => paragraph(own, `short/${r.id}`, rangeSummary(own.setup, r, own.unit))),
     ...own.judged.verdicts
       .filter((v) => v.verdict.outcome === 'supported' || v.verdict.outcome === 'refuted')
-      .map((v) => paragraph(own, `claim/${v.claim.id}/${v.path?.id ?? ''}`, claimSentence(v))),
+      .map((v) => paragraph(own, claimKey(v), claimSentence(v))),
   ],
 });
+
+/** The same as long as it is the same claim on the same path, of the same rig where rigs differ. */
+const claimKey = ({ claim, path, subject, product }: ClaimVerdict): string =>
+  ['claim', claim.id, path?.id ?? '', ...(subject === product.name ? [] : [subject])].join('/');
 
 /** More walks than this are not drawn one by one: the table has them. */
 const DRAWN_WALKS = 60;
 
-function result({ setup, unit }: Own, range: RangeView): ReportSection {
+function result(own: Own, range: RangeView): ReportSection {
+  const { setup, unit } = own;
   const { summary, path, criterion, walks } = range;
   const lanes = summary.fitted
     .filter((c) => c.walks > 0)
@@ -117,12 +135,19 @@ function result({ setup, unit }: Own, range: RangeView): ReportSection {
     claims: claimFlags(setup, path, range.kindId),
     width: PUBLISHED_PX,
   });
-  const scale = scaleOfMarks(walks);
   return {
     id: `result-${range.id}`,
     title: `Result on ${rangeTitle(setup, range)}`,
     blocks: [
-      { kind: 'list', items: summary.productRatios.map(ratioSentence) },
+      {
+        kind: 'list',
+        items: [
+          ...withoutMetres(range),
+          ...summary.productRatios.map(ratioSentence),
+          ...pairSentences(range),
+          ...comesBackSentences(range, unit),
+        ],
+      },
       {
         kind: 'figure',
         name: `ranges ${rangeTitle(setup, range)}`,
@@ -130,19 +155,49 @@ function result({ setup, unit }: Own, range: RangeView): ReportSection {
         caption: `${criterion}: ${CRITERION_MEANING[criterion]}. Bracket: one walk, between the last place that held and the first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.`,
       },
       estimates(range, unit),
-      ...(scale.scale >= 0.005
-        ? [
-            {
-              kind: 'list' as const,
-              items: [
-                `Distances by ${scale.method}: a scale error of ${(100 * scale.scale).toFixed(1)} % is common to all of them and cancels in ratios.`,
-              ],
-            },
-          ]
-        : []),
+      ...directions(own, range),
     ],
   };
 }
+
+/** Who was heard where, each way, at stands; and where it worked one way only. */
+function directions({ findings, unit }: Own, { path, walks }: RangeView): Block[] {
+  const ids = new Set(walks.map((w) => w.walkId));
+  const matrix = checkpointMatrix({ path, findings: speaking(findings).filter((f) => ids.has(f.walkId)) });
+  const rows = [...new Set(matrix.cells.map((c) => `${c.product}\n${c.direction}`))].map((row) => {
+    const [product = '', direction = ''] = row.split('\n');
+    return [
+      product,
+      direction,
+      ...matrix.checkpoints.map(
+        ({ name }) =>
+          matrix.cells
+            .find((c) => c.product === product && c.direction === direction && c.checkpoint === name)
+            ?.grades.join(', ') ?? '',
+      ),
+    ];
+  });
+  if (new Set(rows.map((r) => r[1])).size < 2) return [];
+  return [
+    {
+      kind: 'table',
+      caption: `Grades at stands, each way, on ${path.name}`,
+      head: [
+        'Product',
+        'Direction',
+        ...matrix.checkpoints.map((c) =>
+          c.atM === undefined ? c.name : `${c.name}, ${formatLength(c.atM, unit)}`,
+        ),
+      ],
+      rows,
+    },
+    { kind: 'list', items: matrix.oneWay.map(oneWaySentence) },
+  ];
+}
+
+/** Both explanations, and what tells them apart. */
+export const oneWaySentence = ({ product, checkpoint, deaf }: OneWayLink): string =>
+  `${product} at ${checkpoint}: one way only. The ${deaf} does not hear: a deaf receiver there, or a weak transmitter at the other end; a walk with the ends swapped tells which.`;
 
 function estimates(range: RangeView, unit: LengthUnit): Block {
   const show = (m: number): string => formatLength(m, unit);
@@ -154,7 +209,7 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
       .filter((c) => c.walks > 0)
       .map((cell) => {
         const p10 =
-          cell.interval95M.p10 && endsText(cell.interval95M.p10.low, cell.interval95M.p10.high, show);
+          cell.withScale95M.p10 && endsText(cell.withScale95M.p10.low, cell.withScale95M.p10.high, show);
         return [
           cell.product,
           String(cell.walks),
@@ -182,7 +237,7 @@ const claims = ({ judged }: Own): ReportSection => ({
     'Claims',
     ['Claim', 'Judged on', 'Verdict', 'Why'],
     judged.verdicts.map((v) => [
-      `${v.product.name}: ${claimText(v.claim)}`,
+      `${v.subject}: ${claimText(v.claim)}`,
       v.path?.name ?? '',
       v.verdict.outcome,
       [
@@ -205,10 +260,10 @@ const needs = ({ judged }: Own): ReportSection => ({
   blocks: table(
     'Needs',
     ['Use', 'Needed', 'Product', 'Judged on', 'Verdict', 'Margin', 'Why'],
-    judged.needs.map(({ need, product, path, verdict }) => [
+    judged.needs.map(({ need, subject, path, verdict }) => [
       need.use,
       `${need.entered}, ${need.condition}`,
-      product.name,
+      subject,
       path?.name ?? '',
       verdict.outcome,
       marginText(verdict.margin, verdict.atLeast),
@@ -298,7 +353,7 @@ const untested = ({ setup, findings, judged }: Own): ReportSection => ({
         ...untestedItems(setup, findings),
         ...judged.verdicts
           .filter((v) => v.verdict.outcome === 'not tested')
-          .map((v) => `The claim of ${v.product.name}, “${claimText(v.claim)}”: ${v.verdict.reason}`),
+          .map((v) => `The claim of ${v.subject}, “${claimText(v.claim)}”: ${v.verdict.reason}`),
       ],
     },
   ],

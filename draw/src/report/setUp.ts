@@ -1,6 +1,8 @@
 import type { Setup } from '@urvek/contract';
 import {
+  byMethod,
   CRITERION_MEANING,
+  DIRECTIONS,
   formatLength,
   INTERVAL_METHOD,
   kindOf,
@@ -9,7 +11,7 @@ import {
   type LengthUnit,
 } from '@urvek/core';
 import {
-  planBalance,
+  walkedOrder,
   rangeTitle,
   unitsWalked,
   type Finding,
@@ -23,6 +25,18 @@ import { thinnessOf } from '../thinness.ts';
 import type { Block } from './document.ts';
 
 export const PUBLISHED_PX = 1160;
+
+const NOT_STATED = 'not stated';
+
+const stated = (value: number | undefined, unit: string, what: string): string =>
+  value === undefined ? `${what} ${NOT_STATED}` : `${value} ${unit}`;
+
+/** Heights are small beside distances: in metres or feet, never in kilometres or miles. */
+function heightsText(fixedM: number | undefined, mobileM: number | undefined, unit: LengthUnit): string {
+  const small = unit === 'mi' || unit === 'yd' || unit === 'ft' ? 'ft' : 'm';
+  const show = (m: number | undefined): string => (m === undefined ? NOT_STATED : formatLength(m, small));
+  return fixedM === undefined && mobileM === undefined ? NOT_STATED : `${show(fixedM)}, ${show(mobileM)}`;
+}
 
 export function testedTable({ products }: Setup, findings: readonly Finding[], unit: LengthUnit): Block {
   return {
@@ -44,12 +58,12 @@ export function testedTable({ products }: Setup, findings: readonly Finding[], u
         .map((r) => [
           p.name,
           kindOf(p.kindId).name,
-          `${p.bandMHz} MHz, ${r.powerMw ?? p.powerMw} mW`,
+          `${stated(p.bandMHz, 'MHz', 'band')}, ${stated(r.powerMw ?? p.powerMw, 'mW', 'power')}`,
           String(unitsWalked(p, findings)),
           r.name,
-          `${formatLength(r.heightFixedM, unit)}, ${formatLength(r.heightMobileM, unit)}`,
-          r.channel,
-          [r.antennaPlace, r.orientation, r.bodyPosition].filter((t) => t !== '').join('; '),
+          heightsText(r.heightFixedM, r.heightMobileM, unit),
+          r.channel || NOT_STATED,
+          [r.antennaPlace, r.orientation, r.bodyPosition].filter((t) => t).join('; ') || NOT_STATED,
         ]),
     ),
   };
@@ -82,6 +96,9 @@ const pathText = (path: SetupPath, unit: LengthUnit): string =>
   `${path.name}, ${path.condition}: ${formatLength(pathLengthM(path), unit)} in ${path.legs.length} ${path.legs.length === 1 ? 'leg' : 'legs'}${path.obstructions.length > 0 ? `; ${path.obstructions.map((o) => `${o.label} at ${formatLength(o.atM, unit)}`).join(', ')}` : ''}; ${path.checkpoints.length} checkpoints.`;
 
 /** What was noted of the days, each value once with its walks. */
+const said = (value: string | number | boolean): string =>
+  value === true ? 'yes' : value === false ? 'no' : String(value);
+
 export function conditionItems(findings: readonly Finding[]): string[] {
   const LABEL: Readonly<Record<keyof Conditions, string>> = {
     weather: 'Weather',
@@ -97,8 +114,7 @@ export function conditionItems(findings: readonly Finding[]): string[] {
     const counts = new Map<string, number>();
     for (const f of findings) {
       const value = f.trace.begin.body.conditions?.[key];
-      if (value !== undefined)
-        counts.set(value === true ? 'yes' : String(value), (counts.get(String(value)) ?? 0) + 1);
+      if (value !== undefined) counts.set(said(value), (counts.get(said(value)) ?? 0) + 1);
     }
     return counts.size > 0
       ? [
@@ -124,22 +140,28 @@ export function caveatItems(
   findings: readonly Finding[],
   unfinished: number,
 ): string[] {
-  const balanced = planBalance(setup).every((kind) => setup.plan.walksEach % kind.balancedAfter === 0);
   return [
-    balanced
-      ? 'The products were planned in a balanced order: each leads equally often.'
-      : 'The order of the products was not balanced.',
+    ...ranges.flatMap((r) => {
+      const order = walkedOrder(r);
+      return order === undefined
+        ? []
+        : [`${rangeTitle(setup, r)}: order of the products as they were walked: ${order}.`];
+    }),
     ...(unfinished > 0
       ? [
           `${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`,
         ]
       : []),
     ...ranges.flatMap((r) => thinnessOf(setup, r).map((t) => `${rangeTitle(setup, r)}: ${t}`)),
-    ...setup.products
-      .filter((p) => unitsWalked(p, findings) === 1)
-      .map((p) => `One unit of ${p.name} was tested: the result speaks for that unit.`),
     'Range is stated in separation, the straight line between the two ends, and speaks for its path.',
-    'What was heard is logged late: positions are corrected by the operator’s reaction time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay.',
+    ...(findings.some((f) => f.directions.some((d) => !d.trace.byStands))
+      ? [
+          'What was heard on the move is logged late: positions are corrected by the operator’s reaction time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay, where it is stated.',
+        ]
+      : []),
+    ...(findings.some((f) => f.trace.byStands)
+      ? ['Some walks looked at stands only: between stands nothing is known.']
+      : []),
     ...findings.flatMap((f) =>
       failedChecks(setup, f).map(
         (text) => `${f.product}, walk ${f.label}: failed in the rig check: ${text}.`,
@@ -177,24 +199,43 @@ export function untestedItems(setup: Setup, findings: readonly Finding[]): strin
               .flatMap((f) => f.directions.map((d) => d.direction)),
           ).size < 2,
       )
-      .map((p) => `${p.name}: one direction only.`),
+      .map((p) => `${p.name}: ${otherWay(findings, p.id)}`),
     'Places, days and units other than these.',
   ];
 }
 
+/** Which direction was not looked at. */
+function otherWay(findings: readonly Finding[], productId: string): string {
+  const [way] = findings
+    .filter((f) => f.header.productId === productId)
+    .flatMap((f) => f.directions.map((d) => d.direction));
+  return way === undefined
+    ? 'no direction was looked at.'
+    : `${DIRECTIONS.find((d) => d !== way) ?? ''} was not looked at.`;
+}
+
 /** How a reader does it again. */
 export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: LengthUnit): string[] {
-  const { plan } = setup;
   const criteria = [...new Set(ranges.map((r) => r.criterion))];
   return [
     ...new Set(
       setup.products.map((p) => `${kindOf(p.kindId).name}, test signal: ${kindOf(p.kindId).testSignal}.`),
     ),
     ...criteria.map((c) => `${c}: ${CRITERION_MEANING[c]}.`),
-    `Walk each product ${plan.walksEach} times on each path, in the order of the plan${plan.sideBySide ? ', side by side' : ''}${plan.blind ? ', with letters for names' : ''}.`,
+    ...ranges.map((r) => {
+      const each = [...new Set(r.summary.fitted.filter((c) => c.walks > 0).map((c) => c.walks))];
+      return `${rangeTitle(setup, r)}: ${
+        each.length === 1
+          ? `${each[0]} ${each[0] === 1 ? 'walk' : 'walks'} of each product`
+          : r.summary.fitted
+              .filter((c) => c.walks > 0)
+              .map((c) => `${c.walks} of ${c.product}`)
+              .join(', ')
+      }.`;
+    }),
     ...setup.paths.map(
       (p) =>
-        `${p.name}: distances by ${p.distanceMethod}; checkpoints at ${p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || 'no place'}.`,
+        `${p.name}: distances ${byMethod(p.distanceMethod)}; checkpoints at ${p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || 'no place'}.`,
     ),
     `Estimates: lognormal model on intervals, one spread for all products of a kind on a path; intervals by ${INTERVAL_METHOD}.`,
   ];

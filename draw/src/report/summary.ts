@@ -1,5 +1,13 @@
 import type { Setup } from '@urvek/contract';
-import { formatLength, type CellFinding, type LengthUnit, type RatioFinding } from '@urvek/core';
+import {
+  besides,
+  formatLength,
+  heldText,
+  scaleText,
+  type CellFinding,
+  type LengthUnit,
+  type RatioFinding,
+} from '@urvek/core';
 import { claimText, rangeTitle, type ClaimVerdict, type RangeView } from '@urvek/study';
 import { endsText } from '../tape/rangeLanes.ts';
 
@@ -12,39 +20,79 @@ export function reachSentence(
   unit: LengthUnit,
 ): string {
   const show = (m: number): string => formatLength(m, unit);
-  const interval =
-    cell.interval95M.median && endsText(cell.interval95M.median.low, cell.interval95M.median.high, show);
+  const { median } = cell.withScale95M;
+  const interval = median && endsText(median.low, median.high, show);
+  const n = [walks(cell.walks), scaleText(cell.scale)].filter((t) => t !== undefined).join(', ');
+  const unplaced =
+    cell.unplaced > 0
+      ? ` It failed in ${cell.unplaced} of ${walks(cell.walks)} at a place that nobody knows.`
+      : '';
   if (cell.median && interval !== undefined)
-    return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to lie within ${interval} (95 %, ${walks(cell.walks)}).`;
-  if (cell.bounds && cell.bounds.allFailedByM === undefined)
-    return `${cell.product}: held to ${show(cell.bounds.allHeldToM)} on ${path.name} in ${cell.walks} of ${walks(cell.walks)}, where the path ended; how much farther was not tested.`;
+    return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to lie within ${interval} (95 %, ${n}).${unplaced}`;
+  if (cell.bounds && cell.failures === 0)
+    return scaleText(cell.scale) === undefined
+      ? `${cell.product}: held to ${show(cell.bounds.allHeldToM)} on ${path.name} in ${cell.walks} of ${walks(cell.walks)}, where the walks ended; how much farther was not tested.`
+      : `${cell.product} on ${path.name}: ${lowerFirst(heldText(cell))}; how much farther was not tested.`;
   if (interval !== undefined)
-    return `${cell.product}: its median for ${criterion} on ${path.name} lies within ${interval} (95 %, ${walks(cell.walks)}).`;
-  return `${cell.product}: ${walks(cell.walks)} on ${path.name} bound no median (${cell.reason ?? 'too few'}).`;
+    return `${cell.product}: its median for ${criterion} on ${path.name} lies within ${interval} (95 %, ${n}).${unplaced}`;
+  return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${cell.walks === 1 ? 'bounds' : 'bound'} no median (${cell.reason ?? 'too few'}).${unplaced}`;
 }
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** Level at which Holm's p tells two apart; nothing else does. */
+const LEVEL = 0.05;
+
+/** Whether the walks tell a pair apart. */
+export const toldApart = ({ holmP }: RatioFinding): boolean => holmP !== undefined && holmP < LEVEL;
 
 /** One product against another. */
-export function ratioSentence({
-  numerator,
-  denominator,
-  estimate,
-  interval95,
-  reason,
-  walks: [a, b],
-  holmP,
-}: RatioFinding): string {
-  const interval = interval95 && endsText(interval95.low, interval95.high, (v) => v.toFixed(2));
-  const n = `${a} and ${walks(b)}`;
+export function ratioSentence(ratio: RatioFinding): string {
+  const { numerator, denominator, estimate, withScale95, reason, holmP, scale } = ratio;
+  const interval = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
+  const n = [`${ratio.walks[0]} and ${walks(ratio.walks[1])}`, scaleText(scale)]
+    .filter((t) => t !== undefined)
+    .join(', ');
   if (!estimate)
     return `${numerator} against ${denominator}: no ratio (${reason ?? 'not estimable'}${interval === undefined ? '' : `; 95 %: ${interval}`}; ${n}).`;
-  const apart = (interval95?.low ?? 0) > 1 || (interval95?.high ?? Infinity) < 1;
   const p = holmP === undefined ? '' : `; p = ${holmP < 0.001 ? '< 0.001' : holmP.toFixed(3)} over all pairs`;
-  return `${numerator} reaches ${estimate.ratio.toFixed(2)}× as far as ${denominator}${interval === undefined ? '' : ` (95 %: ${interval}; ${n}${p})`}; ${apart ? 'the walks tell them apart' : 'these walks do not tell them apart'}.`;
+  return `${numerator} reaches ${estimate.ratio.toFixed(2)}× as far as ${denominator}${interval === undefined ? '' : ` (95 %: ${interval}; ${n}${p})`}; ${toldApart(ratio) ? 'the walks tell them apart' : 'these walks do not tell them apart'}.`;
 }
 
-export const claimSentence = ({ product, claim, path, verdict, neverSettled }: ClaimVerdict): string =>
-  `${product.name}, “${claimText(claim)}”${path ? ` on ${path.name}` : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : ` The plan could never have settled it: ${neverSettled}.`}`;
+export const claimSentence = ({ subject, claim, path, verdict, neverSettled }: ClaimVerdict): string =>
+  `${subject}, “${claimText(claim)}”${path ? ` on ${path.name}` : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : ` The plan could never have settled it: ${neverSettled}.`}`;
+
+/** What a walk says that has no metres: between which named points it was lost. */
+export const withoutMetres = ({ walks: all, criterion }: RangeView): string[] =>
+  all.flatMap(({ product, label, interval, between, absent }) => {
+    if (interval || !between || (between.held === undefined && between.failed === undefined)) return [];
+    const held = between.held === undefined ? undefined : `held at ${between.held}`;
+    const failed = between.failed === undefined ? undefined : `failed at ${between.failed}`;
+    return [
+      `${product}, walk ${label} (${criterion}): ${[held, failed].filter((t) => t !== undefined).join(', ')}; ${absent ?? 'no distance is known'}.`,
+    ];
+  });
+
+/** Coverage that comes back farther on, told once a walk and direction. */
+export const comesBackSentences = ({ comesBack, path }: RangeView, unit: LengthUnit): string[] =>
+  comesBack.map(({ product, walk, direction, failedAtM, backAtM, higherM }) => {
+    const show = (m: number): string => formatLength(m, unit);
+    const higher =
+      Math.abs(higherM) < 0.5
+        ? ''
+        : `, ${formatLength(Math.abs(higherM), unit === 'm' || unit === 'km' ? 'm' : 'ft')} ${higherM > 0 ? 'higher' : 'lower'}`;
+    return `${product}, walk ${walk} on ${path.name}, ${direction}: failed at ${show(failedAtM)} and was usable again at ${show(backAtM)} (along the path${higher}).`;
+  });
+
+/** Pairs that were heard at the same stands. */
+export const pairSentences = ({ pairs }: RangeView): string[] =>
+  pairs.flatMap(({ subject, against, evidence }) => besides(subject, against, evidence));
 
 /** The paragraph that stands for one path and kind. */
 export const rangeSummary = (setup: Setup, range: RangeView, unit: LengthUnit): string =>
-  `${rangeTitle(setup, range)}. ${[...range.summary.fitted.filter((c) => c.walks > 0).map((c) => reachSentence(c, range, unit)), ...range.summary.productRatios.map(ratioSentence)].join(' ')}`;
+  `${rangeTitle(setup, range)}. ${[
+    ...withoutMetres(range),
+    ...range.summary.fitted.filter((c) => c.walks > 0).map((c) => reachSentence(c, range, unit)),
+    ...range.summary.productRatios.map(ratioSentence),
+    ...pairSentences(range),
+  ].join(' ')}`;

@@ -1,11 +1,19 @@
-import { formatLength, type CellFinding, type LengthUnit } from '@urvek/core';
+import {
+  byMethod,
+  formatLength,
+  scaleText,
+  type Bounds,
+  type CellFinding,
+  type LengthUnit,
+  type OutcomeInterval,
+} from '@urvek/core';
 import type { RangeWalk } from '@urvek/study';
 import type { Lane } from './tape.ts';
 
 /** A product's estimate and, under it, every walk's bracket. */
 export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit: LengthUnit): Lane[] {
   const own = walks.filter((w) => w.product === cell.product);
-  const { median } = cell.interval95M;
+  const { median } = cell.withScale95M;
   const estimate: Lane = {
     id: `estimate-${cell.product}`,
     label: cell.product,
@@ -23,7 +31,7 @@ export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit:
               id: `walk-${walkId}`,
               label: `   walk ${label}`,
               title: `${cell.product}, walk ${label}: ${intervalText(interval, unit)}`,
-              brackets: [interval],
+              brackets: [drawn(interval)],
               height: 19,
             },
           ]
@@ -32,34 +40,63 @@ export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit:
   ];
 }
 
-/** "held to 118 m, failed by 121 m", "more than 420 m", "less than 20.0 m". */
+/** A moment that was noticed is drawn as wide as its place is known. */
+function drawn({ heldM, failedM, heldUM = 0, failedUM = 0 }: OutcomeInterval): {
+  heldM: number;
+  failedM: number | undefined;
+} {
+  return failedM === heldM
+    ? { heldM: Math.max(0, heldM - COVERAGE * heldUM), failedM: failedM + COVERAGE * failedUM }
+    : { heldM, failedM };
+}
+
+/** Two standard uncertainties: about 95 %. */
+const COVERAGE = 2;
+
+/**
+ * "held to 100 m, failed by 120 m", "at 118 m ± 3 m", "more than 420 m", "less than 20.0 m", "failed at an
+ * unknown place beyond 30.0 m".
+ */
 export function intervalText(
-  { heldM, failedM }: { heldM: number; failedM: number | undefined },
+  { heldM, failedM, failedUM, unplaced }: OutcomeInterval,
   unit: LengthUnit,
 ): string {
   const show = (m: number): string => formatLength(m, unit);
+  if (unplaced)
+    return `failed, place unknown${heldM > 0 ? `, beyond ${show(heldM)}` : ''}${failedM === undefined ? '' : `, no farther than ${show(failedM)}`}`;
   if (failedM === undefined) return `more than ${show(heldM)}`;
   if (heldM === 0) return `less than ${show(failedM)}`;
+  if (heldM === failedM)
+    return `at ${show(heldM)}${failedUM === undefined ? '' : ` ± ${show(COVERAGE * failedUM)}`}`;
   return `held to ${show(heldM)}, failed by ${show(failedM)}`;
 }
 
-/** The estimate with its interval, or what is known instead of one. */
+/** The estimate with its interval, the error of its distances included, or what is known instead of one. */
 export function estimateText(cell: CellFinding, unit: LengthUnit): string {
   const show = (m: number): string => formatLength(m, unit);
-  const n = `n = ${cell.walks}`;
-  const { median: interval } = cell.interval95M;
+  const scaled = scaleText(cell.scale);
+  const n = [`n = ${cell.walks}`, scaled].filter((t) => t !== undefined).join('; ');
+  const { median: interval } = cell.withScale95M;
   const range = interval && endsText(interval.low, interval.high, show);
   if (cell.median)
     return range === undefined
-      ? `median ${show(cell.median.estimateM)} (too few walks for an interval; ${n})`
+      ? `median ${show(cell.median.estimateM)} (no bound within ten times what was observed; ${n})`
       : `median ${show(cell.median.estimateM)} (95 %: ${range}; ${n})`;
   const { bounds } = cell;
   if (!bounds) return 'no walk with an outcome';
-  if (bounds.allFailedByM === undefined && cell.reason?.startsWith('no failure'))
-    return `more than ${show(bounds.allHeldToM)} in ${cell.walks} of ${cell.walks} walks`;
-  if (bounds.common)
-    return `${bounds.common.failedM === undefined ? `more than ${show(bounds.common.heldM)}` : `between ${show(bounds.common.heldM)} and ${show(bounds.common.failedM)}`} agrees with every walk (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
-  return `${cell.reason ?? 'not estimable'} (${n})`;
+  if (cell.failures === 0)
+    return scaled === undefined
+      ? `more than ${show(bounds.allHeldToM)} in ${cell.walks} of ${cell.walks} walks`
+      : `held to the end, about ${show(bounds.allHeldToM)} ${byMethod(cell.scale.method ?? '')}: at least ${show(cell.withScale95M.allHeldToM ?? 0)} (n = ${cell.walks})`;
+  if (bounds.common && cell.unplaced === 0)
+    return `${commonText(bounds.common, unit)} agrees with every walk (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
+  return `${cell.reason ?? 'not estimable'} (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
+}
+
+function commonText({ heldM, failedM }: NonNullable<Bounds['common']>, unit: LengthUnit): string {
+  const show = (m: number): string => formatLength(m, unit);
+  if (failedM === undefined) return `more than ${show(heldM)}`;
+  return heldM === failedM ? show(heldM) : `between ${show(heldM)} and ${show(failedM)}`;
 }
 
 export function endsText(

@@ -199,6 +199,8 @@ function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
   ];
 }
 
+const POST_PX = 8;
+
 /** Clear: solid, full height. Degraded: hatched, half height. Lost: an open gap with a tick at each end. */
 function bandShapes(
   { fromM, toM, state }: StateBand,
@@ -206,7 +208,9 @@ function bandShapes(
   top: number,
   height: number,
 ): Shape[] {
-  const [x1, x2] = [scale.x(Math.min(fromM, toM)), scale.x(Math.max(fromM, toM))];
+  // A stand is a post, not painted ground.
+  const half = fromM === toM ? POST_PX / 2 : 0;
+  const [x1, x2] = [scale.x(Math.min(fromM, toM)) - half, scale.x(Math.max(fromM, toM)) + half];
   if (state === 'clear') return [rect(x1, top, x2 - x1, height, 'clear')];
   if (state === 'degraded') return [rect(x1, top + height / 2, x2 - x1, height / 2, 'degraded')];
   const end = (x: number, inward: number): Shape =>

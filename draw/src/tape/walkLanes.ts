@@ -7,7 +7,7 @@ export function walkLanes(trace: Trace, label: string, id: string): Lane[] {
     id: `${id}-${returning ? 'back' : 'out'}`,
     label: returning ? 'back' : label,
     states: trace.stretches.flatMap((s) =>
-      s.returning === returning && s.from && s.to
+      s.returning === returning && s.stated && s.from && s.to
         ? [{ fromM: s.from.travelledM, toM: s.to.travelledM, state: s.state }]
         : [],
     ),

@@ -1,4 +1,4 @@
-import { stateOf, type Trace, type WalkEvent } from '@urvek/core';
+import { isAutomatic, stateOf, type Trace, type WalkEvent } from '@urvek/core';
 import { onePerPixel } from '../onePerPixel.ts';
 import { line, path, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
 
@@ -137,7 +137,7 @@ function wayShapes(
 /** Presses stand tall, instruments low; a grade carries its figure. */
 function eventShapes(event: WalkEvent, x: number, top: number, selected: boolean): Shape[] {
   const base = top + DEVICE_HEIGHT - 4;
-  const automatic = event.kind === 'fix' || (event.kind === 'mark' && !event.body.reading.pressed);
+  const automatic = isAutomatic(event);
   const grade =
     event.kind === 'grade' || event.kind === 'call'
       ? event.body.grade

@@ -28,7 +28,9 @@ const microphone = (
     {
       ...newRig(`${id}-rig`, `${id}-unit`),
       name: 'Chest clip',
+      channel: 'automatic',
       heightFixedM: 1.6,
+      heightMobileM: 1.5,
       playoutDelayS: 0.02,
       bodyPosition: 'on the chest, back to the fixed end',
       bodyLossDb: 8,
@@ -37,7 +39,7 @@ const microphone = (
       loadW: 0.2,
     },
   ],
-  standIn: { requiredDbm, bodyLossOutDb: 8, bodyLossBackDb: 2 },
+  simulatedGear: { requiredDbm, bodyLossOutDb: 8, bodyLossBackDb: 2 },
 });
 
 export const DEMO_SETUP: Setup = {

@@ -69,13 +69,17 @@ const product = (
     {
       ...newRig(`${id}-rig`, `${id}-a`),
       name: 'As a guide wears it',
+      channel: 'automatic',
+      antennaPlace: 'on the device',
       heightFixedM: 1.6,
+      heightMobileM: 1.5,
+      playoutDelayS: 0,
       batteryWh: 18,
       loadW: 1,
       ...rig,
     },
   ],
-  standIn: { requiredDbm, bodyLossOutDb: 6, bodyLossBackDb: 2 },
+  simulatedGear: { requiredDbm, bodyLossOutDb: 6, bodyLossBackDb: 2 },
   ...more,
 });
 
@@ -388,11 +392,11 @@ const stand = (m: number): LoggedAction['body'] => ({
 
 /** Mean margin at each stand of a walk out, dB. */
 function marginsAt(
-  standIn: SimulatedGear,
+  simulatedGear: SimulatedGear,
   onPath: SetupPath,
   seed: string,
 ): { name: string; atM: number; marginDb: number }[] {
-  const walk = startWalk(standIn, onPath as Parameters<typeof startWalk>[1], seed);
+  const walk = startWalk(simulatedGear, onPath as Parameters<typeof startWalk>[1], seed);
   const near: { name: string; atM: number; marginDb: number }[] = [];
   let [sum, count] = [0, 0];
   for (const { name, atM } of onPath.checkpoints) {
@@ -480,7 +484,7 @@ function atStands(
         for (let i = 0; i < 2; i++) {
           const value = throughputOf(
             marginDb + random.normal() - (direction === 'mobile-to-fixed' ? 3 : 0),
-            item.product.bandMHz > 5000 ? 80 : 20,
+            (item.product.bandMHz ?? 0) > 5000 ? 80 : 20,
             mostMbps[item.product.id] ?? Infinity,
           );
           reported('measured', {

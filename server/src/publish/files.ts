@@ -60,7 +60,7 @@ export async function fileOf(
   const mark = study.rows.some((w) => w.simulated) ? 'simulated-' : '';
   if (name === INTERVALS) {
     const criterion = asked.criterion ?? study.setup.plan.criterion;
-    const rows = intervalRows(study.setup, study.findings, criterion, asked.side);
+    const rows = intervalRows(study.findings, criterion, asked.side);
     return csv(`${mark}walk-intervals-${criterion.replaceAll(' ', '-')}.csv`, writeWalkIntervals(rows));
   }
   if (name === EVENTS) {

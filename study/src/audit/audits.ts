@@ -2,6 +2,7 @@ import {
   auditConsistency,
   auditFairness,
   kindOf,
+  nothingTellsApart,
   outcomeOf,
   parseClaim,
   type AuditCase,
@@ -15,6 +16,7 @@ import {
 import { criterionFor, type Product, type Rig, type Setup } from '@urvek/contract';
 import { plannedPaths, plannedRigs, type PlannedWalk } from '../plan/plannedWalks.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
+import { rigKey, subjectsOf } from '../results/subjects.ts';
 import { checkpointMatrix } from '../results/matrix.ts';
 import { rangesByPath, type PathRanges } from '../results/ranges.ts';
 import { throughputFindings } from '../results/throughput.ts';
@@ -83,19 +85,23 @@ export function auditBegin(
     mode: 'continuous',
     conditions,
     startM: 0,
+    baselineStated: true,
+    undated: false,
     methods: [],
     directions: kindOf(product.kindId).bothWays ? ['mobile-to-fixed', 'fixed-to-mobile'] : [],
     calls: 0,
     readBacks: 0,
     interval: undefined,
   };
+  const own = base.products.filter((p) => p.model === product.id);
+  const next = own.find((p) => p.rigs.some((r) => nothingTellsApart(r, rig))) ?? own[0];
   const products = base.products.map((p) =>
-    p.id === product.id ? { ...p, walks: [...p.walks, begun], rigs: [rig] } : p,
+    p === next ? { ...p, walks: [...p.walks, begun], rigs: [rig] } : p,
   );
   // What one walk alone cannot be blamed for: Plan and Verdict say it.
   const ofTheWhole = new Set(['units', 'knowing', 'order', 'path-and-mode', 'time-of-day']);
   return acknowledged(setup, auditFairness([{ ...base, products }])).filter(
-    (f) => f.products.includes(product.id) && !ofTheWhole.has(f.rule),
+    (f) => f.products.includes(next?.id ?? product.id) && !ofTheWhole.has(f.rule),
   );
 }
 
@@ -132,6 +138,8 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): A
   const curves = range.summary ? throughputFindings(range as PathRanges).curves : [];
   const oneWay = range.summary ? checkpointMatrix(range as PathRanges).oneWay : [];
   const of = setup.products.filter((p) => p.kindId === kindId);
+  const walked = new Set(range.findings.map((f) => rigKey(f.header.productId, f.header.rigId)));
+  const subjects = subjectsOf({ products: of }, walked);
   return {
     pathId: path.id,
     pathName: path.name,
@@ -139,17 +147,20 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): A
     kindName: kind.name,
     judgedBy: kind.judgedBy,
     bothWays: kind.bothWays,
-    products: of.map((product): AuditedProduct => {
-      const walks = range.findings
-        .filter((f) => f.header.productId === product.id)
-        .map((f) => walkOf(product, f, criterion));
+    products: subjects.map(({ id, name, product, rigs }): AuditedProduct => {
+      const own = range.findings.filter(
+        (f) => f.header.productId === product.id && rigs.some((r) => r.id === f.header.rigId),
+      );
+      const walks = own.map((f) => walkOf(product, f, criterion));
       const planned = plannedRigs(setup)
         .filter((r) => r.product.id === product.id)
         .map((r) => r.rig);
       return {
-        id: product.id,
-        name: product.name,
+        id,
+        model: product.id,
+        name,
         bandMHz: product.bandMHz,
+        powerMw: product.powerMw,
         walks,
         rigs: walks.length > 0 ? [...new Set(walks.map((w) => w.rig))] : planned,
         pathsWalked: [
@@ -165,8 +176,8 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): A
             worstM: q.worstM,
             spreadM: q.spreadM,
           })),
-        cap: curves.find((c) => c.product === product.name && c.cap)?.cap,
-        oneWay: oneWay.filter((o) => o.product === product.name),
+        cap: curves.find((c) => c.product === name && c.cap)?.cap,
+        oneWay: oneWay.filter((o) => o.product === name),
       };
     }),
     ratios: range.summary?.productRatios ?? [],
@@ -208,7 +219,9 @@ function walkOf(product: Product, finding: Finding, criterion: AuditCase['criter
     finished: trace.endReason !== undefined,
     mode: begin.body.mode ?? 'continuous',
     conditions: begin.body.conditions ?? {},
-    startM: begin.body.reading.travelledM,
+    startM: begin.body.reading?.travelledM,
+    baselineStated: begin.body.baselineGrade !== undefined,
+    undated: header.undated === true,
     methods: trace.methods,
     directions: directionsWalked(finding),
     calls: trace.calls.length,
@@ -238,10 +251,10 @@ function enteredOf(setup: Setup, findings: readonly Finding[], ranges: readonly 
       failedWithoutDistance: q.failedWithoutDistance ?? false,
     })),
     walks: findings.map((f) => enteredWalk(setup, f)),
-    ranges: ranges.flatMap(({ path, summary }) =>
+    ranges: ranges.flatMap(({ path, subjects, summary }) =>
       summary.fitted.flatMap((c) => {
-        const product = setup.products.find((p) => p.name === c.product);
-        const interval = c.interval95M.median;
+        const product = subjects.find((s) => s.name === c.product)?.product;
+        const interval = c.withScale95M.median;
         return product && interval
           ? [
               {

@@ -16,7 +16,7 @@ const setup: Setup = {
     claims: [],
     units: [{ id: 'u', label: 'A', history: '' }],
     rigs: [newRig(`${name.toLowerCase()}-r`, 'u')],
-    standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+    simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
   })),
   paths: [
     {
@@ -33,7 +33,7 @@ const setup: Setup = {
     },
   ],
 };
-const options = { unit: 'm', method: 'paces' } as const;
+const options = { unit: 'm', method: 'paces', falling: 'the way back' } as const;
 const read = (text: string) => {
   const sheet = readSheet(text);
   return previewSheet(setup, sheet, guessMapping(sheet), options);
@@ -51,7 +51,7 @@ describe('walks from a table that somebody kept', () => {
     expect(
       walks.map((w) => [
         w.product.name,
-        w.points.map((p) => [Math.round(100 * p.atM) / 100, p.grade, p.from]),
+        w.points.map((p) => [Math.round(100 * (p.reading?.travelledM ?? 0)) / 100, p.grade, p.from]),
       ]),
     ).toEqual([
       [
@@ -67,22 +67,17 @@ describe('walks from a table that somebody kept', () => {
   });
 
   test('become logs that the base takes and that hold and fail where the table says', () => {
-    const walks = walksOfSheet(
-      read(GOOD),
-      options,
-      '00000000-0000-4000-8000-00000000abcd',
-      newId,
-      1_700_000_000_000,
-    );
+    const walks = walksOfSheet(read(GOOD), '00000000-0000-4000-8000-00000000abcd', newId, 1_700_000_000_000);
     expect(readWalks(JSON.parse(JSON.stringify(walks)), '00000000-0000-4000-8000-00000000abcd')).toEqual(
       JSON.parse(JSON.stringify(walks)),
     );
     const [brindle, corvane] = findWalks(setup, walks);
     const interval = brindle && outcomeOf(brindle, 'first dropout').interval;
-    // The bracket joins the last good and the first bad point, widened by the method's own uncertainty.
-    expect(interval?.heldM).toBeLessThanOrEqual(200);
-    expect(interval?.heldM).toBeGreaterThan(185);
-    expect(interval?.failedM).toBeGreaterThanOrEqual(260);
+    // The bracket joins the last good and the first bad point; their uncertainty is the method's.
+    expect(interval).toMatchObject({ heldM: 200, failedM: 260, heldUM: 0.5, failedUM: 0.5 });
+    expect(brindle?.trace.begin.body).toMatchObject({ untimed: true });
+    expect(brindle?.header.undated).toBe(true);
+    expect(brindle?.summary.durationS).toBeUndefined();
     expect(corvane && outcomeOf(corvane, 'first dropout').interval?.failedM).toBeUndefined();
   });
 
@@ -93,7 +88,6 @@ describe('walks from a table that somebody kept', () => {
       'product',
       /no product is called "Other"; there are Brindle, Corvane/,
     ],
-    ['no distance of a failure', 'product,distance,grade\nBrindle,,1', 'distance', /no distance/],
     ['no figure', 'product,distance,grade\nBrindle,far,1', 'distance', /"far" is not a distance/],
     ['beyond the path', 'product,distance,grade\nBrindle,700,1', 'distance', /beyond Lane/],
     ['no grade', 'product,distance,grade\nBrindle,10,meh', 'grade', /"meh" is no grade of Microphone/],
@@ -119,7 +113,64 @@ describe('walks from a table that somebody kept', () => {
       column,
       what: expect.stringMatching(what),
     });
-    expect(() => walksOfSheet(read(text), options, newId(), newId, 0)).toThrow('invalid sheet: 1 problem');
+    expect(() => walksOfSheet(read(text), newId(), newId, 0)).toThrow('invalid sheet: 1 problem');
+  });
+
+  const findings = (text: string, more: object = {}) => {
+    const sheet = readSheet(text);
+    const preview = previewSheet(setup, sheet, guessMapping(sheet), { ...options, ...more });
+    expect(preview.problems).toEqual([]);
+    return findWalks(setup, walksOfSheet(preview, newId(), newId, 0));
+  };
+  const intervalOf = (text: string, more: object = {}) => {
+    const [walk] = findings(text, more);
+    return walk && outcomeOf(walk, 'last usable').interval;
+  };
+
+  test('a failure without a distance is kept: place unknown, up to the farthest place reached', () => {
+    const text = 'product,distance,grade\nBrindle,30,5\nBrindle,?,1\nBrindle,120,1\n';
+    expect(intervalOf(text)).toMatchObject({ heldM: 30, failedM: 120, unplaced: true });
+    expect(intervalOf('product,distance,grade\nBrindle,30,5\nBrindle,,1\n')).toMatchObject({
+      heldM: 30,
+      failedM: undefined,
+      unplaced: true,
+    });
+  });
+
+  test('places as people write them: about, between, over, under', () => {
+    const about = intervalOf('product,distance,grade\nBrindle,about 40,5\nBrindle,between 50 and 60,1\n');
+    expect(about).toMatchObject({ heldM: 40, heldUM: 4, failedM: 55 });
+    expect(about?.failedUM).toBeCloseTo(10 / Math.sqrt(12), 9);
+    expect(intervalOf('product,distance,grade\nBrindle,over 40,5\nBrindle,under 90,1\n')).toMatchObject({
+      heldM: 40,
+      failedM: 90,
+    });
+    expect(intervalOf('product,distance,grade\nBrindle,40,5\nBrindle,over 90,1\n')).toMatchObject({
+      heldM: 40,
+      failedM: undefined,
+      unplaced: true,
+    });
+  });
+
+  test('distances that fall are the way back, or rows to be sorted: as one says', () => {
+    const text =
+      'product,distance,grade\n' +
+      [50, 100, 150, 199, 150, 100, 50].map((m, i) => `Brindle,${m},${i < 2 || i > 4 ? 5 : 1}`).join('\n');
+    const [walk] = findings(text);
+    expect(walk?.trace.turnS).toBeDefined();
+    expect(walk && outcomeOf(walk, 'last usable').interval).toMatchObject({ heldM: 100, failedM: 150 });
+    const shuffled = 'product,distance,grade\nBrindle,100,1\nBrindle,40,5\nBrindle,60,5\n';
+    expect(intervalOf(shuffled, { falling: 'rows out of order' })).toMatchObject({
+      heldM: 60,
+      failedM: 100,
+    });
+  });
+
+  test('a table without distances orders its places by name', () => {
+    const [walk] = findings('product,place,grade\nBrindle,landing,5\nBrindle,cellar,1\n');
+    const outcome = walk && outcomeOf(walk, 'last usable');
+    expect(outcome?.interval).toBeUndefined();
+    expect(outcome?.between).toEqual({ held: 'landing', failed: 'cellar' });
   });
 
   test('whatever the text, it is read or refused in words', () => {
@@ -130,7 +181,7 @@ describe('walks from a table that somebody kept', () => {
           const sheet = readSheet(text);
           const { problems, walks } = previewSheet(setup, sheet, guessMapping(sheet), options);
           expect(problems.every((p) => p.what !== '')).toBe(true);
-          expect(walks.every((w) => w.points.every((p) => p.atM >= 0))).toBe(true);
+          expect(walks.every((w) => w.points.every((p) => (p.reading?.travelledM ?? 0) >= 0))).toBe(true);
         } catch (error) {
           expect(error).toBeInstanceOf(FormatError);
         }

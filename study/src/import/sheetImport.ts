@@ -1,17 +1,22 @@
 import {
+  DIRECTIONS,
   FormatError,
+  formatLength,
   gradeOfWords,
+  isNearer,
   kindOf,
   looksMisread,
-  parseLength,
+  parsePlace,
   parseRecords,
   pathLengthM,
-  WALKING_MPS,
+  type Direction,
   type DistanceMethod,
+  type DistanceReading,
   type EventBodies,
   type Grade,
   type LengthUnit,
   type WalkEvent,
+  type WrittenPlace,
 } from '@urvek/core';
 import type { Product, Setup, StoredWalk } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
@@ -22,9 +27,12 @@ export const SHEET_FIELDS = [
   'path',
   'walk',
   'distance',
+  'place',
+  'direction',
   'grade',
   'presses',
   'hits',
+  'date',
   'note',
 ] as const;
 export type SheetField = (typeof SHEET_FIELDS)[number];
@@ -50,12 +58,15 @@ export function readSheet(text: string): Sheet {
 
 const GUESSES: Readonly<Record<SheetField, RegExp>> = {
   product: /product|device|model|brand/i,
-  path: /path|route|site|place|where/i,
+  path: /path|route|site|where/i,
   walk: /walk|run|test|attempt|no\.?$/i,
   distance: /dist|range|metre|meter|feet|\bm\b|\bft\b/i,
+  place: /place|point|post|stand|checkpoint|room|spot/i,
+  direction: /direction|way|who/i,
   grade: /grade|quality|result|verdict|score|rating/i,
   presses: /press|tries|of$|shots/i,
   hits: /hits|success|answered|worked/i,
+  date: /date|day/i,
   note: /note|comment|remark/i,
 };
 
@@ -74,6 +85,8 @@ export interface SheetOptions {
   /** For figures without a unit. */
   readonly unit: LengthUnit;
   readonly method: DistanceMethod;
+  /** What distances that fall are: the way back, or rows that are not in the order of walking. */
+  readonly falling: 'the way back' | 'rows out of order';
 }
 
 export interface SheetProblem {
@@ -84,7 +97,12 @@ export interface SheetProblem {
 
 interface SheetPoint {
   readonly line: number;
-  readonly atM: number;
+  /** Absent: nobody knows where. */
+  readonly reading: DistanceReading | undefined;
+  /** Beyond what is written, or short of it. */
+  readonly side: WrittenPlace['side'];
+  readonly name: string;
+  readonly direction: Direction | undefined;
   readonly grade: Grade | undefined;
   readonly presses: number | undefined;
   readonly hits: number | undefined;
@@ -96,7 +114,11 @@ export interface SheetWalk {
   readonly product: Product;
   readonly path: SetupPath;
   readonly label: string;
+  /** The day it was walked, ms since 1970; absent: not stated. */
+  readonly dayMs: number | undefined;
   readonly points: readonly SheetPoint[];
+  /** Where the way back is taken to begin: the index of its first point. */
+  readonly backFrom: number | undefined;
 }
 
 export interface SheetPreview {
@@ -122,15 +144,22 @@ export function previewSheet(
 ): SheetPreview {
   const problems: SheetProblem[] = [];
   const walks = new Map<string, SheetWalk>();
-  if (mapping.distance === undefined)
-    problems.push({ line: 1, column: undefined, what: 'say which column is the distance' });
+  if (mapping.distance === undefined && mapping.place === undefined)
+    problems.push({ line: 1, column: undefined, what: 'say which column is the distance, or the place' });
   else {
     for (const row of sheet.rows) {
       try {
-        const { product, path, label, point } = readPoint(setup, sheet, row, mapping, options);
+        const { product, path, label, dayMs, point } = readPoint(setup, sheet, row, mapping, options);
         const key = `${product.id}/${path.id}/${label}`;
         const walk = walks.get(key);
-        walks.set(key, { product, path, label, points: [...(walk?.points ?? []), point] });
+        walks.set(key, {
+          product,
+          path,
+          label,
+          dayMs: walk?.dayMs ?? dayMs,
+          points: [...(walk?.points ?? []), point],
+          backFrom: undefined,
+        });
       } catch (error) {
         if (!(error instanceof RowProblem)) throw error;
         problems.push({ line: row.line, column: error.column, what: error.message });
@@ -138,7 +167,26 @@ export function previewSheet(
     }
   }
   for (const walk of walks.values()) problems.push(...misread(walk, mapping));
-  return { problems: problems.sort((a, b) => a.line - b.line), walks: [...walks.values()] };
+  return {
+    problems: problems.sort((a, b) => a.line - b.line),
+    walks: [...walks.values()].map((walk) => inOrder(walk, options)),
+  };
+}
+
+/** The points in the order of walking, with the way back where distances fall. */
+function inOrder(walk: SheetWalk, { falling }: SheetOptions): SheetWalk {
+  const placed = walk.points.flatMap((p, i) => (p.reading ? [{ i, reading: p.reading }] : []));
+  const farthest = placed.reduce<(typeof placed)[number] | undefined>(
+    (a, b) => (a && a.reading.travelledM >= b.reading.travelledM ? a : b),
+    undefined,
+  );
+  const back = farthest && placed.find((p) => p.i > farthest.i && isNearer(farthest.reading, p.reading));
+  if (!back) return walk;
+  if (falling === 'the way back') return { ...walk, backFrom: back.i };
+  // What has no distance stays behind the point that it followed.
+  let last = -Infinity;
+  const keyed = walk.points.map((p) => ({ p, at: (last = p.reading?.travelledM ?? last) }));
+  return { ...walk, points: keyed.sort((a, b) => a.at - b.at).map(({ p }) => p) };
 }
 
 function readPoint(
@@ -146,8 +194,14 @@ function readPoint(
   { columns }: Sheet,
   { line, cells }: Sheet['rows'][number],
   mapping: SheetMapping,
-  { unit }: SheetOptions,
-): { product: Product; path: SetupPath; label: string; point: SheetPoint } {
+  { unit, method }: SheetOptions,
+): {
+  product: Product;
+  path: SetupPath;
+  label: string;
+  dayMs: number | undefined;
+  point: SheetPoint;
+} {
   if (cells.length !== columns.length)
     throw new RowProblem(undefined, `${cells.length} fields where the header has ${columns.length}`);
   const cell = (field: SheetField): string =>
@@ -165,12 +219,12 @@ function readPoint(
   };
   const product = named(setup.products, 'product');
   const path = named(setup.paths, 'path');
-  const atM = distanceOf(cell('distance'), unit, mapping.distance);
+  const { reading, side } = placeOf(cell('distance'), method, unit, mapping.distance);
   const lengthM = pathLengthM(path);
-  if (atM > lengthM + 1)
+  if (reading && reading.travelledM > lengthM + 1)
     throw new RowProblem(
       mapping.distance,
-      `${atM.toFixed(1)} m lies beyond ${path.name}, which is ${lengthM.toFixed(1)} m long`,
+      `${reading.travelledM.toFixed(1)} m lies beyond ${path.name}, which is ${lengthM.toFixed(1)} m long`,
     );
   const [presses, hits] = [count(cell('presses'), mapping.presses), count(cell('hits'), mapping.hits)];
   if ((presses === undefined) !== (hits === undefined))
@@ -187,17 +241,59 @@ function readPoint(
     product,
     path,
     label: cell('walk') || '1',
-    point: { line, atM, presses, hits, note: cell('note'), ...graded },
+    dayMs: dayOf(cell('date'), mapping.date),
+    point: {
+      line,
+      reading,
+      side,
+      name: cell('place'),
+      direction: directionOf(cell('direction'), mapping.direction),
+      presses,
+      hits,
+      note: cell('note'),
+      ...graded,
+    },
   };
 }
 
-function distanceOf(text: string, unit: LengthUnit, column: string | undefined): number {
-  if (text === '')
-    throw new RowProblem(column, 'no distance: a failed point without one is worth asking for');
+const ISO_DAY = /^\d{4}-\d\d-\d\d$/;
+
+function dayOf(text: string, column: string | undefined): number | undefined {
+  if (text === '') return undefined;
+  const ms = ISO_DAY.test(text) ? Date.parse(`${text}T12:00:00Z`) : Number.NaN;
+  if (!Number.isFinite(ms))
+    throw new RowProblem(
+      column,
+      `${JSON.stringify(text)} is not a day: write it as 2026-05-12, or leave it empty`,
+    );
+  return ms;
+}
+
+function directionOf(text: string, column: string | undefined): Direction | undefined {
+  if (text === '') return undefined;
+  const found = DIRECTIONS.find((d) => d === text.toLowerCase().replaceAll(' ', '-'));
+  if (!found)
+    throw new RowProblem(
+      column,
+      `${JSON.stringify(text)} is no direction: there are ${DIRECTIONS.join(', ')}`,
+    );
+  return found;
+}
+
+/** An empty distance, like "?", is one that nobody knows: the row is kept. */
+function placeOf(
+  text: string,
+  method: DistanceMethod,
+  unit: LengthUnit,
+  column: string | undefined,
+): WrittenPlace {
   try {
-    return parseLength(text, unit).valueM;
+    return parsePlace(text, method, unit);
   } catch {
-    throw new RowProblem(column, `${JSON.stringify(text)} is not a distance`);
+    throw new RowProblem(
+      column,
+      `${JSON.stringify(text)} is not a distance: write “40”, “about 40 yd”, “30-40”, “over 40”, or “?” where nobody knows`,
+    );
   }
 }
 
@@ -225,9 +321,11 @@ function gradeOfCell(
 
 /** A point off both its neighbours is the odd one; one at an end, only where its neighbour is not. */
 function misread({ points }: SheetWalk, mapping: SheetMapping): SheetProblem[] {
+  const atM = (p: SheetPoint | undefined): number | undefined => p?.reading?.travelledM;
   const off = points.map((p, i) => {
-    const near = [points[i - 1]?.atM, points[i + 1]?.atM].filter((m): m is number => m !== undefined);
-    return near.length > 0 && looksMisread(p.atM, near);
+    const near = [atM(points[i - 1]), atM(points[i + 1])].filter((m): m is number => m !== undefined);
+    const own = atM(p);
+    return own !== undefined && near.length > 0 && looksMisread(own, near);
   });
   const atEnd = (i: number): boolean => i === 0 || i === points.length - 1;
   return points.flatMap((p, i) =>
@@ -236,85 +334,91 @@ function misread({ points }: SheetWalk, mapping: SheetMapping): SheetProblem[] {
           {
             line: p.line,
             column: mapping.distance,
-            what: `${p.atM} m is a thousand times off its neighbours: another unit?`,
+            what: `${atM(p)} m is a thousand times off its neighbours: another unit?`,
           },
         ]
       : [],
   );
 }
 
-/** Standing at a point, s. */
-const STAND_S = 10;
+/** From one entry to the next on the clock of a walk without times: it orders, and tells no seconds. */
+const TICK_S = 1;
+
+/** Not heard, or of no use. */
+const isBad = (p: SheetPoint): boolean =>
+  p.grade !== undefined ? p.grade <= 2 : (p.hits ?? 0) < (p.presses ?? 0) / 2;
 
 /**
- * The walks of a preview as logs of one device; ids are passed in. `begunMs`: when the first is taken to
- * have begun, the file having no times.
+ * Where a point says that it held or failed. Beyond what is written it surely held there, and failed at a
+ * place that nobody knows; short of it, it surely failed there, and held nowhere that is known.
+ */
+function placeToLog(p: SheetPoint): DistanceReading | undefined {
+  if (p.side === 'at') return p.reading;
+  return (p.side === 'over') === isBad(p) ? undefined : p.reading;
+}
+
+/**
+ * The walks of a preview as logs of one device; ids are passed in. What the table does not say is not
+ * stated: times, the day, the beginning, the reason of the end. `nowMs` only orders.
  */
 export function walksOfSheet(
   preview: SheetPreview,
-  { method }: SheetOptions,
   comparisonId: string,
   newId: () => string,
-  begunMs: number,
+  nowMs: number,
 ): StoredWalk[] {
   if (preview.problems.length > 0) throw new RangeError(`invalid sheet: ${preview.problems.length} problems`);
   const deviceId = newId();
   let seq = 0;
-  return preview.walks.map(({ product, path, points }, k) => {
+  return preview.walks.map(({ product, path, points, dayMs, backFrom }, k) => {
     const walkId = newId();
-    const startedMs = begunMs + k * 60_000;
-    const { direction } = kindOf(product.kindId);
-    let [atS, lastM] = [0, 0];
-    const event = <K extends WalkEvent['kind']>(kind: K, body: EventBodies[K]): WalkEvent =>
-      ({
+    const startedMs = (dayMs ?? nowMs) + k;
+    const { direction: usual } = kindOf(product.kindId);
+    let atS = 0;
+    const event = <K extends WalkEvent['kind']>(kind: K, body: EventBodies[K]): WalkEvent => {
+      const walkS = atS;
+      atS += TICK_S;
+      return {
         walkId,
         deviceId,
         seq: ++seq,
         version: 1,
         kind,
         body,
-        time: {
-          walkS: atS,
-          rate: 1,
-          inputMs: atS * 1000,
-          originMs: startedMs,
-          wallMs: startedMs + atS * 1000,
-        },
-      }) as WalkEvent;
+        time: { walkS, rate: 1, inputMs: walkS * 1000, originMs: startedMs, wallMs: startedMs + walkS },
+      } as WalkEvent;
+    };
     const begin = event('begin', {
-      baselineGrade: 5,
-      direction,
-      reading: { travelledM: 0, method, pressed: false },
-      playoutDelayS: 0,
+      direction: points.find((p) => p.direction)?.direction ?? usual,
       mode: points.some((p) => p.presses !== undefined) ? 'hits' : 'stop and call',
+      untimed: true,
     });
-    const log = points.flatMap((p): WalkEvent[] => {
-      atS = Math.round(1000 * (atS + Math.abs(p.atM - lastM) / WALKING_MPS + STAND_S)) / 1000;
-      lastM = p.atM;
+    const log = points.flatMap((p, i): WalkEvent[] => {
+      const direction = p.direction ?? usual;
+      const reading = placeToLog(p);
+      // Short of a distance and good, or beside no look at all: said, and no hold.
+      const silent = p.side === 'under' && !isBad(p);
+      const name = p.name || (reading ? formatLength(reading.travelledM) : 'place unknown');
+      const words = [
+        p.from,
+        p.side === 'at' ? undefined : `${p.side} ${formatLength(p.reading?.travelledM ?? 0)}`,
+        p.note,
+      ]
+        .filter((t) => t !== undefined && t !== '')
+        .join('; ')
+        .slice(0, 1000);
       return [
-        event('mark', {
-          reading: { travelledM: p.atM, method, pressed: false },
-          name: `${p.atM.toFixed(1)} m`,
-        }),
-        ...(p.grade === undefined
+        ...(backFrom === i ? [event('turn', {})] : []),
+        event('mark', { ...(reading ? { reading: { ...reading, pressed: false } } : {}), name }),
+        ...(p.grade === undefined || silent
           ? []
-          : [event('call', { checkpoint: `${p.atM.toFixed(1)} m`, direction, grade: p.grade, tries: 1 })]),
-        ...(p.presses === undefined || p.hits === undefined
+          : [event('call', { checkpoint: name, direction, grade: p.grade, tries: 1 })]),
+        ...(p.presses === undefined || p.hits === undefined || silent
           ? []
-          : [event('hits', { presses: p.presses, hits: p.hits })]),
-        ...(p.note === '' && p.from === undefined
-          ? []
-          : [
-              event('note', {
-                text: [p.from, p.note]
-                  .filter((t) => t !== undefined && t !== '')
-                  .join('; ')
-                  .slice(0, 1000),
-              }),
-            ]),
+          : [event('hits', { presses: p.presses, hits: p.hits, direction })]),
+        ...(words === '' ? [] : [event('note', { text: words })]),
       ];
     });
-    atS += STAND_S;
     return {
       header: {
         id: walkId,
@@ -323,12 +427,9 @@ export function walksOfSheet(
         rigId: product.rigs[0]?.id ?? '',
         pathId: path.id,
         startedMs,
+        ...(dayMs === undefined ? { undated: true } : {}),
       },
-      log: [
-        begin,
-        ...log,
-        event('end', { reason: points.at(-1)?.grade === 1 ? 'link failed' : 'path ended' }),
-      ],
+      log: [begin, ...log, event('end', { reason: 'not stated' })],
     };
   });
 }

@@ -1,16 +1,18 @@
 import { summariseRanges, type Criterion, type RatioFinding } from '@urvek/core';
 import { criterionFor, type Setup } from '@urvek/contract';
-import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
-import { walkRows } from '../results/ranges.ts';
+import type { Finding, SetupPath } from '../results/findings.ts';
+import { walkRows } from '../results/walkRows.ts';
 
 export interface EarlierComparison {
   readonly setup: Setup;
   readonly findings: readonly Finding[];
 }
 
-/** A product now against itself earlier, on one path. */
+/** A product now against itself, or another, earlier, on one path. */
 export interface AgainstEarlier {
   readonly product: string;
+  /** Who it is set against: the same name is the same product. */
+  readonly against: string;
   readonly path: string;
   readonly criterion: Criterion;
   /** Now over earlier; absent where the two may not be compared. */
@@ -37,43 +39,54 @@ function otherPath(now: SetupPath, then: SetupPath): string | undefined {
 }
 
 /**
- * Products and paths of the same name in an earlier comparison: a ratio over the same points and criterion,
- * or "from memory".
+ * What was walked now against what was walked in an earlier comparison, on paths of the same name: a product
+ * against itself, and against others of its kind; a ratio over the same points and criterion, or "from
+ * memory".
  */
 export function againstEarlier(now: EarlierComparison, then: EarlierComparison): AgainstEarlier[] {
-  return now.setup.products.flatMap((product) =>
-    now.setup.paths.flatMap((path): AgainstEarlier[] => {
-      const [oldProduct, oldPath] = [
-        then.setup.products.find((p) => p.name === product.name),
-        then.setup.paths.find((p) => p.name === path.name),
-      ];
-      if (!oldProduct || !oldPath) return [];
+  const [own, old] = [byPlace(now.findings), byPlace(then.findings)];
+  return own.flatMap((a) =>
+    old.flatMap((b): AgainstEarlier[] => {
+      const { product } = a.subject;
+      if (a.path.name !== b.path.name || product.kindId !== b.subject.product.kindId) return [];
       const criterion = criterionFor(now.setup.plan.criterion, product.kindId);
-      const base = { product: product.name, path: path.name, criterion };
-      const rows = (of: EarlierComparison, label: string, productId: string, pathId: string) =>
-        walkRows(
-          of.setup,
-          of.findings.filter((f) => productOf(of.setup, f)?.id === productId && f.header.pathId === pathId),
-          criterion,
-        ).map(({ walk, heldM, failedM }) => ({ product: label, path: path.name, walk, heldM, failedM }));
-      const [own, old] = [
-        rows(now, NOW, product.id, path.id),
-        rows(then, EARLIER, oldProduct.id, oldPath.id),
-      ];
-      if (own.length === 0 || old.length === 0) return [];
-      const fromMemory =
-        product.kindId !== oldProduct.kindId
-          ? 'it was of another kind then'
-          : (otherPath(path, oldPath) ?? differentCriterion(now, then, product.kindId));
+      const rows = (of: typeof a, label: string) =>
+        walkRows(of.findings, criterion).map(({ finding: _, criterion: __, ...row }) => ({
+          ...row,
+          product: label,
+          path: a.path.name,
+        }));
+      const [current, earlier] = [rows(a, NOW), rows(b, EARLIER)];
+      if (current.length === 0 || earlier.length === 0) return [];
+      const fromMemory = otherPath(a.path, b.path) ?? differentCriterion(now, then, product.kindId);
       return [
         {
-          ...base,
+          product: a.subject.name,
+          against: b.subject.name,
+          path: a.path.name,
+          criterion,
           fromMemory,
-          ratio: fromMemory === undefined ? summariseRanges([...old, ...own]).productRatios[0] : undefined,
+          ratio:
+            fromMemory === undefined ? summariseRanges([...earlier, ...current]).productRatios[0] : undefined,
         },
       ];
     }),
   );
+}
+
+/** Walks by subject and path. */
+function byPlace(
+  findings: readonly Finding[],
+): { subject: Finding['subject']; path: SetupPath; findings: Finding[] }[] {
+  const places = new Map<string, Finding[]>();
+  for (const f of findings) {
+    const key = `${f.subject.id}/${f.header.pathId}`;
+    places.set(key, [...(places.get(key) ?? []), f]);
+  }
+  return [...places.values()].map((of) => {
+    const { subject, path } = of[0] as Finding;
+    return { subject, path: path as SetupPath, findings: of };
+  });
 }
 
 function differentCriterion(

@@ -20,6 +20,15 @@ import { findWalks, type SetupPath } from '../results/findings.ts';
 import { findLatencies } from './latencies.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+/** A rig of which all is stated that can matter. */
+const STATED = {
+  channel: '1',
+  antennaPlace: 'on the body',
+  heightFixedM: 1.5,
+  heightMobileM: 1.5,
+  playoutDelayS: 0,
+} as const;
+
 const product = (id: string, rig: Partial<Rig> = {}, more: Partial<Product> = {}): Product => ({
   id,
   name: id.toUpperCase(),
@@ -28,8 +37,8 @@ const product = (id: string, rig: Partial<Rig> = {}, more: Partial<Product> = {}
   powerMw: 10,
   claims: [],
   units: [{ id: `${id}-u`, label: 'A', history: '' }],
-  rigs: [{ ...newRig(`${id}-r`, `${id}-u`), ...rig }],
-  standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+  rigs: [{ ...newRig(`${id}-r`, `${id}-u`), ...STATED, ...rig }],
+  simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
   ...more,
 });
 const path: SetupPath = {
@@ -100,7 +109,10 @@ const rules = (found: readonly { rule: string }[]): string[] => [...new Set(foun
 
 describe('the audits where mending is cheap', () => {
   test('on a plan before the first walk: rigs that stand differently are found, and nothing where they stand alike', () => {
-    expect(auditPlan({ ...setup, plan: { ...setup.plan, blind: true } }, [])).toEqual([]);
+    const alike = auditPlan({ ...setup, plan: { ...setup.plan, blind: true } }, []);
+    expect(alike).toEqual([]);
+    const empty = { ...setup, products: [product('a', { channel: '', heightFixedM: undefined })] };
+    expect(auditPlan(empty, []).map((a) => a.what)).toEqual(['A: the height of the fixed end, the channel']);
     const uneven = {
       ...setup,
       products: [product('a'), product('b', { heightMobileM: 3, channel: '11' }), product('c')],

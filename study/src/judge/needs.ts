@@ -15,6 +15,8 @@ import { speaksTo } from './claims.ts';
 export interface NeedJudged {
   readonly need: Need;
   readonly product: Product;
+  /** Who is judged: the product, or one of its rigs where they differ. */
+  readonly subject: string;
   /** The path it was judged on: of several, the one with the least margin. */
   readonly path: SetupPath | undefined;
   readonly verdict: NeedVerdict;
@@ -34,25 +36,33 @@ export function judgeNeeds(setup: Setup, findings: readonly Finding[]): NeedJudg
       paths: setup.paths.filter((p) => speaksTo(p, need)),
     };
     const ranges = rangesByPath(fitting, findings, need.criterion, need.side).filter((r) => r.summary.n > 0);
-    const judged = fitting.products.map((product) => worst(need, product, ranges));
+    const judged = fitting.products.flatMap((product) => {
+      const subjects = new Set(
+        ranges.flatMap((r) => r.subjects.filter((s) => s.product.id === product.id).map((s) => s.name)),
+      );
+      return (subjects.size === 0 ? [product.name] : [...subjects]).map((subject) =>
+        worst(need, product, subject, ranges),
+      );
+    });
     return judged.sort((a, b) => (b.verdict.margin ?? -1) - (a.verdict.margin ?? -1));
   });
 }
 
-function worst(need: Need, product: Product, ranges: readonly PathRanges[]): NeedJudged {
+function worst(need: Need, product: Product, subject: string, ranges: readonly PathRanges[]): NeedJudged {
   const { valueM: distanceM } = parseLength(need.entered);
   const judge = (range: PathRanges | undefined): NeedJudged => ({
     need,
     product,
+    subject,
     path: range?.path,
     verdict: judgeNeed(
       { use: need.use, entered: need.entered, distanceM, condition: need.condition },
       range?.criterion ?? criterionFor(need.criterion, product.kindId),
-      range?.summary.fitted.find((c) => c.product === product.name),
+      range?.summary.fitted.find((c) => c.product === subject),
     ),
   });
   const walked = ranges
-    .filter((r) => r.summary.fitted.some((c) => c.product === product.name && c.walks > 0))
+    .filter((r) => r.summary.fitted.some((c) => c.product === subject && c.walks > 0))
     .map(judge);
   return (
     walked.sort(
@@ -72,12 +82,12 @@ export interface CostTable {
  * Cost per metre of the distance to which 9 of 10 walks hold, by path and kind, of the products that state
  * a cost and have one.
  */
-export function costTables(setup: Setup, ranges: readonly PathRanges[]): CostTable[] {
-  return ranges.flatMap(({ path, kindId, summary }): CostTable[] => {
-    const costed = setup.products.flatMap((p) => {
-      const reachM = summary.fitted.find((c) => c.product === p.name)?.p10?.estimateM;
-      return p.costs && p.costs.length > 0 && p.kindId === kindId && reachM !== undefined
-        ? [{ product: p.name, total: totalCost(p.costs), reachM }]
+export function costTables(ranges: readonly PathRanges[]): CostTable[] {
+  return ranges.flatMap(({ path, kindId, subjects, summary }): CostTable[] => {
+    const costed = subjects.flatMap(({ name, product: { costs = [] } }) => {
+      const reachM = summary.fitted.find((c) => c.product === name)?.p10?.estimateM;
+      return costs.length > 0 && reachM !== undefined
+        ? [{ product: name, total: totalCost(costs), reachM }]
         : [];
     });
     return costed.length > 0

@@ -15,11 +15,15 @@ import { plannedPaths, plannedWalks } from '../plan/plannedWalks.ts';
 import { unitsWalked, type SetupPath } from '../results/findings.ts';
 import type { PathRanges } from '../results/ranges.ts';
 import { throughputFindings } from '../results/throughput.ts';
+import type { Subject } from '../results/subjects.ts';
+import { ratioEvidence } from '../results/ratioEvidence.ts';
 import { claimOf, speaksTo } from './claims.ts';
 import { nearestLatency } from './latencies.ts';
 
 export interface ClaimVerdict {
   readonly product: Product;
+  /** Who is judged: the product, or one of its rigs where they differ. */
+  readonly subject: string;
   readonly claim: ProductClaim;
   readonly path: SetupPath | undefined;
   readonly verdict: Verdict;
@@ -35,9 +39,10 @@ export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimV
         return [
           {
             product,
+            subject: product.name,
             claim,
             path: undefined,
-            verdict: judgeOn(setup, product, claim, undefined),
+            verdict: judgeOn(setup, product, claim, undefined, undefined),
             neverSettled: undefined,
           },
         ];
@@ -47,23 +52,38 @@ export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimV
           speaksTo(path, claim) &&
           (claim.form === 'distance' || findings.length > 0),
       );
-      const judge = (range: PathRanges | undefined): ClaimVerdict => ({
+      const judge = (range: PathRanges | undefined, subject: Subject | undefined): ClaimVerdict => ({
         product,
+        subject: subject?.name ?? product.name,
         claim,
         path: range?.path,
-        verdict: judgeOn(setup, product, claim, range),
+        verdict: judgeOn(setup, product, claim, range, subject),
         neverSettled: unsettled(setup, product, claim, range),
       });
-      return fitting.length === 0 ? [judge(undefined)] : fitting.map(judge);
+      return fitting.length === 0
+        ? [judge(undefined, undefined)]
+        : fitting.flatMap((range) => {
+            const own = claimed(range, product.id, claim.rigId);
+            return own.length === 0 ? [judge(range, undefined)] : own.map((s) => judge(range, s));
+          });
     }),
   );
 }
+
+/** Subjects of a product on a range; only that of one rig where the claim is of that rig. */
+const claimed = (
+  { subjects }: PathRanges,
+  productId: string | undefined,
+  rigId: string | undefined,
+): Subject[] =>
+  subjects.filter((s) => s.product.id === productId && (!rigId || s.rigs.some((r) => r.id === rigId)));
 
 function judgeOn(
   setup: Setup,
   product: Product,
   claim: ProductClaim,
   range: PathRanges | undefined,
+  subject: Subject | undefined,
 ): Verdict {
   const criterion = range?.criterion ?? criterionFor(setup.plan.criterion, product.kindId);
   const { value } = parseClaim(claim.form, claim.entered);
@@ -71,22 +91,36 @@ function judgeOn(
     case 'distance':
       return judgeClaim(claimOf(claim), {
         criterion,
-        cell: range?.summary.fitted.find((c) => c.product === product.name),
+        cell: subject && range?.summary.fitted.find((c) => c.product === subject.name),
         unitsTested: unitsWalked(product, range?.findings ?? []),
         pathReachM: range && reachOf(range.path),
       });
     case 'ratio': {
       const against = setup.products.find((p) => p.id === claim.against);
       if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
-      const pair = [product.name, against.name];
+      const others = range
+        ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
+        : [];
+      const [other] = others;
+      if (others.length > 1)
+        return notJudged(
+          `It does not say against which rig: ${others.map((s) => s.name).join(', ')}. Choose one in Kit.`,
+        );
+      const pair = [subject?.name, other?.name];
       return judgeRatioClaim(
-        { entered: claim.entered, ratio: value, product: product.name, against: against.name },
+        {
+          entered: claim.entered,
+          ratio: value,
+          product: subject?.name ?? product.name,
+          against: other?.name ?? against.name,
+        },
         range?.summary.productRatios.find((r) => pair.includes(r.numerator) && pair.includes(r.denominator)),
         criterion,
+        ratioEvidence(range, subject, other),
       );
     }
     case 'throughput': {
-      const own = range && throughputFindings(range).curves.find((c) => c.product === product.name);
+      const own = range && throughputFindings(range).curves.find((c) => c.product === subject?.name);
       return judgeThroughputClaim(
         { entered: claim.entered, mbps: value, upTo: claim.upTo },
         own?.rows ?? [],

@@ -10,6 +10,7 @@ import {
   type WalkEvent,
 } from '@urvek/core';
 import {
+  INTERCHANGE_VERSION,
   readInterchange,
   writeInterchange,
   type Interchange,
@@ -36,7 +37,7 @@ const product = (id: string, name: string): Product => ({
   claims: [],
   units: [{ id: `${id}-u`, label: 'A', history: '' }],
   rigs: [newRig(`${id}-r`, `${id}-u`)],
-  standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+  simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
 });
 const setup: Setup = {
   ...EMPTY_SETUP,
@@ -246,5 +247,5 @@ describe('against an earlier comparison', () => {
 test('a file of version 1 is read as one of version 2 without what came later', () => {
   const old = { ...(JSON.parse(JSON.stringify(file())) as Interchange), version: 1 };
   expect(readInterchange(old)).toEqual({ ...readInterchange(JSON.parse(JSON.stringify(file()))) });
-  expect(readInterchange(old).version).toBe(2);
+  expect(readInterchange(old).version).toBe(INTERCHANGE_VERSION);
 });

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import type { WalkEvent } from '@urvek/core';
 import { criterionFor, newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
 import { pathCurves } from './curves.ts';
-import { findWalks, scaleOfMarks } from './findings.ts';
+import { findWalks } from './findings.ts';
+import { walkRows } from './walkRows.ts';
 import { hitsCurves } from './hits.ts';
 import { holdCurves } from './hold.ts';
 import { loggedLevels } from './levels.ts';
@@ -19,7 +20,7 @@ const product = (id: string, kindId: string): Setup['products'][number] => ({
   claims: [],
   units: [{ id: `${id}u`, label: 'A', history: '' }],
   rigs: [newRig(`${id}r`, `${id}u`)],
-  standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+  simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
 });
 const path = (id: string): Setup['paths'][number] => ({
   id,
@@ -130,7 +131,9 @@ describe('what Ranges draws', () => {
     );
     const matrix = checkpointMatrix(range);
     expect(matrix.cells).toHaveLength(4);
-    expect(matrix.oneWay).toEqual([{ checkpoint: 'bridge', product: 'radio', deaf: 'fixed end' }]);
+    expect(matrix.oneWay).toEqual([
+      { checkpoint: 'bridge', product: 'radio', deaf: 'fixed end', gradesApart: 3 },
+    ]);
   });
 
   test('hits become a curve over separation, walk by walk', () => {
@@ -189,21 +192,19 @@ describe('what Ranges draws', () => {
     const ranges = rangesByPath(setup, findings, 'by kind');
     expect(ranges.filter((r) => r.summary.n > 0).map((r) => r.id)).toEqual(['x-microphone', 'y-microphone']);
     const [range] = ranges;
-    const [curve] = holdCurves(setup, range as NonNullable<typeof range>);
+    const [curve] = holdCurves(range as NonNullable<typeof range>);
     expect(curve?.model?.medianM).toBeGreaterThan(60);
     expect(curve?.steps.masses.reduce((sum, m) => sum + m.mass, 0)).toBeCloseTo(1, 9);
-    expect(acrossPaths(setup, ranges)).toMatchObject([{ kindId: 'microphone', summary: { n: 10 } }]);
-    expect(pathCurves(setup, range as NonNullable<typeof range>).availability[0]?.bins[0]).toMatchObject({
+    expect(acrossPaths(ranges)).toMatchObject([{ kindId: 'microphone', summary: { n: 10 } }]);
+    expect(pathCurves(range as NonNullable<typeof range>).availability[0]?.bins[0]).toMatchObject({
       walks: 5,
     });
   });
 
-  test('a scale error is that of the worst method', () => {
-    expect(
-      scaleOfMarks(
-        findWalks(setup, [walk(1, 'clip', 'x', [], 'paces'), walk(2, 'clip', 'x', [])]).map((f) => f.trace),
-      ),
-    ).toEqual({ method: 'paces', scale: 0.03 });
-    expect(scaleOfMarks([])).toEqual({ method: undefined, scale: 0 });
+  test('a scale error is that of the worst method of a walk, and is carried with its rows', () => {
+    const findings = findWalks(setup, [walk(1, 'clip', 'x', [[60, 'dropoutBegin', {}]], 'paces')]);
+    const [row] = walkRows(findings, 'first dropout');
+    expect(row).toMatchObject({ method: 'paces', outing: '1970-01-01' });
+    expect(row?.scaleU).toBeCloseTo(Math.log(1.03), 12);
   });
 });

@@ -17,9 +17,9 @@ export interface PathCurves {
   readonly matrix: CheckpointMatrix;
 }
 
-export const pathCurves = (setup: Setup, range: PathRanges): PathCurves => ({
+export const pathCurves = (range: PathRanges): PathCurves => ({
   id: range.id,
-  hold: holdCurves(setup, range),
+  hold: holdCurves(range),
   hits: hitsCurves(range),
   throughput: throughputFindings(range),
   availability: availabilityOf(range),
@@ -32,7 +32,7 @@ export const unitsOf = (setup: Setup, range: Pick<RangeView, 'walks'>): Map<stri
   for (const walk of range.walks) {
     const product = productOf(setup, walk);
     const rig = product?.rigs.find((r) => r.id === walk.header.rigId);
-    if (product && rig) units.set(product.name, (units.get(product.name) ?? new Set()).add(rig.unitMobileId));
+    if (product && rig) units.set(walk.product, (units.get(walk.product) ?? new Set()).add(rig.unitMobileId));
   }
   return new Map([...units].map(([name, of]) => [name, of.size]));
 };

@@ -1,18 +1,13 @@
-import {
-  deriveWalk,
-  METHOD_UNCERTAINTY,
-  nameWalk,
-  type DerivedWalk,
-  type DistanceMethod,
-  type WalkFinding,
-} from '@urvek/core';
+import { deriveWalk, nameWalk, type DerivedWalk, type WalkFinding } from '@urvek/core';
 import type { Product, Setup, WalkHeader, StoredWalk } from '@urvek/contract';
+import { rigKey, subjectByRig, subjectsOf, type Subject } from './subjects.ts';
 
 export type SetupPath = Setup['paths'][number];
 
-/** A finding together with the header it came from. */
+/** A finding together with the header it came from; its product is the name of its subject. */
 export interface Finding extends WalkFinding {
   readonly header: WalkHeader;
+  readonly subject: Subject;
 }
 
 /** A walk with what was derived from its log; undefined: its log has no beginning yet. */
@@ -28,25 +23,37 @@ export const deriveEntry = (setup: Setup, { header, log }: StoredWalk): DerivedE
 };
 
 /**
- * Walks in order of their start, numbered within product and path; those of a product or path since removed
- * are left out.
+ * Walks in order of their start, numbered within subject and path; those of a product or path since removed
+ * are left out. Walks with swapped ends answer another question, and make no subject.
  */
 export function nameFindings(setup: Setup, entries: readonly DerivedEntry[]): Finding[] {
   const counts = new Map<string, number>();
-  const products = new Map(setup.products.map((p) => [p.id, p]));
+  const subjects = subjectsOf(
+    setup,
+    new Set(entries.map(({ header }) => rigKey(header.productId, header.rigId))),
+  );
+  const byRig = subjectByRig(subjects);
+  const first = new Map(subjects.toReversed().map((s) => [s.product.id, s]));
   const paths = new Map(setup.paths.map((p) => [p.id, p]));
   return [...entries]
     .sort((a, b) => a.header.startedMs - b.header.startedMs)
     .flatMap(({ header, derived }) => {
-      const product = products.get(header.productId);
+      const subject = byRig.get(rigKey(header.productId, header.rigId)) ?? first.get(header.productId);
       const path = paths.get(header.pathId);
-      if (!product || !path) return [];
-      const key = `${product.id}/${path.id}`;
+      if (!subject || !path) return [];
+      const key = `${subject.id}/${path.id}`;
       const count = (counts.get(key) ?? 0) + 1;
       counts.set(key, count);
       if (!derived) return [];
       return [
-        nameWalk(derived, { walkId: header.id, label: String(count), product: product.name, path, header }),
+        nameWalk(derived, {
+          walkId: header.id,
+          label: String(count),
+          product: subject.name,
+          path,
+          header,
+          subject,
+        }),
       ];
     });
 }
@@ -69,22 +76,4 @@ export const productOf = (setup: Setup, { header }: Pick<Finding, 'header'>): Pr
 export function unitsWalked(product: Product, findings: readonly Pick<Finding, 'header'>[]): number {
   const rigs = new Set(findings.filter((f) => f.header.productId === product.id).map((f) => f.header.rigId));
   return new Set(product.rigs.filter((r) => rigs.has(r.id)).map((r) => r.unitMobileId)).size;
-}
-
-/**
- * The method whose scale error is the greatest among the marks of some walks: it is common to them and does
- * not average out.
- */
-export function scaleOfMarks(walks: readonly { readonly methods: readonly DistanceMethod[] }[]): {
-  readonly method: DistanceMethod | undefined;
-  readonly scale: number;
-} {
-  const methods = new Set(walks.flatMap((w) => w.methods));
-  return [...methods].reduce<{ method: DistanceMethod | undefined; scale: number }>(
-    (worst, method) =>
-      METHOD_UNCERTAINTY[method].scale > worst.scale
-        ? { method, scale: METHOD_UNCERTAINTY[method].scale }
-        : worst,
-    { method: undefined, scale: 0 },
-  );
 }

@@ -1,6 +1,6 @@
 import { type LognormalCurve, type TurnbullEstimate, disagreement, turnbull } from '@urvek/core';
-import type { Setup } from '@urvek/contract';
-import { walkRows, type PathRanges } from './ranges.ts';
+import type { PathRanges } from './ranges.ts';
+import { walkRows } from './walkRows.ts';
 
 /** Share of walks of a product that hold to a distance: by the model, and by the walks alone. */
 export interface HoldCurve {
@@ -12,8 +12,8 @@ export interface HoldCurve {
   readonly disagrees: boolean;
 }
 
-export function holdCurves(setup: Setup, range: PathRanges): HoldCurve[] {
-  const rows = walkRows(setup, range.findings, range.criterion, range.side);
+export function holdCurves(range: PathRanges): HoldCurve[] {
+  const rows = walkRows(range.findings, range.criterion, range.side);
   return range.summary.fitted
     .filter((c) => c.walks > 0)
     .map((cell) => {

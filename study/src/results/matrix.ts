@@ -1,43 +1,70 @@
 import { mean, type Direction, type Grade } from '@urvek/core';
 import type { PathRanges } from './ranges.ts';
 
-/** One cell of the checkpoint matrix. */
+/** One cell of the matrix of stands. */
 export interface MatrixCell {
   readonly checkpoint: string;
-  readonly atM: number;
+  /** Travelled distance; absent where nobody knows it. */
+  readonly atM: number | undefined;
   readonly product: string;
   readonly direction: Direction;
   /** One a walk. */
   readonly grades: readonly Grade[];
 }
 
+/** Usable one way at a stand, and not the other. */
 export interface OneWayLink {
   readonly checkpoint: string;
   readonly product: string;
+  /** The end that does not hear, or that the other's transmitter is too weak for. */
   readonly deaf: 'fixed end' | 'mobile end';
+  /** By how many grades the two ways differ, walks averaged. */
+  readonly gradesApart: number;
 }
 
 export interface CheckpointMatrix {
-  readonly checkpoints: readonly { readonly name: string; readonly atM: number }[];
+  readonly checkpoints: readonly { readonly name: string; readonly atM: number | undefined }[];
   readonly cells: readonly MatrixCell[];
   readonly oneWay: readonly OneWayLink[];
 }
 
-/**
- * Grades called at checkpoints: products × checkpoints × directions, with the links that work one way only.
- */
-export function checkpointMatrix(range: PathRanges): CheckpointMatrix {
-  const calls = range.findings.flatMap((f) =>
-    f.directions.flatMap((d) => d.trace.calls.map((c) => ({ ...c, product: f.product }))),
+const USABLE = 3;
+/** Stands nearer than this to a checkpoint are at it, m. */
+const SAME_PLACE_M = 0.5;
+
+/** Looks at stands of any mode: stands × products × directions, with the links that work one way only. */
+export function checkpointMatrix(range: Pick<PathRanges, 'path' | 'findings'>): CheckpointMatrix {
+  const named = (atM: number | undefined): string | undefined =>
+    atM === undefined
+      ? undefined
+      : range.path.checkpoints.find((c) => Math.abs(c.atM - atM) <= SAME_PLACE_M)?.name;
+  const looks = range.findings.flatMap((f) =>
+    f.directions.flatMap((d) =>
+      d.trace.looks.flatMap((l) => {
+        if (!l.stand) return [];
+        const atM = l.place?.travelledM;
+        const called = d.trace.calls.find(
+          (c) => l.stand && c.atS >= l.stand.fromS && c.atS < l.stand.untilS,
+        )?.checkpoint;
+        const name =
+          called ??
+          l.stand.name ??
+          named(atM) ??
+          (atM === undefined ? 'place unknown' : `${atM.toFixed(1)} m`);
+        return [{ name, atM, product: f.product, direction: l.direction, grade: l.worst }];
+      }),
+    ),
   );
-  const places = range.path.checkpoints.filter((c) => calls.some((call) => call.checkpoint === c.name));
-  const products = [...new Set(calls.map((c) => c.product))];
+  const places = [...new Map(looks.map((l) => [l.name, { name: l.name, atM: l.atM }])).values()].sort(
+    (a, b) => (a.atM ?? Infinity) - (b.atM ?? Infinity),
+  );
+  const products = [...new Set(looks.map((l) => l.product))];
   const cells = places.flatMap(({ name, atM }) =>
     products.flatMap((product) =>
       (['mobile-to-fixed', 'fixed-to-mobile'] as const).flatMap((direction): MatrixCell[] => {
-        const grades = calls
-          .filter((c) => c.checkpoint === name && c.product === product && c.direction === direction)
-          .map((c) => c.grade);
+        const grades = looks
+          .filter((l) => l.name === name && l.product === product && l.direction === direction)
+          .map((l) => l.grade);
         return grades.length > 0 ? [{ checkpoint: name, atM, product, direction, grades }] : [];
       }),
     ),
@@ -54,11 +81,18 @@ export function checkpointMatrix(range: PathRanges): CheckpointMatrix {
       if (
         toFixed === undefined ||
         toMobile === undefined ||
-        Math.min(toFixed, toMobile) >= 2 ||
-        Math.max(toFixed, toMobile) < 3
+        Math.min(toFixed, toMobile) >= USABLE ||
+        Math.max(toFixed, toMobile) < USABLE
       )
         return [];
-      return [{ checkpoint: name, product, deaf: toFixed < toMobile ? 'fixed end' : 'mobile end' }];
+      return [
+        {
+          checkpoint: name,
+          product,
+          deaf: toFixed < toMobile ? 'fixed end' : 'mobile end',
+          gradesApart: Math.abs(toFixed - toMobile),
+        },
+      ];
     }),
   );
   return { checkpoints: places, cells, oneWay };

@@ -4,16 +4,20 @@ import {
   type RangeSummary,
   type Side,
   outcomeOf,
-  walkIntervals,
   type Direction,
   type DistanceMethod,
   type WalkMode,
-  type WalkInterval,
+  type OutcomeInterval,
   type WalkIntervalRow,
+  type WalkOutcome,
 } from '@urvek/core';
 import { criterionFor, type WantedCriterion, type Setup, type WalkHeader } from '@urvek/contract';
 import { summarise } from './summarise.ts';
-import { type SetupPath, type Finding, speaking, productOf } from './findings.ts';
+import { type SetupPath, type Finding, speaking } from './findings.ts';
+import { comesBack, type ComesBack } from './comesBack.ts';
+import { pairsOf, type SubjectPair } from './ratioEvidence.ts';
+import type { Subject } from './subjects.ts';
+import { walkRows } from './walkRows.ts';
 
 /** "Incline", or "Incline, Microphone" where several kinds are compared. */
 export const rangeTitle = (
@@ -29,7 +33,10 @@ export interface RangeWalk {
   readonly header: WalkHeader;
   readonly product: string;
   /** By the range's criterion and direction; absent: no outcome, or still under way. */
-  readonly interval: { readonly heldM: number; readonly failedM: number | undefined } | undefined;
+  readonly interval: OutcomeInterval | undefined;
+  /** Why there is none, and between which named points it lies. */
+  readonly absent: string | undefined;
+  readonly between: WalkOutcome['between'];
   readonly finished: boolean;
   readonly mode: WalkMode;
   readonly simulated: boolean;
@@ -48,6 +55,12 @@ export interface RangeView {
   readonly side: Side | undefined;
   readonly summary: RangeSummary;
   readonly walks: readonly RangeWalk[];
+  /** Coverage that comes back farther on, walk by walk. */
+  readonly comesBack: readonly ComesBack[];
+  /** Each two that were walked here, with what their walks say beside the model. */
+  readonly pairs: readonly SubjectPair[];
+  /** Who is compared here, in the order of the kit. */
+  readonly subjects: readonly Subject[];
 }
 
 /** The same with all that is known of its walks: it stays where it was worked out. */
@@ -58,19 +71,25 @@ export interface PathRanges extends RangeView {
 export const viewOf = ({ findings: _, ...view }: PathRanges): RangeView => view;
 
 /** A walk as a range shows it. */
-export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): RangeWalk => ({
-  walkId: finding.walkId,
-  label: finding.label,
-  header: finding.header,
-  product: finding.product,
-  interval: finding.trace.endReason ? outcomeOf(finding, criterion, side).interval : undefined,
-  finished: finding.trace.endReason !== undefined,
-  mode: finding.trace.begin.body.mode ?? 'continuous',
-  simulated: finding.trace.begin.body.simulatedSeed !== undefined,
-  methods: finding.trace.methods,
-  directions: finding.directions.map((d) => d.direction),
-  reconnections: finding.trace.reconnections,
-});
+export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): RangeWalk => {
+  const outcome = outcomeOf(finding, criterion, side);
+  const finished = finding.trace.endReason !== undefined;
+  return {
+    walkId: finding.walkId,
+    label: finding.label,
+    header: finding.header,
+    product: finding.product,
+    interval: finished ? outcome.interval : undefined,
+    absent: finished ? outcome.absent : 'it is not finished',
+    between: finished ? outcome.between : undefined,
+    finished,
+    mode: finding.trace.begin.body.mode ?? 'continuous',
+    simulated: finding.trace.begin.body.simulatedSeed !== undefined,
+    methods: finding.trace.methods,
+    directions: finding.directions.map((d) => d.direction),
+    reconnections: finding.trace.reconnections,
+  };
+};
 
 /**
  * Paths are estimated apart, and kinds: an advantage in the open says nothing about the shed, a remote
@@ -98,8 +117,23 @@ export function rangesByPath(
       const criterion = criterionFor(wanted, kindId);
       if (own.length === 0 && kinds.length > 1) return [];
       const walks = own.map((f) => rangeWalk(f, criterion, side));
-      const summary = summarise(walkRows(setup, own, criterion, side));
-      return [{ id, path, kindId, criterion, side, findings: own, walks, summary }];
+      const summary = summarise(walkRows(own, criterion, side));
+      const subjects = [...new Map(own.map((f) => [f.subject.id, f.subject])).values()];
+      return [
+        {
+          id,
+          path,
+          kindId,
+          criterion,
+          side,
+          findings: own,
+          walks,
+          comesBack: comesBack(own),
+          subjects,
+          pairs: pairsOf({ findings: own, subjects, criterion, side }),
+          summary,
+        },
+      ];
     }),
   );
 }
@@ -112,7 +146,7 @@ export interface AcrossPaths {
 }
 
 /** Kinds that were walked on two paths or more. */
-export function acrossPaths(setup: Setup, ranges: readonly PathRanges[]): AcrossPaths[] {
+export function acrossPaths(ranges: readonly PathRanges[]): AcrossPaths[] {
   return [...new Set(ranges.map((r) => r.kindId))].flatMap((kindId) => {
     const own = ranges.filter((r) => r.kindId === kindId && r.summary.n > 0);
     const [first] = own;
@@ -121,34 +155,10 @@ export function acrossPaths(setup: Setup, ranges: readonly PathRanges[]): Across
           {
             kindId,
             criterion: first.criterion,
-            summary: summarise(own.flatMap((r) => walkRows(setup, r.findings, r.criterion, r.side))),
+            summary: summarise(own.flatMap((r) => walkRows(r.findings, r.criterion, r.side))),
           },
         ]
       : [];
-  });
-}
-
-/** Walks as intervals, with the unit walked and the pair that a walk belongs to. */
-export function walkRows(
-  setup: Setup,
-  findings: readonly Finding[],
-  wanted: WantedCriterion,
-  side?: Side,
-): (WalkInterval & { readonly criterion: Criterion; readonly finding: Finding })[] {
-  return speaking(findings).flatMap((finding) => {
-    const product = productOf(setup, finding);
-    if (!product) return [];
-    const rig = product.rigs.find((r) => r.id === finding.header.rigId);
-    const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
-    const pair = finding.header.slot?.pair;
-    const criterion = criterionFor(wanted, product.kindId);
-    return walkIntervals([finding], criterion, side).map((interval) => ({
-      ...interval,
-      ...(unit === undefined ? {} : { unit }),
-      ...(pair === undefined ? {} : { pair }),
-      criterion,
-      finding,
-    }));
   });
 }
 
@@ -157,12 +167,11 @@ export function walkRows(
  * has two.
  */
 export function intervalRows(
-  setup: Setup,
   findings: readonly Finding[],
   wanted: WantedCriterion,
   side?: Side,
 ): WalkIntervalRow[] {
-  const rows = walkRows(setup, findings, wanted, side);
+  const rows = walkRows(findings, wanted, side);
   const unitOf = new Map(rows.map((r) => [r.product, r.unit]));
   const twoUnits = rows.some((r) => unitOf.get(r.product) !== r.unit);
   return rows.map(({ finding, unit, ...row }) => ({

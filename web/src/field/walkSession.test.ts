@@ -76,7 +76,9 @@ describe('a walk under way without a screen', () => {
         expect(state.grade).toBe(trace?.stretches.at(-1)?.grade);
         expect(state.marksM).toEqual(
           effectiveLog(device.kept)
-            .flatMap((e) => (e.kind === 'mark' || e.kind === 'begin' ? [e.body.reading.travelledM] : []))
+            .flatMap((e) =>
+              e.kind === 'mark' || e.kind === 'begin' ? [e.body.reading?.travelledM ?? Number.NaN] : [],
+            )
             .slice(-2),
         );
       }),

@@ -1,18 +1,38 @@
-import { QUANTITY_UNIT, type WalkEvent } from '@urvek/core';
+import { byMethod, formatLength, QUANTITY_UNIT, type Reading, type WalkEvent } from '@urvek/core';
+
+const placeText = ({ travelledM, method }: Reading): string =>
+  `${formatLength(travelledM)}, ${byMethod(method)}`;
 
 /** An event in a few words. */
 export function eventText(event: WalkEvent): string {
   switch (event.kind) {
     case 'begin':
-      return `begun, baseline ${event.body.baselineGrade}`;
+      return [
+        'begun',
+        event.body.reading && `at ${placeText(event.body.reading)}`,
+        `baseline ${event.body.baselineGrade ?? 'not stated'}`,
+        event.body.inwards && 'coming in',
+      ]
+        .filter(Boolean)
+        .join(', ');
     case 'dropoutBegin':
-      return 'dropout begins';
+      return event.body.hop === undefined ? 'dropout begins' : `dropout begins, ${event.body.hop}`;
     case 'dropoutEnd':
       return 'dropout ends';
     case 'grade':
       return `grade ${event.body.grade}`;
     case 'mark':
-      return `mark ${event.body.name ?? ''} ${event.body.reading.travelledM.toFixed(1)} m, ${event.body.reading.method}`;
+      return [
+        event.body.stand ? 'stand' : 'mark',
+        event.body.name,
+        event.body.reading ? placeText(event.body.reading) : 'place unknown',
+      ]
+        .filter(Boolean)
+        .join(' ');
+    case 'goOn':
+      return 'went on';
+    case 'fixedEnd':
+      return `the fixed end stands at ${placeText(event.body.reading)}`;
     case 'turn':
       return 'turned round';
     case 'reconnected':
@@ -28,7 +48,7 @@ export function eventText(event: WalkEvent): string {
     case 'call':
       return `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ${event.body.tries} ${event.body.tries === 1 ? 'try' : 'tries'}`;
     case 'hits':
-      return `${event.body.hits} of ${event.body.presses} presses answered${event.body.orientation ? `, ${event.body.orientation}` : ''}`;
+      return `${event.body.hits} of ${event.body.presses} ${event.body.of === 'receivers' ? 'receivers' : 'presses'} answered${event.body.orientation ? `, ${event.body.orientation}` : ''}`;
     case 'readBack':
       return `read back “${event.body.heard}” for “${event.body.sent}”`;
     case 'rung':

@@ -13,7 +13,7 @@ const product = (id: string): Setup['products'][number] => ({
   claims: [],
   units: [{ id: 'u', label: 'A', history: '' }],
   rigs: [newRig(`${id}r`, 'u')],
-  standIn: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
+  simulatedGear: { requiredDbm: -85, bodyLossOutDb: 0, bodyLossBackDb: 0 },
 });
 const path: Setup['paths'][number] = {
   id: 'p',
@@ -129,6 +129,8 @@ test('every kind of event has its words', () => {
     joined: { role: 'base', direction: 'mobile-to-fixed' },
     clock: { baseMs: 1, halfRttMs: 4.4 },
     shared: { count: 2 },
+    goOn: {},
+    fixedEnd: { reading },
     end: { reason: 'weather' },
     correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
@@ -136,11 +138,11 @@ test('every kind of event has its words', () => {
     eventText({ kind, body } as unknown as WalkEvent),
   );
   expect(texts).toEqual([
-    'begun, baseline 5',
+    'begun, at 40.0 m, by wheel, baseline 5',
     'dropout begins',
     'dropout ends',
     'grade 3',
-    'mark post 2 40.0 m, wheel',
+    'mark post 2 40.0 m, by wheel',
     'turned round',
     'reconnected by itself',
     '“wind”',
@@ -156,6 +158,8 @@ test('every kind of event has its words', () => {
     'a device joined: base, watches mobile-to-fixed',
     'clock compared, ± 4 ms',
     'shared moment 2',
+    'went on',
+    'the fixed end stands at 40.0 m, by wheel',
     'ended: weather',
     'correction (withdraw): slip',
   ]);

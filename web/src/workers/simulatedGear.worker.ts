@@ -2,7 +2,7 @@ import * as Comlink from 'comlink';
 import { startWalk, type Path, type SimulatedGear, type Tick } from '@urvek/core';
 
 export interface PlayOptions {
-  readonly standIn: SimulatedGear;
+  readonly simulatedGear: SimulatedGear;
   readonly path: Path;
   readonly seed: string;
   readonly rate: number;
@@ -25,7 +25,7 @@ const api = {
   play(options: PlayOptions, onTicks: OnTicks): void {
     clearInterval(timer);
     rate = options.rate;
-    const playing = startWalk(options.standIn, options.path, options.seed);
+    const playing = startWalk(options.simulatedGear, options.path, options.seed);
     walk = playing;
     let tick = playing.step();
     while (tick.tS < options.fromS) {

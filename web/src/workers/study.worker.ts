@@ -86,7 +86,7 @@ const api = {
   summaries: (of: Of, rangeId: string, criteria: readonly WantedCriterion[], side?: Side) => {
     const study = studyOf(of);
     const findings = study.ranges(undefined, side).find((r) => r.id === rangeId)?.findings ?? [];
-    return criteria.map((c) => summarise(walkRows(study.setup, findings, c, side)));
+    return criteria.map((c) => summarise(walkRows(findings, c, side)));
   },
   nextPoints: (of: Of, setup: Comparison['setup']): readonly NextPoint[] =>
     studyOf(of).under(setup).nextPoints(),

@@ -21,7 +21,12 @@ export interface AuditedWalk {
   readonly finished: boolean;
   readonly mode: WalkMode;
   readonly conditions: Conditions;
-  readonly startM: number;
+  /** Where it began; absent: not stated. */
+  readonly startM: number | undefined;
+  /** Somebody graded what it began with. */
+  readonly baselineStated: boolean;
+  /** Nobody knows when it was walked. */
+  readonly undated: boolean;
   readonly methods: readonly DistanceMethod[];
   readonly directions: readonly Direction[];
   /** Calls at checkpoints that were graded, and words or figures that were read back. */
@@ -42,10 +47,14 @@ export interface QuotedFigure {
   readonly spreadM: number | undefined;
 }
 
+/** What is compared: a product, or one of its rigs where they differ. */
 export interface AuditedProduct {
   readonly id: string;
+  /** The product it is one of. */
+  readonly model: string;
   readonly name: string;
-  readonly bandMHz: number;
+  readonly bandMHz: number | undefined;
+  readonly powerMw: number | undefined;
   /** Rigs that walked; before the first walk, those that are planned. */
   readonly rigs: readonly RigSettings[];
   /** In order of their start. */
@@ -55,7 +64,11 @@ export interface AuditedProduct {
   readonly quoted: readonly QuotedFigure[];
   readonly cap: Cap | undefined;
   /** Checkpoints at which one end is heard and the other is not. */
-  readonly oneWay: readonly { readonly checkpoint: string; readonly deaf: 'fixed end' | 'mobile end' }[];
+  readonly oneWay: readonly {
+    readonly checkpoint: string;
+    readonly deaf: 'fixed end' | 'mobile end';
+    readonly gradesApart: number;
+  }[];
 }
 
 /** Products of one kind on one path, by one criterion: what is compared. */

@@ -35,12 +35,15 @@ export const heights: AuditRule = {
           },
         ];
       });
-      const low = of.products.filter((p) => p.rigs.some((r) => r[field] < LEAST_M - 1e-9));
+      const low = of.products.flatMap((p) => {
+        const least = Math.min(...p.rigs.map((r) => r[field] ?? Infinity));
+        return least < LEAST_M - 1e-9 ? [{ p, least }] : [];
+      });
       return [
         ...apart,
-        ...low.map((p) => ({
+        ...low.map(({ p, least }) => ({
           products: [p.id],
-          what: `${end}: ${p.name} at ${Math.min(...p.rigs.map((r) => r[field]))} m, below ${LEAST_M} m`,
+          what: `${end}: ${p.name} at ${least} m, below ${LEAST_M} m`,
           sizeDb: undefined,
           size: NOT_KNOWN,
           mend: `Hold it at ${LEAST_M} m or more, unless it is used that low.`,

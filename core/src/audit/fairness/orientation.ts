@@ -22,7 +22,7 @@ export const orientation: AuditRule = {
       const db =
         a !== undefined && b !== undefined
           ? Math.abs(a - b)
-          : Math.max(pair[0].bandMHz, pair[1].bandMHz) >= BODY_FROM_MHZ
+          : Math.max(pair[0].bandMHz ?? 0, pair[1].bandMHz ?? 0) >= BODY_FROM_MHZ
             ? BODY_DB
             : undefined;
       return {

@@ -9,13 +9,13 @@ export const startNotZero: AuditRule = {
   title: 'Not begun at the fixed end',
   find: ({ products }) =>
     products.flatMap((p) => {
-      const late = p.walks.filter((w) => w.startM > AT_ZERO_M);
+      const late = p.walks.flatMap((w) => (w.startM !== undefined && w.startM > AT_ZERO_M ? [w.startM] : []));
       return late.length === 0
         ? []
         : [
             {
               products: [p.id],
-              what: `${p.name}: ${late.length} of ${p.walks.length} walks began ${Math.max(...late.map((w) => w.startM)).toFixed(0)} m out`,
+              what: `${p.name}: ${late.length} of ${p.walks.length} walks began ${Math.max(...late).toFixed(0)} m out`,
               sizeDb: undefined,
               size: NOT_KNOWN,
               mend: 'Begin at the fixed end, with the baseline heard there.',

@@ -1,6 +1,6 @@
 import type { RigSettings } from '../../kit/rig.ts';
 import { rigDifferences } from '../../kit/rigDiff.ts';
-import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
+import { NOT_KNOWN, type AuditedProduct, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
 
 const COUNTED = 2;
 
@@ -9,7 +9,7 @@ export const twoThings: AuditRule = {
   id: 'two-things',
   title: 'Two things changed at once',
   find: ({ products }) =>
-    products.flatMap((p): AuditFinding[] => {
+    modelsOf(products).flatMap((p): AuditFinding[] => {
       const rigs = p.walks.reduce<{ name: string; rig: RigSettings }[]>(
         (seen, w) =>
           seen.some((s) => s.name === w.rigName) ? seen : [...seen, { name: w.rigName, rig: w.rig }],
@@ -32,3 +32,16 @@ export const twoThings: AuditRule = {
       });
     }),
 };
+
+/** Rigs of one product that differ are compared apart; here they are one product again. */
+const modelsOf = (products: readonly AuditedProduct[]): AuditedProduct[] =>
+  [...new Set(products.map((p) => p.model))].map((model) => {
+    const [first, ...rest] = products.filter((p) => p.model === model) as [AuditedProduct];
+    return rest.length === 0
+      ? first
+      : {
+          ...first,
+          name: first.name.split(',')[0] ?? first.name,
+          walks: [first, ...rest].flatMap((p) => p.walks).sort((a, b) => a.startedMs - b.startedMs),
+        };
+  });

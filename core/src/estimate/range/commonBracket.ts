@@ -1,19 +1,35 @@
 import type { Cell } from './cells.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 
+/** How the brackets of some walks lie to each other. */
+export type Agreement =
+  /** No set of locations agrees with every walk: the spread between walks can be estimated. */
+  | 'apart'
+  /** One does only where brackets adjoin, which share no place: the limit is that of a probit. */
+  | 'adjoining'
+  /** One set of locations lies inside every bracket: the likelihood rises all the way to σ → 0. */
+  | 'one for all';
+
+/** The slack covers the rounding of logarithms added around a cycle. */
+const SLACK = 1e-12;
+/** ln distance that adjoining brackets must share to be said to overlap. */
+const OVERLAP = 1e-9;
+
+/** `exact`: some walk is known to have ended at one place; it has no width, and is shared all the same. */
+export const agreementOf = (cells: readonly Cell[], exact = false): Agreement =>
+  !feasible(cells, -SLACK) ? 'apart' : exact || feasible(cells, OVERLAP) ? 'one for all' : 'adjoining';
+
 /**
- * Whether one set of locations (a product effect plus a path effect) lies inside every walk's bracket, ends
- * included. Then the likelihood rises all the way to σ → 0, and σ is not estimable. (For brackets that only
- * touch, the limit is that of a probit on the touching sides, and no finite σ reaches it either.) low ≤
- * product + path ≤ high is a system of difference constraints, feasible unless Bellman-Ford finds a
- * negative cycle.
+ * Whether one set of locations (a product effect plus a path effect) lies inside every walk's bracket, drawn
+ * in by `by` at each end: low ≤ product + path ≤ high is a system of difference constraints, feasible unless
+ * Bellman-Ford finds a negative cycle.
  */
-export function oneBracketFitsAll(cells: readonly Cell[]): boolean {
+function feasible(cells: readonly Cell[], by: number): boolean {
   const distance = new Map<string, number>();
   const constraints = cells
     .flatMap(({ product, path, low, high }) => [
-      { from: `path ${path}`, to: `product ${product}`, length: high },
-      { from: `product ${product}`, to: `path ${path}`, length: -low },
+      { from: `path ${path}`, to: `product ${product}`, length: high - by },
+      { from: `product ${product}`, to: `path ${path}`, length: -low - by },
     ])
     .filter((c) => c.length < Infinity);
   for (const { from, to } of constraints) distance.set(from, 0).set(to, 0);
@@ -21,8 +37,7 @@ export function oneBracketFitsAll(cells: readonly Cell[]): boolean {
     let changed = false;
     for (const { from, to, length } of constraints) {
       const reached = (distance.get(from) as number) + length;
-      // The slack covers the rounding of logarithms added around a cycle.
-      if (reached < (distance.get(to) as number) - 1e-12) {
+      if (reached < (distance.get(to) as number)) {
         distance.set(to, reached);
         changed = true;
       }
@@ -52,10 +67,12 @@ export function boundsOf(walks: readonly WalkInterval[]): Bounds {
   const fails = walks.map((w) => w.failedM ?? Infinity);
   const finite = (m: number): number | undefined => (m < Infinity ? m : undefined);
   const [heldM, failedM] = [greatest(holds), least(fails)];
+  // Adjoining brackets share no place; walks that ended at one exact place do.
+  const shared = heldM < failedM || walks.every((w) => w.heldM === w.failedM && w.heldM === heldM);
   return {
     walks: walks.length,
     allHeldToM: least(holds),
     allFailedByM: finite(greatest(fails)),
-    common: heldM <= failedM ? { heldM, failedM: finite(failedM) } : undefined,
+    common: shared ? { heldM, failedM: finite(failedM) } : undefined,
   };
 }

@@ -172,7 +172,7 @@ describe('pieces', () => {
   });
 
   test('a scale error adds in quadrature, and leaves an open end open', () => {
-    const widened = withScaleError({ low: 90, high: undefined }, 100, 0.03);
+    const widened = withScaleError({ low: 90, high: undefined }, 100, Math.log(1.03));
     expect(Math.log(100 / (widened.low ?? 0))).toBeCloseTo(
       Math.hypot(Math.log(100 / 90), 1.96 * Math.log(1.03)),
       4,

@@ -6,7 +6,7 @@ import { maximise } from '../../numeric/maximise.ts';
 import { strongComponents } from '../../numeric/strongComponents.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { cellsOf } from './cells.ts';
-import { oneBracketFitsAll } from './commonBracket.ts';
+import { agreementOf } from './commonBracket.ts';
 import { buildModel } from './model.ts';
 
 describe('small linear algebra', () => {
@@ -120,7 +120,7 @@ describe('what can be estimated', () => {
             return at >= Math.log(w.heldM) - 1e-9 && at <= Math.log(w.failedM as number) + 1e-9;
           });
         const some = range.some((a) => range.some((b) => range.some((y) => fits({ A: a, B: b, x: 0, y }))));
-        expect(oneBracketFitsAll(cellsOf(walks))).toBe(some);
+        expect(agreementOf(cellsOf(walks)) !== 'apart').toBe(some);
       }),
       { numRuns: 40 },
     );

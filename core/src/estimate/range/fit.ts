@@ -1,7 +1,7 @@
 import { invertInformation, solveNearlyPositive } from '../../numeric/linear.ts';
 import { maximise } from '../../numeric/maximise.ts';
 import { censoringOf, type WalkInterval } from '../../walk/walkInterval.ts';
-import { oneBracketFitsAll } from './commonBracket.ts';
+import { agreementOf, type Agreement } from './commonBracket.ts';
 import { evaluate, type LikelihoodData } from './likelihood.ts';
 import { buildModel, type RangeModel } from './model.ts';
 
@@ -42,35 +42,47 @@ export function fitRanges(walks: readonly WalkInterval[], withProducts = true): 
   if (kinds.every((k) => k === 'left')) return none('every walk failed at its first point');
   if (rows.length === 0) return none('every product is censored on one side on every path');
 
-  const degenerate = oneBracketFitsAll(model.cells);
-  if (degenerate && rows.some((w) => w.heldM === w.failedM)) return none(degenerateReason(rows));
+  const places = rows.filter((w) => w.heldM === w.failedM);
+  const agreement = agreementOf(model.cells, places.length > 0);
+  const degenerate = agreement !== 'apart';
+  // Places without an error that agree exactly have a likelihood without bound.
+  if (degenerate && places.some((w) => !(w.failedUM ?? w.heldUM)))
+    return none(degenerateReason(rows, agreement));
   const start = startOf(model.data);
   const top = maximise((at) => evaluate(model.data, at), start);
-  if (degenerate)
+  const spread = 1 / (top.at[model.data.columns] as number);
+  const withinErrors = !degenerate && spread >= 0 && spread < LEAST_SPREAD;
+  if (degenerate || withinErrors)
     return {
       model,
-      reason: degenerateReason(rows),
+      reason: withinErrors ? WITHIN_ERRORS : degenerateReason(rows, agreement),
       supremum: top.value,
       near: withdrawn(model.data, top.at, top.value),
     };
   const tau = top.at[model.data.columns] as number;
   if (!(tau > 0) || !top.converged)
     return none('the walks do not bound the spread from above: none has both a hold and a fail');
-  const exact = rows.filter((w) => w.heldM === w.failedM);
   return {
     model,
     beta: Array.from(top.at.subarray(0, model.data.columns), (d) => d / tau),
     sigma: 1 / tau,
     logLikelihood: top.value,
-    loglik: exact.reduce((sum, w) => sum - Math.log(w.heldM), top.value),
+    loglik: places.reduce((sum, w) => sum - Math.log(w.heldM), top.value),
     covariance: covarianceAt(top.at, top.evaluation.hessian),
   };
 }
 
-const degenerateReason = (rows: readonly WalkInterval[]): string =>
+/** A spread of ln distance below this is none: the errors of the places are all that the walks differ by. */
+const LEAST_SPREAD = 1e-6;
+const WITHIN_ERRORS =
+  'the walks differ by no more than their places are known to: the spread between walks cannot be told from none';
+
+const degenerateReason = (rows: readonly WalkInterval[], agreement: Agreement): string =>
   rows.length === 1
     ? 'one walk: its interval and nothing else'
-    : 'one bracket fits every walk: the spread between walks cannot be told from none';
+    : agreement === 'adjoining'
+      ? 'the brackets adjoin at one place: the spread between walks cannot be told from none'
+      : 'one bracket fits every walk: the spread between walks cannot be told from none';
 
 /**
  * From a point at the supremum, where σ is next to nothing, back along its ray (the locations stay) to

@@ -99,7 +99,16 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
   };
 }
 
-/** One group a cell. */
+/** Errors of places that differ by less than this share are one, so that few groups are made of many walks. */
+const ONE_ERROR = 0.001;
+
+/** The error of a walk's places, the greater of its two, m: one spread serves both ends of a bracket. */
+const errorOf = ({ heldUM = 0, failedUM = 0 }: WalkInterval): number => {
+  const u = Math.max(heldUM, failedUM);
+  return u > 0 ? Math.exp(ONE_ERROR * Math.round(Math.log(u) / ONE_ERROR)) : 0;
+};
+
+/** One group a cell and error of places. */
 function dataOf(
   walks: readonly WalkInterval[],
   cells: readonly Cell[],
@@ -107,15 +116,26 @@ function dataOf(
   designOf: (cell: Cell) => number[],
 ): LikelihoodData {
   const [low, high, group]: [number[], number[], number[]] = [[], [], []];
-  cells.forEach((cell, g) => {
+  const designs: number[][] = [];
+  const errors: number[] = [];
+  for (const cell of cells) {
+    const design = designOf(cell);
+    const groups = new Map<number, number>();
     for (const i of cell.walks) {
-      const { heldM, failedM } = walks[i] as WalkInterval;
-      low.push(Math.log(heldM) - centre);
-      high.push(failedM === undefined ? Infinity : Math.log(failedM) - centre);
+      const walk = walks[i] as WalkInterval;
+      const error = errorOf(walk);
+      let g = groups.get(error);
+      if (g === undefined) {
+        groups.set(error, (g = designs.length));
+        designs.push(design);
+        errors.push(error / Math.exp(centre));
+      }
+      low.push(Math.log(walk.heldM) - centre);
+      high.push(walk.failedM === undefined ? Infinity : Math.log(walk.failedM) - centre);
       group.push(g);
     }
-  });
-  return likelihoodData(low, high, group, cells.map(designOf));
+  }
+  return likelihoodData(low, high, group, designs, errors);
 }
 
 function known(index: ReadonlyMap<string, number>, level: string, what: string): number {

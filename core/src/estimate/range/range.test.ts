@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { seeded } from '../../random/seeded.ts';
 import { censoringOf, type WalkInterval } from '../../walk/walkInterval.ts';
 import { cellsOf } from './cells.ts';
-import { oneBracketFitsAll } from './commonBracket.ts';
+import { agreementOf } from './commonBracket.ts';
 import { evaluate, likelihoodData } from './likelihood.ts';
 import { summariseRanges } from './summarise.ts';
 import { addTerm, emptySums, takeProduct } from './walkTerm.ts';
@@ -99,8 +99,8 @@ describe('existence is tested first', () => {
   });
 
   test('brackets that only touch fit one location too, and walks in two cells may share it', () => {
-    expect(oneBracketFitsAll(cellsOf([walk('A', 50, 60), walk('A', 60, 70)]))).toBe(true);
-    expect(oneBracketFitsAll(cellsOf([walk('A', 50, 60), walk('A', 61, 70)]))).toBe(false);
+    expect(agreementOf(cellsOf([walk('A', 50, 60), walk('A', 60, 70)]))).toBe('adjoining');
+    expect(agreementOf(cellsOf([walk('A', 50, 60), walk('A', 61, 70)]))).toBe('apart');
     // Ratios of 2 in one path and 4 in the other cannot both be one product effect.
     const rows = [
       walk('A', 10, 11),
@@ -108,8 +108,8 @@ describe('existence is tested first', () => {
       walk('A', 30, 31, 'shed'),
       walk('B', 120, 121, 'shed'),
     ];
-    expect(oneBracketFitsAll(cellsOf(rows))).toBe(false);
-    expect(oneBracketFitsAll(cellsOf([...rows.slice(0, 3), walk('B', 60, 62, 'shed')]))).toBe(true);
+    expect(agreementOf(cellsOf(rows))).toBe('apart');
+    expect(agreementOf(cellsOf([...rows.slice(0, 3), walk('B', 60, 62, 'shed')]))).not.toBe('apart');
   });
 
   test('a product censored on one side is bounded and the rest is estimated', () => {

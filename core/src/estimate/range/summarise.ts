@@ -4,14 +4,16 @@ import { sandwich } from '../../numeric/linear.ts';
 import { twoSidedNormalP, Z90, Z95 } from '../../numeric/normal.ts';
 import { countCensoring, type Censoring, type WalkInterval } from '../../walk/walkInterval.ts';
 import { boundsOf, type Bounds } from './commonBracket.ts';
+import { boundedBy, observedOf, type Ends } from './ends.ts';
 import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
+import {
+  boundWithScaleError,
+  scaleErrorOf,
+  scaleErrorOfRatio,
+  withScaleError,
+  type ScaleError,
+} from './scaleError.ts';
 import { profileInterval, profileP, type ProfileInterval, type Target } from './profile.ts';
-
-/** A pair of ends; an absent end has no bound. */
-export interface Ends {
-  readonly low: number | undefined;
-  readonly high: number | undefined;
-}
 
 export interface QuantileEstimate {
   readonly estimateM: number;
@@ -29,11 +31,22 @@ export interface CellFinding {
   readonly median: QuantileEstimate | undefined;
   readonly p10: QuantileEstimate | undefined;
   /** Calibrated profile intervals in metres; they exist for some sets whose σ is not estimable, too. */
-  readonly interval95M: {
-    readonly median: Ends | undefined;
-    readonly p10: Ends | undefined;
-    readonly p90: Ends | undefined;
+  readonly interval95M: QuantileEnds;
+  /** Walks that failed, known where or not; and those of them that nobody placed. */
+  readonly failures: number;
+  readonly unplaced: number;
+  /** The error that is common to their distances, and the intervals and bounds with it: what is judged on. */
+  readonly scale: ScaleError;
+  readonly withScale95M: QuantileEnds & {
+    readonly allHeldToM: number | undefined;
+    readonly allFailedByM: number | undefined;
   };
+}
+
+export interface QuantileEnds {
+  readonly median: Ends | undefined;
+  readonly p10: Ends | undefined;
+  readonly p90: Ends | undefined;
 }
 
 export interface RatioFinding {
@@ -51,6 +64,9 @@ export interface RatioFinding {
       }
     | undefined;
   readonly interval95: Ends | undefined;
+  /** What distances by unlike methods, or by eye on unlike days, add; and the interval with it. */
+  readonly scale: ScaleError;
+  readonly withScale95: Ends | undefined;
   /**
    * Two-sided test of "equally far" by the calibration of the interval, and Holm's correction of it over
    * all pairs.
@@ -198,20 +214,42 @@ function cellFinding(
   const quantile = (z: number): QuantileEstimate | undefined =>
     isFit(fit) && weights ? quantileEstimate(fit, { weights, z }) : undefined;
   const median = quantile(0);
-  const interval = (z: number): Ends | undefined =>
-    weights && inMetres(profileInterval(fit, { weights, z }), fit.model.centre);
+  const observed = observedOf(walks.length > 0 ? walks : all);
+  const interval = (z: number): Ends | undefined => {
+    const ends = weights && inMetres(profileInterval(fit, { weights, z }), fit.model.centre);
+    return ends && boundedBy(ends, observed);
+  };
+  const p10 = median && quantile(-Z90);
+  const interval95M = { median: interval(0), p10: interval(-Z90), p90: interval(Z90) };
+  const bounds = walks.length > 0 ? boundsOf(walks) : undefined;
+  const scale = scaleErrorOf(walks);
+  const widened = (ends: Ends | undefined, estimateM: number | undefined): Ends | undefined =>
+    ends && withScaleError(ends, estimateM, scale.u);
   return {
     product,
     path,
     walks: walks.length,
     estimable: median !== undefined,
     reason: isFit(fit) && weights && !median ? FLAT : cellReason(fit, walks, weights),
-    bounds: walks.length > 0 ? boundsOf(walks) : undefined,
+    bounds,
     median,
-    p10: median && quantile(-Z90),
-    interval95M: { median: interval(0), p10: interval(-Z90), p90: interval(Z90) },
+    p10,
+    interval95M,
+    failures: walks.filter(failed).length,
+    unplaced: walks.filter((w) => w.unplaced).length,
+    scale,
+    withScale95M: {
+      median: widened(interval95M.median, median?.estimateM),
+      p10: widened(interval95M.p10, p10?.estimateM),
+      p90: widened(interval95M.p90, median && quantile(Z90)?.estimateM),
+      allHeldToM: bounds && boundWithScaleError(bounds.allHeldToM, -1, scale.u),
+      allFailedByM: bounds?.allFailedByM && boundWithScaleError(bounds.allFailedByM, 1, scale.u),
+    },
   };
 }
+
+/** It failed, known where or not. */
+const failed = (w: WalkInterval): boolean => w.failedM !== undefined || w.unplaced === true;
 
 const inMetres = (i: ProfileInterval | undefined, centre: number): Ends | undefined =>
   i && {
@@ -226,8 +264,9 @@ function cellReason(
 ): string | undefined {
   if (weights === undefined || !isFit(fit)) {
     if (walks.length === 0) return 'no walk here, and none elsewhere ties it to the rest';
+    if (!walks.some(failed)) return `no failure in ${walks.length} of ${walks.length} walks`;
     if (walks.every((w) => w.failedM === undefined))
-      return `no failure in ${walks.length} of ${walks.length} walks`;
+      return `failed in ${walks.filter(failed).length} of ${walks.length} walks, each time at a place that nobody knows`;
     if (walks.every((w) => w.heldM === 0))
       return `failed at the first point in ${walks.length} of ${walks.length} walks`;
     if (walks.length === 1) return 'one walk: its interval and nothing else';
@@ -253,15 +292,21 @@ function ratioFinding(
   denominator: string,
   weights: number[] | undefined,
 ): RatioFinding {
-  const interval = weights && profileInterval(fit, { weights, z: 0 });
-  const of = (product: string): number => walks.filter((w) => w.product === product).length;
+  const of = (product: string): WalkInterval[] => walks.filter((w) => w.product === product);
+  const [above, below] = [of(numerator), of(denominator)];
+  const [a, b] = [observedOf(above), observedOf(below)];
+  const ends = weights && inMetres(profileInterval(fit, { weights, z: 0 }), 0);
+  const interval95 = ends && boundedBy(ends, { least: a.least / b.greatest, greatest: a.greatest / b.least });
+  const scale = scaleErrorOfRatio(above, below);
   const common = {
     numerator,
     denominator,
-    interval95: inMetres(interval, 0),
+    interval95,
+    scale,
+    withScale95: interval95 && withScaleError(interval95, undefined, scale.u),
     p: weights && profileP(fit, { weights, z: 0 }, 0),
     holmP: undefined,
-    walks: [of(numerator), of(denominator)] as const,
+    walks: [above.length, below.length] as const,
     bounds: ratioBounds(walks, numerator, denominator),
   };
   if (!isFit(fit)) return { ...common, estimable: false, reason: fit.reason, estimate: undefined };
@@ -278,6 +323,7 @@ function ratioFinding(
   const logRatio = Math.log(ratio);
   return {
     ...common,
+    withScale95: interval95 && withScaleError(interval95, ratio, scale.u),
     estimable: true,
     reason: undefined,
     estimate: {

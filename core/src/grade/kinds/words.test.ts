@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { freshWords, scoreReadBack } from '../../estimate/hits/readBack.ts';
+import { freshWords, scoreReadBack } from '../../walk/readBack.ts';
 import { seeded } from '../../random/seeded.ts';
 import { GRADES } from '../grade.ts';
 import { KINDS } from './index.ts';

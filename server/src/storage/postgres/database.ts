@@ -3,6 +3,7 @@ import { AddDevices1764200000000 } from './migrations/addDevices.ts';
 import { AddWalkSlot1764100000000 } from './migrations/addWalkSlot.ts';
 import { CreateTables1764000000000 } from './migrations/createTables.ts';
 import { KeepJobs1764400000000 } from './migrations/keepJobs.ts';
+import { StateOnlyWhatWasEntered1764500000000 } from './migrations/stateOnlyWhatWasEntered.ts';
 import { KeepFindings1764300000000 } from './migrations/keepFindings.ts';
 import {
   comparisonEntity,
@@ -32,6 +33,7 @@ export async function openDatabase(
       AddDevices1764200000000,
       KeepFindings1764300000000,
       KeepJobs1764400000000,
+      StateOnlyWhatWasEntered1764500000000,
     ],
     installExtensions: false,
     ...(connections === undefined ? {} : { poolSize: connections }),

@@ -21,6 +21,9 @@ export interface WalkRow {
   pathId: string;
   startedAt: Date;
   slot: NonNullable<WalkHeader['slot']> | null;
+  /** Nobody knows when. */
+  undated: boolean | null;
+  outing: string | null;
   /** Entries of its log, and whether one of them is its end. */
   entries: number;
   finished: boolean;
@@ -96,6 +99,8 @@ export const walkEntity = new EntitySchema<WalkRow>({
     pathId: { type: 'text', name: 'path_id' },
     startedAt: { type: 'timestamptz', name: 'started_at' },
     slot: { type: 'jsonb', nullable: true },
+    undated: { type: 'boolean', nullable: true },
+    outing: { type: 'text', nullable: true },
     entries: { type: 'integer', default: 0 },
     finished: { type: 'boolean', default: false },
   },

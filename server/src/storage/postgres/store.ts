@@ -378,16 +378,34 @@ const headOf = ({
   updatedAt: updatedAt.toISOString(),
 });
 
-const rowOf = ({ startedMs, slot, ...header }: WalkHeader): Omit<WalkRow, 'entries' | 'finished'> => ({
+const rowOf = ({
+  startedMs,
+  slot,
+  undated,
+  outing,
+  ...header
+}: WalkHeader): Omit<WalkRow, 'entries' | 'finished'> => ({
   ...header,
   startedAt: new Date(startedMs),
   slot: slot ?? null,
+  undated: undated ?? null,
+  outing: outing ?? null,
 });
 
-const headerOf = ({ startedAt, slot, entries: _, finished: __, ...walk }: WalkRow): WalkHeader => ({
+const headerOf = ({
+  startedAt,
+  slot,
+  undated,
+  outing,
+  entries: _,
+  finished: __,
+  ...walk
+}: WalkRow): WalkHeader => ({
   ...walk,
   startedMs: startedAt.getTime(),
   ...(slot ? { slot } : {}),
+  ...(undated === null ? {} : { undated }),
+  ...(outing === null ? {} : { outing }),
 });
 
 const eventOf = ({

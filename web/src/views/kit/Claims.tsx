@@ -1,6 +1,7 @@
-import { claimSchema } from '@urvek/contract';
+import { claimSchema, type Product } from '@urvek/contract';
 import { CLAIM_FORMS, disagreements } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
+import type { ComponentProps } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
 import { newId, type SetupForm } from './form.ts';
@@ -10,7 +11,9 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
   const claims = useFieldArray({ control: form.control, name: at, keyName: 'key' });
   const errors = form.formState.errors.products?.[index]?.claims;
   const entered = form.watch(at);
-  const others = form.watch('products').filter((_, i) => i !== index);
+  const all = form.watch('products');
+  const own = all[index];
+  const others = all.filter((_, i) => i !== index);
   const disagreeing = disagreements(entered.filter((c) => claimSchema.isValidSync(c)));
   return (
     <fieldset className="mt-3 border-t border-rule pt-2">
@@ -56,7 +59,9 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
             <Field
               label={kind === 'ratio' ? 'Ratio' : kind === 'distance' ? 'Distance' : 'Figure'}
               placeholder={
-                { distance: '100 m', ratio: '2×', throughput: '300 Mbit/s', latency: '50 ms' }[kind]
+                { distance: '100 m', ratio: '2×, +8 % or 3 dB', throughput: '300 Mbit/s', latency: '50 ms' }[
+                  kind
+                ]
               }
               {...form.register(`${at}.${i}.entered`)}
               error={errors?.[i]?.entered?.message}
@@ -82,12 +87,21 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
             {kind === 'ratio' && (
               <Choice className="col-span-3" label="Against" {...form.register(`${at}.${i}.against`)}>
                 <option value="">not stated</option>
+                {own && own.rigs.length > 1 && <option value={own.id}>{own.name}: another rig</option>}
                 {others.map((p) => (
                   <option key={p.id} value={p.id}>
                     {p.name}
                   </option>
                 ))}
               </Choice>
+            )}
+            <RigChoice label="Of the rig" product={own} {...form.register(`${at}.${i}.rigId`, emptyIsNone)} />
+            {kind === 'ratio' && (
+              <RigChoice
+                label="Against the rig"
+                product={all.find((p) => p.id === entered[i]?.against)}
+                {...form.register(`${at}.${i}.againstRigId`, emptyIsNone)}
+              />
             )}
           </div>
         );
@@ -98,5 +112,26 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
         </p>
       ))}
     </fieldset>
+  );
+}
+
+const emptyIsNone = { setValueAs: (v: unknown) => (v === '' ? undefined : v) };
+
+/** Which of a product's rigs a claim is of; nothing to choose where there is one. */
+function RigChoice({
+  label,
+  product,
+  ...select
+}: { label: string; product: Product | undefined } & ComponentProps<'select'>) {
+  if (!product || product.rigs.length < 2) return null;
+  return (
+    <Choice {...select} label={label}>
+      <option value="">any</option>
+      {product.rigs.map((r) => (
+        <option key={r.id} value={r.id}>
+          {r.name}
+        </option>
+      ))}
+    </Choice>
   );
 }

@@ -17,12 +17,10 @@ const newProduct = (): Setup['products'][number] => {
     id: newId(),
     name: '',
     kindId: 'microphone',
-    bandMHz: 2400,
-    powerMw: 10,
     claims: [],
     units: [{ id: unitId, label: 'A', history: '' }],
     rigs: [newRig(newId(), unitId)],
-    standIn: { requiredDbm: -88, bodyLossOutDb: 8, bodyLossBackDb: 2 },
+    simulatedGear: { requiredDbm: -88, bodyLossOutDb: 8, bodyLossBackDb: 2 },
   };
 };
 

@@ -3,7 +3,8 @@ import { Trash2 } from 'lucide-react';
 import { Choice, Field } from '../../components/Field.tsx';
 import { Claims } from './Claims.tsx';
 import { Rigs } from './Rigs.tsx';
-import { asFigure, type SetupForm } from './form.ts';
+import { asFigure } from '../../components/figures.ts';
+import type { SetupForm } from './form.ts';
 
 export function ProductCard({
   form,
@@ -50,17 +51,17 @@ export function ProductCard({
         <Field
           label="Band"
           suffix="MHz"
-          type="number"
-          step="any"
-          {...register(`${at}.bandMHz`, { valueAsNumber: true })}
+          inputMode="decimal"
+          placeholder="not stated"
+          {...register(`${at}.bandMHz`, asFigure)}
           error={errors?.bandMHz?.message}
         />
         <Field
           label="Power"
           suffix="mW"
-          type="number"
-          step="any"
-          {...register(`${at}.powerMw`, { valueAsNumber: true })}
+          inputMode="decimal"
+          placeholder="not stated"
+          {...register(`${at}.powerMw`, asFigure)}
           error={errors?.powerMw?.message}
         />
         <Field
@@ -87,24 +88,24 @@ export function ProductCard({
             suffix="dBm"
             type="number"
             step="any"
-            {...register(`${at}.standIn.requiredDbm`, { valueAsNumber: true })}
-            error={errors?.standIn?.requiredDbm?.message}
+            {...register(`${at}.simulatedGear.requiredDbm`, { valueAsNumber: true })}
+            error={errors?.simulatedGear?.requiredDbm?.message}
           />
           <Field
             label="Body loss, out"
             suffix="dB"
             type="number"
             step="any"
-            {...register(`${at}.standIn.bodyLossOutDb`, { valueAsNumber: true })}
-            error={errors?.standIn?.bodyLossOutDb?.message}
+            {...register(`${at}.simulatedGear.bodyLossOutDb`, { valueAsNumber: true })}
+            error={errors?.simulatedGear?.bodyLossOutDb?.message}
           />
           <Field
             label="Body loss, back"
             suffix="dB"
             type="number"
             step="any"
-            {...register(`${at}.standIn.bodyLossBackDb`, { valueAsNumber: true })}
-            error={errors?.standIn?.bodyLossBackDb?.message}
+            {...register(`${at}.simulatedGear.bodyLossBackDb`, { valueAsNumber: true })}
+            error={errors?.simulatedGear?.bodyLossBackDb?.message}
           />
         </div>
       </details>

@@ -148,8 +148,11 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                 <Choice
                   className="col-span-2"
                   label="Antenna stands"
-                  {...form.register(`${product}.rigs.${i}.antennaPlace`)}
+                  {...form.register(`${product}.rigs.${i}.antennaPlace`, {
+                    setValueAs: (v: unknown) => (v === '' ? undefined : v),
+                  })}
                 >
+                  <option value="">not stated</option>
                   {ANTENNA_PLACES.map((p) => (
                     <option key={p} value={p}>
                       {p}

@@ -1,6 +1,7 @@
 import type { RigSettings } from '@urvek/core';
 import { Field } from '../../components/Field.tsx';
-import { asFigure, type SetupForm } from './form.ts';
+import { asFigure, asMetres } from '../../components/figures.ts';
+import type { SetupForm } from './form.ts';
 import type { Setting } from './rigsParts.tsx';
 
 const SPAN = ['', 'col-span-1', 'col-span-2', 'col-span-3', 'col-span-4', 'col-span-5', 'col-span-6'];
@@ -34,8 +35,11 @@ export function SettingField({
       className={SPAN[span]}
       label={label}
       suffix={suffix}
-      {...(text ? {} : { inputMode: 'decimal' as const })}
-      {...form.register(`products.${index}.rigs.${rig}.${field}`, text ? {} : asFigure)}
+      {...(text || suffix === 'm' ? {} : { inputMode: 'decimal' as const })}
+      {...form.register(
+        `products.${index}.rigs.${rig}.${field}`,
+        text ? {} : suffix === 'm' ? asMetres : asFigure,
+      )}
       error={error}
     />
   );

@@ -5,9 +5,3 @@ export type SetupForm = UseFormReturn<Setup>;
 
 /** Short ids inside a set-up: unique in it, not in the world. */
 export const newId = (): string => crypto.randomUUID().slice(0, 8);
-
-/** An empty figure is unknown, not zero. */
-export const asFigure = {
-  setValueAs: (v: unknown): number | undefined =>
-    v === '' || v === undefined || v === null ? undefined : Number(v),
-};

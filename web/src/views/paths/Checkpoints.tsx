@@ -1,3 +1,4 @@
+import { asMetres, metresOf } from '../../components/figures.ts';
 import { pathLengthM } from '@urvek/core';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
@@ -11,7 +12,8 @@ export function Checkpoints({ form, index }: { form: SetupForm; index: number })
   const at = `paths.${index}.checkpoints` as const;
   const checkpoints = useFieldArray({ control: form.control, name: at, keyName: 'key' });
   const errors = form.formState.errors.paths?.[index]?.checkpoints;
-  const [everyM, setEveryM] = useState(20);
+  const [every, setEvery] = useState('20');
+  const everyM = metresOf(every) ?? 0;
   const layOut = (): void => {
     const count = Math.min(500, Math.floor(pathLengthM(form.getValues(`paths.${index}`)) / everyM));
     checkpoints.replace(
@@ -35,10 +37,8 @@ export function Checkpoints({ form, index }: { form: SetupForm; index: number })
         <Field
           label="One every"
           suffix="m"
-          type="number"
-          min={1}
-          value={everyM}
-          onChange={(e) => setEveryM(Number(e.target.value))}
+          value={every}
+          onChange={(e) => setEvery(e.target.value)}
           className="w-28"
         />
         <button type="button" className="btn" disabled={!(everyM > 0)} onClick={layOut}>
@@ -64,9 +64,7 @@ export function Checkpoints({ form, index }: { form: SetupForm; index: number })
               hideLabel
               label={`Place of checkpoint ${i + 1}`}
               suffix="m"
-              type="number"
-              step="any"
-              {...form.register(`${at}.${i}.atM`, { valueAsNumber: true })}
+              {...form.register(`${at}.${i}.atM`, asMetres)}
               error={errors?.[i]?.atM?.message}
             />
             <RemoveRow what={`checkpoint ${i + 1}`} onClick={() => checkpoints.remove(i)} />

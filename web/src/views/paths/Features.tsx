@@ -3,7 +3,8 @@ import { FEATURE_KINDS, planPoints, SLAB_MATERIALS, type FeatureKind, type PlanP
 import { Trash2 } from 'lucide-react';
 import type { UseFormReturn } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
-import { asFigure } from '../kit/form.ts';
+import { asFigure } from '../../components/figures.ts';
+
 import { KIND_NAME, newFeature } from './SitePlan.tsx';
 
 /** Which figures a kind has. */

@@ -3,7 +3,8 @@ import { INTERFERENCE_TESTS, interferenceRatio } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
-import { asFigure, newId } from '../kit/form.ts';
+import { asFigure } from '../../components/figures.ts';
+import { newId } from '../kit/form.ts';
 import { type SetupForm, number } from './onAirParts.tsx';
 
 export function Interference({ form }: { form: SetupForm }) {

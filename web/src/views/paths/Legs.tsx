@@ -1,3 +1,4 @@
+import { asMetres } from '../../components/figures.ts';
 import { EXPOSURES } from '@urvek/core';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
@@ -27,9 +28,7 @@ export function Legs({ form, index }: { form: SetupForm; index: number }) {
           <Field
             label="Length"
             suffix="m"
-            type="number"
-            step="any"
-            {...form.register(`${at}.${i}.lengthM`, { valueAsNumber: true })}
+            {...form.register(`${at}.${i}.lengthM`, asMetres)}
             error={errors?.[i]?.lengthM?.message}
           />
           <Field
@@ -43,9 +42,7 @@ export function Legs({ form, index }: { form: SetupForm; index: number }) {
           <Field
             label="Rise"
             suffix="m"
-            type="number"
-            step="any"
-            {...form.register(`${at}.${i}.riseM`, { valueAsNumber: true })}
+            {...form.register(`${at}.${i}.riseM`, asMetres)}
             error={errors?.[i]?.riseM?.message ?? errors?.[i]?.message}
           />
           <Choice label="Exposure" {...form.register(`${at}.${i}.exposure`)}>

@@ -1,3 +1,4 @@
+import { asFigure, asMetres } from '../../components/figures.ts';
 import { type ObstructionKind, OBSTRUCTION_KINDS, SLAB_MATERIALS } from '@urvek/core';
 import type { SetupPath } from '@urvek/study';
 import { useFieldArray } from 'react-hook-form';
@@ -53,9 +54,7 @@ export function Obstructions({ form, index }: { form: SetupForm; index: number }
           <Field
             label={label}
             suffix={suffix}
-            type="number"
-            step="any"
-            {...form.register(`${at}.${i}.${name}`, { valueAsNumber: true })}
+            {...form.register(`${at}.${i}.${name}`, suffix === 'm' ? asMetres : asFigure)}
             error={errors?.[i]?.[name]?.message}
           />
         );

@@ -18,7 +18,8 @@ import { Choice, Field, Tick } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
-import { asFigure } from '../kit/form.ts';
+import { asMetres } from '../../components/figures.ts';
+
 import { Checkpoints } from './Checkpoints.tsx';
 import { Exports } from './Exports.tsx';
 import { Features } from './Features.tsx';
@@ -109,8 +110,7 @@ export function PathCard({
           className="w-44"
           label="Counters zeroed at"
           suffix="m"
-          inputMode="decimal"
-          {...form.register(`${at}.startOffsetM`, asFigure)}
+          {...form.register(`${at}.startOffsetM`, asMetres)}
           error={errors?.startOffsetM?.message}
         />
         <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />

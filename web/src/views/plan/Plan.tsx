@@ -9,7 +9,8 @@ import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
-import { asFigure } from '../kit/form.ts';
+import { asFigure } from '../../components/figures.ts';
+
 import { Checks } from './Checks.tsx';
 import { NextSteps } from './NextSteps.tsx';
 import { Order } from './Order.tsx';

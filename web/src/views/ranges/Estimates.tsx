@@ -1,6 +1,6 @@
-import { formatLength, withScaleError, type LengthUnit } from '@urvek/core';
+import { formatLength, scaleText, type LengthUnit } from '@urvek/core';
 import { endsText, estimateText, intervalText } from '@urvek/draw';
-import { scaleOfMarks, type RangeView, type RangeWalk } from '@urvek/study';
+import type { RangeView, RangeWalk } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { useUnit } from '../../state/unit.ts';
 
@@ -24,9 +24,6 @@ function EachWalk({ walks }: { walks: readonly RangeWalk[] }) {
   );
 }
 
-/** Below this a scale error changes no figure that is shown. */
-const SCALE_THAT_MATTERS = 0.005;
-
 /** Per product: the median with its interval, and what each walk says. */
 export function EstimateTable({
   range: { summary, walks },
@@ -38,7 +35,6 @@ export function EstimateTable({
   const [unit] = useUnit();
   const show = (m: number): string => formatLength(m, unit);
   const cells = summary.fitted.filter((c) => c.walks > 0);
-  const scale = scaleOfMarks(walks);
   return (
     <table className="table mt-3" data-estimates>
       <thead>
@@ -53,11 +49,8 @@ export function EstimateTable({
       </thead>
       <tbody>
         {cells.map((cell) => {
-          const { median, p10, interval95M } = cell;
-          const scaled =
-            median && interval95M.median && scale.scale >= SCALE_THAT_MATTERS
-              ? withScaleError(interval95M.median, median.estimateM, scale.scale)
-              : undefined;
+          const { median, p10, withScale95M: known } = cell;
+          const scaled = scaleText(cell.scale);
           return (
             <tr key={cell.product}>
               <th scope="row" className="row-head">
@@ -70,16 +63,12 @@ export function EstimateTable({
                     <strong>
                       <Length m={median.estimateM} both />
                     </strong>
-                    {interval95M.median && (
+                    {known.median && (
                       <span className="figure block text-[0.87rem]">
-                        {endsText(interval95M.median.low, interval95M.median.high, show)}
+                        {endsText(known.median.low, known.median.high, show)}
                       </span>
                     )}
-                    {scaled && (
-                      <span className="block text-[0.8rem] text-faint">
-                        with the scale error of {scale.method}: {endsText(scaled.low, scaled.high, show)}
-                      </span>
-                    )}
+                    {scaled !== undefined && <span className="block text-[0.8rem] text-faint">{scaled}</span>}
                   </>
                 ) : (
                   estimateText(cell, unit)
@@ -89,9 +78,9 @@ export function EstimateTable({
                 {p10 ? (
                   <>
                     <Length m={p10.estimateM} />
-                    {interval95M.p10 && (
+                    {known.p10 && (
                       <span className="figure block text-[0.87rem]">
-                        {endsText(interval95M.p10.low, interval95M.p10.high, show)}
+                        {endsText(known.p10.low, known.p10.high, show)}
                       </span>
                     )}
                   </>
@@ -102,7 +91,7 @@ export function EstimateTable({
               {area && (
                 <td className="figure">
                   {median
-                    ? `${areaText(median.estimateM)}${interval95M.median?.low !== undefined && interval95M.median.high !== undefined ? ` (${areaText(interval95M.median.low)} to ${areaText(interval95M.median.high)})` : ''}`
+                    ? `${areaText(median.estimateM)}${known.median?.low !== undefined && known.median.high !== undefined ? ` (${areaText(known.median.low)} to ${areaText(known.median.high)})` : ''}`
                     : ''}
                 </td>
               )}

@@ -18,14 +18,14 @@ export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readon
             return {
               label: r.path.name,
               ratio: ratio?.estimate?.ratio,
-              ends: ratio?.interval95,
+              ends: ratio?.withScale95,
               n: ratio ? ratio.walks.join(' and ') : '0',
             };
           }),
           {
             label: 'all paths',
             ratio: all.estimate?.ratio,
-            ends: all.interval95,
+            ends: all.withScale95,
             n: all.walks.join(' and '),
           },
         ];

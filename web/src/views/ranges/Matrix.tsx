@@ -5,6 +5,7 @@ import { type CheckpointMatrix, type MatrixCell, type RangeView } from '@urvek/s
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { base } from '../../api/client.ts';
+import { oneWaySentence } from '@urvek/draw';
 import { Choice } from '../../components/Field.tsx';
 import { useComparisonId } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
@@ -31,7 +32,7 @@ export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: Ran
   return (
     <div data-matrix className="mt-3">
       <div className="flex flex-wrap items-end gap-4">
-        <h3 className="flex-1">Checkpoints, each way</h3>
+        <h3 className="flex-1">Stands, each way</h3>
         {others.length > 0 && (
           <Choice
             className="w-64"
@@ -48,7 +49,7 @@ export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: Ran
           </Choice>
         )}
       </div>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Grades called at checkpoints">
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Grades at stands">
         <table className="table">
           <thead>
             <tr>
@@ -58,7 +59,7 @@ export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: Ran
                 <th key={c.name}>
                   {c.name}
                   <span className="block font-normal">
-                    <Length m={c.atM} />
+                    {c.atM === undefined ? 'place unknown' : <Length m={c.atM} />}
                   </span>
                 </th>
               ))}
@@ -72,7 +73,7 @@ export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: Ran
       </div>
       {matrix.oneWay.map((l) => (
         <p key={`${l.product}-${l.checkpoint}`} role="status" className="border-l-4 border-lost pl-2">
-          {l.product} at {l.checkpoint}: one way only; the {l.deaf} is deaf there.
+          {oneWaySentence(l)}
         </p>
       ))}
     </div>
@@ -119,7 +120,9 @@ function Earlier({ id, places, kindId }: { id: string; places: Places; kindId: s
   });
   if (!data) return null;
   const same = (m: CheckpointMatrix): MatrixCell[] =>
-    m.cells.filter((c) => places.some((p) => p.name === c.checkpoint && Math.abs(p.atM - c.atM) < 0.5));
+    m.cells.filter((c) =>
+      places.some((p) => p.name === c.checkpoint && Math.abs((p.atM ?? 0) - (c.atM ?? Infinity)) < 0.5),
+    );
   const cells = data.matrices.flatMap(same);
   return (
     <tbody>

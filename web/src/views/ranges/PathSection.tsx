@@ -1,9 +1,10 @@
 import { INTERVAL_METHOD, pathLengthM } from '@urvek/core';
-import { thinnessOf } from '@urvek/draw';
+import { comesBackSentences, thinnessOf, withoutMetres } from '@urvek/draw';
 import { rangeTitle, type PathCurves, type RangeView } from '@urvek/study';
 import { useNavigate } from 'react-router';
 import type { Ready } from '../../components/Frame.tsx';
 import { Loading } from '../../components/States.tsx';
+import { useUnit } from '../../state/unit.ts';
 import { WhenSeen } from '../../components/WhenSeen.tsx';
 import { Availability } from './Availability.tsx';
 import { EstimateTable } from './Estimates.tsx';
@@ -36,6 +37,9 @@ export function PathSection({
     if (group.startsWith('walk-')) void navigate(`/c/${workspace.id}/trace/${group.slice(5)}`);
   };
   const thin = thinnessOf(setup, range);
+  const [unit] = useUnit();
+  const told = comesBackSentences(range, unit);
+  const unmeasured = withoutMetres(range);
   const title = rangeTitle(setup, range);
   const name = `${title}, ${criterion}`;
   const lengthM = pathLengthM(path);
@@ -46,7 +50,14 @@ export function PathSection({
         {side && `, ${side}`}
       </h2>
       {summary.n === 0 ? (
-        <p className="mt-2">No walk here has this outcome.</p>
+        <>
+          <p className="mt-2">No walk here has this outcome in metres.</p>
+          <ul className="list-disc pl-5" data-without-metres>
+            {unmeasured.map((t) => (
+              <li key={t}>{t}</li>
+            ))}
+          </ul>
+        </>
       ) : (
         <>
           {thin.length > 0 && (
@@ -63,13 +74,20 @@ export function PathSection({
             <RangesTape range={range} onPoint={openWalk} />
           </div>
           <p className="text-[0.85rem] text-faint">
-            Brackets join the last place that held and the first that failed, widened by two standard
-            uncertainties; an open arrow is a bound. Bar: 95 % interval of the median; diamond: its estimate.
-            A click on a walk opens its trace.
+            Brackets join the last place that held and the first that failed; what was noticed on the move is
+            drawn as wide as its place is known (two standard uncertainties). An open arrow is a bound. Bar:
+            95 % interval of the median; diamond: its estimate. A click on a walk opens its trace.
           </p>
           <SaveTape range={range} />
           <EstimateTable range={range} area={area} />
           <Ratios range={range} exponent={exponent} />
+          {told.length > 0 && (
+            <ul className="mt-2 list-disc pl-5" data-comes-back>
+              {told.map((t) => (
+                <li key={t}>{t}</li>
+              ))}
+            </ul>
+          )}
           <Hysteresis workspace={workspace} range={range} />
         </>
       )}

@@ -1,5 +1,5 @@
-import { ratioInDb, type RatioFinding } from '@urvek/core';
-import { endsText } from '@urvek/draw';
+import { ratioInDb, scaleText, type RatioFinding } from '@urvek/core';
+import { endsText, toldApart } from '@urvek/draw';
 
 const percentOf = (ratio: number): string =>
   `${ratio >= 1 ? '+' : '−'}${Math.abs(100 * (ratio - 1)).toFixed(0)} %`;
@@ -7,9 +7,9 @@ const dbOf = (ratio: number, exponent: number): string =>
   `${ratioInDb(ratio, exponent) >= 0 ? '+' : '−'}${Math.abs(ratioInDb(ratio, exponent)).toFixed(1)} dB`;
 
 export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?: number }) {
-  const { numerator, denominator, estimate, interval95, reason, walks, holmP } = ratio;
-  const n = `n = ${walks[0]} and ${walks[1]}`;
-  const range = interval95 && endsText(interval95.low, interval95.high, (v) => v.toFixed(2));
+  const { numerator, denominator, estimate, withScale95, reason, walks, holmP, scale } = ratio;
+  const n = [`n = ${walks[0]} and ${walks[1]}`, scaleText(scale)].filter((t) => t !== undefined).join(', ');
+  const range = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
   if (!estimate)
     return (
       <>
@@ -17,7 +17,6 @@ export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?:
         {range === undefined ? '' : `; 95 %: ${range}`}; {n}).
       </>
     );
-  const decided = (interval95?.low ?? 0) > 1 || (interval95?.high ?? Infinity) < 1;
   return (
     <span data-ratio={estimate.ratio}>
       <strong>{numerator}</strong> reaches <strong className="figure">{estimate.ratio.toFixed(2)}×</strong> as
@@ -41,8 +40,7 @@ export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?:
           )
         </>
       )}
-      ;{' '}
-      {decided ? 'the interval excludes 1.' : 'the interval includes 1: these walks do not tell them apart.'}
+      ; {toldApart(ratio) ? 'the walks tell them apart.' : 'these walks do not tell them apart.'}
     </span>
   );
 }

@@ -1,38 +1,53 @@
+import { pairSentences } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 import { RatioLine } from './RatioLine.tsx';
 
-export const Ratios = ({ range: { summary }, exponent }: { range: RangeView; exponent: number }) => (
-  <div className="mt-3">
-    <ul className="grid gap-1">
-      {summary.productRatios.map((ratio) => (
-        <li key={`${ratio.numerator}/${ratio.denominator}`}>
-          <RatioLine ratio={ratio} exponent={exponent} />
-        </li>
-      ))}
-    </ul>
-    {summary.pairedRatios.length > 0 && (
-      <>
-        <h3 className="mt-2">From walks side by side, pair by pair</h3>
-        <ul className="grid gap-1">
-          {summary.pairedRatios.map((ratio) => (
-            <li key={`${ratio.numerator}/${ratio.denominator}`}>
-              <RatioLine ratio={ratio} exponent={exponent} />
-            </li>
-          ))}
-        </ul>
-      </>
-    )}
-    {summary.unitRatios.length > 0 && (
-      <>
-        <h3 className="mt-2">With units nested in their products</h3>
-        <ul className="grid gap-1">
-          {summary.unitRatios.map((ratio) => (
-            <li key={`${ratio.numerator}/${ratio.denominator}`}>
-              <RatioLine ratio={ratio} exponent={exponent} />
-            </li>
-          ))}
-        </ul>
-      </>
-    )}
-  </div>
-);
+export function Ratios({ range, exponent }: { range: RangeView; exponent: number }) {
+  const { summary } = range;
+  const beside = pairSentences(range);
+  return (
+    <div className="mt-3">
+      <ul className="grid gap-1">
+        {summary.productRatios.map((ratio) => (
+          <li key={`${ratio.numerator}/${ratio.denominator}`}>
+            <RatioLine ratio={ratio} exponent={exponent} />
+          </li>
+        ))}
+      </ul>
+      {beside.length > 0 && (
+        <>
+          <h3 className="mt-2">Heard at the same stands</h3>
+          <ul className="list-disc pl-5" data-pairs>
+            {beside.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {summary.pairedRatios.length > 0 && (
+        <>
+          <h3 className="mt-2">From walks side by side, pair by pair</h3>
+          <ul className="grid gap-1">
+            {summary.pairedRatios.map((ratio) => (
+              <li key={`${ratio.numerator}/${ratio.denominator}`}>
+                <RatioLine ratio={ratio} exponent={exponent} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {summary.unitRatios.length > 0 && (
+        <>
+          <h3 className="mt-2">With units nested in their products</h3>
+          <ul className="grid gap-1">
+            {summary.unitRatios.map((ratio) => (
+              <li key={`${ratio.numerator}/${ratio.denominator}`}>
+                <RatioLine ratio={ratio} exponent={exponent} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,22 +1,16 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import {
-  DISTANCE_METHODS,
-  GRADES,
-  looksMisread,
-  type Correction,
-  type DistanceMethod,
-  type Grade,
-  type WalkEvent,
-} from '@urvek/core';
+import { GRADES, type Correction, type DistanceReading, type Grade, type WalkEvent } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
+import { PlaceInput, readPlace, type TypedPlace } from '../../components/PlaceInput.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { eventText } from '../../state/eventText.ts';
+import { BegunFields } from './BegunFields.tsx';
 
 /** A correction is an event of its own, with its reason; what it amends stays in the log. */
 export function CorrectionDialog({
@@ -28,24 +22,24 @@ export function CorrectionDialog({
   event: WalkEvent;
   onClose: () => void;
 }) {
-  const [action, setAction] = useState<Correction['action']>('withdraw');
+  const [action, setAction] = useState<Correction['action']>(event.kind === 'begin' ? 'restate' : 'withdraw');
   const [walkS, setWalkS] = useState(event.time.walkS.toFixed(1));
   const [grade, setGrade] = useState<Grade>(event.kind === 'grade' ? event.body.grade : 5);
-  const mark = event.kind === 'mark' ? event.body.reading : undefined;
-  const [metres, setMetres] = useState(mark ? String(mark.travelledM) : '');
-  const [method, setMethod] = useState<DistanceMethod>(mark?.method ?? 'marked line');
+  const placed = event.kind === 'mark' || event.kind === 'begin';
+  const mark = placed ? event.body.reading : undefined;
+  const [place, setPlace] = useState<TypedPlace>({
+    text: mark ? String(mark.travelledM) : '',
+    method: mark?.method ?? 'marked line',
+  });
+  const [begun, setBegun] = useState(event.kind === 'begin' ? event.body : undefined);
   const [author, setAuthor] = useState('');
   const [reason, setReason] = useState('');
-  const slip =
-    action === 'remeasure' &&
-    looksMisread(
-      Number(metres),
-      finding.trace.fixes
-        .filter((f) => Math.abs(f.atS - event.time.walkS) > 0.05)
-        .sort((a, b) => Math.abs(a.atS - event.time.walkS) - Math.abs(b.atS - event.time.walkS))
-        .slice(0, 2)
-        .map((f) => f.travelledM),
-    );
+  const beside = finding.trace.fixes
+    .filter((f) => Math.abs(f.atS - event.time.walkS) > 0.05)
+    .sort((a, b) => Math.abs(a.atS - event.time.walkS) - Math.abs(b.atS - event.time.walkS))
+    .slice(0, 2)
+    .map((f) => f.travelledM);
+  const read = readPlace(place, beside);
   const [error, setError] = useState<Error>();
   const notice = useNotice();
   const write = (correction: Correction): Promise<WalkEvent> =>
@@ -61,8 +55,9 @@ export function CorrectionDialog({
         ...(action === 'move' ? { walkS: Number(walkS) } : {}),
         ...(action === 'regrade' ? { grade } : {}),
         ...(action === 'remeasure'
-          ? { reading: { travelledM: Number(metres), method, pressed: mark?.pressed ?? true } }
+          ? { reading: { ...(read.reading as DistanceReading), pressed: mark?.pressed ?? true } }
           : {}),
+        ...(action === 'restate' && begun ? { begun } : {}),
         ...(author.trim() ? { author: author.trim() } : {}),
       });
       void sync();
@@ -87,7 +82,7 @@ export function CorrectionDialog({
   const ready =
     reason.trim() !== '' &&
     (action !== 'move' || Number(walkS) >= 0) &&
-    (action !== 'remeasure' || (metres !== '' && Number(metres) >= 0));
+    (action !== 'remeasure' || read.reading !== undefined);
   return (
     <Dialog open onClose={onClose} className="relative z-30">
       <div className="fixed inset-0 bg-ink/40" aria-hidden />
@@ -100,12 +95,11 @@ export function CorrectionDialog({
             value={action}
             onChange={(e) => setAction(e.target.value as Correction['action'])}
           >
-            <option value="withdraw">it did not happen: withdraw it</option>
+            {event.kind !== 'begin' && <option value="withdraw">it did not happen: withdraw it</option>}
             <option value="move">it happened at another time</option>
             {event.kind === 'grade' && <option value="regrade">it was another grade</option>}
-            {event.kind === 'mark' && (
-              <option value="remeasure">it was at another distance, or measured otherwise</option>
-            )}
+            {placed && <option value="remeasure">it was at another distance, or measured otherwise</option>}
+            {event.kind === 'begin' && <option value="restate">it was begun otherwise</option>}
           </Choice>
           {action === 'move' && (
             <Field
@@ -128,34 +122,9 @@ export function CorrectionDialog({
             </Choice>
           )}
           {action === 'remeasure' && (
-            <div className="grid grid-cols-2 gap-3">
-              <Field
-                label="Travelled distance"
-                suffix="m"
-                type="number"
-                min={0}
-                step="any"
-                value={metres}
-                onChange={(e) => setMetres(e.target.value)}
-              />
-              <Choice
-                label="Measured by"
-                value={method}
-                onChange={(e) => setMethod(e.target.value as DistanceMethod)}
-              >
-                {DISTANCE_METHODS.map((m) => (
-                  <option key={m} value={m}>
-                    {m}
-                  </option>
-                ))}
-              </Choice>
-              {slip && (
-                <p role="alert" className="col-span-2 border-l-4 border-degraded pl-2">
-                  {metres} m is a thousand times off the marks beside it: was it another unit?
-                </p>
-              )}
-            </div>
+            <PlaceInput label="Travelled distance" value={place} onChange={setPlace} neighboursM={beside} />
           )}
+          {action === 'restate' && begun && <BegunFields begun={begun} onChange={setBegun} />}
           <Field
             label="Your name, if you like"
             value={author}

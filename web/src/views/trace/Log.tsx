@@ -1,4 +1,12 @@
-import { isAutomatic, keyText, standingCorrections, type WalkEvent, type Correction } from '@urvek/core';
+import {
+  byMethod,
+  formatLength,
+  isAutomatic,
+  keyText,
+  standingCorrections,
+  type WalkEvent,
+  type Correction,
+} from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { eventText } from '../../state/eventText.ts';
@@ -66,7 +74,7 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
                     )}
                   </td>
                   <td>
-                    {event.kind !== 'begin' && event.kind !== 'gap' && (
+                    {event.kind !== 'gap' && (
                       <button
                         className="btn-quiet"
                         aria-label={`Correct: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
@@ -95,4 +103,4 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
 }
 
 const correctionText = (c: Correction): string =>
-  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : c.action === 'remeasure' ? `measured again: ${c.reading?.travelledM} m, ${c.reading?.method}` : c.action === 'retime' ? `lag corrected to ${c.delay?.reactionS} s` : `made grade ${c.grade}`}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;
+  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : c.action === 'remeasure' ? `measured again: ${c.reading ? `${formatLength(c.reading.travelledM)}, ${byMethod(c.reading.method)}` : ''}` : c.action === 'retime' ? `lag corrected to ${c.delay?.reactionS} s` : c.action === 'restate' ? 'begun otherwise' : `made grade ${c.grade}`}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;

@@ -40,6 +40,12 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
                     ) : (
                       <span className="text-faint">{o.absent}</span>
                     )}
+                    {o.between?.held !== undefined && (
+                      <span className="block text-[0.85rem] text-faint">held at {o.between.held}</span>
+                    )}
+                    {o.between?.failed !== undefined && (
+                      <span className="block text-[0.85rem] text-faint">failed at {o.between.failed}</span>
+                    )}
                     {o.bent && <span className="text-faint"> (bent path: least and greatest)</span>}
                   </td>
                 );
@@ -92,6 +98,11 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
           ))}
         </ul>
       )}
+      {trace.turnInferred && (
+        <p className="mt-2 border-l-4 border-degraded pl-2">
+          No turn was logged: distances that fall are taken as the way back.
+        </p>
+      )}
       {comesBack && (
         <p className="mt-2 border-l-4 border-degraded pl-2">
           Coverage comes back beyond the first loss: a farther place works where a nearer one fails. First
@@ -102,6 +113,15 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
         Dropouts: <span className="figure">{summary.dropouts.length}</span>,{' '}
         <span className="figure">{summary.lostS.toFixed(0)} s</span> in all, the longest{' '}
         <span className="figure">{summary.longestDropoutS.toFixed(0)} s</span>.
+        {summary.atStands && (
+          <>
+            {' '}
+            Usable at <span className="figure">{summary.atStands.usable}</span> of{' '}
+            <span className="figure">{summary.atStands.stands}</span> stands of the way out, at most{' '}
+            <span className="figure">{summary.atStands.longest.stands}</span> in a row; between stands nothing
+            is known.
+          </>
+        )}
         {summary.usableShare !== undefined && (
           <>
             {' '}

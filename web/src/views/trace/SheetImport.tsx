@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import {
   DISTANCE_METHODS,
   FormatError,
+  formatLength,
   LENGTH_UNITS,
   type DistanceMethod,
   type LengthUnit,
@@ -15,6 +16,7 @@ import {
   type Sheet,
   type SheetField,
   type SheetMapping,
+  type SheetOptions,
   type SheetPreview,
 } from '@urvek/study';
 import { useMemo, useState } from 'react';
@@ -42,9 +44,10 @@ function Importer({ id, comparison: { setup } }: Ready) {
   const [mapping, setMapping] = useState<SheetMapping>({});
   const [unit, setUnit] = useState<LengthUnit>('m');
   const [method, setMethod] = useState<DistanceMethod>('by eye');
+  const [falling, setFalling] = useState<SheetOptions['falling']>('the way back');
   const preview = useMemo(
-    () => sheet && previewSheet(setup, sheet, mapping, { unit, method }),
-    [sheet, mapping, unit, method, setup],
+    () => sheet && previewSheet(setup, sheet, mapping, { unit, method, falling }),
+    [sheet, mapping, unit, method, falling, setup],
   );
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -53,7 +56,7 @@ function Importer({ id, comparison: { setup } }: Ready) {
     mutationFn: (ready: SheetPreview) =>
       base.importWalks(
         id,
-        walksOfSheet(ready, { unit, method }, id, () => crypto.randomUUID(), nowMs()),
+        walksOfSheet(ready, id, () => crypto.randomUUID(), nowMs()),
       ),
     onSuccess: ({ walks }) => {
       void client.invalidateQueries({ queryKey: ['walks', id] });
@@ -105,6 +108,14 @@ function Importer({ id, comparison: { setup } }: Ready) {
               ))}
             </Choice>
             <Choice
+              label="Distances that fall are"
+              value={falling}
+              onChange={(e) => setFalling(e.target.value as SheetOptions['falling'])}
+            >
+              <option>the way back</option>
+              <option>rows out of order</option>
+            </Choice>
+            <Choice
               label="Distances come from"
               value={method}
               onChange={(e) => setMethod(e.target.value as DistanceMethod)}
@@ -120,7 +131,8 @@ function Importer({ id, comparison: { setup } }: Ready) {
         <div className="mt-4">
           <Empty title="No file yet">
             The first line names the columns, whatever they are called: product, path, walk, distance, and a
-            grade, words, or presses and hits. “100 ft”, “0.2 km” and “silence” are understood.
+            grade, words, or presses and hits. “100 ft”, “about 40”, “30-40”, “over 200”, “?” and “silence”
+            are understood; what is left empty stays not stated.
           </Empty>
         </div>
       )}
@@ -175,12 +187,7 @@ function Importer({ id, comparison: { setup } }: Ready) {
                     <td>{w.path.name}</td>
                     <td>{w.label}</td>
                     <td className="figure">
-                      {w.points
-                        .map(
-                          (p) =>
-                            `${p.atM.toFixed(1)} m: ${p.grade === undefined ? `${p.hits} of ${p.presses}` : `grade ${p.grade}`}${p.from === undefined ? '' : ` (“${p.from}”)`}`,
-                        )
-                        .join('; ')}
+                      {w.points.map((p, i) => pointText(p, w.backFrom === i)).join('; ')}
                     </td>
                   </tr>
                 ))}
@@ -205,13 +212,30 @@ function Importer({ id, comparison: { setup } }: Ready) {
   );
 }
 
+/** A point as it would be imported: where, how good, and from which words. */
+function pointText(p: SheetPreview['walks'][number]['points'][number], turned: boolean): string {
+  const where = [
+    p.name,
+    p.reading
+      ? `${p.side === 'at' ? '' : `${p.side} `}${formatLength(p.reading.travelledM)}${p.reading.uncertaintyM === undefined ? '' : ` ± ${formatLength(2 * p.reading.uncertaintyM)}`}`
+      : 'place unknown',
+  ]
+    .filter((t) => t !== '')
+    .join(', ');
+  const found = p.grade === undefined ? `${p.hits} of ${p.presses}` : `grade ${p.grade}`;
+  return `${turned ? 'way back: ' : ''}${where}: ${found}${p.from === undefined ? '' : ` (“${p.from}”)`}`;
+}
+
 const LABEL: Readonly<Record<SheetField, string>> = {
   product: 'Product',
   path: 'Path',
   walk: 'Walk',
   distance: 'Distance',
+  place: 'Place, by its name',
+  direction: 'Direction',
   grade: 'Grade or words',
   presses: 'Presses',
   hits: 'Hits',
+  date: 'Day',
   note: 'Note',
 };

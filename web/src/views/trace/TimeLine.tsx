@@ -111,7 +111,7 @@ export function TimeLine({ finding, log }: { finding: Finding; log: readonly Wal
 }
 
 function Selected({ finding: { trace }, event }: { finding: Finding; event: WalkEvent }) {
-  const lag = lagOf(event, trace.begin.body.playoutDelayS, trace.begin.body.delay);
+  const lag = lagOf(event, trace.begin.body.playoutDelayS ?? 0, trace.begin.body.delay);
   const position = positionAt(trace.fixes, event.time.walkS - lag.lagS);
   return (
     <>

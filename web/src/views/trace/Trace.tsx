@@ -21,7 +21,8 @@ export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...worksp
 function TraceStage(workspace: Ready) {
   const { id, comparison, walks } = workspace;
   const { walkId } = useParams();
-  const row = walks.find((w) => w.walkId === walkId) ?? walks.at(-1);
+  // The walk that is asked for, and no other in its stead.
+  const row = walkId === undefined ? walks.at(-1) : walks.find((w) => w.walkId === walkId);
   const { data: finding, error } = useStudy(
     workspace,
     ['finding', row?.walkId],
@@ -29,6 +30,18 @@ function TraceStage(workspace: Ready) {
     row !== undefined,
   );
   const whole = useLog(row?.walkId);
+  if (!row && walkId !== undefined)
+    return (
+      <Stage title="Trace">
+        <Empty title="This walk is not here yet">
+          It comes with the next exchange between this device and the base.{' '}
+          <Link className="underline" to={`/c/${id}/trace`}>
+            The walks that are here
+          </Link>
+          .
+        </Empty>
+      </Stage>
+    );
   if (!row)
     return (
       <Stage title="Trace">
@@ -53,9 +66,10 @@ function TraceStage(workspace: Ready) {
       title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`}
       lead={
         <>
-          {format(finding.header.startedMs, 'd MMMM yyyy, HH:mm')};{' '}
-          {finding.trace.endReason ? `ended: ${finding.trace.endReason}` : 'still under way'};{' '}
+          {finding.header.undated ? 'day not stated' : format(finding.header.startedMs, 'd MMMM yyyy, HH:mm')}
+          ; {finding.trace.endReason ? `ended: ${finding.trace.endReason}` : 'still under way'};{' '}
           {finding.trace.direction}
+          {finding.trace.inwards && ', coming in from out of reach'}
           {finding.trace.begin.body.simulatedSeed !== undefined && '; simulated gear'}
         </>
       }

@@ -32,7 +32,7 @@ export function Claims({
       ))}
       <div className="grid gap-3">
         {judged.verdicts.map((v) => (
-          <ClaimCard key={`${v.claim.id}-${v.path?.id ?? ''}`} judged={v} />
+          <ClaimCard key={`${v.claim.id}-${v.path?.id ?? ''}-${v.subject}`} judged={v} />
         ))}
       </div>
     </>
@@ -40,7 +40,7 @@ export function Claims({
 }
 
 function ClaimCard({ judged }: { judged: ClaimVerdict }) {
-  const { product, claim, path, verdict, neverSettled } = judged;
+  const { subject, claim, path, verdict, neverSettled } = judged;
   return (
     <article
       className="sheet grid gap-x-6 gap-y-2 p-4 md:grid-cols-[190px_1fr]"
@@ -51,7 +51,7 @@ function ClaimCard({ judged }: { judged: ClaimVerdict }) {
       </div>
       <div>
         <h2>
-          {product.name}: “{claimText(claim)}”
+          {subject}: “{claimText(claim)}”
         </h2>
         <p className="text-[0.85rem] text-faint">
           {claim.source && `${claim.source}; `}

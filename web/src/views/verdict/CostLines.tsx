@@ -1,7 +1,8 @@
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Field } from '../../components/Field.tsx';
-import { asFigure, type SetupForm } from '../kit/form.ts';
+import { asFigure } from '../../components/figures.ts';
+import type { SetupForm } from '../kit/form.ts';
 
 export function CostLines({ form, index, name }: { form: SetupForm; index: number; name: string }) {
   const at = `products.${index}.costs` as const;

@@ -49,11 +49,12 @@ export function Earlier({ workspace }: { workspace: Ready }) {
       <ul className="mt-2 grid gap-1">
         {rows?.map((r) => (
           <li
-            key={`${r.product}-${r.path}`}
+            key={`${r.product}-${r.against}-${r.path}`}
             data-earlier={r.fromMemory === undefined ? 'compared' : 'from memory'}
           >
             <strong>
-              {r.product} on {r.path}
+              {r.product}
+              {r.against === r.product ? '' : ` against ${r.against} then`} on {r.path}
             </strong>{' '}
             ({r.criterion}):{' '}
             {r.ratio ? (

@@ -2,7 +2,8 @@ import { LATENCY_METHODS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
-import { asFigure, newId, type SetupForm } from '../kit/form.ts';
+import { asFigure, asMetres } from '../../components/figures.ts';
+import { newId, type SetupForm } from '../kit/form.ts';
 
 /**
  * "9 10 9" and "4120-3985, 6240-6112": lists as people write them; what is no figure stays to be seen as an
@@ -82,9 +83,8 @@ export function LatencyForm({ form }: { form: SetupForm }) {
             <Field
               label="At"
               suffix="m"
-              inputMode="decimal"
               placeholder="bench"
-              {...form.register(`latency.${i}.distanceM`, asFigure)}
+              {...form.register(`latency.${i}.distanceM`, asMetres)}
               error={errors?.[i]?.distanceM?.message}
             />
             {frames ? (

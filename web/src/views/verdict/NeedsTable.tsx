@@ -16,8 +16,8 @@ export function NeedsTable({ needs }: { needs: readonly NeedJudged[] }) {
           </tr>
         </thead>
         <tbody>
-          {needs.map(({ need, product, path, verdict }, i) => (
-            <tr key={`${need.id}-${product.id}`} data-need={verdict.outcome}>
+          {needs.map(({ need, subject, path, verdict }, i) => (
+            <tr key={`${need.id}-${subject}`} data-need={verdict.outcome}>
               <td>
                 {needs[i - 1]?.need.id === need.id ? (
                   ''
@@ -32,7 +32,7 @@ export function NeedsTable({ needs }: { needs: readonly NeedJudged[] }) {
                 )}
               </td>
               <td>
-                {product.name}
+                {subject}
                 {path && <span className="block text-[0.85rem] text-faint">{path.name}</span>}
               </td>
               <td>

@@ -2,7 +2,8 @@ import { PROVENANCES } from '@urvek/contract';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
-import { asFigure, newId, type SetupForm } from '../kit/form.ts';
+import { asFigure } from '../../components/figures.ts';
+import { newId, type SetupForm } from '../kit/form.ts';
 
 /** Figures that somebody wrote down, to be held against the logs and against themselves. */
 export function Quoted({ form }: { form: SetupForm }) {

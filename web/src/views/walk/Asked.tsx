@@ -1,11 +1,11 @@
 import {
   END_REASONS,
+  formatLength,
   gradeOfWords,
   LANDMARKS,
-  looksMisread,
-  parseLength,
   RECONNECT_WAYS,
   type DistanceMethod,
+  type DistanceReading,
   type EventBodies,
   type Kind,
 } from '@urvek/core';
@@ -16,15 +16,34 @@ import { TypedMark } from './TypedMark.tsx';
 import type { Log } from './modesParts.tsx';
 
 /** What a key asks about before it logs. */
-export type Asking = 'reconnected' | 'end' | 'note' | 'mark' | 'landmark' | 'reading' | undefined;
+export type Asking =
+  | 'reconnected'
+  | 'end'
+  | 'note'
+  | 'mark'
+  | 'landmark'
+  | 'reading'
+  | 'fixed end'
+  /** A mark that is nearer than the one before: is it the way back? */
+  | { readonly nearer: DistanceReading }
+  | undefined;
+
+const LOG_THEM = 'Log them';
+const LEAVE_THEM = 'Leave them out';
+const BACK = 'Yes: I have turned round';
+const STEPPED = 'No: mark it as it is';
 
 /** The question that stands in place of the keys. */
 export function Asked({
   asking,
   kind,
   marksM,
+  usual,
+  open,
   log,
-  markAt,
+  onMark,
+  onTurned,
+  onCounted,
   onEnd,
   onClose,
 }: {
@@ -32,8 +51,15 @@ export function Asked({
   kind: Kind;
   /** Distances of the last marks. */
   marksM: readonly number[];
+  usual: DistanceMethod;
+  /** Counted and not logged yet. */
+  open: EventBodies['hits'] | undefined;
   log: Log;
-  markAt: (travelledM: number, method: DistanceMethod) => void;
+  onMark: (reading: DistanceReading | undefined) => void;
+  /** The mark is on the way back, or not. */
+  onTurned: (reading: DistanceReading, turned: boolean) => void;
+  /** The open count is settled. */
+  onCounted: () => void;
   onEnd: (reason: EventBodies['end']['reason']) => void;
   onClose: () => void;
 }) {
@@ -59,7 +85,18 @@ export function Asked({
           onCancel={onClose}
         />
       )}
-      {asking === 'end' && (
+      {asking === 'end' && open && (
+        <Ask
+          title={`${open.hits} of ${open.presses} are counted and not logged. Log them before the walk ends?`}
+          choices={[LOG_THEM, LEAVE_THEM] as const}
+          onChoose={(choice) => {
+            if (choice === LOG_THEM) log('hits', open);
+            onCounted();
+          }}
+          onCancel={onClose}
+        />
+      )}
+      {asking === 'end' && !open && (
         <Ask
           title="Why does the walk end?"
           choices={END_REASONS}
@@ -82,27 +119,33 @@ export function Asked({
       )}
       {asking === 'mark' && (
         <TypedMark
-          questioned={(text) => questioned(text, marksM)}
-          onMark={(text, method) => done(() => markAt(parseLength(text).valueM, method))()}
+          marksM={marksM}
+          usual={usual}
+          onMark={(reading) => done(() => onMark(reading))()}
+          onCancel={onClose}
+        />
+      )}
+      {asking === 'fixed end' && (
+        <TypedMark
+          marksM={[]}
+          usual={usual}
+          onMark={(reading) =>
+            done(() => {
+              if (reading) log('fixedEnd', { reading: { ...reading, pressed: true } });
+            })()
+          }
+          onCancel={onClose}
+        />
+      )}
+      {typeof asking === 'object' && (
+        <Ask
+          title={`${formatLength(asking.nearer.travelledM)} is nearer than the mark before. Is this the way back?`}
+          choices={[BACK, STEPPED] as const}
+          onChoose={(choice) => done(() => onTurned(asking.nearer, choice === BACK))()}
           onCancel={onClose}
         />
       )}
       {asking === 'reading' && <Readings add={log} direction={kind.direction} onClose={onClose} />}
     </>
   );
-}
-
-/** What is wrong or odd with a typed distance; undefined when it can be taken as it is. */
-function questioned(
-  text: string,
-  neighboursM: readonly number[],
-): { readonly refused: boolean; readonly what: string } | undefined {
-  try {
-    const { valueM } = parseLength(text);
-    return looksMisread(valueM, neighboursM)
-      ? { refused: false, what: 'A thousand times off the last marks: was it another unit?' }
-      : undefined;
-  } catch {
-    return { refused: true, what: 'Write a distance, as in "40" or "0.12 km".' };
-  }
 }

@@ -11,9 +11,14 @@ import { Tape } from '../../components/Tape.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
+import { keepLastWalk, lastWalk } from '../../state/lastWalk.ts';
 import { ConditionsForm } from './ConditionsForm.tsx';
 import { RigCheck, type Results } from './RigCheck.tsx';
+import { StartAt } from './StartAt.tsx';
+import { AT_FIXED_END, NOT_STATED, readingOfStart, type StartPlace } from './startPlace.ts';
 import { storageTrouble } from './device.ts';
+
+const heightText = (m: number | undefined): string => (m === undefined ? 'height not stated' : `${m} m`);
 
 /** The next walk of the plan, or another; a walk begins with its baseline. */
 export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walkId: string) => void }) {
@@ -21,10 +26,14 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
   const slots = planState(comparison.setup, walks);
   const next = slots.find((s) => !s.walk) ?? slots[0];
   const [chosen, setChosen] = useState<number>();
-  const [baseline, setBaseline] = useState<Grade>(5);
+  const [baseline, setBaseline] = useState<Grade>();
+  const [start, setStart] = useState<StartPlace>(NOT_STATED);
   const [checks, setChecks] = useState<Results>({});
-  const [mode, setMode] = useState<WalkMode>('continuous');
-  const [simulated, setSimulated] = useState(true);
+  // As at the last walk; before the first it is real: never simulated by a forgotten choice.
+  const [last] = useState(() => lastWalk(comparison.id));
+  const [mode, setMode] = useState<WalkMode>(last?.mode ?? 'continuous');
+  const [gear, setGear] = useState(last?.gear ?? (walks.at(-1)?.simulated ? 'simulated' : 'real'));
+  const simulated = gear === 'simulated';
   const [conditions, setConditions] = useState<Conditions>({});
   const [trouble, setTrouble] = useState<string>();
   const [error, setError] = useState<Error>();
@@ -60,15 +69,16 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
     };
     try {
       await fieldLog.adopt(header, 1);
-      const reading = { travelledM: 0, method: 'marked line', pressed: false } as const;
+      const reading = simulated ? AT_FIXED_END : readingOfStart(start);
       await fieldLog.append(
         header.id,
         'begin',
         {
-          baselineGrade: baseline,
+          ...(baseline === undefined ? {} : { baselineGrade: baseline }),
           direction: kind.direction,
-          reading,
-          playoutDelayS: rig.playoutDelayS,
+          ...(reading ? { reading } : {}),
+          ...(rig.playoutDelayS === undefined ? {} : { playoutDelayS: rig.playoutDelayS }),
+          ...(!simulated && start.inwards ? { inwards: true as const } : {}),
           mode,
           conditions,
           ...(await delayInForce()),
@@ -77,6 +87,7 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
         },
         eventTime(0, 1),
       );
+      keepLastWalk(comparison.id, { mode, gear });
       onBegin(header.id);
     } catch (cause) {
       setError(
@@ -108,17 +119,21 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           >
             {slots.map((s, i) => (
               <option key={i} value={i}>
-                {s.item.product.name} on {s.item.path.name},{' '}
+                {s.item.product.name}
+                {s.item.product.rigs.length > 1 ? ` (${s.item.rig.name})` : ''} on {s.item.path.name},{' '}
                 {s.item.variant === 'plain' ? `round ${s.round}` : s.item.variant}
                 {s.walk ? ' (walked)' : ''}
               </option>
             ))}
           </Choice>
           <Choice
-            label="Baseline at the zero point"
-            value={baseline}
-            onChange={(e) => setBaseline(Number(e.target.value) as Grade)}
+            label="Baseline, where it begins"
+            value={baseline ?? ''}
+            onChange={(e) =>
+              setBaseline(e.target.value === '' ? undefined : (Number(e.target.value) as Grade))
+            }
           >
+            <option value="">not graded</option>
             {GRADES.map((g) => (
               <option key={g} value={g}>
                 {g}: {kind.words[g]}
@@ -126,8 +141,9 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
             ))}
           </Choice>
           <p className="text-faint">
-            Rig {rig.name}: fixed end {rig.heightFixedM} m, mobile end {rig.heightMobileM} m, channel{' '}
-            {rig.channel || 'not stated'}. Test signal: {kind.testSignal}.
+            Rig {rig.name}: fixed end {heightText(rig.heightFixedM)}, mobile end{' '}
+            {heightText(rig.heightMobileM)}, channel {rig.channel || 'not stated'}. Test signal:{' '}
+            {kind.testSignal}.
           </p>
           <RigCheck
             key={rig.id}
@@ -146,13 +162,14 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
             </Choice>
             <Choice
               label="Gear"
-              value={simulated ? 'simulated' : 'real'}
-              onChange={(e) => setSimulated(e.target.value === 'simulated')}
+              value={gear}
+              onChange={(e) => setGear(e.target.value === 'simulated' ? 'simulated' : 'real')}
             >
               <option value="simulated">simulated</option>
               <option value="real">real, on foot</option>
             </Choice>
           </div>
+          {!simulated && <StartAt start={start} onChange={setStart} usual={path.distanceMethod} />}
           {simulated && (
             <p className="border-l-4 border-degraded pl-3">
               Simulated gear plays the {kind.watched}, the link and the wheel. What you log is real; what you

@@ -144,12 +144,10 @@ function place(
       setup.products.map((p) => p.name),
     ),
     kindId: kindOf(kindId).id,
-    bandMHz: 2400,
-    powerMw: 10,
     claims: [],
     units: [{ id: unitId, label: 'A', history: '' }],
     rigs: [{ ...newRig(id(), unitId), name: 'Unknown rig' }],
-    standIn: { requiredDbm: -88, bodyLossOutDb: 8, bodyLossBackDb: 2 },
+    simulatedGear: { requiredDbm: -88, bodyLossOutDb: 8, bodyLossBackDb: 2 },
   };
   const path = setup.paths.find((p) => p.id === pathId) ?? {
     id: id(),

@@ -1,39 +1,73 @@
+import { DIRECTIONS, type Direction } from '@urvek/core';
 import { useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 
-const ORIENTATIONS = ['facing it', 'side on', 'back to it', 'in the pocket'] as const;
+const ORIENTATIONS = ['not stated', 'facing it', 'side on', 'back to it', 'in the pocket'] as const;
+const COUNTED = { presses: 'presses, one receiver', receivers: 'receivers, at one press' } as const;
 
-/** Presses and answers, k of n. */
-export function Hits({ add }: PanelProps) {
+/** Presses and answers, k of n; or, at one press, k of n receivers. */
+export function Hits({ add, kind, onOpenCount }: PanelProps) {
   const [[hits, misses], setCount] = useState<[number, number]>([0, 0]);
   const [orientation, setOrientation] = useState<string>(ORIENTATIONS[0]);
+  const [direction, setDirection] = useState<Direction>(kind.direction);
+  const [of, setOf] = useState<keyof typeof COUNTED>('presses');
   const presses = hits + misses;
+  const count = {
+    presses,
+    hits,
+    direction,
+    ...(of === 'presses' ? {} : { of }),
+    ...(orientation === ORIENTATIONS[0] ? {} : { orientation }),
+  };
+  const become = (next: [number, number]): void => {
+    setCount(next);
+    const [k, misses] = next;
+    onOpenCount(k + misses > 0 ? { ...count, presses: k + misses, hits: k } : undefined);
+  };
   return (
     <section className="sheet grid gap-2 p-3" aria-label="Hits">
       <h2>
         <span className="figure">{hits}</span> of <span className="figure">{presses}</span> answered
       </h2>
       <div className="grid grid-cols-2 gap-2">
-        <button type="button" className="pressable" onClick={() => setCount([hits + 1, misses])}>
+        <button type="button" className="pressable" onClick={() => become([hits + 1, misses])}>
           Answered
         </button>
-        <button type="button" className="pressable" onClick={() => setCount([hits, misses + 1])}>
+        <button type="button" className="pressable" onClick={() => become([hits, misses + 1])}>
           No answer
         </button>
       </div>
-      <Choice label="Held" value={orientation} onChange={(e) => setOrientation(e.target.value)}>
-        {ORIENTATIONS.map((o) => (
-          <option key={o}>{o}</option>
-        ))}
-      </Choice>
+      <div className="grid grid-cols-3 gap-2">
+        <Choice label="Counted" value={of} onChange={(e) => setOf(e.target.value as keyof typeof COUNTED)}>
+          {Object.entries(COUNTED).map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
+        </Choice>
+        <Choice
+          label="Direction"
+          value={direction}
+          onChange={(e) => setDirection(e.target.value as Direction)}
+        >
+          {DIRECTIONS.map((d) => (
+            <option key={d}>{d}</option>
+          ))}
+        </Choice>
+        <Choice label="Held" value={orientation} onChange={(e) => setOrientation(e.target.value)}>
+          {ORIENTATIONS.map((o) => (
+            <option key={o}>{o}</option>
+          ))}
+        </Choice>
+      </div>
       <button
         type="button"
         className="pressable"
         disabled={presses === 0}
         onClick={() => {
-          add('hits', { presses, hits, orientation });
-          setCount([0, 0]);
+          add('hits', count);
+          become([0, 0]);
         }}
       >
         Log {hits} of {presses}

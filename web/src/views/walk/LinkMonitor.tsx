@@ -3,15 +3,15 @@ import type { SimulatedGear, Tick } from '@urvek/core';
 /** What an instrument would show: nothing below what the receiver still reads. */
 export function LinkMonitor({
   tick,
-  standIn,
+  simulatedGear,
   onLevel,
 }: {
   tick: Tick;
-  standIn: SimulatedGear;
+  simulatedGear: SimulatedGear;
   onLevel: (levelDbm: number | undefined) => void;
 }) {
   const levelDbm =
-    tick.marginDb > MONITOR_FLOOR_DB ? Math.round(standIn.requiredDbm + tick.marginDb) : undefined;
+    tick.marginDb > MONITOR_FLOOR_DB ? Math.round(simulatedGear.requiredDbm + tick.marginDb) : undefined;
   return (
     <div>
       <dt className="text-[0.8rem] text-faint">Link monitor</dt>

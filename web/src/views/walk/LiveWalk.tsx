@@ -8,7 +8,8 @@ import {
   satelliteReceiver,
   SCRIPT_TEXT,
   scriptStep,
-  type DistanceMethod,
+  isNearer,
+  type DistanceReading,
   type EventBodies,
   type EventKind,
   type Path,
@@ -60,6 +61,37 @@ const LOOK_AGAIN_MS = 100;
 /** So far ahead of a checkpoint one is told to mark it. */
 const PROMPT_M = 2;
 
+/**
+ * The post that M marks. With a wheel the nearest; on foot the next one beyond the last mark, or before it
+ * on the way back.
+ */
+function nextPost(
+  checkpoints: Path['checkpoints'],
+  {
+    hereM,
+    markedM = -1,
+    turned,
+    tick,
+  }: {
+    hereM: number | undefined;
+    markedM: number | undefined;
+    turned: boolean;
+    tick: Tick | undefined;
+  },
+): Path['checkpoints'][number] | undefined {
+  if (tick && hereM !== undefined)
+    return checkpoints.reduce<Path['checkpoints'][number] | undefined>(
+      (a, b) => (a && Math.abs(a.atM - hereM) <= Math.abs(b.atM - hereM) ? a : b),
+      undefined,
+    );
+  return turned
+    ? checkpoints.findLast((c) => c.atM < markedM - AT_POST_M)
+    : checkpoints.find((c) => c.atM > markedM + AT_POST_M);
+}
+
+/** Nearer than this to a post one is at it, m. */
+const AT_POST_M = 0.5;
+
 /** The kind of a walk of which nothing is known yet: its words are the general ones. */
 const UNKNOWN_KIND = 'accessory';
 
@@ -97,6 +129,8 @@ export function LiveWalk({
   const { sun, sound, speak, guided, locating } = options;
   const [asking, setAsking] = useState<Asking>();
   const [error, setError] = useState<Error>();
+  const [openCount, setOpenCount] = useState<EventBodies['hits']>();
+  const [settled, setSettled] = useState(0);
   const [joining, setJoining] = useState(false);
   const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
@@ -191,10 +225,7 @@ export function LiveWalk({
   const mode = state.begin.body.mode ?? 'continuous';
   const graded = state.grade;
   const lost = graded === 1;
-  const post =
-    path && hereM !== undefined && path.checkpoints.length > 0
-      ? path.checkpoints.reduce((a, b) => (Math.abs(b.atM - hereM) < Math.abs(a.atM - hereM) ? b : a))
-      : undefined;
+  const post = path && nextPost(path.checkpoints, { hereM, markedM: state.marksM.at(-1), turned, tick });
   const { undoable, shared } = state;
 
   const press =
@@ -202,11 +233,26 @@ export function LiveWalk({
     (inputMs: number): void =>
       void add(k, body, gear.walkS(inputMs), inputMs);
   const logNow: Log = (k, body) => press(k, body)(performance.now());
-  const markAt = (travelledM: number, method: DistanceMethod, name?: string): void =>
+  const mark = (reading: DistanceReading | undefined, name?: string): void =>
     logNow('mark', {
-      reading: { travelledM, method, pressed: true },
+      ...(reading ? { reading: { ...reading, pressed: true } } : {}),
       ...(name === undefined ? {} : { name }),
     });
+  const here = state.here;
+  /** A distance that falls is asked about; one that is typed at a stand of unknown place gives it its place. */
+  const onMark = (reading: DistanceReading | undefined): void => {
+    const before = state.lastReading;
+    if (reading && state.standing && here && !here.body.reading)
+      logNow('correction', {
+        amends: { deviceId: here.deviceId, seq: here.seq },
+        action: 'remeasure',
+        reason: 'the distance of this stand, entered while standing there',
+        reading: { ...reading, pressed: true },
+      });
+    else if (reading && before && !turned && !state.begin?.body.inwards && isNearer(before, reading))
+      setAsking({ nearer: reading });
+    else mark(reading);
+  };
   const actions: Actions = {
     d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
     ...Object.fromEntries(
@@ -222,6 +268,15 @@ export function LiveWalk({
       else setAsking('mark');
     },
     w: () => setAsking('mark'),
+    s: (inputMs) => {
+      if (state.standing) press('goOn', {})(inputMs);
+      else
+        press('mark', {
+          stand: true,
+          ...(tick ? { reading: { ...wheelReading(tick), pressed: true } } : {}),
+        })(inputMs);
+    },
+    f: () => setAsking('fixed end'),
     t: (inputMs) => {
       if (turned) return;
       press('turn', tick ? { reading: wheelReading(tick) } : {})(inputMs);
@@ -320,7 +375,7 @@ export function LiveWalk({
             tick={tick}
             watched={kind.watched}
             words={kind.words}
-            standIn={subject && simulatedGearOf(subject.product, subject.rig)}
+            simulatedGear={subject && simulatedGearOf(subject.product, subject.rig)}
             bothWays={kind.bothWays}
             onLevel={(value) =>
               logNow('measured', {
@@ -343,34 +398,46 @@ export function LiveWalk({
             kind={kind}
             marksM={state.marksM}
             log={logNow}
-            markAt={markAt}
+            usual={state.lastReading?.method ?? path?.distanceMethod ?? 'by eye'}
+            open={openCount}
+            onMark={onMark}
+            onTurned={(reading, back) => {
+              if (back) actions.t?.(performance.now());
+              mark(reading);
+            }}
+            onCounted={() => {
+              setOpenCount(undefined);
+              setSettled((n) => n + 1);
+            }}
             onEnd={(reason) => void finish(reason)}
             onClose={() => setAsking(undefined)}
           />
-          {!asking && (
-            <>
-              <ModePanel
-                mode={mode}
-                log={log}
-                path={path}
-                kind={kind}
-                add={logNow}
-                mark={(atM, name) => markAt(atM, path?.distanceMethod ?? 'by eye', name)}
-              />
-              <LogKeys
-                actions={actions}
-                mode={mode}
-                words={kind.words}
-                grade={graded}
-                post={post}
-                hasWheel={tick !== undefined}
-                turned={turned}
-                canUndo={undoable !== undefined}
-                onDropout={press('dropoutBegin', {})}
-                onBack={press('dropoutEnd', {})}
-              />
-            </>
-          )}
+          {/* Kept while a question stands in its place: a count is not lost by a look elsewhere. */}
+          <div className="grid content-start gap-2" hidden={asking !== undefined}>
+            <ModePanel
+              mode={mode}
+              log={log}
+              path={path}
+              kind={kind}
+              add={logNow}
+              mark={(atM, name) => mark({ travelledM: atM, method: path?.distanceMethod ?? 'by eye' }, name)}
+              onOpenCount={setOpenCount}
+              settled={settled}
+            />
+            <LogKeys
+              actions={actions}
+              mode={mode}
+              words={kind.words}
+              grade={graded}
+              post={post}
+              hasWheel={tick !== undefined}
+              turned={turned}
+              standing={state.standing}
+              canUndo={undoable !== undefined}
+              onDropout={press('dropoutBegin', {})}
+              onBack={press('dropoutEnd', {})}
+            />
+          </div>
         </div>
       </div>
       {mode === 'drive' && (

@@ -13,6 +13,7 @@ export function LogKeys({
   post,
   hasWheel,
   turned,
+  standing,
   canUndo,
   onDropout,
   onBack,
@@ -24,18 +25,17 @@ export function LogKeys({
   post: { readonly name: string; readonly atM: number } | undefined;
   hasWheel: boolean;
   turned: boolean;
+  standing: boolean;
   canUndo: boolean;
   onDropout: (inputMs: number) => void;
   onBack: (inputMs: number) => void;
 }) {
   // At stands one grades what is called or pressed; while walking, what is noticed.
-  const watching = mode === 'continuous' || mode === 'indoor';
+  const watching = mode === 'continuous' || mode === 'indoor' || mode === 'drive';
   const lost = grade === 1;
   return (
     <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
-      {(watching || mode === 'drive') && (
-        <HoldPress lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />
-      )}
+      {watching && <HoldPress lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />}
       {watching &&
         GRADES.map((g) => (
           <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
@@ -63,25 +63,27 @@ export function LogKeys({
       <Press k="n" actions={actions}>
         Note
       </Press>
-      {mode !== 'drive' && (
-        <>
-          <Press k="w" actions={actions}>
-            At … m
-          </Press>
-          <Press k="l" actions={actions}>
-            Door, turn …
-          </Press>
-          <Press k="x" actions={actions}>
-            Tried 3, failed
-          </Press>
-          <Press k="v" actions={actions}>
-            Reading …
-          </Press>
-          <Press k="r" actions={actions}>
-            Recon&shy;nected …
-          </Press>
-        </>
-      )}
+      <Press k="s" actions={actions} className="col-span-2">
+        {standing ? 'I go on' : 'I stand here'}
+      </Press>
+      <Press k="f" actions={actions}>
+        Fixed end moved …
+      </Press>
+      <Press k="w" actions={actions}>
+        At … m
+      </Press>
+      <Press k="l" actions={actions}>
+        Door, turn …
+      </Press>
+      <Press k="x" actions={actions}>
+        Tried 3, failed
+      </Press>
+      <Press k="v" actions={actions}>
+        Reading …
+      </Press>
+      <Press k="r" actions={actions}>
+        Recon&shy;nected …
+      </Press>
       <Press k="u" actions={actions} className="col-span-2" disabled={!canUndo}>
         Undo
       </Press>

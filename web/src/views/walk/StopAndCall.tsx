@@ -1,4 +1,4 @@
-import { type Direction, DIRECTIONS, GRADES } from '@urvek/core';
+import { type Direction, DIRECTIONS, effectiveLog, GRADES, type WalkEvent } from '@urvek/core';
 import { useState } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Settle } from './Settle.tsx';
@@ -9,15 +9,22 @@ const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
   'fixed-to-mobile': 'I hear the fixed end',
 };
 
+/** Checkpoints whose stand was gone on from: events tell it, whatever the checkpoint is called. */
+function leftBehind(events: readonly WalkEvent[]): Set<string> {
+  const left = new Set<string>();
+  let at: string | undefined;
+  for (const e of events) {
+    if (e.kind === 'mark') at = e.body.name;
+    else if (e.kind === 'goOn' && at !== undefined) left.add(at);
+  }
+  return left;
+}
+
 /** Checkpoints in turn: who hears whom, both ways, before one moves on. */
 export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
   const called = (name: string, direction: Direction): boolean =>
     log.some((e) => e.kind === 'call' && e.body.checkpoint === name && e.body.direction === direction);
-  const left = new Set(
-    log.flatMap((e) =>
-      e.kind === 'note' && e.body.text.startsWith('left ') ? [e.body.text.split(':')[0]?.slice(5) ?? ''] : [],
-    ),
-  );
+  const left = leftBehind(effectiveLog(log));
   const points = path?.checkpoints ?? [];
   const here = points.find((c) => !left.has(c.name));
   const [arrived, setArrived] = useState<string>();
@@ -33,11 +40,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
   const atIt = arrived === here.name || DIRECTIONS.some((d) => called(here.name, d));
   const missing = DIRECTIONS.filter((d) => !called(here.name, d));
   const leave = (): void => {
-    mark(here.atM, here.name);
-    // What was not reported is said, not left silently empty.
-    add('note', {
-      text: `left ${here.name}:${missing.length > 0 ? ` not reported ${missing.join(', ')}` : ' both ways reported'}`,
-    });
+    add('goOn', {});
     setArrived(undefined);
     setTries(1);
   };

@@ -1,59 +1,47 @@
-import { DISTANCE_METHODS, type DistanceMethod } from '@urvek/core';
+import type { DistanceMethod, DistanceReading } from '@urvek/core';
 import { useState } from 'react';
-import { Choice, Field } from '../../components/Field.tsx';
+import { PlaceInput, readPlace } from '../../components/PlaceInput.tsx';
 
 /** A mark at a distance that is typed: read off a wheel, a tape, counted, or judged by eye. */
 export function TypedMark({
-  questioned,
+  marksM,
+  usual,
   onMark,
   onCancel,
 }: {
-  questioned: (text: string) => { refused: boolean; what: string } | undefined;
-  onMark: (text: string, method: DistanceMethod) => void;
+  /** Distances of the last marks. */
+  marksM: readonly number[];
+  /** How the last distance was come by, or those of the path are. */
+  usual: DistanceMethod;
+  /** Without a reading: here, and nobody knows where that is. */
+  onMark: (reading: DistanceReading | undefined) => void;
   onCancel: () => void;
 }) {
-  const [text, setText] = useState('');
-  const [method, setMethod] = useState<DistanceMethod>('wheel');
-  const doubt = text.trim() === '' ? undefined : questioned(text);
+  const [place, setPlace] = useState({ text: '', method: usual });
+  const read = readPlace(place, marksM);
   return (
     <form
       className="grid grid-cols-2 content-start gap-2"
       onSubmit={(e) => {
         e.preventDefault();
-        if (text.trim() && !doubt?.refused) onMark(text, method);
+        if (place.text.trim() && !read.refused) onMark(read.reading);
       }}
     >
-      <Field
+      <PlaceInput
         label="Travelled distance"
-        suffix="m"
+        value={place}
+        onChange={setPlace}
+        neighboursM={marksM}
         autoFocus
-        inputMode="decimal"
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        onKeyDown={(e) => {
-          if (e.key === 'Escape') onCancel();
-        }}
+        onEscape={onCancel}
       />
-      <Choice
-        label="Measured by"
-        value={method}
-        onChange={(e) => setMethod(e.target.value as DistanceMethod)}
-      >
-        {DISTANCE_METHODS.map((m) => (
-          <option key={m} value={m}>
-            {m}
-          </option>
-        ))}
-      </Choice>
-      {doubt && (
-        <p role="alert" className="col-span-2 border-l-4 border-degraded pl-2">
-          {doubt.what}
-        </p>
-      )}
-      <button className="pressable" disabled={!text.trim() || doubt?.refused}>
+      <button className="pressable" disabled={!place.text.trim() || read.refused}>
         Mark it
       </button>
-      <button type="button" className="pressable" onClick={onCancel}>
+      <button type="button" className="pressable" onClick={() => onMark(undefined)}>
+        Here, distance unknown
+      </button>
+      <button type="button" className="pressable col-span-2" onClick={onCancel}>
         Cancel
       </button>
     </form>

@@ -26,10 +26,7 @@ async function begin(): Promise<void> {
     header.id,
     'begin',
     {
-      baselineGrade: 5,
       direction: 'mobile-to-fixed',
-      reading: { travelledM: 0, method: 'by eye', pressed: true },
-      playoutDelayS: 0,
       mode: 'continuous',
       ...(await delayInForce()),
     },

@@ -1,8 +1,8 @@
-import type { EventBodies, Tick } from '@urvek/core';
+import type { Reading, Tick } from '@urvek/core';
 import type { ReactNode } from 'react';
 import type { Actions } from './controlsParts.tsx';
 
-export const wheelReading = (tick: Tick): EventBodies['mark']['reading'] => ({
+export const wheelReading = (tick: Tick): Reading => ({
   travelledM: Math.max(0, tick.wheelM),
   method: 'wheel',
   pressed: false,

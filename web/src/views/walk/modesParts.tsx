@@ -10,4 +10,6 @@ export interface PanelProps {
   readonly add: Log;
   /** Marks a place by its travelled distance. */
   mark(atM: number, name?: string): void;
+  /** What is counted and not logged yet; undefined once it is. */
+  onOpenCount(count: EventBodies['hits'] | undefined): void;
 }

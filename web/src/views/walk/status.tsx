@@ -7,14 +7,14 @@ export function GearPanel({
   tick,
   watched,
   words,
-  standIn,
+  simulatedGear,
   bothWays,
   onLevel,
 }: {
   tick: Tick | undefined;
   watched: string;
   words: Readonly<Record<Grade, string>>;
-  standIn: SimulatedGear | undefined;
+  simulatedGear: SimulatedGear | undefined;
   bothWays: boolean;
   onLevel: (levelDbm: number | undefined) => void;
 }) {
@@ -38,7 +38,7 @@ export function GearPanel({
           {words[tick.grade]}
         </p>
       </div>
-      <dl className={`mt-2 grid gap-x-4 ${standIn ? 'grid-cols-3' : 'grid-cols-2'}`}>
+      <dl className={`mt-2 grid gap-x-4 ${simulatedGear ? 'grid-cols-3' : 'grid-cols-2'}`}>
         <div>
           <dt className="text-[0.8rem] text-faint">Wheel</dt>
           <dd className="figure text-lg" data-wheel={tick.wheelM.toFixed(1)}>
@@ -51,12 +51,12 @@ export function GearPanel({
             {Math.floor(tick.tS / 60)}:{String(Math.floor(tick.tS % 60)).padStart(2, '0')}
           </dd>
         </div>
-        {standIn && <LinkMonitor tick={tick} standIn={standIn} onLevel={onLevel} />}
+        {simulatedGear && <LinkMonitor tick={tick} simulatedGear={simulatedGear} onLevel={onLevel} />}
       </dl>
-      {standIn && bothWays && (
+      {simulatedGear && bothWays && (
         <p className="mt-2 border-t border-rule pt-1 text-[0.9rem]" data-partner>
           <span className="text-faint">Simulated partner:</span>{' '}
-          {partnerWords(partnerHears(tick.marginDb, otherWayDb(standIn.productSeed)), words)}
+          {partnerWords(partnerHears(tick.marginDb, otherWayDb(simulatedGear.productSeed)), words)}
         </p>
       )}
       {tick.standing && (

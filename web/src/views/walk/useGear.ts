@@ -33,7 +33,7 @@ export function useGear(
     started.current = true;
     player.play(
       {
-        standIn: simulatedGearOf(subject.product, subject.rig),
+        simulatedGear: simulatedGearOf(subject.product, subject.rig),
         path: subject.path,
         rate: 1,
         seed,

@@ -1,4 +1,4 @@
-import type { Random } from '../../random/seeded.ts';
+import type { Random } from '../random/seeded.ts';
 
 /** Short plain words that are told apart by ear, and figures: nobody can know which come. */
 const WORDS = [

@@ -1,0 +1,34 @@
+import type { RigSettings } from './rig.ts';
+
+/**
+ * Whether nothing that is stated of both tells two rigs apart. Stated against not stated is no difference:
+ * it pools, and the audit lists it.
+ */
+export const nothingTellsApart = (a: RigSettings, b: RigSettings): boolean =>
+  SETTINGS.every((field) => {
+    const [x, y] = [stated(a[field]), stated(b[field])];
+    return x === undefined || y === undefined || x === y;
+  });
+
+/** Power supply decides how long a rig lasts, not how far it reaches. */
+const SETTINGS: readonly (keyof RigSettings)[] = [
+  'channel',
+  'widthMHz',
+  'powerMw',
+  'gain',
+  'squelch',
+  'firmware',
+  'antenna',
+  'antennaPlace',
+  'antennaGainDbi',
+  'feederLossDb',
+  'orientation',
+  'bodyPosition',
+  'bodyLossDb',
+  'heightFixedM',
+  'heightMobileM',
+  'cables',
+];
+
+const stated = (value: string | number | undefined): string | number | undefined =>
+  typeof value === 'string' ? value.trim().toLowerCase() || undefined : value;

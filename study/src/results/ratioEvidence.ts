@@ -1,0 +1,110 @@
+import {
+  boundsOf,
+  constantRatioBounds,
+  endsLastStretch,
+  LEAST_GOOD_GRADE,
+  outcomeOf,
+  pairAtStands,
+  type Bracket,
+  type Criterion,
+  type HeardWalk,
+  type OutwardCriterion,
+  type RatioEvidence,
+  type Side,
+  type WalkInterval,
+} from '@urvek/core';
+import type { Finding } from './findings.ts';
+import type { Subject } from './subjects.ts';
+import { outingOf, walkRows } from './walkRows.ts';
+
+interface Walked {
+  readonly findings: readonly Finding[];
+  readonly criterion: Criterion;
+  readonly side: Side | undefined;
+}
+
+/** Two that were walked on one path, with what their walks say beside the model. */
+export interface SubjectPair {
+  readonly subject: string;
+  readonly against: string;
+  readonly evidence: RatioEvidence;
+}
+
+/** Each later one against each earlier one, in the order of the kit. */
+export const pairsOf = ({
+  subjects,
+  ...walked
+}: Walked & { readonly subjects: readonly Subject[] }): SubjectPair[] =>
+  subjects.flatMap((against, i) =>
+    subjects.slice(i + 1).flatMap((subject) => {
+      const evidence = ratioEvidence(walked, subject, against);
+      return evidence ? [{ subject: subject.name, against: against.name, evidence }] : [];
+    }),
+  );
+
+/** What walks of two subjects say beside the model; undefined where one has none here. */
+export function ratioEvidence(
+  range: Walked | undefined,
+  subject: Subject | undefined,
+  against: Subject | undefined,
+): RatioEvidence | undefined {
+  if (!range || !subject || !against) return undefined;
+  const [own, other] = [subject, against].map((s) => range.findings.filter((f) => f.subject.id === s.id));
+  const [a, b] = [own, other].map((list) => walkRows(list ?? [], range.criterion, range.side));
+  if (!own || !other || !a || !b || a.length === 0 || b.length === 0) return undefined;
+  return {
+    atStands: pairAtStands(heard(own, range.criterion), heard(other, range.criterion)),
+    sameOnEveryWalk: constantRatioBounds(madeTogether(b, a)),
+    product: bracketOf(a),
+    against: bracketOf(b),
+  };
+}
+
+/** Walks side by side, or the n-th of each on one outing. */
+function madeTogether(
+  against: readonly WalkInterval[],
+  own: readonly WalkInterval[],
+): { a: Bracket; b: Bracket }[] {
+  const others = byOccasion(against);
+  return [...byOccasion(own)].flatMap(([occasion, b]) => {
+    const a = others.get(occasion);
+    return a ? [{ a, b }] : [];
+  });
+}
+
+/** Walks by what they can share with those of another; the rest are left out. */
+function byOccasion(walks: readonly WalkInterval[]): Map<string, WalkInterval> {
+  const counts = new Map<string, number>();
+  const known = new Map<string, WalkInterval>();
+  for (const w of walks) {
+    const shared = w.pair ?? w.outing;
+    if (shared === undefined) continue;
+    const n = counts.get(shared) ?? 0;
+    counts.set(shared, n + 1);
+    known.set(`${shared}/${n}`, w);
+  }
+  return known;
+}
+
+/** Between the last place to which all held and the first at which all had failed. */
+function bracketOf(walks: readonly WalkInterval[]): Bracket {
+  const { common, allHeldToM, allFailedByM } = boundsOf(walks);
+  return common ?? { heldM: allHeldToM, failedM: allFailedByM };
+}
+
+/** What each walk found at its stands on the way out, by a criterion. */
+function heard(findings: readonly Finding[], criterion: Criterion): HeardWalk[] {
+  const least = LEAST_GOOD_GRADE[criterion as OutwardCriterion] as number | undefined;
+  if (least === undefined) return [];
+  const atEnd = endsLastStretch(criterion as OutwardCriterion);
+  return findings.flatMap((f): HeardWalk[] => {
+    const outing = outingOf(f.header);
+    if (outing === undefined || !outcomeOf(f, criterion).interval) return [];
+    const stands = f.trace.looks.flatMap((l) =>
+      l.stand && l.place && !l.returning
+        ? [{ atM: l.place.travelledM, held: (atEnd ? l.best : l.worst) >= least }]
+        : [],
+    );
+    return stands.length > 0 ? [{ outing, stands }] : [];
+  });
+}

@@ -1,0 +1,42 @@
+import { scaleUOf, walkIntervals, type Criterion, type Side, type WalkInterval } from '@urvek/core';
+import { criterionFor, type WalkHeader, type WantedCriterion } from '@urvek/contract';
+import { speaking, type Finding } from './findings.ts';
+
+/** The method that carries the greatest scale error, and that error. */
+function scaleOf({ methods }: Finding['trace']): Pick<WalkInterval, 'method' | 'scaleU'> {
+  const [worst] = [...methods].sort((a, b) => scaleUOf(b) - scaleUOf(a));
+  if (worst === undefined) return {};
+  const scaleU = scaleUOf(worst);
+  return scaleU > 0 ? { method: worst, scaleU } : { method: worst };
+}
+
+/** Walks of one day share it, unless it is said otherwise; whose day nobody knows stands for itself. */
+export function outingOf({ outing, undated, startedMs }: WalkHeader): string | undefined {
+  if (outing !== undefined && outing !== '') return outing;
+  return undated ? undefined : new Date(startedMs).toISOString().slice(0, 10);
+}
+
+/** Walks as intervals, with the unit walked, the pair that a walk belongs to, and how its distances were come by. */
+export function walkRows(
+  findings: readonly Finding[],
+  wanted: WantedCriterion,
+  side?: Side,
+): (WalkInterval & { readonly criterion: Criterion; readonly finding: Finding })[] {
+  return speaking(findings).flatMap((finding) => {
+    const { product } = finding.subject;
+    const rig = product.rigs.find((r) => r.id === finding.header.rigId);
+    const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
+    const pair = finding.header.slot?.pair;
+    const outing = outingOf(finding.header);
+    const criterion = criterionFor(wanted, product.kindId);
+    return walkIntervals([finding], criterion, side).map((interval) => ({
+      ...interval,
+      ...(unit === undefined ? {} : { unit }),
+      ...(pair === undefined ? {} : { pair }),
+      ...(outing === undefined ? {} : { outing }),
+      ...scaleOf(finding.trace),
+      criterion,
+      finding,
+    }));
+  });
+}

@@ -1,0 +1,98 @@
+import {
+  DISTANCE_METHODS,
+  looksMisread,
+  parsePlace,
+  type DistanceMethod,
+  type DistanceReading,
+} from '@urvek/core';
+import { Choice, Field } from './Field.tsx';
+
+/** A distance as it is typed, and how it was come by. */
+export interface TypedPlace {
+  readonly text: string;
+  readonly method: DistanceMethod;
+}
+
+/** What a typed place says, or what is wrong or odd with it. */
+export interface PlaceRead {
+  /** Absent: unknown, or not yet readable. */
+  readonly reading: DistanceReading | undefined;
+  readonly refused: boolean;
+  readonly doubt: string | undefined;
+}
+
+/** Reads what was typed, unit and all; a figure a thousand times off its neighbours is questioned. */
+export function readPlace({ text, method }: TypedPlace, neighboursM: readonly number[] = []): PlaceRead {
+  try {
+    const { reading, side } = parsePlace(text, method);
+    if (side !== 'at')
+      return {
+        reading: undefined,
+        refused: true,
+        doubt: 'Write where you are: “over” and “under” belong into a note.',
+      };
+    return {
+      reading,
+      refused: false,
+      doubt:
+        reading && looksMisread(reading.travelledM, neighboursM)
+          ? 'A thousand times off the last marks: was it another unit?'
+          : undefined,
+    };
+  } catch {
+    return {
+      reading: undefined,
+      refused: true,
+      doubt: 'Write a distance, as in “40”, “0.12 km”, “90 yd”, “about 40” or “30-40”.',
+    };
+  }
+}
+
+/** A distance and its method, side by side. */
+export function PlaceInput({
+  label,
+  value,
+  onChange,
+  neighboursM,
+  autoFocus = false,
+  onEscape,
+}: {
+  label: string;
+  value: TypedPlace;
+  onChange: (value: TypedPlace) => void;
+  neighboursM?: readonly number[];
+  autoFocus?: boolean;
+  onEscape?: () => void;
+}) {
+  const { doubt } = value.text.trim() === '' ? { doubt: undefined } : readPlace(value, neighboursM);
+  return (
+    <div className="col-span-2 grid grid-cols-2 gap-2">
+      <Field
+        label={label}
+        suffix="m, or with its unit"
+        autoFocus={autoFocus}
+        value={value.text}
+        onChange={(e) => onChange({ ...value, text: e.target.value })}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') onEscape?.();
+        }}
+      />
+      <Choice
+        label="Measured by"
+        value={value.method}
+        onChange={(e) => onChange({ ...value, method: e.target.value as DistanceMethod })}
+      >
+        {DISTANCE_METHODS.map((m) => (
+          <option key={m} value={m}>
+            {m}
+          </option>
+        ))}
+      </Choice>
+      {doubt && (
+        <p role="alert" className="col-span-2 border-l-4 border-degraded pl-2">
+          {doubt}
+        </p>
+      )}
+    </div>
+  );
+}

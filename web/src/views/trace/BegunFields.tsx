@@ -1,0 +1,67 @@
+import { GRADES, WALK_MODES, type EventBodies, type Grade, type WalkMode } from '@urvek/core';
+import { Choice, Field, Tick } from '../../components/Field.tsx';
+
+type Begun = EventBodies['begin'];
+
+/** A field that is emptied is not stated, and leaves the event. */
+function withField<K extends keyof Begun>(begun: Begun, key: K, value: Begun[K] | undefined): Begun {
+  const { [key]: _, ...rest } = begun;
+  return (value === undefined ? rest : { ...rest, [key]: value }) as Begun;
+}
+
+/** What a walk began with, corrected: each of these may be not stated. Its place is corrected as a distance. */
+export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begun: Begun) => void }) {
+  return (
+    <div className="grid grid-cols-2 items-end gap-3">
+      <Choice
+        label="Baseline"
+        value={begun.baselineGrade ?? ''}
+        onChange={(e) =>
+          onChange(
+            withField(
+              begun,
+              'baselineGrade',
+              e.target.value === '' ? undefined : (Number(e.target.value) as Grade),
+            ),
+          )
+        }
+      >
+        <option value="">not graded</option>
+        {GRADES.map((g) => (
+          <option key={g}>{g}</option>
+        ))}
+      </Choice>
+      <Choice
+        label="How it was walked"
+        value={begun.mode ?? 'continuous'}
+        onChange={(e) => onChange(withField(begun, 'mode', e.target.value as WalkMode))}
+      >
+        {WALK_MODES.map((m) => (
+          <option key={m}>{m}</option>
+        ))}
+      </Choice>
+      <Field
+        label="Playout delay"
+        suffix="s"
+        inputMode="decimal"
+        placeholder="not stated"
+        value={begun.playoutDelayS ?? ''}
+        onChange={(e) => {
+          const delayS = Number(e.target.value);
+          onChange(
+            withField(
+              begun,
+              'playoutDelayS',
+              e.target.value.trim() !== '' && delayS >= 0 ? delayS : undefined,
+            ),
+          );
+        }}
+      />
+      <Tick
+        label="out of reach, coming in"
+        checked={begun.inwards === true}
+        onChange={(e) => onChange(withField(begun, 'inwards', e.target.checked ? true : undefined))}
+      />
+    </div>
+  );
+}
