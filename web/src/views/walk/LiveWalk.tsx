@@ -415,6 +415,7 @@ export function LiveWalk({
           {/* Kept while a question stands in its place: a count is not lost by a look elsewhere. */}
           <div className="grid content-start gap-2" hidden={asking !== undefined}>
             <ModePanel
+              key={settled}
               mode={mode}
               log={log}
               path={path}
@@ -422,7 +423,6 @@ export function LiveWalk({
               add={logNow}
               mark={(atM, name) => mark({ travelledM: atM, method: path?.distanceMethod ?? 'by eye' }, name)}
               onOpenCount={setOpenCount}
-              settled={settled}
             />
             <LogKeys
               actions={actions}
