@@ -26,6 +26,7 @@ export * from './results/places.ts';
 export * from './results/ranges.ts';
 export * from './results/ratioEvidence.ts';
 export * from './results/rows.ts';
+export * from './results/rungs.ts';
 export * from './results/subjects.ts';
 export * from './results/summarise.ts';
 export * from './results/throughput.ts';

@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { CRITERIA, LATENCY_METHODS, parseLength, SIDES } from '@urvek/core';
+import { CRITERIA, LATENCY_METHODS, LENGTH_UNITS, parseLength, SIDES } from '@urvek/core';
 import { finite, id, known, name, words } from './fields.ts';
 
 const length = (what: string) =>
@@ -50,6 +50,8 @@ export const quotedSchema = yup
     source: name('Source'),
     provenance: yup.string().oneOf(PROVENANCES).required(),
     walks: known('Walks', 1).integer('Walks must be whole'),
+    /** The unit that the figures were written in; they are kept in metres. */
+    unit: yup.string().oneOf(LENGTH_UNITS),
     meanM: known('Mean'),
     bestM: known('Best'),
     worstM: known('Worst'),

@@ -49,6 +49,14 @@ const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
   ],
   [
     'impossible-mean',
+    {
+      ...sound,
+      quoted: [quoted({ walks: 3, meanM: 91.44, bestM: 96.012, spreadM: 4.572, unit: 'yd' })],
+    },
+    /best 105 yd and spread 5 yd of 3 put the mean between 101\.67 and 103\.33 yd; 100 yd is stated/,
+  ],
+  [
+    'impossible-mean',
     { ...sound, quoted: [quoted({ meanM: 110, bestM: 105 })] },
     /mean 110 m is beyond best 105 m/,
   ],
@@ -59,13 +67,13 @@ const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
   ],
   [
     'same-figure',
-    { ...sound, walks: [{ ...walk, marks: [mark(40, 20, 'gate'), mark(40.2, 60, 'bridge')] }] },
+    { ...sound, walks: [{ ...walk, marks: [mark(40, 20, 'gate'), mark(40, 60, 'bridge')] }] },
     /“gate” and “bridge” both stand at 40\.0 m/,
   ],
   [
     'same-figure',
     { ...sound, walks: [{ ...walk, marks: [mark(40, 20, 'gate'), mark(60, 65, 'gate')] }] },
-    /“gate” stands at 40\.0 m and at 60\.0 m/,
+    /“gate” stands at 40\.0 m, at 60\.0 m/,
   ],
   [
     'log-against-table',
@@ -86,13 +94,29 @@ const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
   [
     'failed-without-distance',
     { ...sound, walks: [{ ...walk, unplacedFailures: 2 }] },
-    /2 failures lie outside the marks/,
+    /2 failures have no place/,
   ],
 ];
 
 describe('each rule of consistency', () => {
   test('finds nothing where all belongs together', () => {
     expect(auditConsistency(sound)).toEqual([]);
+  });
+
+  test('half-yard steps are two figures; one place with three distances stands once, however many walks', () => {
+    const halfYards = { ...walk, marks: [mark(40, 20, 'gate'), mark(40.457, 30, 'hedge')] };
+    expect(
+      auditConsistency({ ...sound, walks: [halfYards] }).filter((f) => f.rule === 'same-figure'),
+    ).toEqual([]);
+    const many = Array.from({ length: 12 }, (_, i) => ({
+      ...walk,
+      label: `${i + 1}`,
+      marks: [mark([40, 50, 60][i % 3] as number, 20, 'gate')],
+    }));
+    const found = auditConsistency({ ...sound, walks: many }).filter((f) => f.rule === 'same-figure');
+    expect(found.map((f) => f.what)).toEqual([
+      '“gate” stands at 40.0 m, at 50.0 m, at 60.0 m (A, walk 1; A, walk 2; A, walk 3 and 9 more)',
+    ]);
   });
 
   test.each(CASES)('%s', (rule, wrong, says) => {

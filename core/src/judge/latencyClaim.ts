@@ -7,7 +7,15 @@ const ms = (seconds: number): string => `${(1000 * seconds).toFixed(0)} ms`;
 export function judgeLatencyClaim(
   { entered, latencyS }: { entered: string; latencyS: number },
   found: Latency | undefined,
+  refused?: string,
 ): Verdict {
+  if (!found && refused !== undefined)
+    return {
+      outcome: 'undecided',
+      reason: `It was measured, and says nothing: ${refused}.`,
+      next: 'Measure by frames of a fast camera, whose own chain is not in between.',
+      caveats: [],
+    };
   if (!found)
     return {
       outcome: 'not tested',

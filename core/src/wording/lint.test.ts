@@ -20,3 +20,28 @@ test('the data can carry a word: 29 walks that all held, a claim that says “up
   expect(asked('It never failed.', { walks: 40, allHeld: false, claimsUpTo: false })).toEqual(['never']);
   expect(asked('The box says up to 100 m.', { ...few, claimsUpTo: true })).toEqual([]);
 });
+
+test.each<[string, string[]]>([
+  ['It reaches at least twice as far.', ['at least twice']],
+  ['It holds about twice as far as the other.', ['about twice']],
+  ['It has double coverage.', ['double coverage']],
+  ['It is much greater than the other, which barely holds.', ['much greater', 'barely']],
+  ['It is 3 dBm better.', ['dBm better']],
+  ['We went back up to the 90.', []],
+])('%s', (text, words) => {
+  expect(asked(text)).toEqual(words);
+});
+
+test('what lies beyond all that was logged is not known', () => {
+  const near = { ...few, farthestM: 50 };
+  expect(asked('It is dodgy beyond 50.', near)).toEqual(['dodgy beyond 50']);
+  expect(asked('It is dodgy beyond 40 m.', near)).toEqual([]);
+  expect(asked('It is dodgy beyond 200 ft.', near)).toEqual(['dodgy beyond 200 ft']);
+});
+
+test('a figure must stand in the results', () => {
+  const made = { ...few, made: ['Half of its walks hold to 123 m, within 95.6 m to 1,570 m.'] };
+  expect(asked('It holds to 123 m, within 95.6 m to 1570 m, in 6 walks.', made)).toEqual([]);
+  expect(asked('It holds to 140 m.', made)).toEqual(['140']);
+  expect(asked('It holds to 140 m.')).toEqual([]);
+});

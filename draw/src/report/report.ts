@@ -13,6 +13,7 @@ import {
   type RangeView,
 } from '@urvek/study';
 import { separationGround } from '../tape/ground.ts';
+import { interferenceText } from './interference.ts';
 import { endsText, estimateText, intervalText, rangeLanes } from '../tape/rangeLanes.ts';
 import { tapeScene } from '../tape/tape.ts';
 import type { Block, ReportDocument, ReportForm, ReportSection } from './document.ts';
@@ -61,6 +62,7 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
           needs(own),
           latency(own),
           costs(own),
+          interference(own),
           tested(own),
           where(own),
           fairness(own),
@@ -307,6 +309,31 @@ const costs = ({ judged, setup, unit }: Own): ReportSection => ({
       ]),
     ),
   ),
+});
+
+/** Ratios of wanted to unwanted; they are no ranges, and none is made of them. */
+const interference = ({ setup }: Own): ReportSection => ({
+  id: 'interference',
+  title: 'Interference',
+  blocks:
+    (setup.interference ?? []).length === 0
+      ? []
+      : [
+          ...table(
+            'Interference, cabled or shielded',
+            ['Source', 'Test', 'Frequency', 'What it bears'],
+            (setup.interference ?? []).map((r) => [
+              r.label,
+              r.test,
+              `${r.frequencyMHz} MHz`,
+              interferenceText(r),
+            ]),
+          ),
+          {
+            kind: 'list',
+            items: ['A ratio of wanted to unwanted says nothing about a distance: no range is made of it.'],
+          },
+        ],
 });
 
 const tested = ({ setup, findings, unit }: Own): ReportSection => ({

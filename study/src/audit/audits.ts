@@ -175,6 +175,7 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): A
             bestM: q.bestM,
             worstM: q.worstM,
             spreadM: q.spreadM,
+            unit: q.unit,
           })),
         cap: curves.find((c) => c.product === name && c.cap)?.cap,
         oneWay: oneWay.filter((o) => o.product === name),
@@ -248,6 +249,7 @@ function enteredOf(setup: Setup, findings: readonly Finding[], ranges: readonly 
       bestM: q.bestM,
       worstM: q.worstM,
       spreadM: q.spreadM,
+      unit: q.unit,
       failedWithoutDistance: q.failedWithoutDistance ?? false,
     })),
     walks: findings.map((f) => enteredWalk(setup, f)),
@@ -283,7 +285,10 @@ function enteredWalk(setup: Setup, finding: Finding): EnteredWalk {
     notes: finding.trace.notes,
     readingsS,
     atStands: mode === 'stop and call' || mode === 'hits',
-    unplacedFailures: finding.trace.stretches.filter((s) => s.state === 'lost' && !s.from && !s.to).length,
+    unplacedFailures: finding.directions.reduce(
+      (sum, { trace }) => sum + trace.stretches.filter((s) => s.state === 'lost' && !s.from && !s.to).length,
+      0,
+    ),
     endS: finding.trace.endS,
   };
 }

@@ -37,6 +37,14 @@ export function findLatencies({ products, latency = [] }: Setup): LatencyFound[]
   );
 }
 
-/** The latency that a claim is judged on: the nearest one measured. */
-export const nearestLatency = (setup: Setup, productId: string): Latency | undefined =>
-  findLatencies(setup).find((l) => l.product.id === productId && l.latency)?.latency;
+/** The latency that a claim is judged on: the nearest one measured; or why a measurement says nothing. */
+export function nearestLatency(
+  setup: Setup,
+  productId: string,
+): { readonly latency: Latency | undefined; readonly refused: string | undefined } {
+  const own = findLatencies(setup).filter((l) => l.product.id === productId);
+  return {
+    latency: own.find((l) => l.latency)?.latency,
+    refused: own.find((l) => l.refused !== undefined)?.refused,
+  };
+}

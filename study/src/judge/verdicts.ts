@@ -127,11 +127,10 @@ function judgeOn(
         own?.cap,
       );
     }
-    case 'latency':
-      return judgeLatencyClaim(
-        { entered: claim.entered, latencyS: value },
-        nearestLatency(setup, product.id),
-      );
+    case 'latency': {
+      const { latency, refused } = nearestLatency(setup, product.id);
+      return judgeLatencyClaim({ entered: claim.entered, latencyS: value }, latency, refused);
+    }
   }
 }
 

@@ -5,6 +5,7 @@ import { type HitsCurve, hitsCurves } from './hits.ts';
 import { type HoldCurve, holdCurves } from './hold.ts';
 import { type CheckpointMatrix, checkpointMatrix } from './matrix.ts';
 import type { PathRanges, RangeView } from './ranges.ts';
+import { rungRanges, type RungRange } from './rungs.ts';
 import { type ThroughputFindings, throughputFindings } from './throughput.ts';
 
 /** Everything that stage Ranges draws beside the tape of one path. */
@@ -15,6 +16,8 @@ export interface PathCurves {
   readonly throughput: ThroughputFindings;
   readonly availability: readonly ProductAvailability[];
   readonly matrix: CheckpointMatrix;
+  /** Of a fallback ladder: a range a rung. */
+  readonly rungs: readonly RungRange[];
 }
 
 export const pathCurves = (range: PathRanges): PathCurves => ({
@@ -24,6 +27,7 @@ export const pathCurves = (range: PathRanges): PathCurves => ({
   throughput: throughputFindings(range),
   availability: availabilityOf(range),
   matrix: checkpointMatrix(range),
+  rungs: rungRanges(range),
 });
 
 /** Whether the products of a range come with a single unit each. */

@@ -5,6 +5,7 @@ import type { Direction } from '../../grade/direction.ts';
 import type { RigSettings } from '../../kit/rig.ts';
 import type { Conditions, WalkMode } from '../../log/event.ts';
 import type { DistanceMethod } from '../../quantity/distanceMethod.ts';
+import type { LengthUnit } from '../../quantity/length.ts';
 
 /** One walk, as far as fairness asks. */
 export interface AuditedWalk {
@@ -45,6 +46,8 @@ export interface QuotedFigure {
   readonly worstM: number | undefined;
   /** Best less worst. */
   readonly spreadM: number | undefined;
+  /** The unit they were written in; metres where it is not said. */
+  readonly unit?: LengthUnit;
 }
 
 /** What is compared: a product, or one of its rigs where they differ. */

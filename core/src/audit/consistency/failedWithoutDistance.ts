@@ -11,15 +11,15 @@ export const failedWithoutDistance: ConsistencyRule = {
         products: [q.productId],
         path: q.path,
         what: `${q.product}, ${q.source}: it failed, and where is not said`,
-        mend: 'Ask where; until then the nearest point that was tried bounds it from neither side.',
+        mend: 'Ask where; until then it is a failure whose place is unknown.',
       })),
     ...walks
       .filter((w) => w.unplacedFailures > 0)
       .map((w) => ({
         products: [w.productId],
         path: w.path,
-        what: `${w.product}, walk ${w.label}: ${w.unplacedFailures} ${w.unplacedFailures === 1 ? 'failure lies' : 'failures lie'} outside the marks`,
-        mend: 'Add a mark in Trace beyond the failure, where it was read.',
+        what: `${w.product}, walk ${w.label}: ${w.unplacedFailures} ${w.unplacedFailures === 1 ? 'failure has' : 'failures have'} no place`,
+        mend: 'If it is known, correct the distance of its mark in Trace; else it counts as failed, place unknown, between the places that are known.',
       })),
   ],
 };

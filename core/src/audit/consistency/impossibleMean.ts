@@ -1,3 +1,4 @@
+import { metresTo } from '../../quantity/length.ts';
 import type { ConsistencyRule, Quoted } from './entered.ts';
 
 /**
@@ -12,8 +13,8 @@ export function meanBounds(n: number, best: number, spread: number): readonly [n
   return n === 1 ? [best, best] : [best - (spread * (n - 1)) / n, best - spread / n];
 }
 
-/** Half a unit of the last place that is written, m: figures are rounded. */
-const ROUNDING_M = 0.5;
+/** Half a unit of the last place that is written: figures are rounded, in the unit they are written in. */
+const ROUNDING = 0.5;
 
 /** Mean, best, worst and spread that cannot belong together. */
 export const impossibleMean: ConsistencyRule = {
@@ -35,21 +36,27 @@ export const impossibleMean: ConsistencyRule = {
     }),
 };
 
-function troubleOf({ walks, meanM, bestM, worstM, spreadM }: Quoted): string | undefined {
-  if (bestM !== undefined && worstM !== undefined && worstM > bestM)
-    return `worst ${worstM} m is beyond best ${bestM} m`;
+/** Judged in the unit in which the figures were written: that is where they were rounded. */
+function troubleOf({ walks, unit = 'm', ...q }: Quoted): string | undefined {
+  const inUnit = (m: number | undefined): number | undefined =>
+    m === undefined ? undefined : Number(metresTo(m, unit).toPrecision(9));
+  const [mean, best, worst, stated] = [q.meanM, q.bestM, q.worstM, q.spreadM].map(inUnit);
+  const show = (value: number, decimals?: number): string =>
+    `${decimals === undefined ? Number(value.toFixed(2)) : value.toFixed(decimals)} ${unit}`;
+  if (best !== undefined && worst !== undefined && worst > best)
+    return `worst ${show(worst)} is beyond best ${show(best)}`;
   if (
-    bestM !== undefined &&
-    worstM !== undefined &&
-    spreadM !== undefined &&
-    Math.abs(bestM - worstM - spreadM) > 2 * ROUNDING_M
+    best !== undefined &&
+    worst !== undefined &&
+    stated !== undefined &&
+    Math.abs(best - worst - stated) > 2 * ROUNDING
   )
-    return `best ${bestM} m less worst ${worstM} m is not the spread of ${spreadM} m`;
-  if (meanM === undefined || bestM === undefined) return undefined;
-  const spread = spreadM ?? (worstM === undefined ? undefined : bestM - worstM);
+    return `best ${show(best)} less worst ${show(worst)} is not the spread of ${show(stated)}`;
+  if (mean === undefined || best === undefined) return undefined;
+  const spread = stated ?? (worst === undefined ? undefined : best - worst);
   if (spread === undefined)
-    return meanM > bestM + ROUNDING_M ? `mean ${meanM} m is beyond best ${bestM} m` : undefined;
-  const [low, high] = walks === undefined ? [bestM - spread, bestM] : meanBounds(walks, bestM, spread);
-  if (meanM >= low - ROUNDING_M && meanM <= high + ROUNDING_M) return undefined;
-  return `best ${bestM} m and spread ${spread} m${walks === undefined ? '' : ` of ${walks}`} put the mean between ${low.toFixed(2)} and ${high.toFixed(2)} m; ${meanM} m is stated`;
+    return mean > best + ROUNDING ? `mean ${show(mean)} is beyond best ${show(best)}` : undefined;
+  const [low, high] = walks === undefined ? [best - spread, best] : meanBounds(walks, best, spread);
+  if (mean >= low - ROUNDING && mean <= high + ROUNDING) return undefined;
+  return `best ${show(best)} and spread ${show(spread)}${walks === undefined ? '' : ` of ${walks}`} put the mean between ${low.toFixed(2)} and ${show(high, 2)}; ${show(mean)} is stated`;
 }

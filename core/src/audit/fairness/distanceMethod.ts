@@ -1,4 +1,5 @@
 import { METHOD_UNCERTAINTY, type DistanceMethod } from '../../quantity/distanceMethod.ts';
+import { byMethod } from '../../estimate/range/scaleError.ts';
 import type { AuditRule } from '../case/auditCase.ts';
 import { idsOf, statedApart } from '../case/pairs.ts';
 
@@ -12,14 +13,16 @@ export const distanceMethod: AuditRule = {
   id: 'distance-method',
   title: 'Distances by different methods',
   find: (of) =>
-    statedApart(of, (p) => [...new Set(p.walks.flatMap((w) => w.methods))].sort()).map(({ pair, texts }) => {
-      const methods = [...new Set(pair.flatMap((p) => p.walks.flatMap((w) => w.methods)))];
-      return {
-        products: idsOf(pair),
-        what: `Distances: ${pair[0].name} by ${texts[0]}; ${pair[1].name} by ${texts[1]}`,
-        sizeDb: undefined,
-        size: methods.map(words).join('; '),
-        mend: 'Measure both by one method, best by the marked line.',
-      };
-    }),
+    statedApart(of, (p) => [...new Set(p.walks.flatMap((w) => w.methods.map(byMethod)))].sort()).map(
+      ({ pair, texts }) => {
+        const methods = [...new Set(pair.flatMap((p) => p.walks.flatMap((w) => w.methods)))];
+        return {
+          products: idsOf(pair),
+          what: `Distances: ${pair[0].name} ${texts[0]}; ${pair[1].name} ${texts[1]}`,
+          sizeDb: undefined,
+          size: methods.map(words).join('; '),
+          mend: 'Measure both by one method, best by the marked line.',
+        };
+      },
+    ),
 };

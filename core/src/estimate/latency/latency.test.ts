@@ -14,8 +14,9 @@ describe('frames', () => {
   test('one count is known to a frame; several shrink the scatter, not the resolution', () => {
     const one = latencyOfFrames([10], 120, 0.017);
     expect(one).toMatchObject({ latencyS: 10 / 120 - 0.017, resolutionS: 1 / 120, readings: 1 });
-    // A rectangular ± r has the standard deviation r/√3 (JCGM 100, 4.3.7, from memory).
-    expect(one.halfWidthS).toBeCloseTo(1.96 / 120 / Math.sqrt(3), 12);
+    // Two ends, each rectangular over a frame: their difference is triangular within ± one frame.
+    expect(one.halfWidthS).toBeCloseTo((1 - Math.sqrt(0.05)) / 120, 12);
+    expect(one.halfWidthS).toBeLessThan(one.resolutionS);
     expect(latencyOfFrames([10, 10, 10], 120).halfWidthS).toBeCloseTo(one.halfWidthS, 12);
     expect(() => latencyOfFrames([], 24)).toThrow('invalid counts: none');
     expect(() => latencyOfFrames([3], 0)).toThrow('invalid framesPerS: 0');

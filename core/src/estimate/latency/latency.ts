@@ -8,8 +8,8 @@ export type LatencyMethod = (typeof LATENCY_METHODS)[number];
 export interface Latency {
   readonly latencyS: number;
   /**
-   * Half-width of the 95 % interval from the scatter of the readings, resolution in quadrature; one reading
-   * has its resolution only.
+   * Half-width of the 95 % interval: the error of two quantised ends, and the scatter of the readings in
+   * quadrature where there are several.
    */
   readonly halfWidthS: number;
   readonly resolutionS: number;
@@ -19,10 +19,15 @@ export interface Latency {
 /** A measurement that cannot say what it is asked. */
 export class LatencyRefused extends Error {}
 
-/** A rectangular scatter of ± r has the standard deviation r/√3 (JCGM 100, 4.3.7, from memory). */
+/**
+ * Two ends, each quantised to a step (rectangular, JCGM 100, 4.3.7, from memory), differ by a triangular error
+ * within ± one step: 95 % of it lies within 1 − √0.05 of the step, never beyond it.
+ */
+const OF_TWO_ENDS = 1 - Math.sqrt(0.05);
+
 function withScatter(values: readonly number[], resolutionS: number, baselineS: number): Latency {
   const n = values.length;
-  const ofResolution = (1.96 * resolutionS) / Math.sqrt(3);
+  const ofResolution = OF_TWO_ENDS * resolutionS;
   const ofScatter = n > 1 ? (studentQuantile(0.975, n - 1) * standardDeviation(values)) / Math.sqrt(n) : 0;
   return {
     latencyS: mean(values) - baselineS,

@@ -1,5 +1,5 @@
-import type { Setup } from '@urvek/contract';
-import { INTERFERENCE_TESTS, interferenceRatio } from '@urvek/core';
+import { INTERFERENCE_TESTS } from '@urvek/core';
+import { interferenceText } from '@urvek/draw';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
@@ -84,7 +84,7 @@ export function Interference({ form }: { form: SetupForm }) {
               {...form.register(`${at}.wantedAtMobileDbm`, asFigure)}
             />
             <p className="col-span-2" data-ratio-text>
-              {ratioText(values[i])}
+              {values[i] && interferenceText(values[i])}
               <button
                 type="button"
                 className="btn btn-quiet float-right"
@@ -99,20 +99,4 @@ export function Interference({ form }: { form: SetupForm }) {
       })}
     </fieldset>
   );
-}
-
-function ratioText(record: NonNullable<Setup['interference']>[number] | undefined): string {
-  if (!record) return '';
-  try {
-    const { atFixedDb, atMobileDb, dutyDb } = interferenceRatio(record);
-    const said = [
-      ['fixed end', atFixedDb],
-      ['mobile end', atMobileDb],
-    ].flatMap(([end, db]) => (typeof db === 'number' ? [`${db.toFixed(1)} dB at the ${end}`] : []));
-    return said.length === 0
-      ? 'Enter the wanted level at an end when the link just fails.'
-      : `Just fails at wanted over unwanted ${said.join(', ')}${dutyDb > 0.05 ? `; by its mean, ${dutyDb.toFixed(1)} dB more` : ''}.`;
-  } catch (error) {
-    return (error as RangeError).message;
-  }
 }

@@ -14,6 +14,7 @@ import { Hysteresis } from './Hysteresis.tsx';
 import { Matrix } from './Matrix.tsx';
 import { RangesTape } from './RangesTape.tsx';
 import { Ratios } from './Ratios.tsx';
+import { Rungs } from './Rungs.tsx';
 import { SaveTape } from './SaveTape.tsx';
 import { ThroughputCurves } from './ThroughputCurves.tsx';
 
@@ -106,6 +107,7 @@ export function PathSection({
                 <Availability products={curves.availability} name={path.name} />
               )}
           </div>
+          {curves.rungs.length > 0 && <Rungs rungs={curves.rungs} />}
           {curves.matrix.cells.length > 0 && <Matrix matrix={curves.matrix} range={range} />}
         </WhenSeen>
       )}

@@ -72,8 +72,15 @@ function Sheet({
   const walked = judged.ranges.flatMap((r) => r.summary.fitted);
   const carried = {
     walks: walked.reduce((sum, c) => sum + c.walks, 0),
-    allHeld: walked.every((c) => c.walks === 0 || c.bounds?.allFailedByM === undefined),
+    allHeld: walked.every((c) => c.failures === 0),
     claimsUpTo: judged.verdicts.some((v) => v.claim.upTo),
+    farthestM: Math.max(
+      0,
+      ...judged.ranges.flatMap((r) =>
+        r.walks.flatMap((w) => [w.interval?.heldM ?? 0, w.interval?.failedM ?? 0]),
+      ),
+    ),
+    made: wordsOf(document),
   };
   return (
     <article className="sheet grid gap-5 p-8 print:p-0">
@@ -99,7 +106,7 @@ function Sheet({
         )}
       </header>
       {!judged.ranges.some((r) => r.summary.n > 0) && (
-        <Empty title="Nothing to publish yet">The report is made from finished walks.</Empty>
+        <Empty title="Nothing to publish yet">No walk is finished.</Empty>
       )}
       {document.sections.map((section) => (
         <section key={section.id} aria-label={section.title}>
@@ -119,3 +126,19 @@ function Sheet({
     </article>
   );
 }
+
+/** All that the report itself says: words are held against it. */
+const wordsOf = ({ sections }: ReportDocument): string[] =>
+  sections.flatMap((s) =>
+    s.blocks.flatMap((b) =>
+      b.kind === 'paragraph'
+        ? [b.made]
+        : b.kind === 'list'
+          ? b.items
+          : b.kind === 'table'
+            ? b.rows.flat()
+            : b.kind === 'figure'
+              ? [b.caption]
+              : [],
+    ),
+  );

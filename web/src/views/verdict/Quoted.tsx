@@ -1,8 +1,9 @@
 import { PROVENANCES } from '@urvek/contract';
+import { LENGTH_UNITS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
-import { asFigure } from '../../components/figures.ts';
+import { asFigure, asMetres } from '../../components/figures.ts';
 import { newId, type SetupForm } from '../kit/form.ts';
 
 /** Figures that somebody wrote down, to be held against the logs and against themselves. */
@@ -13,9 +14,8 @@ export function Quoted({ form }: { form: SetupForm }) {
   const figure = (i: number, name: 'walks' | 'meanM' | 'bestM' | 'worstM' | 'spreadM', label: string) => (
     <Field
       label={label}
-      inputMode="decimal"
-      suffix={name === 'walks' ? undefined : 'm'}
-      {...form.register(`quoted.${i}.${name}`, asFigure)}
+      suffix={name === 'walks' ? undefined : 'm, or with its unit'}
+      {...form.register(`quoted.${i}.${name}`, name === 'walks' ? asFigure : asMetres)}
       error={errors?.[i]?.[name]?.message}
     />
   );
@@ -47,7 +47,7 @@ export function Quoted({ form }: { form: SetupForm }) {
       {rows.fields.map((field, i) => (
         <div
           key={field.key}
-          className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1fr_1.3fr_1fr_repeat(5,0.8fr)_auto]"
+          className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-6"
         >
           <Choice label="Product" {...form.register(`quoted.${i}.productId`)}>
             {products.map((p) => (
@@ -71,6 +71,15 @@ export function Quoted({ form }: { form: SetupForm }) {
           <Choice label="Provenance" {...form.register(`quoted.${i}.provenance`)}>
             {PROVENANCES.map((p) => (
               <option key={p}>{p}</option>
+            ))}
+          </Choice>
+          <Choice
+            label="Written in"
+            {...form.register(`quoted.${i}.unit`, { setValueAs: (v: unknown) => (v === '' ? undefined : v) })}
+          >
+            <option value="">not stated</option>
+            {LENGTH_UNITS.map((u) => (
+              <option key={u}>{u}</option>
             ))}
           </Choice>
           {figure(i, 'walks', 'Walks')}
