@@ -195,7 +195,7 @@ describe('urvek trials and throughput', () => {
     expect((await run('trials', trialsFile(id))).out).toContain('half of the presses answered at');
   });
 
-  test('products apart, an end without bound null, one distance refused', async () => {
+  test('products apart, an end without bound null, one distance bounds, and has no curve', async () => {
     const two = join(folder, 'two.csv');
     writeFileSync(
       two,
@@ -209,7 +209,13 @@ describe('urvek trials and throughput', () => {
     expect(products.A?.D50.ci95[1]).toBeNull();
     const one = join(folder, 'one.csv');
     writeFileSync(one, 'distance_m,trials,successes\n10,3,3\n');
-    expect(await run('trials', one, '--json')).toMatchObject({ code: 2, out: '' });
+    const alone = JSON.parse((await run('trials', one, '--json')).out) as Record<string, unknown>;
+    expect(alone).toMatchObject({
+      firth: null,
+      D50: null,
+      reason: expect.stringContaining('at one distance'),
+      stands: [{ distance_m: 10, answered: 3, of: 3, at_least: expect.closeTo(0.368, 3) }],
+    });
   });
 
   test('throughput: fitted in file order, cap, and the need', async () => {

@@ -82,6 +82,15 @@ const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
   turnbull: masses(rows.filter((r) => r.product === c.product && r.path === c.path)),
 });
 
+/** What one unit says by itself. */
+const unitCell = (c: CellFinding) => ({
+  path: c.path,
+  walks: c.walks,
+  reason: orNull(c.reason),
+  median: quantile(c.median, c.interval95M.median, c.withScale95M.median),
+  interval95_median_m: ends(c.interval95M.median),
+});
+
 /** A ratio of distances as a difference of levels, at a stated exponent. */
 function dbAt(r: RatioFinding, exponent: number | undefined) {
   if (exponent === undefined) return null;
@@ -134,6 +143,8 @@ export function rangesJson(summary: RangeSummary, rows: readonly WalkInterval[],
     product_ratios: summary.productRatios.map((r) => ratio(r, exponent)),
     paired_ratios: summary.pairedRatios.map((r) => ratio(r, exponent)),
     unit_ratios: summary.unitRatios.map((r) => ratio(r, exponent)),
+    units: summary.units.map((u) => ({ product: u.product, unit: u.unit, ...unitCell(u.cell) })),
+    unit_pairs: summary.unitPairs.map((r) => ratio(r, exponent)),
     turnbull: masses(rows),
     interaction: test(summary.interaction),
     lr_test_product: test(summary.lrTestProduct),

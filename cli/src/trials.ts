@@ -1,12 +1,13 @@
 import {
+  atLeastShare,
   distanceOf,
   firth,
   firthCoefficientInterval,
+  pooled,
   readTrials,
   type TrialDistance,
   type TrialRow,
 } from '@urvek/core';
-import { BadInput } from './badInput.ts';
 import { readRows } from './readRows.ts';
 
 /** The `trials` command: hits and misses by distance. @throws BadInput */
@@ -15,10 +16,7 @@ export async function trials(file: string, { json }: { json?: true }): Promise<s
   const products = [...new Set(rows.map((r) => r.product))];
   const found = products.map((product) => ({
     product,
-    result: resultOf(
-      rows.filter((r) => r.product === product),
-      file,
-    ),
+    result: resultOf(rows.filter((r) => r.product === product)),
   }));
   if (!json) return table(found);
   const [only] = found;
@@ -42,10 +40,30 @@ const distance = ({ estimateM, profile95M, delta95M }: TrialDistance) => ({
   delta95: delta95M ?? null,
 });
 
-function resultOf(rows: readonly TrialRow[], file: string) {
+/** k of n at each distance, with what it bounds the chance below by. */
+const standsOf = (rows: readonly TrialRow[]) =>
+  pooled([{ walk: '', rows }]).map((r) => ({
+    distance_m: r.distanceM,
+    answered: r.successes,
+    of: r.trials,
+    at_least: atLeastShare(r.successes, r.trials),
+  }));
+
+function resultOf(rows: readonly TrialRow[]) {
   const fit = firth(rows);
-  if (!fit) throw new BadInput(`${file}: all trials are at one distance; no curve can be laid through them`);
+  const stands = standsOf(rows);
+  if (!fit)
+    return {
+      firth: null,
+      D50: null,
+      D90: null,
+      separation: null,
+      reason: 'all trials are at one distance: no curve can be laid through them',
+      stands,
+    };
   return {
+    reason: null,
+    stands,
     firth: {
       coefficients: { '(Intercept)': fit.coefficients[0], log_distance: fit.coefficients[1] },
       vcov: fit.covariance,
@@ -69,9 +87,13 @@ function table(
   return found
     .flatMap(({ product, result }) => [
       ...(product === undefined ? [] : [product]),
-      line('half of the presses answered at', result.D50),
-      line('nine of ten answered at', result.D90),
-      ...(result.separation === 'none'
+      ...result.stands.map(
+        (s) =>
+          `at ${s.distance_m.toFixed(1)} m: ${s.answered} of ${s.of} answered, at least ${(100 * s.at_least).toFixed(0)} % (95 %, one-sided)`,
+      ),
+      ...(result.D50 ? [line('half of the presses answered at', result.D50)] : [result.reason]),
+      ...(result.D90 ? [line('nine of ten answered at', result.D90)] : []),
+      ...(result.separation === 'none' || result.separation === null
         ? []
         : [`separation: ${result.separation}; the curve is held by Firth’s penalty`]),
       '',

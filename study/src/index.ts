@@ -16,6 +16,7 @@ export * from './publish/leavingStudy.ts';
 export * from './publish/withhold.ts';
 export * from './results/availability.ts';
 export * from './results/comesBack.ts';
+export * from './results/course.ts';
 export * from './results/curves.ts';
 export * from './results/findings.ts';
 export * from './results/hits.ts';

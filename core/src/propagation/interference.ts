@@ -8,13 +8,13 @@ export type InterferenceTest = (typeof INTERFERENCE_TESTS)[number];
 export interface InterferenceRecord {
   readonly test: InterferenceTest;
   readonly frequencyMHz: number;
-  /** What the source puts out: EIRP in a shielded room, level at its connector on a cable. */
-  readonly sourceDbm: number;
+  /** What the source puts out: EIRP in a shielded room, level at its connector on a cable; absent: not stated. */
+  readonly sourceDbm?: number;
   /** Share of the time it is on, 0 to 1. */
   readonly duty: number;
   /** In a shielded room: from the source to each end, metres. On a cable: the loss to each end, dB. */
-  readonly toFixed: number;
-  readonly toMobile: number;
+  readonly toFixed?: number;
+  readonly toMobile?: number;
   /**
    * Level of the wanted signal at each end, dBm, when the link just failed; absent where it was not measured.
    */
@@ -37,8 +37,10 @@ export function interferenceRatio(record: InterferenceRecord): InterferenceRatio
     record;
   if (!(duty > 0 && duty <= 1)) throw new RangeError(`invalid duty: ${duty}`);
   const lossDb = (to: number): number => (test === 'cabled' ? to : freeSpaceLossDb(frequencyMHz, to));
-  const over = (wantedDbm: number | undefined, to: number): number | undefined =>
-    wantedDbm === undefined ? undefined : wantedDbm - (sourceDbm - lossDb(to));
+  const over = (wantedDbm: number | undefined, to: number | undefined): number | undefined =>
+    wantedDbm === undefined || to === undefined || sourceDbm === undefined
+      ? undefined
+      : wantedDbm - (sourceDbm - lossDb(to));
   return {
     atFixedDb: over(wantedAtFixedDbm, toFixed),
     atMobileDb: over(wantedAtMobileDbm, toMobile),

@@ -10,7 +10,7 @@ export function interferenceText(record: NonNullable<Setup['interference']>[numb
       ['mobile end', atMobileDb],
     ].flatMap(([end, db]) => (typeof db === 'number' ? [`${db.toFixed(1)} dB at the ${end}`] : []));
     return said.length === 0
-      ? 'Enter the wanted level at an end when the link just fails.'
+      ? 'No ratio: it wants what the source puts out, how far or how well cabled it is to an end, and the wanted level there when the link just fails.'
       : `Just fails at wanted over unwanted ${said.join(', ')}${dutyDb > 0.05 ? `; by its mean, ${dutyDb.toFixed(1)} dB more` : ''}.`;
   } catch (error) {
     return (error as RangeError).message;

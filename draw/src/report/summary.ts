@@ -64,7 +64,9 @@ export const claimSentence = ({ subject, claim, path, verdict, neverSettled }: C
 
 /** What a walk says that has no metres: between which named points it was lost. */
 export const withoutMetres = ({ walks: all, criterion }: RangeView): string[] =>
-  all.flatMap(({ product, label, interval, between, absent }) => {
+  all.flatMap(({ product, label, interval, between, absent, course }) => {
+    if (course !== undefined && !interval)
+      return [`${product}, walk ${label}: ${course}; no distance is known.`];
     if (interval || !between || (between.held === undefined && between.failed === undefined)) return [];
     const held = between.held === undefined ? undefined : `held at ${between.held}`;
     const failed = between.failed === undefined ? undefined : `failed at ${between.failed}`;

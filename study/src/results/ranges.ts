@@ -15,6 +15,7 @@ import { criterionFor, type WantedCriterion, type Setup, type WalkHeader } from 
 import { summarise } from './summarise.ts';
 import { type SetupPath, type Finding, speaking } from './findings.ts';
 import { comesBack, type ComesBack } from './comesBack.ts';
+import { namedCourse } from './course.ts';
 import { pairsOf, type SubjectPair } from './ratioEvidence.ts';
 import type { Subject } from './subjects.ts';
 import { walkRows } from './walkRows.ts';
@@ -37,6 +38,8 @@ export interface RangeWalk {
   /** Why there is none, and between which named points it lies. */
   readonly absent: string | undefined;
   readonly between: WalkOutcome['between'];
+  /** What it found at places that have names and no metres. */
+  readonly course: string | undefined;
   readonly finished: boolean;
   readonly mode: WalkMode;
   readonly simulated: boolean;
@@ -82,6 +85,7 @@ export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): 
     interval: finished ? outcome.interval : undefined,
     absent: finished ? outcome.absent : 'it is not finished',
     between: finished ? outcome.between : undefined,
+    course: finished ? namedCourse(finding.trace) : undefined,
     finished,
     mode: finding.trace.begin.body.mode ?? 'continuous',
     simulated: finding.trace.begin.body.simulatedSeed !== undefined,

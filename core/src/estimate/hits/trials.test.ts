@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import jstat from 'jstat';
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import { allOfBound, atLeast, clopperPearson, wilson } from '../../numeric/binomial.ts';
+import { atLeast, atLeastShare, clopperPearson, wilson } from '../../numeric/binomial.ts';
 import { seeded } from '../../random/seeded.ts';
 import { distanceOf, firth, firthCoefficientInterval, separationOf, type TrialRow } from './firth.ts';
 import { pooled, resampledDistance } from './resample.ts';
@@ -169,7 +169,9 @@ describe('a proportion alone', () => {
       { numRuns: 60 },
     );
     // One of one 5 %, three of three 36.8 %, ten of ten 74.1 %, sixty of sixty 95.1 % (one-sided 95 %).
-    expect([1, 3, 10, 60].map((n) => Math.round(1000 * allOfBound(n)) / 10)).toEqual([5, 36.8, 74.1, 95.1]);
+    expect([1, 3, 10, 60].map((n) => Math.round(1000 * atLeastShare(n, n)) / 10)).toEqual([
+      5, 36.8, 74.1, 95.1,
+    ]);
     expect(() => wilson(3, 2)).toThrow('invalid proportion: 3 of 2');
   });
 });

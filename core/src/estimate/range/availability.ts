@@ -1,7 +1,7 @@
 import { wilson } from '../../numeric/binomial.ts';
 import type { Trace } from '../../walk/trace.ts';
 
-/** Share of time that the link was clear between two travelled distances, over walks. */
+/** Share of time, or of stands, at which the link was clear between two travelled distances, over walks. */
 export interface AvailabilityBin {
   readonly fromM: number;
   readonly toM: number;
@@ -12,12 +12,13 @@ export interface AvailabilityBin {
   readonly high: number;
 }
 
-/** Seconds that a stretch spends inside a bin, and in all, if it moved evenly. */
-function secondsIn(stretch: Trace['stretches'][number], fromM: number, toM: number): number {
+/** Seconds that a stretch spends inside a bin, if it moved evenly; of a walk that looked at stands, stands. */
+function weightIn(stretch: Trace['stretches'][number], fromM: number, toM: number, post: boolean): number {
   const { from, to, fromS, toS } = stretch;
   if (!from || !to) return 0;
   const [a, b] = [Math.min(from.travelledM, to.travelledM), Math.max(from.travelledM, to.travelledM)];
-  if (b === a) return a >= fromM && a < toM ? toS - fromS : 0;
+  // A post: a stand counts once, however long one stood there.
+  if (b === a) return a >= fromM && a < toM ? (post ? 1 : toS - fromS) : 0;
   return (Math.max(0, Math.min(b, toM) - Math.max(a, fromM)) / (b - a)) * (toS - fromS);
 }
 
@@ -33,10 +34,15 @@ export function availability(traces: readonly Trace[], lengthM: number, binM: nu
     (_, i) => [i * binM, Math.min(lengthM, (i + 1) * binM)] as const,
   ).flatMap(([fromM, toM]) => {
     const shares = traces.flatMap((trace) => {
-      const out = trace.stretches.filter((s) => !s.returning);
-      const total = out.reduce((sum, s) => sum + secondsIn(s, fromM, toM), 0);
+      const out = trace.stretches.filter((s) => !s.returning && s.stated);
+      const total = out.reduce((sum, s) => sum + weightIn(s, fromM, toM, trace.byStands), 0);
       return total > 0
-        ? [out.reduce((sum, s) => sum + (s.state === 'clear' ? secondsIn(s, fromM, toM) : 0), 0) / total]
+        ? [
+            out.reduce(
+              (sum, s) => sum + (s.state === 'clear' ? weightIn(s, fromM, toM, trace.byStands) : 0),
+              0,
+            ) / total,
+          ]
         : [];
     });
     if (shares.length === 0) return [];

@@ -110,6 +110,17 @@ export interface RangeSummary {
    * unit.
    */
   readonly unitRatios: readonly RatioFinding[];
+  /** Each unit of the products that have several, by itself; empty where every product has one. */
+  readonly units: readonly UnitFinding[];
+  /** Units of one product, two by two, with Holm's correction over all such pairs. */
+  readonly unitPairs: readonly RatioFinding[];
+}
+
+/** One unit of a product on one path: what its own walks say. */
+export interface UnitFinding {
+  readonly product: string;
+  readonly unit: string;
+  readonly cell: CellFinding;
 }
 
 export interface ChiSquareTest {
@@ -167,7 +178,7 @@ export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
     lrTestProduct: isFit(fit) ? lrTest(walks, fit) : undefined,
     interaction: interactionTest(walks, fit),
     pairedRatios: pairedRatios(walks, pairs),
-    unitRatios: unitRatios(walks, pairs),
+    ...unitFindings(walks, pairs),
   };
 }
 
@@ -395,17 +406,19 @@ function pairedRatios(
 
 /**
  * With two units of a product, the product is their mean: ln D = product + unit + path, units summing to
- * zero.
+ * zero. Beside that each unit by itself, and the units of a product against each other.
  */
-function unitRatios(
+function unitFindings(
   walks: readonly WalkInterval[],
   pairs: readonly (readonly [string, string])[],
-): RatioFinding[] {
+): Pick<RangeSummary, 'unitRatios' | 'units' | 'unitPairs'> {
   const units = new Map<string, Set<string>>();
   const level = ({ product, unit = '' }: WalkInterval): string => JSON.stringify([product, unit]);
   for (const w of walks) units.set(w.product, (units.get(w.product) ?? new Set()).add(level(w)));
-  if (![...units.values()].some((of) => of.size > 1)) return [];
-  const fit = fitRanges(walks.map((w) => ({ ...w, product: level(w) })));
+  const several = [...units].filter(([, of]) => of.size > 1);
+  if (several.length === 0) return { unitRatios: [], units: [], unitPairs: [] };
+  const rows = walks.map((w) => ({ ...w, product: level(w) }));
+  const fit = fitRanges(rows);
   const contrast = (a: string, b: string): number[] | undefined => {
     const terms = [...(units.get(a) ?? [])].flatMap((u) =>
       [...(units.get(b) ?? [])].map((v) => fit.model.productDifference(u, v)),
@@ -415,7 +428,32 @@ function unitRatios(
       new Array<number>(fit.model.data.columns).fill(0),
     );
   };
-  return withHolm(pairs.map(([a, b]) => ratioFinding(fit, walks, a, b, contrast(a, b))));
+  const named = (key: string): string => (JSON.parse(key) as [string, string])[1];
+  const label = (key: string): string => (JSON.parse(key) as [string, string]).join(', unit ');
+  return {
+    unitRatios: withHolm(pairs.map(([a, b]) => ratioFinding(fit, walks, a, b, contrast(a, b)))),
+    units: several.flatMap(([product, of]) =>
+      [...of].flatMap((unit) =>
+        fit.model.pathLevels.flatMap((path): UnitFinding[] =>
+          rows.some((r) => r.product === unit && r.path === path)
+            ? [{ product, unit: named(unit), cell: cellFinding(fit, rows, unit, path) }]
+            : [],
+        ),
+      ),
+    ),
+    unitPairs: withHolm(
+      several.flatMap(([, of]) => {
+        const list = [...of];
+        return list.flatMap((a, i) =>
+          list.slice(i + 1).map((b) => ({
+            ...ratioFinding(fit, rows, b, a, fit.model.productDifference(b, a)),
+            numerator: label(b),
+            denominator: label(a),
+          })),
+        );
+      }),
+    ),
+  };
 }
 
 /**

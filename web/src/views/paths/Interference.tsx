@@ -24,11 +24,8 @@ export function Interference({ form }: { form: SetupForm }) {
               label: 'Source',
               test: 'cabled',
               frequencyMHz: 2437,
-              sourceDbm: 0,
               sweep: '',
               duty: 1,
-              toFixed: 60,
-              toMobile: 60,
             })
           }
         >
@@ -51,7 +48,10 @@ export function Interference({ form }: { form: SetupForm }) {
             label={label}
             suffix={suffix}
             inputMode="decimal"
-            {...form.register(`${at}.${name}`, number)}
+            {...form.register(
+              `${at}.${name}`,
+              name === 'frequencyMHz' || name === 'duty' ? number : asFigure,
+            )}
             error={errors?.[i]?.[name]?.message}
           />
         );

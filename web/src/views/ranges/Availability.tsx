@@ -5,7 +5,7 @@ import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import { useUnit } from '../../state/unit.ts';
 
-/** Share of time clear over distance; the walk, not the second, is the unit of evidence. */
+/** Share of time, or of stands, clear over distance; the walk, not the second, is the unit of evidence. */
 export function Availability({ products, name }: { products: readonly ProductAvailability[]; name: string }) {
   const [unit] = useUnit();
   const { option, table } = useMemo(() => {

@@ -1,4 +1,4 @@
-import { formatLength, METRES_PER, wilson, type TrialDistance } from '@urvek/core';
+import { atLeastShare, clopperPearson, formatLength, METRES_PER, type TrialDistance } from '@urvek/core';
 import { endsText } from '@urvek/draw';
 import type { HitsCurve } from '@urvek/study';
 import { useMemo } from 'react';
@@ -52,10 +52,10 @@ export function HitsCurves({
         ]),
       },
       table: {
-        header: ['product', 'separation_m', 'presses', 'answered', 'share', 'wilson_low', 'wilson_high'],
+        header: ['product', 'separation_m', 'presses', 'answered', 'share', 'low95', 'high95'],
         rows: curves.flatMap((c) =>
           c.rows.map((r) => {
-            const { low, high } = wilson(r.successes, r.trials);
+            const { low, high } = clopperPearson(r.successes, r.trials);
             return [
               c.product,
               Number(r.distanceM.toFixed(2)),
@@ -95,6 +95,15 @@ export function HitsCurves({
                 .
               </>
             )}
+            <span className="block text-[0.85rem] text-faint" data-counts>
+              {c.rows
+                .map(
+                  (r) =>
+                    `${r.successes} of ${r.trials} at ${show(r.distanceM)}, at least ${percent(atLeastShare(r.successes, r.trials))}`,
+                )
+                .join('; ')}{' '}
+              (each bound 95 %, one-sided, for presses that are independent).
+            </span>
           </li>
         ))}
       </ul>

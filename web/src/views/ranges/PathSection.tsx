@@ -16,6 +16,7 @@ import { RangesTape } from './RangesTape.tsx';
 import { Ratios } from './Ratios.tsx';
 import { Rungs } from './Rungs.tsx';
 import { SaveTape } from './SaveTape.tsx';
+import { Units } from './Units.tsx';
 import { ThroughputCurves } from './ThroughputCurves.tsx';
 
 export function PathSection({
@@ -82,6 +83,7 @@ export function PathSection({
           <SaveTape range={range} />
           <EstimateTable range={range} area={area} />
           <Ratios range={range} exponent={exponent} />
+          <Units summary={summary} />
           {told.length > 0 && (
             <ul className="mt-2 list-disc pl-5" data-comes-back>
               {told.map((t) => (

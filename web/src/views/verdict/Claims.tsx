@@ -1,6 +1,8 @@
+import { comesBackSentences } from '@urvek/draw';
 import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type JudgementView } from '@urvek/study';
 import type { Ready } from '../../components/Frame.tsx';
 import { Empty } from '../../components/States.tsx';
+import { useUnit } from '../../state/unit.ts';
 import { RangesTape } from '../ranges/RangesTape.tsx';
 import { OutcomeMark } from './OutcomeMark.tsx';
 
@@ -14,6 +16,8 @@ export function Claims({
   workspace: Ready;
   judged: JudgementView;
 }) {
+  const [unit] = useUnit();
+  const told = judged.ranges.flatMap((r) => comesBackSentences(r, unit));
   const onTape = judged.ranges.filter(
     (r) => r.summary.n > 0 && claimFlags(setup, r.path, r.kindId).length > 0,
   );
@@ -30,6 +34,16 @@ export function Claims({
           <RangesTape range={range} claims={claimFlags(setup, range.path, range.kindId)} walks={false} />
         </figure>
       ))}
+      {told.length > 0 && (
+        <section className="sheet mb-3 px-4 py-2" aria-label="Farther works again" data-comes-back>
+          <h2>Farther on it works again</h2>
+          <ul className="list-disc pl-5">
+            {told.map((t) => (
+              <li key={t}>{t}</li>
+            ))}
+          </ul>
+        </section>
+      )}
       <div className="grid gap-3">
         {judged.verdicts.map((v) => (
           <ClaimCard key={`${v.claim.id}-${v.path?.id ?? ''}-${v.subject}`} judged={v} />

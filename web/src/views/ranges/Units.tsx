@@ -1,0 +1,51 @@
+import { estimateText, toldApart } from '@urvek/draw';
+import type { RangeView } from '@urvek/study';
+import { useUnit } from '../../state/unit.ts';
+import { RatioLine } from './RatioLine.tsx';
+
+/** Several units of a product: each by itself, and a warning where they differ. */
+export function Units({ summary: { units, unitPairs } }: Pick<RangeView, 'summary'>) {
+  const [unit] = useUnit();
+  if (units.length === 0) return null;
+  const differ = unitPairs.filter(toldApart);
+  return (
+    <div className="mt-3" data-units>
+      <h3>Units, each by itself</h3>
+      <table className="table">
+        <thead>
+          <tr>
+            <th>Product</th>
+            <th>Unit</th>
+            <th>n</th>
+            <th>Median, 95 % interval</th>
+          </tr>
+        </thead>
+        <tbody>
+          {units.map((u) => (
+            <tr key={`${u.product}-${u.unit}-${u.cell.path}`}>
+              <th scope="row" className="row-head">
+                {u.product}
+              </th>
+              <td>{u.unit || 'not stated'}</td>
+              <td className="figure">{u.cell.walks}</td>
+              <td className="figure">{estimateText(u.cell, unit)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <ul className="mt-1 grid gap-1">
+        {unitPairs.map((pair) => (
+          <li key={`${pair.numerator}/${pair.denominator}`}>
+            <RatioLine ratio={pair} />
+          </li>
+        ))}
+      </ul>
+      {differ.length > 0 && (
+        <p role="status" className="mt-1 border-l-4 border-lost pl-2">
+          Units of one product differ: {differ.map((r) => `${r.numerator} and ${r.denominator}`).join('; ')}.
+          What is said of the product speaks for the units that were walked.
+        </p>
+      )}
+    </div>
+  );
+}
