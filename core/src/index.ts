@@ -58,6 +58,7 @@ export * from './log/joinLogs.ts';
 export * from './log/lag.ts';
 export * from './log/reaction.ts';
 export * from './numeric/binomial.ts';
+export * from './numeric/signTest.ts';
 export * from './numeric/holm.ts';
 export * from './numeric/isotonic.ts';
 export * from './numeric/median.ts';

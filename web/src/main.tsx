@@ -64,6 +64,7 @@ const router = createBrowserRouter([
     children: [
       { path: '/', ...view(() => import('./views/bench/Bench.tsx'), 'Bench') },
       { path: '/walk-now', ...view(() => import('./views/walk/WalkNow.tsx'), 'WalkNow') },
+      { path: '/methods', ...view(() => import('./views/methods/Methods.tsx'), 'Methods') },
       { path: '/devices', ...view(() => import('./views/bench/Devices.tsx'), 'Devices') },
       { path: '/join/:code?', ...view(() => import('./views/walk/Join.tsx'), 'Join') },
       { path: '/joined/:walkId', ...view(() => import('./views/walk/JoinedLog.tsx'), 'JoinedLog') },

@@ -17,6 +17,9 @@ export function TopBar({ children }: { children?: ReactNode }) {
       </Link>
       <div className="min-w-0 flex-1 truncate">{children}</div>
       <FieldStatus />
+      <Link to="/methods" className="text-sm underline">
+        Methods
+      </Link>
       <label className="flex items-center gap-1.5 text-sm">
         Unit
         <select

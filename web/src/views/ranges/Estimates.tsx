@@ -1,3 +1,4 @@
+import { HowMade } from '../../components/HowMade.tsx';
 import { formatLength, scaleText, type LengthUnit } from '@urvek/core';
 import { endsText, estimateText, intervalText } from '@urvek/draw';
 import type { RangeView, RangeWalk } from '@urvek/study';
@@ -41,10 +42,14 @@ export function EstimateTable({
         <tr>
           <th>Product</th>
           <th>n</th>
-          <th>Median, 95 % interval</th>
+          <th>
+            Median, 95 % interval <HowMade of="range-of-one-product" what="the median" />
+          </th>
           <th>9 of 10 walks hold to</th>
           {area && <th>Area covered, as the square</th>}
-          <th>Each walk</th>
+          <th>
+            Each walk <HowMade of="bracket-of-a-walk" what="the bracket of a walk" />
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -68,7 +73,11 @@ export function EstimateTable({
                         {endsText(known.median.low, known.median.high, show)}
                       </span>
                     )}
-                    {scaled !== undefined && <span className="block text-[0.8rem] text-faint">{scaled}</span>}
+                    {scaled !== undefined && (
+                      <span className="block text-[0.8rem] text-faint">
+                        {scaled}; <HowMade of="scale-error" what="a scale error" />
+                      </span>
+                    )}
                   </>
                 ) : (
                   estimateText(cell, unit)

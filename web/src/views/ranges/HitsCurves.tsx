@@ -1,3 +1,4 @@
+import { HowMade } from '../../components/HowMade.tsx';
 import { atLeastShare, clopperPearson, formatLength, METRES_PER, type TrialDistance } from '@urvek/core';
 import { endsText } from '@urvek/draw';
 import type { HitsCurve } from '@urvek/study';
@@ -77,7 +78,9 @@ export function HitsCurves({
       : `${show(d.estimateM)} (95 %: ${endsText(d.profile95M.low, d.profile95M.high, show) ?? 'no bound'})`;
   return (
     <div data-hits-curves>
-      <h3>Presses answered over distance</h3>
+      <h3>
+        Presses answered over distance <HowMade of="presses-and-answers" what="k of n" />
+      </h3>
       <Chart option={option} table={table} label={`Share of presses answered, over separation, ${name}`} />
       <ul>
         {curves.map((c) => (

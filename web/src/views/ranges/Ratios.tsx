@@ -1,3 +1,4 @@
+import { HowMade } from '../../components/HowMade.tsx';
 import { pairSentences } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 import { RatioLine } from './RatioLine.tsx';
@@ -14,9 +15,12 @@ export function Ratios({ range, exponent }: { range: RangeView; exponent: number
           </li>
         ))}
       </ul>
+      {summary.productRatios.length > 0 && <HowMade of="ratio-of-two-products" what="a ratio" />}
       {beside.length > 0 && (
         <>
-          <h3 className="mt-2">Heard at the same stands</h3>
+          <h3 className="mt-2">
+            Heard at the same stands <HowMade of="pairs-at-stands" what="a pair at stands" />
+          </h3>
           <ul className="list-disc pl-5" data-pairs>
             {beside.map((sentence) => (
               <li key={sentence}>{sentence}</li>

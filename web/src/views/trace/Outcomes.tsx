@@ -1,3 +1,4 @@
+import { HowMade } from '../../components/HowMade.tsx';
 import { CRITERIA, CRITERION_MEANING, outcomeOf, type JoinedDevice, type Side } from '@urvek/core';
 import { intervalText } from '@urvek/draw';
 import type { Finding } from '@urvek/study';
@@ -18,6 +19,7 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
   return (
     <section className="sheet p-3" aria-label="Outcomes">
       <h2>Outcomes, in separation</h2>
+      <HowMade of="places" what="a place" />
       <table className="table mt-1">
         <thead>
           <tr>

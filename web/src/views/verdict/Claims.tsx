@@ -1,3 +1,4 @@
+import { HowMade } from '../../components/HowMade.tsx';
 import { comesBackSentences } from '@urvek/draw';
 import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type JudgementView } from '@urvek/study';
 import type { Ready } from '../../components/Frame.tsx';
@@ -75,7 +76,10 @@ function ClaimCard({ judged }: { judged: ClaimVerdict }) {
               ? 'no path of this condition'
               : `a claim of ${claim.form}`}
         </p>
-        <p className="mt-1">{verdict.reason}</p>
+        <p className="mt-1">
+          {verdict.reason}{' '}
+          <HowMade of={claim.form === 'latency' ? 'latency' : 'claims'} what="this verdict" />
+        </p>
         {neverSettled !== undefined && (
           <p className="mt-1">
             <strong>The plan could never have settled it:</strong> {neverSettled}.

@@ -1,3 +1,4 @@
+import { HowMade } from '../../components/HowMade.tsx';
 import { marginText } from '@urvek/draw';
 import type { NeedJudged } from '@urvek/study';
 import { OutcomeMark } from './OutcomeMark.tsx';
@@ -46,7 +47,8 @@ export function NeedsTable({ needs }: { needs: readonly NeedJudged[] }) {
       </table>
       <p className="mt-2 text-[0.85rem] text-faint">
         Judged on the distance to which 9 of 10 walks hold; the margin is that distance over the need. Of
-        several paths of its condition, the one that serves it worst counts.
+        several paths of its condition, the one that serves it worst counts.{' '}
+        <HowMade of="needs" what="the verdict on a need" />
       </p>
     </section>
   );

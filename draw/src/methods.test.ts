@@ -1,0 +1,141 @@
+import { expect, test } from '@jest/globals';
+import {
+  atLeastShare,
+  boundWithScaleError,
+  constantRatioBounds,
+  findWalk,
+  formatLength,
+  hangsOn,
+  judgeClaim,
+  latencyOfFrames,
+  METHOD_UNCERTAINTY,
+  outcomeOf,
+  parsePlace,
+  positionAt,
+  ratioInDb,
+  scaleUOf,
+  signTest,
+  summariseRanges,
+  walksFor,
+  withScaleError,
+  type EventKind,
+  type Path,
+  type WalkEvent,
+  type WalkInterval,
+} from '@urvek/core';
+import { readFileSync } from 'node:fs';
+import { endsText, intervalText } from './tape/rangeLanes.ts';
+
+const path: Path = {
+  id: 'p',
+  name: 'P',
+  condition: 'open',
+  model: 'free-space',
+  legs: [{ lengthM: 500, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+  obstructions: [],
+  checkpoints: [],
+};
+type Entry = readonly [EventKind, object];
+const at = (travelledM: number): Entry => [
+  'mark',
+  { reading: { travelledM, method: 'marked line', pressed: true } },
+];
+const answered = (hits: number): Entry => ['hits', { hits, presses: 3 }];
+function bracketOf(...entries: Entry[]): string {
+  const log = [['begin', { direction: 'mobile-to-fixed', mode: 'hits' }] as Entry, ...entries].map(
+    ([kind, body], i) =>
+      ({
+        walkId: 'w',
+        deviceId: 'd',
+        seq: i + 1,
+        version: 1,
+        kind,
+        body,
+        time: { walkS: 20 * i, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
+      }) as unknown as WalkEvent,
+  );
+  const found = findWalk({ walkId: 'w', label: '1', product: 'A', path, log });
+  const interval = found && outcomeOf(found, 'last usable').interval;
+  return interval ? intervalText(interval, 'm') : 'none';
+}
+const rows = (ends: readonly (readonly [number, number])[], more: object = {}): WalkInterval[] =>
+  ends.map(([heldM, failedM], i) => ({ product: 'A', path: 'P', walk: `${i}`, heldM, failedM, ...more }));
+const BY_EYE = scaleUOf('by eye');
+const percent = (share: number): string => `at least ${(100 * share).toFixed(0)} %`;
+
+/** Every worked value of docs/methods.md, worked out again. */
+const WORKED: Readonly<Record<string, () => string>> = {
+  'marks at 10, 20, 30 and 40 m, answered to 30': () =>
+    bracketOf(...[10, 20, 30, 40].flatMap((m) => [at(m), answered(m <= 30 ? 3 : 0)])),
+  'middle of a 71 s gap': () => {
+    const fix = (atS: number, travelledM: number) =>
+      ({ atS, travelledM, uncertaintyM: 0, method: 'marked line' }) as const;
+    return `${positionAt([fix(0, 0), fix(71, 99.4)], 35.5)?.uncertaintyM.toFixed(1)} m`;
+  },
+  'odometer step': () => `${METHOD_UNCERTAINTY.odometer.independentM.toFixed(1)} m`,
+  'about 40 yd': () => {
+    const { reading } = parsePlace('about 40 yd', 'wheel');
+    return `${formatLength(reading?.travelledM ?? 0)} ± ${formatLength(reading?.uncertaintyM ?? 0)}`;
+  },
+  'held at 30 m, failed at an unknown place, ended at 120 m': () =>
+    bracketOf(at(30), answered(3), ['mark', {}], answered(0), [
+      'end',
+      { reason: 'time', reading: { travelledM: 120, method: 'marked line', pressed: true } },
+    ]),
+  'first failures at 100, 100, 100, 120 and 100 m, stands every 20 m': () => {
+    const fails = [100, 100, 100, 120, 100];
+    const [cell] = summariseRanges(
+      rows(
+        fails.map((f) => [f - 20, f] as const),
+        { heldUM: 0.1, failedUM: 0.1 },
+      ),
+    ).fitted;
+    const { low, high } = cell?.interval95M.median ?? { low: undefined, high: undefined };
+    return endsText(low, high, (m) => formatLength(m)) ?? '';
+  },
+  'held to the end in 5 walks': () =>
+    walksFor(0.5) === 5 ? 'more than the median, 95 %' : `${walksFor(0.5)} walks are wanted`,
+  '202 to 213 m about 207.4 m by eye': () => {
+    const { low, high } = withScaleError({ low: 202, high: 213 }, 207.4, BY_EYE);
+    return `${low?.toFixed(0)} m to ${high?.toFixed(0)} m`;
+  },
+  'held to 90 m by eye': () => `at least ${boundWithScaleError(90, -1, BY_EYE).toFixed(1)} m`,
+  '3 dB at exponent 2': () => (10 ** (3 / 20)).toFixed(3),
+  '+8 % at exponent 4': () => `${ratioInDb(1.08, 4).toFixed(2)} dB`,
+  '8 of 8 outings': () => `p ${signTest(8, 8).toFixed(4)}`,
+  'A in (2, 3] and B in (3, 3.3]': () => {
+    const ends = constantRatioBounds([{ a: { heldM: 2, failedM: 3 }, b: { heldM: 3, failedM: 3.3 } }]);
+    return `${ends?.low?.toFixed(2)} to ${ends?.high?.toFixed(2)}`;
+  },
+  '+8 % with A in (3, 3.3] and B lost by 3.3': () =>
+    `A ends before ${hangsOn(1.08, { heldM: 3, failedM: 3.3 }, { heldM: 3, failedM: 3.3 })?.endsBeforeM.toFixed(3)}`,
+  '1 of 1': () => percent(atLeastShare(1, 1)),
+  '10 of 10': () => percent(atLeastShare(10, 10)),
+  '500 ft against six walks near 207 m by eye': () => {
+    const [cell] = summariseRanges(
+      rows(
+        [205, 206, 207, 208, 209, 210].map((m) => [m, m] as const),
+        { method: 'by eye', scaleU: BY_EYE, failedUM: 1 },
+      ),
+    ).fitted;
+    return judgeClaim(
+      { entered: '500 ft', distanceM: 152.4, upTo: false, condition: 'open' },
+      { criterion: 'lost', cell, unitsTested: 1, pathReachM: 400 },
+    ).outcome;
+  },
+  'walks that must all hold for 9 of 10': () => String(walksFor(0.9)),
+  'one count at 24 frames a second': () => `± ${(1000 * latencyOfFrames([3], 24).halfWidthS).toFixed(0)} ms`,
+};
+
+const text = readFileSync(new URL('../../docs/methods.md', import.meta.url), 'utf8');
+const stated = [...text.matchAll(/^- Worked: (.+) = (.+)$/gm)].map(
+  ([, what = '', value = '']) => [what, value] as const,
+);
+
+test.each(stated)('%s', (what, value) => {
+  expect(WORKED[what]?.()).toBe(value);
+});
+
+test('no worked value stands in the tests that the page does not tell', () => {
+  expect(Object.keys(WORKED).sort()).toEqual(stated.map(([what]) => what).sort());
+});

@@ -1,0 +1,4 @@
+declare module '*.md?raw' {
+  const text: string;
+  export default text;
+}

@@ -1,0 +1,23 @@
+import { marked } from 'marked';
+import { useEffect } from 'react';
+import { useLocation } from 'react-router';
+import text from '../../../../docs/methods.md?raw';
+import { anchorOf } from './anchor.ts';
+
+// Our own page, not anything that a user wrote: its HTML is taken as it is made.
+const PAGE = marked
+  .parse(text, { async: false })
+  .replace(/<h2>(.*?)<\/h2>/g, (_, title: string) => `<h2 id="${anchorOf(title)}">${title}</h2>`);
+
+/** How every published figure is made, paragraph by paragraph. */
+export function Methods() {
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
+  }, [hash]);
+  return (
+    <main className="mx-auto w-full max-w-[82ch] px-4 py-4">
+      <div className="sheet prose-methods p-6" dangerouslySetInnerHTML={{ __html: PAGE }} />
+    </main>
+  );
+}
