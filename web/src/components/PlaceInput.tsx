@@ -69,7 +69,8 @@ export function PlaceInput({
     <div className="col-span-2 grid grid-cols-2 gap-2">
       <Field
         label={label}
-        suffix="m, or with its unit"
+        suffix="m"
+        placeholder="40, 90 yd, about 40"
         autoFocus={autoFocus}
         value={value.text}
         onChange={(e) => onChange({ ...value, text: e.target.value })}

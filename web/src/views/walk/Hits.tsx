@@ -38,8 +38,13 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
           No answer
         </button>
       </div>
-      <div className="grid grid-cols-3 gap-2">
-        <Choice label="Counted" value={of} onChange={(e) => setOf(e.target.value as keyof typeof COUNTED)}>
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+        <Choice
+          className="col-span-2 sm:col-span-1"
+          label="Counted"
+          value={of}
+          onChange={(e) => setOf(e.target.value as keyof typeof COUNTED)}
+        >
           {Object.entries(COUNTED).map(([value, words]) => (
             <option key={value} value={value}>
               {words}

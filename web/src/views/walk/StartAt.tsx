@@ -18,6 +18,7 @@ export function StartAt({
   return (
     <div className="grid grid-cols-2 gap-3">
       <Choice
+        className="col-span-2"
         label="Begins at"
         value={start.at}
         onChange={(e) => onChange({ ...start, at: e.target.value as StartPlace['at'], method: usual })}
