@@ -69,7 +69,7 @@ test('Ranges: the figures are the command line’s on the exported CSV', async (
 test('Ranges: another criterion, both ways, what is thin, the curve’s figures, and a click that opens the walk', async () => {
   const { page } = session;
   await page.open(`/c/${DEMO_ID}/ranges`);
-  await page.see('One direction only: mobile-to-fixed.');
+  await page.see('Looked at mobile-to-fixed only.');
   await page.see('Share of walks that hold to a distance');
   await page.until('the charts', async () =>
     page.driver.executeScript<boolean>("return document.querySelectorAll('[role=img] svg path').length > 10"),
@@ -77,7 +77,7 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
   await page.press('The figures, and files of them');
   await page.see('walks alone');
   await page.choose('Direction', 'both ways');
-  await page.see('No walk here has this outcome.');
+  await page.see('No walk here has this outcome in metres.');
   await page.choose('Direction', 'as walked');
   await page.choose('Criterion', 'last usable');
   await page.see('Incline: last usable');
@@ -118,10 +118,10 @@ test('Trace: stepped by keys over time, the truth revealed, a mark measured agai
   await (await page.find("(//button[starts-with(@aria-label, 'Correct: mark')])[1]")).click();
   await page.choose('Correction', 'measured otherwise');
   await page.fill('Travelled distance', '0.009');
-  await page.see('a thousand times off');
+  await page.see('A thousand times off');
   await page.fill('Travelled distance', '8.5');
   await page.choose('Measured by', 'laser');
   await page.fill('Reason', 'taped afterwards');
   await page.press('Log the correction');
-  await page.see('measured again: 8.5 m, laser: taped afterwards');
+  await page.see('measured again: 8.50 m, by laser: taped afterwards');
 }, 180_000);

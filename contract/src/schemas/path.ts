@@ -94,7 +94,7 @@ export const pathSchema = yup
     name: name('Path'),
     condition: yup
       .string()
-      .oneOf(['open', 'obstructed'] as const)
+      .oneOf(['open', 'obstructed', 'unstated'] as const)
       .required(),
     legs: yup.array(legSchema).required().min(1, 'A path needs at least one leg').max(200),
     /** Where the fixed end stands, when the path was taken from coordinates. */

@@ -73,6 +73,7 @@ export const rigSchema = yup
       .moreThan(0, 'Height of the mobile end must be above 0 m')
       .max(200),
     cables: words(),
+    hops: yup.string().max(200),
     playoutDelayS: known('Playout delay').max(30),
     batteryWh: known('Battery'),
     loadW: known('Load').moreThan(0, 'Load must be above 0 W'),

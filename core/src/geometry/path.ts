@@ -45,8 +45,8 @@ export interface Checkpoint {
 export interface Path {
   readonly id: string;
   readonly name: string;
-  /** Which claims the path can speak to. */
-  readonly condition: 'open' | 'obstructed';
+  /** Which claims the path can speak to; not stated: those alone that state no condition either. */
+  readonly condition: 'open' | 'obstructed' | 'unstated';
   /** Of the path loss, for predictions. */
   readonly model: PathModel;
   readonly legs: readonly Leg[];

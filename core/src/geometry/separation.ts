@@ -72,6 +72,16 @@ export function separationAtM(path: Pick<Path, 'legs'>, travelledM: number, fixe
   return apart(at(fixedM), at(travelledM));
 }
 
+/** The same for many places of one route, each brought onto it: a wheel can read a little more than the path has. */
+export function separationsOf(path: Pick<Path, 'legs'>): (travelledM: number, fixedM?: number) => number {
+  const totalM = pathLengthM(path);
+  const onPath = (m: number): number => Math.min(totalM, Math.max(0, m));
+  const at = pathPointsOf(path);
+  const zero = at(0);
+  return (travelledM, fixedM) =>
+    apart(fixedM === undefined ? zero : at(onPath(fixedM)), at(onPath(travelledM)));
+}
+
 /**
  * Least and greatest separation met between two travelled distances. On a bent path these need not lie at
  * the ends; `monotonic` says whether separation rises all the way.

@@ -28,6 +28,8 @@ export interface RigSettings {
   readonly heightFixedM?: number;
   readonly heightMobileM?: number;
   readonly cables: string;
+  /** Of a chain with a relay: its hops in their order, with commas between. */
+  readonly hops?: string;
   readonly playoutDelayS?: number;
   readonly batteryWh?: number;
   readonly loadW?: number;

@@ -54,6 +54,7 @@ const FIELDS: Readonly<Record<keyof RigSettings, FieldWords>> = {
     basis: 'two rays, beyond the break point',
   },
   cables: { label: 'Cables and connectors' },
+  hops: { label: 'Hops of the chain' },
   playoutDelayS: { label: 'Playout delay', unit: 's' },
   batteryWh: { label: 'Battery', unit: 'Wh' },
   loadW: { label: 'Load', unit: 'W' },

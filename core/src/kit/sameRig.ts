@@ -28,7 +28,15 @@ const SETTINGS: readonly (keyof RigSettings)[] = [
   'heightFixedM',
   'heightMobileM',
   'cables',
+  'hops',
 ];
 
 const stated = (value: string | number | undefined): string | number | undefined =>
   typeof value === 'string' ? value.trim().toLowerCase() || undefined : value;
+
+/** The hops of a chain with a relay, in their order; empty where there is one hop only. */
+export const hopsOf = ({ hops = '' }: Pick<RigSettings, 'hops'>): string[] =>
+  hops
+    .split(',')
+    .map((h) => h.trim())
+    .filter((h) => h !== '');

@@ -1,5 +1,5 @@
 import type { Path } from '../geometry/path.ts';
-import { separationRangeM } from '../geometry/separation.ts';
+import { separationRangeM, separationsOf } from '../geometry/separation.ts';
 import {
   type Criterion,
   type OutwardCriterion,
@@ -55,10 +55,16 @@ interface Context {
   readonly trace: Trace;
   readonly path: Pick<Path, 'legs'>;
   readonly delay: OperatorDelay | undefined;
+  readonly separationM: ReturnType<typeof separationsOf>;
+  /** The walk as it was seen, and how far it was walked outwards: the same for every criterion. */
+  readonly seen: readonly Seen[];
+  readonly reached: End | undefined;
 }
 
 export function outcomesOf(trace: Trace, path: Pick<Path, 'legs'>, delay?: OperatorDelay): Outcome[] {
-  const context = { trace, path, delay };
+  const separationM = separationsOf(path);
+  const at = { trace, separationM };
+  const context = { ...at, path, delay, seen: seenOf(trace), reached: reachedBy(at) };
   return [
     ...OUTWARD_CRITERIA.map((c) =>
       trace.inwards
@@ -91,7 +97,7 @@ interface Seen {
 }
 
 /** The walk as a row of things seen: looks at stands, or stretches between presses. */
-function seenOf({ trace }: Context): Seen[] {
+function seenOf(trace: Trace): Seen[] {
   const at = (atS: number): Point => ({ atS, place: placeAt(trace, atS), name: undefined });
   if (!trace.byStands)
     return trace.stretches.map((s) => ({
@@ -126,7 +132,7 @@ const nextName = (trace: Trace, atS: number): string | undefined =>
 function outward(context: Context, criterion: OutwardCriterion): Outcome {
   const least = LEAST_GOOD_GRADE[criterion];
   const atEnd = endsLastStretch(criterion);
-  const out = seenOf(context).filter((s) => !s.returning && (s.stated || least <= 2));
+  const out = context.seen.filter((s) => !s.returning && (s.stated || least <= 2));
   const good = (s: Seen): boolean => (atEnd ? s.best : s.worst) >= least;
   if (out.length === 0) return none(criterion, 'nothing was logged on the way out');
   const failing = atEnd ? endOfLast(out, good) : out.findIndex((s) => !good(s));
@@ -162,25 +168,40 @@ function endOfLast(out: readonly Seen[], good: (s: Seen) => boolean): number {
 /** Right-censored at the greatest separation at which it was seen to hold. */
 function heldThroughout(context: Context, criterion: Criterion, out: readonly Seen[]): Outcome {
   const { trace } = context;
-  const places: Point[] = trace.byStands
-    ? out.map((s) => s.first)
-    : outwardFixes(trace).map((f) => ({ atS: f.atS, place: { ...f, speedMps: 0 }, name: undefined }));
-  const reached = places
-    .flatMap((p) => (p.place ? [endOf(context, p.place, p.atS)] : []))
-    .reduce<End | undefined>((best, e) => (best && best.greatestM >= e.greatestM ? best : e), undefined);
-  if (!reached || reached.greatestM === 0)
+  const reached = trace.byStands
+    ? farthestOf(
+        out.map((s) => s.first),
+        context,
+      )
+    : context.reached;
+  if (!reached || reached.separationM === 0)
     return none(criterion, 'held to the end, but no mark tells how far that was', {
       held: out.at(-1)?.first.name ?? nameAt(trace, trace.endS),
       failed: undefined,
     });
   return {
     criterion,
-    interval: { heldM: reached.greatestM, failedM: undefined, ...uncertain({ heldUM: reached.uM }) },
+    interval: { heldM: reached.separationM, failedM: undefined, ...uncertain({ heldUM: reached.uM }) },
     absent: undefined,
     bent: false,
     between: undefined,
   };
 }
+
+/** How far a walk was walked outwards. */
+const reachedBy = (context: Pick<Context, 'trace' | 'separationM'>): End | undefined =>
+  farthestOf(
+    outwardFixes(context.trace).map((f) => ({ atS: f.atS, place: { ...f, speedMps: 0 }, name: undefined })),
+    context,
+  );
+
+const farthestOf = (
+  points: readonly Point[],
+  context: Pick<Context, 'trace' | 'separationM'>,
+): End | undefined =>
+  points
+    .flatMap((p) => (p.place ? [endOf(context, p.place, p.atS)] : []))
+    .reduce<End | undefined>((best, e) => (best && best.separationM >= e.separationM ? best : e), undefined);
 
 const outwardFixes = (trace: Trace): readonly Fix[] =>
   trace.fixes.filter((f) => f.atS <= (trace.turnS ?? trace.endS));
@@ -238,18 +259,20 @@ function farthestAfter(trace: Trace, atS: number): Point | undefined {
 const rounded = (m: number): number => Math.round(m * 1e6) / 1e6;
 
 interface End {
-  readonly leastM: number;
-  readonly greatestM: number;
+  readonly separationM: number;
   readonly uM: number;
 }
 
 /** Separation at a place, from where the fixed end stood then, with its independent uncertainty. */
-function endOf({ trace, path }: Context, place: Position, atS: number, timingS = 0): End {
+function endOf(
+  { trace, separationM }: Pick<Context, 'trace' | 'separationM'>,
+  place: Position,
+  atS: number,
+  timingS = 0,
+): End {
   const fixedM = trace.fixedEnds.findLast((f) => f.atS <= atS)?.atM;
-  const { leastM, greatestM } = separationRangeM(path, place.travelledM, place.travelledM, fixedM);
   return {
-    leastM: rounded(leastM),
-    greatestM: rounded(greatestM),
+    separationM: rounded(separationM(place.travelledM, fixedM)),
     uM: Math.hypot(place.uncertaintyM, timingS * place.speedMps),
   };
 }
@@ -274,8 +297,8 @@ function unplaced(
 ): Outcome {
   const low = last?.place && endOf(context, last.place, last.atS);
   const high = later?.place && endOf(context, later.place, later.atS);
-  const heldM = low?.leastM ?? 0;
-  const failedM = high && high.greatestM > heldM ? high.greatestM : undefined;
+  const heldM = low?.separationM ?? 0;
+  const failedM = high && high.separationM > heldM ? high.separationM : undefined;
   if (heldM === 0 && failedM === undefined)
     return none(criterion, 'it failed, at a place that nobody knows', between);
   return {
@@ -310,7 +333,7 @@ function interval(
     const failed = endOf(context, bad.place, bad.atS, timingS);
     return {
       criterion,
-      interval: { heldM: 0, failedM: failed.greatestM, ...uncertain({ failedUM: failed.uM }) },
+      interval: { heldM: 0, failedM: failed.separationM, ...uncertain({ failedUM: failed.uM }) },
       absent: undefined,
       bent: false,
       between,
@@ -323,9 +346,9 @@ function interval(
   const moved = trace.fixedEnds.some((f) => f.atS <= bad.atS);
   const range = moved
     ? {
-        leastM: Math.min(low.leastM, high.leastM),
-        greatestM: Math.max(low.greatestM, high.greatestM),
-        monotonic: low.leastM <= high.greatestM,
+        leastM: Math.min(low.separationM, high.separationM),
+        greatestM: Math.max(low.separationM, high.separationM),
+        monotonic: low.separationM <= high.separationM,
       }
     : separationRangeM(path, good.place.travelledM, bad.place.travelledM);
   return {
@@ -383,11 +406,11 @@ function selfRegain(context: Context): Outcome {
   // Not back by itself down to the nearest place where it was still lost.
   const nearest = reset?.position ? { atS: reset.atS, place: reset.position, name: undefined } : failed;
   if (!nearest?.place) return none(criterion, 'not regained, at no known distance', between);
-  const { greatestM, uM } = endOf(context, nearest.place, nearest.atS);
-  if (greatestM === 0) return none(criterion, 'not regained on the whole way back', between);
+  const { separationM: failedM, uM } = endOf(context, nearest.place, nearest.atS);
+  if (failedM === 0) return none(criterion, 'not regained on the whole way back', between);
   return {
     criterion,
-    interval: { heldM: 0, failedM: greatestM, ...uncertain({ failedUM: uM }) },
+    interval: { heldM: 0, failedM, ...uncertain({ failedUM: uM }) },
     absent: undefined,
     bent: false,
     between,
@@ -424,7 +447,7 @@ function wayBack(trace: Trace): readonly Stretch[] | string {
 function firstReached(context: Context): Outcome {
   const criterion = 'first reached';
   if (!context.trace.inwards) return none(criterion, 'it did not begin out of reach');
-  const seen = seenOf(context).filter((s) => s.stated);
+  const seen = context.seen.filter((s) => s.stated);
   const reached = seen.findIndex((s) => s.best >= LEAST_GOOD_GRADE['last usable']);
   if (reached === -1) return none(criterion, 'never reached on the way in');
   if (reached === 0) return none(criterion, 'it was usable where the walk began: begin farther out');

@@ -73,6 +73,8 @@ export interface Trace extends Track {
   readonly notes: readonly { readonly atS: number; readonly text: string }[];
   readonly named: readonly NamedPoint[];
   readonly gaps: number;
+  /** Of each loss that was pressed, the hop that was lost; absent: nobody said, or there is one only. */
+  readonly lostHops: readonly (string | undefined)[];
   readonly turnS: number | undefined;
   /** The turn was not logged: distances that fall tell of it. */
   readonly turnInferred: boolean;
@@ -193,6 +195,7 @@ export function traceWalk(
     notes: of('note').map((e) => ({ atS: e.time.walkS, text: e.body.text })),
     named: namedPointsOf(of('mark'), of('landmark'), of('call')),
     gaps: of('gap').length,
+    lostHops: of('dropoutBegin').map((e) => e.body.hop),
     ...course,
     fixedEnds: of('fixedEnd').map((e) => ({ atS: e.time.walkS, atM: e.body.reading.travelledM })),
     endS,

@@ -4,6 +4,7 @@ import {
   CRITERION_MEANING,
   DIRECTIONS,
   formatLength,
+  hopsOf,
   INTERVAL_METHOD,
   kindOf,
   pathLengthM,
@@ -93,7 +94,7 @@ export function whereBlocks({ paths }: Setup, findings: readonly Finding[], unit
 }
 
 const pathText = (path: SetupPath, unit: LengthUnit): string =>
-  `${path.name}, ${path.condition}: ${formatLength(pathLengthM(path), unit)} in ${path.legs.length} ${path.legs.length === 1 ? 'leg' : 'legs'}${path.obstructions.length > 0 ? `; ${path.obstructions.map((o) => `${o.label} at ${formatLength(o.atM, unit)}`).join(', ')}` : ''}; ${path.checkpoints.length} checkpoints.`;
+  `${path.name}, ${path.condition === 'unstated' ? 'condition not stated' : path.condition}: ${formatLength(pathLengthM(path), unit)} in ${path.legs.length} ${path.legs.length === 1 ? 'leg' : 'legs'}${path.obstructions.length > 0 ? `; ${path.obstructions.map((o) => `${o.label} at ${formatLength(o.atM, unit)}`).join(', ')}` : ''}; ${path.checkpoints.length} checkpoints.`;
 
 /** What was noted of the days, each value once with its walks. */
 const said = (value: string | number | boolean): string =>
@@ -123,6 +124,15 @@ export function conditionItems(findings: readonly Finding[]): string[] {
       : [];
   });
   return noted.length > 0 ? noted : ['Nothing was noted of weather, people and other transmitters.'];
+}
+
+/** Of a chain with a relay, which hop each loss was of. */
+function lostHops({ product, label, header, subject, trace }: Finding): string[] {
+  const rig = subject.rigs.find((r) => r.id === header.rigId);
+  if (!rig || hopsOf(rig).length < 2 || trace.lostHops.length === 0) return [];
+  return [
+    `${product}, walk ${label}: lost ${trace.lostHops.map((h) => h ?? 'a hop, not known which').join(', then ')}.`,
+  ];
 }
 
 function failedChecks(setup: Setup, { header, trace }: Finding): string[] {
@@ -162,6 +172,7 @@ export function caveatItems(
     ...(findings.some((f) => f.trace.byStands)
       ? ['Some walks looked at stands only: between stands nothing is known.']
       : []),
+    ...findings.flatMap(lostHops),
     ...findings.flatMap((f) =>
       failedChecks(setup, f).map(
         (text) => `${f.product}, walk ${f.label}: failed in the rig check: ${text}.`,

@@ -29,6 +29,7 @@ const MORE: readonly Setting[] = [
   { field: 'bodyPosition', label: 'Body position', span: 4 },
   { field: 'bodyLossDb', label: 'Body loss', suffix: 'dB', span: 2 },
   { field: 'cables', label: 'Cables and connectors', span: 6 },
+  { field: 'hops', label: 'Hops of a chain with a relay, with commas', span: 6 },
   { field: 'batteryWh', label: 'Battery', suffix: 'Wh', span: 2 },
   { field: 'loadW', label: 'Load', suffix: 'W', span: 2 },
   { field: 'batteryV', label: 'Battery voltage', suffix: 'V', span: 2 },

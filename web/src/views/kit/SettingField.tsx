@@ -15,6 +15,7 @@ const TEXTS: readonly (keyof RigSettings)[] = [
   'orientation',
   'bodyPosition',
   'cables',
+  'hops',
 ];
 
 export function SettingField({

@@ -3,7 +3,7 @@ import { FEATURE_KINDS, planPoints, SLAB_MATERIALS, type FeatureKind, type PlanP
 import { Trash2 } from 'lucide-react';
 import type { UseFormReturn } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
-import { asFigure } from '../../components/figures.ts';
+import { asFigure, asMetres } from '../../components/figures.ts';
 
 import { KIND_NAME, newFeature } from './SitePlan.tsx';
 
@@ -115,7 +115,7 @@ export function Features({ form, index }: { form: UseFormReturn<Setup>; index: n
                 label={FIGURE_WORDS[name][0]}
                 suffix={FIGURE_WORDS[name][1]}
                 inputMode="decimal"
-                {...form.register(`${at}.${i}.${name}`, asFigure)}
+                {...form.register(`${at}.${i}.${name}`, FIGURE_WORDS[name][1] === 'm' ? asMetres : asFigure)}
               />
             ) : (
               <span key={name} />

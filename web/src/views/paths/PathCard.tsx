@@ -70,6 +70,7 @@ export function PathCard({
         <Choice className="w-40" label="Condition" {...form.register(`${at}.condition`)}>
           <option value="open">open</option>
           <option value="obstructed">obstructed</option>
+          <option value="unstated">not stated</option>
         </Choice>
         <Choice className="w-44" label="Path loss" {...form.register(`${at}.model`)}>
           {PATH_MODELS.map((m) => (

@@ -58,7 +58,7 @@ export function Availability({ products, name }: { products: readonly ProductAva
   }, [products, unit]);
   return (
     <div>
-      <h3>Share of time clear, walking out</h3>
+      <h3>Share of time, or of stands, clear, walking out</h3>
       <Chart option={option} table={table} label={`Share of time clear over travelled distance, ${name}`} />
     </div>
   );

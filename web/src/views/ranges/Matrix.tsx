@@ -5,7 +5,6 @@ import { type CheckpointMatrix, type MatrixCell, type RangeView } from '@urvek/s
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { base } from '../../api/client.ts';
-import { oneWaySentence } from '@urvek/draw';
 import { Choice } from '../../components/Field.tsx';
 import { useComparisonId } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
@@ -71,11 +70,6 @@ export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: Ran
           {other !== '' && <Earlier id={other} places={matrix.checkpoints} kindId={range.kindId} />}
         </table>
       </div>
-      {matrix.oneWay.map((l) => (
-        <p key={`${l.product}-${l.checkpoint}`} role="status" className="border-l-4 border-lost pl-2">
-          {oneWaySentence(l)}
-        </p>
-      ))}
     </div>
   );
 }

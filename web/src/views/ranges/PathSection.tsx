@@ -1,5 +1,5 @@
 import { INTERVAL_METHOD, pathLengthM } from '@urvek/core';
-import { comesBackSentences, thinnessOf, withoutMetres } from '@urvek/draw';
+import { comesBackSentences, oneWaySentence, thinnessOf, withoutMetres } from '@urvek/draw';
 import { rangeTitle, type PathCurves, type RangeView } from '@urvek/study';
 import { useNavigate } from 'react-router';
 import type { Ready } from '../../components/Frame.tsx';
@@ -94,6 +94,16 @@ export function PathSection({
           <Hysteresis workspace={workspace} range={range} />
         </>
       )}
+      {curves?.matrix.oneWay.map((l) => (
+        <p
+          key={`${l.product}-${l.checkpoint}`}
+          role="status"
+          className="mt-1 border-l-4 border-lost pl-2"
+          data-one-way
+        >
+          {oneWaySentence(l)}
+        </p>
+      ))}
       {!curves && <Loading what="the curves" />}
       {curves && (
         <WhenSeen>

@@ -155,7 +155,7 @@ function place(
       'Unknown path',
       setup.paths.map((p) => p.name),
     ),
-    condition: 'open' as const,
+    condition: 'unstated' as const,
     model: 'two-slope' as const,
     distanceMethod: 'by eye' as const,
     hazards: '',

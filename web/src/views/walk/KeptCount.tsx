@@ -16,7 +16,8 @@ export function KeptCount({ walkId }: { walkId: string }) {
       data-kept={events.length}
       data-at-base={events.filter((e) => e.place === AT_BASE).length}
     >
-      {events.length} {events.length === 1 ? 'event' : 'events'} here, {events.filter((e) => e.place === AT_BASE).length} at the base
+      {events.length} {events.length === 1 ? 'event' : 'events'} here,{' '}
+      {events.filter((e) => e.place === AT_BASE).length} at the base
       {aside.length > 0 && (
         <strong className="text-lost">
           , {aside.length} refused and set aside: {aside[0]?.refusal}

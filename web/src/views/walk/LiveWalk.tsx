@@ -8,6 +8,7 @@ import {
   satelliteReceiver,
   SCRIPT_TEXT,
   scriptStep,
+  hopsOf,
   isNearer,
   type DistanceReading,
   type EventBodies,
@@ -38,6 +39,7 @@ import { eventTime } from '../../field/time.ts';
 import { WalkSession } from '../../field/walkSession.ts';
 import { Keys } from './Ask.tsx';
 import { Clock } from './Clock.tsx';
+import { Hops } from './Hops.tsx';
 import { KeptCount } from './KeptCount.tsx';
 import { LastEvents } from './LastEvents.tsx';
 import { Saved } from './Saved.tsx';
@@ -423,6 +425,11 @@ export function LiveWalk({
               add={logNow}
               mark={(atM, name) => mark({ travelledM: atM, method: path?.distanceMethod ?? 'by eye' }, name)}
               onOpenCount={setOpenCount}
+            />
+            <Hops
+              hops={subject ? hopsOf(subject.rig) : []}
+              lost={lost}
+              onLost={(hop) => logNow('dropoutBegin', hop === undefined ? {} : { hop })}
             />
             <LogKeys
               actions={actions}
