@@ -6,11 +6,14 @@ import {
   type CellFinding,
   type ChiSquareTest,
   type Ends,
+  type OwnSpread,
   type QuantileEstimate,
   type RangeSummary,
   type RatioFinding,
   type WalkInterval,
 } from '@urvek/core';
+
+const OWN_METHOD = 'profile likelihood, its own spread, each end calibrated by the noncentral t';
 
 const orNull = <T>(value: T | undefined): T | null => value ?? null;
 const ends = (e: Ends | undefined): [number | null, number | null] | null =>
@@ -62,7 +65,25 @@ const masses = (rows: readonly WalkInterval[]) =>
       }));
 
 const test = (t: ChiSquareTest | undefined) =>
-  t ? { statistic: t.statistic, df: t.df, p_value: t.pValue } : null;
+  t
+    ? {
+        statistic: t.statistic,
+        df: t.df,
+        p_value: t.pValue,
+        p_calibrated: orNull(t.pCalibrated),
+      }
+    : null;
+
+/** p10 or p90 by the product's own walks. */
+const ownQuantile = (q: OwnSpread['p10'], withScale: Ends | undefined) =>
+  q
+    ? {
+        estimate_m: orNull(q.estimateM),
+        interval95: ends(q.interval95M),
+        with_scale95: ends(withScale),
+        method: OWN_METHOD,
+      }
+    : null;
 
 const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
   product: c.product,
@@ -75,6 +96,13 @@ const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
   median: quantile(c.median, c.interval95M.median, c.withScale95M.median),
   p10: quantile(c.p10, c.interval95M.p10, c.withScale95M.p10),
   interval95_median_m: ends(c.interval95M.median),
+  own_spread: c.own
+    ? {
+        sigma: orNull(c.own.sigma),
+        p10: ownQuantile(c.own.p10, c.withScale95M.p10),
+        p90: ownQuantile(c.own.p90, c.withScale95M.p90),
+      }
+    : null,
   with_scale95_median_m: ends(c.withScale95M.median),
   scale_u: c.scale.u,
   scale_method: orNull(c.scale.method),
@@ -108,6 +136,7 @@ const ratio = (r: RatioFinding, exponent: number | undefined) => ({
   denominator: r.denominator,
   estimable: r.estimable,
   reason: orNull(r.reason),
+  ratio_method: r.method,
   ratio: orNull(r.estimate?.ratio),
   log_ratio: orNull(r.estimate?.logRatio),
   se_log: orNull(r.estimate?.seLog),

@@ -34,6 +34,7 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
           outcome: v.outcome,
           margin: v.margin ?? null,
           margin_is_bound: v.atLeast,
+          k_of_n: v.kOfN ? [v.kOfN.held, v.kOfN.of] : null,
           reason: v.reason,
         })),
       },

@@ -17,6 +17,7 @@ import {
   signTest,
   summariseRanges,
   walksFor,
+  walksToTell,
   withScaleError,
   type EventKind,
   type Path,
@@ -93,6 +94,24 @@ const WORKED: Readonly<Record<string, () => string>> = {
     const { low, high } = cell?.interval95M.median ?? { low: undefined, high: undefined };
     return endsText(low, high, (m) => formatLength(m)) ?? '';
   },
+  '9 of 10 hold to, of 80, 92, 100, 111 and 130 m': () => {
+    const [cell] = summariseRanges(rows([80, 92, 100, 111, 130].map((m) => [m, m] as const))).fitted;
+    const { low, high } = cell?.withScale95M.p10 ?? { low: undefined, high: undefined };
+    return endsText(low, high, (m) => formatLength(m)) ?? '';
+  },
+  '118, 121, 125, 122, 119 m over 60, 95, 150, 88, 120 m': () => {
+    const of = (product: string, places: readonly number[]): WalkInterval[] =>
+      rows(
+        places.map((m) => [m, m] as const),
+        { product },
+      );
+    const [ratio] = summariseRanges([
+      ...of('A', [60, 95, 150, 88, 120]),
+      ...of('B', [118, 121, 125, 122, 119]),
+    ]).productRatios;
+    return endsText(ratio?.interval95?.low, ratio?.interval95?.high, (v) => v.toFixed(2)) ?? '';
+  },
+  'walks for a gap of 0.2 at a spread of 0.15': () => String(walksToTell(0.2, 0.15)),
   'held to the end in 5 walks': () =>
     walksFor(0.5) === 5 ? 'more than the median, 95 %' : `${walksFor(0.5)} walks are wanted`,
   '202 to 213 m about 207.4 m by eye': () => {

@@ -78,6 +78,7 @@ const product = (id: string, firstMs: number, ahead: number): AuditedProduct => 
 const ratio = (value: number, low: number, high: number): RatioFinding => ({
   numerator: 'B',
   denominator: 'A',
+  method: 'shared',
   estimable: true,
   reason: undefined,
   estimate: { ratio: value, logRatio: Math.log(value), seLog: 0.1, wald95: [low, high], waldP: 0.01 },

@@ -4,6 +4,7 @@ import { byMethod, scaleText } from '../estimate/range/scaleError.ts';
 import type { CellFinding } from '../estimate/range/summarise.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
+import { MOST_WALKS, walksToTell } from '../numeric/walksToTell.ts';
 import { walksFor } from './walksFor.ts';
 
 /** What the maker or folklore says of a product's range. */
@@ -82,7 +83,7 @@ interface Known extends Ends {
 function knownOf(
   claim: Claim,
   cell: CellFinding,
-  { median, p90 }: Pick<CellFinding['interval95M'], 'median' | 'p90'>,
+  { median, p90 }: Pick<CellFinding['withScale95M'], 'median' | 'p90'>,
   allHeldToM: number | undefined,
 ): Known {
   // What walks that never failed bound without a model.
@@ -143,7 +144,12 @@ const nextPath = (claim: Claim): string =>
  * the claim.
  */
 function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFinding): string {
-  const exact = knownOf(claim, cell, cell.interval95M, cell.bounds?.allHeldToM);
+  const exact = knownOf(
+    claim,
+    cell,
+    { median: cell.interval95M.median, p90: cell.own?.p90?.interval95M },
+    cell.bounds?.allHeldToM,
+  );
   if (decides(claim, exact))
     return `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. One mark of the path measured by tape, laser or map is enough to correct them all.`;
   if (pathReachM !== undefined && pathReachM <= claim.distanceM)
@@ -159,19 +165,16 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
     : `About ${more} more ${more === 1 ? 'walk' : 'walks'}, ${marks}, if the median stays where it is.`;
 }
 
-/**
- * First guess by the normal approximation: an interval of ±2σ/√n that clears the claim. Undefined without a
- * σ.
- */
-function walksWanted(claim: Claim, cell: CellFinding): number | undefined {
-  const { median, p10 } = cell;
-  if (!median || !p10) return undefined;
-  const sigma = Math.log(median.estimateM / p10.estimateM) / Z90;
+/** Walks beyond those made that settle it in 80 % of cases, by the noncentral t; undefined without a σ. */
+function walksWanted(claim: Claim, { median, own, walks }: CellFinding): number | undefined {
+  const sigma = own?.sigma;
+  if (!median || sigma === undefined || !(sigma > 0)) return undefined;
   const gap =
     Math.abs(Math.log(claim.distanceM / median.estimateM)) -
     (claim.upTo && claim.distanceM > median.estimateM ? Z90 * sigma : 0);
   if (!(gap > 0)) return undefined;
-  return Math.max(1, Math.ceil(((2 * sigma) / gap) ** 2 - cell.walks));
+  const all = walksToTell(gap, sigma);
+  return all === undefined ? MOST_WALKS : Math.max(1, all - walks);
 }
 
 function caveatsOf(claim: Claim, { unitsTested, criterion }: Evidence): string[] {

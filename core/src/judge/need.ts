@@ -1,5 +1,7 @@
 import { scaleText } from '../estimate/range/scaleError.ts';
 import type { CellFinding } from '../estimate/range/summarise.ts';
+import { clopperPearson } from '../numeric/binomial.ts';
+import type { WalkInterval } from '../walk/walkInterval.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
 import { heldText } from './claim.ts';
@@ -18,11 +20,13 @@ export type NeedOutcome = (typeof NEED_OUTCOMES)[number];
 
 export interface NeedVerdict {
   readonly outcome: NeedOutcome;
-  /** The estimate of p10 over the distance needed; its bound where there is no estimate. */
+  /** The estimate of p10, by its own spread, over the distance needed; its bound where there is no estimate. */
   readonly margin: number | undefined;
   /** The margin is a bound: at least so much. */
   readonly atLeast: boolean;
   readonly reason: string;
+  /** Walks that held to the need, of those that tell. */
+  readonly kOfN: { readonly held: number; readonly of: number } | undefined;
 }
 
 /** Walks that must all hold before 9 of 10 may be said to. */
@@ -33,8 +37,31 @@ export const WALKS_FOR_P10 = walksFor(0.9);
  * the need, fails where its upper bound does not reach it, marginal between; unknown where p10 has no
  * interval.
  */
-export function judgeNeed(need: Need, criterion: Criterion, cell: CellFinding | undefined): NeedVerdict {
-  const unknown = (reason: string): NeedVerdict => ({
+export function judgeNeed(
+  need: Need,
+  criterion: Criterion,
+  cell: CellFinding | undefined,
+  walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[] = [],
+): NeedVerdict {
+  const judged = judgeByModel(need, criterion, cell);
+  const held = walks.filter((w) => w.heldM >= need.distanceM).length;
+  const failed = walks.filter((w) => w.failedM !== undefined && w.failedM <= need.distanceM).length;
+  const of = held + failed;
+  if (of === 0) return { ...judged, kOfN: undefined };
+  const { low, high } = clopperPearson(held, of);
+  const few =
+    (cell?.walks ?? 0) < WALKS_FOR_P10 ? ' Below 29 walks a tenth is a statement of the model.' : '';
+  return {
+    ...judged,
+    kOfN: { held, of },
+    reason: `${judged.reason} ${held} of ${of} walks held to it (95 %: ${(100 * low).toFixed(0)} to ${(100 * high).toFixed(0)} %).${judged.outcome === 'unknown' ? '' : few}`,
+  };
+}
+
+type ByModel = Omit<NeedVerdict, 'kOfN'>;
+
+function judgeByModel(need: Need, criterion: Criterion, cell: CellFinding | undefined): ByModel {
+  const unknown = (reason: string): ByModel => ({
     outcome: 'unknown',
     margin: undefined,
     atLeast: false,
@@ -48,7 +75,8 @@ export function judgeNeed(need: Need, criterion: Criterion, cell: CellFinding | 
     .filter((t) => t !== undefined)
     .join(', ');
   const { low, high } = cell.withScale95M.p10 ?? { low: undefined, high: undefined };
-  const margin = cell.p10 && cell.p10.estimateM / need.distanceM;
+  const p10M = cell.own?.p10?.estimateM;
+  const margin = p10M === undefined ? undefined : p10M / need.distanceM;
   const interval = `${low === undefined ? 'no bound' : formatLength(low)} to ${high === undefined ? 'no bound' : formatLength(high)}`;
   if (low !== undefined && low >= need.distanceM)
     return {
@@ -78,7 +106,7 @@ export function judgeNeed(need: Need, criterion: Criterion, cell: CellFinding | 
 }
 
 /** What walks that never failed say: enough of them meet a need that lies within. */
-function boundOnly({ distanceM }: Need, criterion: Criterion, cell: CellFinding): NeedVerdict | undefined {
+function boundOnly({ distanceM }: Need, criterion: Criterion, cell: CellFinding): ByModel | undefined {
   const { walks } = cell;
   const heldM = cell.withScale95M.allHeldToM;
   if (heldM === undefined || cell.failures > 0 || heldM < distanceM) return undefined;

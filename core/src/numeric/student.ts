@@ -43,7 +43,7 @@ function cornishFisher(z: number, df: number): number {
 }
 
 /** ln Γ(k/2) for a whole k ≥ 1, by its recurrence. */
-function logGammaOfHalf(k: number): number {
+export function logGammaOfHalf(k: number): number {
   let sum = k % 2 === 1 ? 0.5 * Math.log(Math.PI) : 0;
   for (let x = k % 2 === 1 ? 0.5 : 1; x < k / 2; x++) sum += Math.log(x);
   return sum;
@@ -68,7 +68,7 @@ export function studentTwoSidedP(t: number, df: number): number {
     : Math.max(0, 1 - (front * betaFraction(1 - x, b, a)) / b);
 }
 
-function betaFraction(x: number, a: number, b: number): number {
+export function betaFraction(x: number, a: number, b: number): number {
   const tiny = 1e-300;
   let c = 1;
   let d = 1 / (1 - ((a + b) * x) / (a + 1) || tiny);

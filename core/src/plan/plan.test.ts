@@ -29,7 +29,10 @@ describe('power by simulation', () => {
     expect(
       simulatePower({ ratio: 1.0001, sigma: 0.2, walksEach: 6, stepRatio: 1.05 }, 1000, 'alike').power,
     ).toBeLessThan(0.08);
-    expect(approximateWalks(1.25, 0.2)).toBe(13);
+    // METHODS §10.
+    expect([approximateWalks(1.5, 0.2), approximateWalks(1.5, 0.25), approximateWalks(1.25, 0.2)]).toEqual([
+      5, 8, 14,
+    ]);
     expect(() => simulatePower({ ratio: 1, sigma: 0.2, walksEach: 6, stepRatio: 1.05 }, 1, '')).toThrow(
       'invalid ratio: 1',
     );

@@ -2,6 +2,7 @@ import { fitRanges } from '../estimate/range/fit.ts';
 import { intervalCovers } from '../estimate/range/profile.ts';
 import { logNormalCdf, normalQuantile } from '../numeric/normal.ts';
 import { seeded, type Random } from '../random/seeded.ts';
+import { MOST_WALKS, walksEachToTell } from '../numeric/walksToTell.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
 
 export interface PowerQuestion {
@@ -15,7 +16,6 @@ export interface PowerQuestion {
 }
 
 const Z = normalQuantile(0.975);
-const Z80 = normalQuantile(0.8);
 
 function check({ ratio, sigma, walksEach, stepRatio }: PowerQuestion): void {
   if (!(ratio > 0 && ratio !== 1)) throw new RangeError(`invalid ratio: ${ratio}`);
@@ -35,12 +35,9 @@ export function approximatePower({
   return Math.exp(logNormalCdf(Math.abs(Math.log(ratio)) / (sigma * Math.sqrt(2 / walksEach)) - Z));
 }
 
-/**
- * First guess of the walks per product that tell a ratio in 80 % of comparisons: 2 (z₀.₉₇₅ + z₀.₈)² (σ/ln
- * r)².
- */
+/** First guess of the walks per product that tell a ratio in 80 % of comparisons, by the noncentral t. */
 export const approximateWalks = (ratio: number, sigma: number): number =>
-  Math.ceil(2 * (Z + Z80) ** 2 * (sigma / Math.log(ratio)) ** 2);
+  walksEachToTell(ratio, sigma) ?? MOST_WALKS;
 
 /** One walk of a product with this median, bracketed by geometric marks whose phase is its own. */
 function walkOf(

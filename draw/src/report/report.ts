@@ -216,8 +216,8 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
           cell.product,
           String(cell.walks),
           estimateText(cell, unit),
-          cell.p10
-            ? `${show(cell.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
+          cell.own?.p10?.estimateM !== undefined
+            ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
             : (cell.reason ?? ''),
           range.walks
             .flatMap((w) =>

@@ -248,7 +248,7 @@ export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: Le
       (p) =>
         `${p.name}: distances ${byMethod(p.distanceMethod)}; checkpoints at ${p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || 'no place'}.`,
     ),
-    `Estimates: lognormal model on intervals, one spread for all products of a kind on a path; intervals by ${INTERVAL_METHOD}.`,
+    `Estimates: lognormal model on intervals, one spread for the medians of all products of a kind on a path unless spreads plainly differ, each its own for what 9 of 10 walks hold to; intervals by ${INTERVAL_METHOD}.`,
     'How every figure is made, with sources and worked values: the page Methods of Urvek (docs/methods.md), paragraphs “Places”, “Bracket of a walk”, “Range of one product”, “Scale error”, “Ratio of two products”, “Claims”.',
   ];
 }

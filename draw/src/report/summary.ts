@@ -48,9 +48,13 @@ export const toldApart = ({ holmP }: RatioFinding): boolean => holmP !== undefin
 
 /** One product against another. */
 export function ratioSentence(ratio: RatioFinding): string {
-  const { numerator, denominator, estimate, withScale95, reason, holmP, scale } = ratio;
+  const { numerator, denominator, method, estimate, withScale95, reason, holmP, scale } = ratio;
   const interval = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
-  const n = [`${ratio.walks[0]} and ${walks(ratio.walks[1])}`, scaleText(scale)]
+  const n = [
+    `${ratio.walks[0]} and ${walks(ratio.walks[1])}`,
+    scaleText(scale),
+    method === 'welch' ? 'each with its own spread, Welch' : undefined,
+  ]
     .filter((t) => t !== undefined)
     .join(', ');
   if (!estimate)

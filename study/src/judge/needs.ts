@@ -59,6 +59,7 @@ function worst(need: Need, product: Product, subject: string, ranges: readonly P
       { use: need.use, entered: need.entered, distanceM, condition: need.condition },
       range?.criterion ?? criterionFor(need.criterion, product.kindId),
       range?.summary.fitted.find((c) => c.product === subject),
+      range?.walks.flatMap((w) => (w.product === subject && w.interval ? [w.interval] : [])),
     ),
   });
   const walked = ranges
@@ -85,7 +86,7 @@ export interface CostTable {
 export function costTables(ranges: readonly PathRanges[]): CostTable[] {
   return ranges.flatMap(({ path, kindId, subjects, summary }): CostTable[] => {
     const costed = subjects.flatMap(({ name, product: { costs = [] } }) => {
-      const reachM = summary.fitted.find((c) => c.product === name)?.p10?.estimateM;
+      const reachM = summary.fitted.find((c) => c.product === name)?.own?.p10?.estimateM;
       return costs.length > 0 && reachM !== undefined
         ? [{ product: name, total: totalCost(costs), reachM }]
         : [];

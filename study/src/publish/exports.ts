@@ -141,7 +141,7 @@ export function findingsCsv({ ranges, verdicts, needs, audits }: Judgement): str
             r.path.name,
             r.criterion,
             c.walks,
-            figure(c.p10?.estimateM),
+            figure(c.own?.p10?.estimateM),
             figure(c.withScale95M.p10?.low),
             figure(c.withScale95M.p10?.high),
             'm',

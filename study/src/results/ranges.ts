@@ -12,7 +12,7 @@ import {
   type WalkOutcome,
 } from '@urvek/core';
 import { criterionFor, type WantedCriterion, type Setup, type WalkHeader } from '@urvek/contract';
-import { summarise } from './summarise.ts';
+import { summarise, summariseAcross } from './summarise.ts';
 import { type SetupPath, type Finding, speaking } from './findings.ts';
 import { comesBack, type ComesBack } from './comesBack.ts';
 import { namedCourse } from './course.ts';
@@ -159,7 +159,7 @@ export function acrossPaths(ranges: readonly PathRanges[]): AcrossPaths[] {
           {
             kindId,
             criterion: first.criterion,
-            summary: summarise(own.flatMap((r) => walkRows(r.findings, r.criterion, r.side))),
+            summary: summariseAcross(own.flatMap((r) => walkRows(r.findings, r.criterion, r.side))),
           },
         ]
       : [];

@@ -103,7 +103,7 @@ describe('the error of a mark belongs into the spread of the likelihood', () => 
       ],
       0,
     );
-    const [a, b] = [rows, rows.map(({ heldUM: _, failedUM: __, ...w }) => w)].map(summariseRanges);
+    const [a, b] = [rows, rows.map(({ heldUM: _, failedUM: __, ...w }) => w)].map((w) => summariseRanges(w));
     expect(a).toEqual(b);
   });
 });

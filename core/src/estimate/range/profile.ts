@@ -35,6 +35,29 @@ export function profileInterval(
 }
 
 /**
+ * The same with a drop of its own for each side, of exact walks: raised for coarse brackets like the other.
+ * Undefined where the likelihood has no top to start from.
+ */
+export function profileSides(
+  fit: RangeFit | NoFit,
+  target: Target,
+  lowDrop: number,
+  highDrop: number,
+): ProfileInterval | undefined {
+  const top = calibratedTop(fit, 0.95);
+  if (!top) return undefined;
+  const value = top.floor + top.allowed;
+  const raised = 1 + COARSE_ALLOWANCE * coarseness(fit);
+  const line = onLine(fit.model.data, target);
+  const end = (drop: number, side: -1 | 1): number | undefined =>
+    findEnd(
+      { start: top.start, floor: value - drop * raised, allowed: drop * raised, line, n: sizeOf(fit).n },
+      side,
+    );
+  return { low: end(lowDrop, -1), high: end(highDrop, 1) };
+}
+
+/**
  * Whether the interval of `profileInterval` holds θ, without finding its ends: one restricted fit.
  * Undefined where there is no interval.
  */

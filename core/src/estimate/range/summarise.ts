@@ -13,6 +13,9 @@ import {
   withScaleError,
   type ScaleError,
 } from './scaleError.ts';
+import { ownSpread, type OwnSpread } from './ownSpread.ts';
+import { welchRatio } from './welch.ts';
+import { fUpper } from '../../numeric/fDistribution.ts';
 import { profileInterval, profileP, type ProfileInterval, type Target } from './profile.ts';
 
 export interface QuantileEstimate {
@@ -31,27 +34,32 @@ export interface CellFinding {
   readonly median: QuantileEstimate | undefined;
   readonly p10: QuantileEstimate | undefined;
   /** Calibrated profile intervals in metres; they exist for some sets whose σ is not estimable, too. */
-  readonly interval95M: QuantileEnds;
+  /** By the spread that the products of a fit share. */
+  readonly interval95M: { readonly median: Ends | undefined; readonly p10: Ends | undefined };
+  /** p10 and p90 by its own walks and their own spread: what needs, "up to" and reports speak of. */
+  readonly own: OwnSpread | undefined;
   /** Walks that failed, known where or not; and those of them that nobody placed. */
   readonly failures: number;
   readonly unplaced: number;
-  /** The error that is common to their distances, and the intervals and bounds with it: what is judged on. */
+  /**
+   * The error that is common to their distances, and the intervals and bounds with it: what is judged on. The
+   * median's spread is shared by the products of a fit, those of p10 and p90 are its own.
+   */
   readonly scale: ScaleError;
-  readonly withScale95M: QuantileEnds & {
+  readonly withScale95M: {
+    readonly median: Ends | undefined;
+    readonly p10: Ends | undefined;
+    readonly p90: Ends | undefined;
     readonly allHeldToM: number | undefined;
     readonly allFailedByM: number | undefined;
   };
 }
 
-export interface QuantileEnds {
-  readonly median: Ends | undefined;
-  readonly p10: Ends | undefined;
-  readonly p90: Ends | undefined;
-}
-
 export interface RatioFinding {
   readonly numerator: string;
   readonly denominator: string;
+  /** One spread for both, or each its own where they plainly differ (Welch). */
+  readonly method: 'shared' | 'welch';
   readonly estimable: boolean;
   readonly reason: string | undefined;
   readonly estimate:
@@ -126,7 +134,25 @@ export interface UnitFinding {
 export interface ChiSquareTest {
   readonly statistic: number;
   readonly df: number;
+  /** By χ², for many walks. */
   readonly pValue: number;
+  /** By F, calibrated for few walks like the intervals: what is published. */
+  readonly pCalibrated: number | undefined;
+}
+
+/**
+ * A likelihood ratio of q restrictions against n ln(1 + q F/(n − p)), F on q and n − p degrees of freedom, p
+ * the locations of the larger model: exact for uncensored normal data.
+ */
+function lrOf(statistic: number, df: number, larger: RangeFit): ChiSquareTest {
+  const n = larger.model.informative.length;
+  const left = n - larger.model.data.columns;
+  return {
+    statistic,
+    df,
+    pValue: chiSquareUpper(statistic, df),
+    pCalibrated: left >= 1 ? fUpper((Math.expm1(statistic / n) * left) / df, df, left) : undefined,
+  };
 }
 
 export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p)), raised for coarse brackets';
@@ -138,11 +164,20 @@ export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p))
 const FLAT_SE_LOG = 5;
 const FLAT = 'one bracket fits its walks: only the bracket is known';
 
+/** What is costly and not always wanted: p10 by the shared spread, and what each cell's own walks say. */
+export interface Wanted {
+  readonly sharedP10?: boolean;
+  readonly own?: boolean;
+}
+
 /**
  * The lognormal accelerated-failure-time model, ln D = μ + product + path + σZ, on walks that share one
  * criterion, direction and grade scale.
  */
-export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
+export function summariseRanges(
+  walks: readonly WalkInterval[],
+  { sharedP10 = true, own = true }: Wanted = {},
+): RangeSummary {
   const fit = fitRanges(walks);
   const { productLevels, pathLevels } = fit.model;
   const named = namedCoefficients(fit);
@@ -168,11 +203,18 @@ export function summariseRanges(walks: readonly WalkInterval[]): RangeSummary {
       ? sandwich([...known.map((c) => [...c.weights, 0]), [...fit.beta.map(() => 0), 1]], fit.covariance)
       : undefined,
     fitted: productLevels.flatMap((product) =>
-      pathLevels.map((path) => cellFinding(fit, walks, product, path)),
+      pathLevels.map((path) => cellFinding(fit, walks, product, path, { sharedP10, own })),
     ),
     productRatios: withHolm(
       pairs.map(([numerator, denominator]) =>
-        ratioFinding(fit, walks, numerator, denominator, fit.model.productDifference(numerator, denominator)),
+        ratioFinding(
+          fit,
+          walks,
+          numerator,
+          denominator,
+          fit.model.productDifference(numerator, denominator),
+          true,
+        ),
       ),
     ),
     lrTestProduct: isFit(fit) ? lrTest(walks, fit) : undefined,
@@ -219,6 +261,7 @@ function cellFinding(
   all: readonly WalkInterval[],
   product: string,
   path: string,
+  wanted: Wanted = {},
 ): CellFinding {
   const walks = all.filter((w) => w.product === product && w.path === path);
   const weights = fit.model.cell(product, path);
@@ -231,9 +274,17 @@ function cellFinding(
     return ends && boundedBy(ends, observed);
   };
   const p10 = median && quantile(-Z90);
-  const interval95M = { median: interval(0), p10: interval(-Z90), p90: interval(Z90) };
+  const interval95M = {
+    median: interval(0),
+    p10: wanted.sharedP10 ? interval(-Z90) : undefined,
+  };
   const bounds = walks.length > 0 ? boundsOf(walks) : undefined;
   const scale = scaleErrorOf(walks);
+  const own = wanted.own ? ownSpread(walks) : undefined;
+  const ownEnds = (of: 'p10' | 'p90'): Ends | undefined => {
+    const found = own?.[of];
+    return found && widened(boundedBy(found.interval95M, observed), found.estimateM);
+  };
   const widened = (ends: Ends | undefined, estimateM: number | undefined): Ends | undefined =>
     ends && withScaleError(ends, estimateM, scale.u);
   return {
@@ -246,13 +297,14 @@ function cellFinding(
     median,
     p10,
     interval95M,
+    own,
     failures: walks.filter(failed).length,
     unplaced: walks.filter((w) => w.unplaced).length,
     scale,
     withScale95M: {
       median: widened(interval95M.median, median?.estimateM),
-      p10: widened(interval95M.p10, p10?.estimateM),
-      p90: widened(interval95M.p90, median && quantile(Z90)?.estimateM),
+      p10: ownEnds('p10'),
+      p90: ownEnds('p90'),
       allHeldToM: bounds && boundWithScaleError(bounds.allHeldToM, -1, scale.u),
       allFailedByM: bounds?.allFailedByM && boundWithScaleError(bounds.allFailedByM, 1, scale.u),
     },
@@ -302,20 +354,26 @@ function ratioFinding(
   numerator: string,
   denominator: string,
   weights: number[] | undefined,
+  /** Spreads may be told apart: neither units nor pairs are in between. */
+  apart = false,
 ): RatioFinding {
   const of = (product: string): WalkInterval[] => walks.filter((w) => w.product === product);
   const [above, below] = [of(numerator), of(denominator)];
   const [a, b] = [observedOf(above), observedOf(below)];
-  const ends = weights && inMetres(profileInterval(fit, { weights, z: 0 }), 0);
+  // Spreads of several paths are not told apart from their places.
+  const onePath = new Set([...above, ...below].map((w) => w.path)).size === 1;
+  const welch = apart && weights && onePath ? welchRatio(above, below) : undefined;
+  const ends = welch ? welch.interval95 : weights && inMetres(profileInterval(fit, { weights, z: 0 }), 0);
   const interval95 = ends && boundedBy(ends, { least: a.least / b.greatest, greatest: a.greatest / b.least });
   const scale = scaleErrorOfRatio(above, below);
   const common = {
     numerator,
     denominator,
+    method: welch ? ('welch' as const) : ('shared' as const),
     interval95,
     scale,
     withScale95: interval95 && withScaleError(interval95, undefined, scale.u),
-    p: weights && profileP(fit, { weights, z: 0 }, 0),
+    p: welch ? welch.p : weights && profileP(fit, { weights, z: 0 }, 0),
     holmP: undefined,
     walks: [above.length, below.length] as const,
     bounds: ratioBounds(walks, numerator, denominator),
@@ -330,7 +388,7 @@ function ratioFinding(
     };
   const estimate = quantileEstimate({ ...fit, model: { ...fit.model, centre: 0 } }, { weights, z: 0 });
   if (!estimate) return { ...common, estimable: false, reason: FLAT, estimate: undefined };
-  const { estimateM: ratio, seLog } = estimate;
+  const { ratio, seLog } = welch ?? { ratio: estimate.estimateM, seLog: estimate.seLog };
   const logRatio = Math.log(ratio);
   return {
     ...common,
@@ -473,8 +531,7 @@ function interactionTest(
     walks.map((w) => ({ ...w, product: JSON.stringify([w.product, w.path]), path: '' })),
   );
   if (!isFit(within) || within.model.informative.length < walks.length) return undefined;
-  const statistic = Math.max(0, 2 * (within.logLikelihood - additive.logLikelihood));
-  return { statistic, df, pValue: chiSquareUpper(statistic, df) };
+  return lrOf(Math.max(0, 2 * (within.logLikelihood - additive.logLikelihood)), df, within);
 }
 
 /** Likelihood-ratio test of "all products reach equally far", path kept in the model. */
@@ -483,6 +540,5 @@ function lrTest(walks: readonly WalkInterval[], full: RangeFit): ChiSquareTest |
   if (df === 0 || full.model.informative.length < walks.length) return undefined;
   const without = fitRanges(walks, false);
   if (!isFit(without)) return undefined;
-  const statistic = Math.max(0, 2 * (full.logLikelihood - without.logLikelihood));
-  return { statistic, df, pValue: chiSquareUpper(statistic, df) };
+  return lrOf(Math.max(0, 2 * (full.logLikelihood - without.logLikelihood)), df, full);
 }

@@ -54,7 +54,8 @@ export function EstimateTable({
       </thead>
       <tbody>
         {cells.map((cell) => {
-          const { median, p10, withScale95M: known } = cell;
+          const { median, own, withScale95M: known } = cell;
+          const p10M = own?.p10?.estimateM;
           const scaled = scaleText(cell.scale);
           return (
             <tr key={cell.product}>
@@ -84,9 +85,9 @@ export function EstimateTable({
                 )}
               </td>
               <td>
-                {p10 ? (
+                {p10M !== undefined ? (
                   <>
-                    <Length m={p10.estimateM} />
+                    <Length m={p10M} />
                     {known.p10 && (
                       <span className="figure block text-[0.87rem]">
                         {endsText(known.p10.low, known.p10.high, show)}

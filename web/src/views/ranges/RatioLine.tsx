@@ -7,8 +7,14 @@ const dbOf = (ratio: number, exponent: number): string =>
   `${ratioInDb(ratio, exponent) >= 0 ? '+' : '−'}${Math.abs(ratioInDb(ratio, exponent)).toFixed(1)} dB`;
 
 export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?: number }) {
-  const { numerator, denominator, estimate, withScale95, reason, walks, holmP, scale } = ratio;
-  const n = [`n = ${walks[0]} and ${walks[1]}`, scaleText(scale)].filter((t) => t !== undefined).join(', ');
+  const { numerator, denominator, method, estimate, withScale95, reason, walks, holmP, scale } = ratio;
+  const n = [
+    `n = ${walks[0]} and ${walks[1]}`,
+    scaleText(scale),
+    method === 'welch' ? 'each with its own spread, Welch' : undefined,
+  ]
+    .filter((t) => t !== undefined)
+    .join(', ');
   const range = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
   if (!estimate)
     return (

@@ -1,0 +1,72 @@
+import { chiSquareUpper } from '../../numeric/chiSquare.ts';
+import { studentQuantileReal, studentTwoSidedPReal } from '../../numeric/studentReal.ts';
+import type { WalkInterval } from '../../walk/walkInterval.ts';
+import type { Ends } from './ends.ts';
+import { fitRanges, isFit, type RangeFit } from './fit.ts';
+
+/** Below this chance of equal spreads by the likelihood ratio they plainly differ. */
+const PLAINLY = 0.05;
+
+/** A ratio of medians where each product has its own spread. */
+export interface WelchRatio {
+  readonly ratio: number;
+  readonly seLog: number;
+  readonly interval95: Ends;
+  readonly p: number;
+  readonly df: number;
+}
+
+interface Own {
+  readonly n: number;
+  readonly mu: number;
+  readonly logLikelihood: number;
+  /** Squared standard error of the location, for so few walks: n/(n − 1) of the observed information's. */
+  readonly squaredError: number;
+}
+
+function own(walks: readonly WalkInterval[]): Own | undefined {
+  const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
+  const n = walks.length;
+  if (!isFit(fit) || n < 3 || fit.model.informative.length < n) return undefined;
+  return {
+    n,
+    mu: (fit.beta[0] as number) + fit.model.centre,
+    logLikelihood: fit.logLikelihood,
+    squaredError: (((fit.covariance[0] as number[])[0] as number) * n) / (n - 1),
+  };
+}
+
+/**
+ * Welch's t on the fitted locations (B. L. Welch, Biometrika 34 (1947), from memory), where the two spreads
+ * plainly differ: by the likelihood ratio of one spread against two. Undefined where they do not, or where
+ * one of them cannot be told from none. For exact walks it is Welch's t on ln distance, to the last digit.
+ */
+export function welchRatio(
+  numerator: readonly WalkInterval[],
+  denominator: readonly WalkInterval[],
+): WelchRatio | undefined {
+  const [a, b] = [own(numerator), own(denominator)];
+  if (!a || !b) return undefined;
+  const shared = fitRanges(
+    [numerator, denominator].flatMap((walks, i) =>
+      walks.map((w) => ({ ...w, product: `${i}`, path: 'own' })),
+    ),
+  );
+  if (!isFit(shared) || !spreadsDiffer(a, b, shared)) return undefined;
+  const [va, vb] = [a.squaredError, b.squaredError];
+  const df = (va + vb) ** 2 / (va ** 2 / (a.n - 1) + vb ** 2 / (b.n - 1));
+  const seLog = Math.sqrt(va + vb);
+  const logRatio = a.mu - b.mu;
+  const half = studentQuantileReal(0.975, df) * seLog;
+  return {
+    ratio: Math.exp(logRatio),
+    seLog,
+    interval95: { low: Math.exp(logRatio - half), high: Math.exp(logRatio + half) },
+    p: studentTwoSidedPReal(Math.abs(logRatio) / seLog, df),
+    df,
+  };
+}
+
+/** Centres differ between the fits, and a density does not mind. */
+const spreadsDiffer = (a: Own, b: Own, shared: RangeFit): boolean =>
+  chiSquareUpper(Math.max(0, 2 * (a.logLikelihood + b.logLikelihood - shared.logLikelihood)), 1) < PLAINLY;
