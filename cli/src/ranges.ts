@@ -1,5 +1,12 @@
 import { WANTED_CRITERIA, type Interchange } from '@urvek/contract';
-import { readWalkIntervals, SELECTORS, SIDES, summariseRanges, type WalkIntervalRow } from '@urvek/core';
+import {
+  questionsOf,
+  readWalkIntervals,
+  SELECTORS,
+  SIDES,
+  summariseRanges,
+  type WalkIntervalRow,
+} from '@urvek/core';
 import { findWalks, intervalRows } from '@urvek/study';
 import { BadInput } from './badInput.ts';
 import { comparisonOf } from './comparison.ts';
@@ -20,7 +27,10 @@ export async function ranges(
     throw new BadInput(`--exponent ${exponent}: not a number above 0`);
   const rows = select(await intervalsOf(file, selection), selection, file);
   const summary = summariseRanges(rows.map((row) => (row.unit === '' ? { ...row, unit: undefined } : row)));
-  return json ? `${JSON.stringify(rangesJson(summary, rows, gamma), null, 1)}\n` : rangesTable(summary);
+  const questions = questionsOf(rows);
+  return json
+    ? `${JSON.stringify({ ...rangesJson(summary, rows, gamma), questions }, null, 1)}\n`
+    : `${questions.map((q) => `Question: ${q}\n`).join('')}${rangesTable(summary)}`;
 }
 
 async function intervalsOf(file: string, { criterion, direction }: Selection): Promise<WalkIntervalRow[]> {

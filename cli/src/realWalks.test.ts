@@ -323,6 +323,17 @@ test('a farther stand that works again is told, with its height', async () => {
   expect(report).toContain('failed at 150 m and was usable again at 300 m (along the path, 20.0 m higher)');
 });
 
+test('a walk that stands twice, and names that differ by case, are asked about', async () => {
+  const csv = join(folder, 'twice.csv');
+  writeFileSync(
+    csv,
+    'product,path,walk,held_m,failed_m\nA,P,1,10,20\nA,P,1,10,20\na,P,1,30,40\nA,P,2,20,30\n',
+  );
+  const out = await run('ranges', csv);
+  expect(out).toContain('Question: walk "1" of A on P stands 2 times, and counts 2 times: is it one walk?');
+  expect(out).toContain('Question: "A" and "a" count as 2 products: are they one?');
+});
+
 test('one press out of one is at least 5 %', async () => {
   const csv = join(folder, 'presses.csv');
   writeFileSync(csv, 'distance_m,trials,successes\n20,1,1\n');

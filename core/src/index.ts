@@ -25,6 +25,7 @@ export * from './formats/gpx.ts';
 export * from './formats/surveyCsv.ts';
 export * from './formats/table.ts';
 export * from './formats/trialsCsv.ts';
+export * from './formats/questions.ts';
 export * from './formats/walkIntervalsCsv.ts';
 export * from './geometry/fromCoordinates.ts';
 export * from './geometry/geodesic.ts';
