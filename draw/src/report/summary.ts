@@ -79,16 +79,30 @@ export const withoutMetres = ({ walks: all, criterion }: RangeView): string[] =>
     ];
   });
 
-/** Coverage that comes back farther on, told once a walk and direction. */
-export const comesBackSentences = ({ comesBack, path }: RangeView, unit: LengthUnit): string[] =>
-  comesBack.map(({ product, walk, direction, failedAtM, backAtM, higherM }) => {
-    const show = (m: number): string => formatLength(m, unit);
-    const higher =
-      Math.abs(higherM) < 0.5
-        ? ''
-        : `, ${formatLength(Math.abs(higherM), unit === 'm' || unit === 'km' ? 'm' : 'ft')} ${higherM > 0 ? 'higher' : 'lower'}`;
-    return `${product}, walk ${walk} on ${path.name}, ${direction}: failed at ${show(failedAtM)} and was usable again at ${show(backAtM)} (along the path${higher}).`;
+/** More walks than this that came back are told together, by the one that came back farthest. */
+const TOLD_APART = 2;
+
+/** Coverage that comes back farther on: walk by walk where they are few, else once a product and direction. */
+export function comesBackSentences({ comesBack, path, walks: all }: RangeView, unit: LengthUnit): string[] {
+  const show = (m: number): string => formatLength(m, unit);
+  const rise = (higherM: number): string =>
+    Math.abs(higherM) < 0.5
+      ? ''
+      : `, ${formatLength(Math.abs(higherM), unit === 'm' || unit === 'km' ? 'm' : 'ft')} ${higherM > 0 ? 'higher' : 'lower'}`;
+  const place = ({ failedAtM, backAtM, higherM }: RangeView['comesBack'][number]): string =>
+    `failed at ${show(failedAtM)} and was usable again at ${show(backAtM)} (along the path${rise(higherM)})`;
+  return [...new Set(comesBack.map((c) => `${c.product}\n${c.direction}`))].flatMap((key) => {
+    const own = comesBack.filter((c) => `${c.product}\n${c.direction}` === key);
+    const [first] = own as [(typeof own)[number]];
+    if (own.length <= TOLD_APART)
+      return own.map((c) => `${c.product}, walk ${c.walk} on ${path.name}, ${c.direction}: ${place(c)}.`);
+    const of = all.filter((w) => w.product === first.product && w.finished).length;
+    const most = own.reduce((x, y) => (y.backAtM - y.failedAtM > x.backAtM - x.failedAtM ? y : x));
+    return [
+      `${first.product} on ${path.name}, ${first.direction}: on ${own.length} of ${walks(of)} a farther place worked again; walk ${most.walk} ${place(most)}.`,
+    ];
   });
+}
 
 /** Pairs that were heard at the same stands. */
 export const pairSentences = ({ pairs }: RangeView): string[] =>

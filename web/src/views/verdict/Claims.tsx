@@ -35,8 +35,13 @@ export function Claims({
           <RangesTape range={range} claims={claimFlags(setup, range.path, range.kindId)} walks={false} />
         </figure>
       ))}
+      <div className="grid gap-3">
+        {judged.verdicts.map((v) => (
+          <ClaimCard key={`${v.claim.id}-${v.path?.id ?? ''}-${v.subject}`} judged={v} />
+        ))}
+      </div>
       {told.length > 0 && (
-        <section className="sheet mb-3 px-4 py-2" aria-label="Farther works again" data-comes-back>
+        <section className="sheet mt-3 px-4 py-2" aria-label="Farther works again" data-comes-back>
           <h2>Farther on it works again</h2>
           <ul className="list-disc pl-5">
             {told.map((t) => (
@@ -45,11 +50,6 @@ export function Claims({
           </ul>
         </section>
       )}
-      <div className="grid gap-3">
-        {judged.verdicts.map((v) => (
-          <ClaimCard key={`${v.claim.id}-${v.path?.id ?? ''}-${v.subject}`} judged={v} />
-        ))}
-      </div>
     </>
   );
 }
