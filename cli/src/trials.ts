@@ -1,11 +1,13 @@
 import {
   atLeastShare,
   distanceOf,
+  distanceOverWalks,
   firth,
   firthCoefficientInterval,
   pooled,
   readTrials,
   type TrialDistance,
+  type ProductTrialRow,
   type TrialRow,
 } from '@urvek/core';
 import { readRows } from './readRows.ts';
@@ -49,7 +51,22 @@ const standsOf = (rows: readonly TrialRow[]) =>
     at_least: atLeastShare(r.successes, r.trials),
   }));
 
-function resultOf(rows: readonly TrialRow[]) {
+/** With the walk as the unit of evidence; or why there is no interval. */
+function overWalks(rows: readonly ProductTrialRow[], p: number) {
+  if (rows.some((r) => r.walk === undefined)) return { interval95: null, reason: NO_WALKS };
+  const walks = [...new Set(rows.map((r) => r.walk as string))];
+  const found = distanceOverWalks(
+    walks.map((walk) => ({ walk, rows: rows.filter((r) => r.walk === walk) })),
+    p,
+  );
+  return 'reason' in found
+    ? { interval95: null, reason: found.reason }
+    : { estimate_m: found.estimateM, interval95: [found.low, found.high], reason: null };
+}
+
+const NO_WALKS = 'no column walk: presses of one walk are not independent, and no interval holds';
+
+function resultOf(rows: readonly ProductTrialRow[]) {
   const fit = firth(rows);
   const stands = standsOf(rows);
   if (!fit)
@@ -72,8 +89,8 @@ function resultOf(rows: readonly TrialRow[]) {
         log_distance: ends(firthCoefficientInterval(rows, fit, 1)),
       },
     },
-    D50: distance(distanceOf(rows, fit, 0.5)),
-    D90: distance(distanceOf(rows, fit, 0.9)),
+    D50: { ...distance(distanceOf(rows, fit, 0.5)), over_walks: overWalks(rows, 0.5) },
+    D90: { ...distance(distanceOf(rows, fit, 0.9)), over_walks: overWalks(rows, 0.9) },
     separation: fit.separation,
   };
 }
@@ -82,8 +99,16 @@ function table(
   found: readonly { product: string | undefined; result: ReturnType<typeof resultOf> }[],
 ): string {
   const metres = (m: number | null, without: string): string => (m === null ? without : `${m.toFixed(1)} m`);
-  const line = (name: string, d: ReturnType<typeof distance>): string =>
-    `${name}: ${metres(d.estimate_m, 'none: answers do not fall off with distance')} (95 %: ${metres(d.ci95[0], 'no bound')} to ${metres(d.ci95[1], 'no bound')})`;
+  const line = (
+    name: string,
+    {
+      estimate_m,
+      over_walks: over,
+    }: ReturnType<typeof distance> & { over_walks: ReturnType<typeof overWalks> },
+  ): string =>
+    over.interval95
+      ? `${name}: ${metres(over.estimate_m ?? null, '')} (95 % over walks: ${over.interval95.map((m) => metres(m ?? null, '')).join(' to ')})`
+      : `${name}: ${metres(estimate_m, 'none: answers do not fall off with distance')} by the curve (${over.reason})`;
   return found
     .flatMap(({ product, result }) => [
       ...(product === undefined ? [] : [product]),

@@ -4,7 +4,7 @@ export type { Entered, EnteredWalk, LoggedRange, Quoted } from './audit/consiste
 export { meanBounds } from './audit/consistency/impossibleMean.ts';
 export * from './estimate/hits/firth.ts';
 export * from './walk/readBack.ts';
-export * from './estimate/hits/resample.ts';
+export * from './estimate/hits/overWalks.ts';
 export * from './estimate/latency/latency.ts';
 export * from './estimate/latency/trackOffset.ts';
 export * from './estimate/level/fitExponent.ts';

@@ -5,6 +5,8 @@ import { FormatError, readTable, type TableRow } from './table.ts';
 /** A row of hits and misses, with the product where the file names one. */
 export interface ProductTrialRow extends TrialRow {
   readonly product: string | undefined;
+  /** Which walk the presses were of; without it there is no interval. */
+  readonly walk: string | undefined;
 }
 
 function above(row: TableRow, column: string, least: number, strictly = false): number {
@@ -20,20 +22,26 @@ function whole(row: TableRow, column: string, least: number): number {
   return value;
 }
 
-/** Reads `distance_m,trials,successes` and, where there are several, `product`. @throws FormatError */
+/** Reads `distance_m,trials,successes` and, where there are several, `product` and `walk`. @throws FormatError */
 export function readTrials(text: string): ProductTrialRow[] {
-  return readTable(text, { required: ['distance_m', 'trials', 'successes'], optional: ['product'] }).map(
-    (row) => {
-      const [distanceM, trials, successes] = [
-        above(row, 'distance_m', 0, true),
-        whole(row, 'trials', 1),
-        whole(row, 'successes', 0),
-      ];
-      if (successes > trials)
-        throw new FormatError(row.line, 'successes', `${successes} of ${trials} trials`);
-      return { distanceM, trials, successes, product: row.has('product') ? row.word('product') : undefined };
-    },
-  );
+  return readTable(text, {
+    required: ['distance_m', 'trials', 'successes'],
+    optional: ['product', 'walk'],
+  }).map((row) => {
+    const [distanceM, trials, successes] = [
+      above(row, 'distance_m', 0, true),
+      whole(row, 'trials', 1),
+      whole(row, 'successes', 0),
+    ];
+    if (successes > trials) throw new FormatError(row.line, 'successes', `${successes} of ${trials} trials`);
+    return {
+      distanceM,
+      trials,
+      successes,
+      product: row.has('product') ? row.word('product') : undefined,
+      walk: row.has('walk') ? row.word('walk') : undefined,
+    };
+  });
 }
 
 /** Reads `distance_m,throughput_mbps`. @throws FormatError */

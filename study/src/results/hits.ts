@@ -1,11 +1,11 @@
 import {
-  resampledDistance,
+  distanceOverWalks,
+  type OverWalks,
   type TrialDistance,
   type TrialRow,
   distanceOf,
   firth,
   pooled,
-  seeded,
   separationAtM,
   type TrialWalk,
 } from '@urvek/core';
@@ -20,8 +20,9 @@ export interface HitsCurve {
   readonly coefficients: readonly [number, number] | undefined;
   readonly d50: TrialDistance | undefined;
   readonly d90: TrialDistance | undefined;
-  /** The same from drawing the walks again, where there are enough of them. */
-  readonly resampled50: ReturnType<typeof resampledDistance>;
+  /** With the walk as the unit of evidence: what is published; or why there is no interval. */
+  readonly overWalks50: OverWalks;
+  readonly overWalks90: OverWalks;
 }
 
 export function hitsCurves(range: PathRanges): HitsCurve[] {
@@ -51,7 +52,8 @@ export function hitsCurves(range: PathRanges): HitsCurve[] {
         coefficients: fit?.coefficients,
         d50: fit && distanceOf(rows, fit, 0.5),
         d90: fit && distanceOf(rows, fit, 0.9),
-        resampled50: resampledDistance(walks, 0.5, seeded('hits', product)),
+        overWalks50: distanceOverWalks(walks, 0.5),
+        overWalks90: distanceOverWalks(walks, 0.9),
       },
     ];
   });

@@ -5,7 +5,7 @@ import { readFileSync } from 'node:fs';
 import { atLeast, atLeastShare, clopperPearson, wilson } from '../../numeric/binomial.ts';
 import { seeded } from '../../random/seeded.ts';
 import { distanceOf, firth, firthCoefficientInterval, separationOf, type TrialRow } from './firth.ts';
-import { pooled, resampledDistance } from './resample.ts';
+import { distanceOverWalks, pooled } from './overWalks.ts';
 
 // Reference results of R 4.2.2 (brglm2; binom): see ../range/reference/README.md.
 const file = (name: string): string => readFileSync(new URL(`./reference/${name}`, import.meta.url), 'utf8');
@@ -115,7 +115,7 @@ describe('hits and misses, Firth-penalised', () => {
     expect(() => firth([{ distanceM: 1, trials: 1, successes: 2 }])).toThrow('invalid trials: 2 of 1');
   });
 
-  test('with several walks the walk is drawn again: presses that share a fade widen the interval', () => {
+  test('the walk is the unit of evidence: presses that share a fade widen the interval, few presses have none', () => {
     const walk = (name: string, farM: number) => ({
       walk: name,
       rows: [20, 40, 60, 80, 100].map((distanceM) => ({
@@ -125,16 +125,39 @@ describe('hits and misses, Firth-penalised', () => {
       })),
     });
     const walks = [walk('1', 50), walk('2', 70), walk('3', 90), walk('4', 50), walk('5', 90)];
-    const resampled = resampledDistance(walks, 0.5, seeded('resample'), 200);
+    const over = distanceOverWalks(walks, 0.5);
+    if (!('low' in over)) throw new Error(over.reason);
     const rows = pooled(walks);
     const fit = firth(rows) as NonNullable<ReturnType<typeof firth>>;
     const naive = distanceOf(rows, fit, 0.5).profile95M;
-    expect(Math.log((resampled?.high ?? 0) / (resampled?.low ?? 1))).toBeGreaterThan(
-      Math.log((naive.high ?? 0) / (naive.low ?? 1)),
-    );
-    expect(resampledDistance(walks.slice(0, 2), 0.5, seeded('x'))).toBeUndefined();
+    expect(Math.log(over.high / over.low)).toBeGreaterThan(Math.log((naive.high ?? 0) / (naive.low ?? 1)));
+    expect(distanceOverWalks(walks.slice(0, 1), 0.5)).toEqual({ reason: 'one walk: no interval' });
+    const few = walks.map((w) => ({ ...w, rows: w.rows.map((r) => ({ ...r, trials: 3, successes: 0 })) }));
+    expect(distanceOverWalks(few, 0.5)).toMatchObject({ reason: expect.stringContaining('fewer than 10') });
     expect(rows).toHaveLength(5);
   });
+});
+
+test('an interval over walks covers the truth as often as it says, where walks differ', () => {
+  const random = seeded('over walks');
+  let covering = 0;
+  const sets = 300;
+  for (let i = 0; i < sets; i++) {
+    const walks = Array.from({ length: 5 }, (_, w) => {
+      const d50 = 60 * Math.exp(0.25 * random.normal());
+      return {
+        walk: `${w}`,
+        rows: [20, 35, 50, 70, 100, 140].map((distanceM) => {
+          const p = 1 / (1 + (distanceM / d50) ** 6);
+          const successes = Array.from({ length: 20 }, () => random.uniform() < p).filter(Boolean).length;
+          return { distanceM, trials: 20, successes };
+        }),
+      };
+    });
+    const over = distanceOverWalks(walks, 0.5);
+    if ('low' in over && over.low <= 60 && 60 <= over.high) covering++;
+  }
+  expect(covering / sets).toBeGreaterThan(0.915);
 });
 
 describe('a proportion alone', () => {

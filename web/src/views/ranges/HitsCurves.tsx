@@ -1,6 +1,12 @@
 import { HowMade } from '../../components/HowMade.tsx';
-import { atLeastShare, clopperPearson, formatLength, METRES_PER, type TrialDistance } from '@urvek/core';
-import { endsText } from '@urvek/draw';
+import {
+  atLeastShare,
+  clopperPearson,
+  formatLength,
+  METRES_PER,
+  type OverWalks,
+  type TrialDistance,
+} from '@urvek/core';
 import type { HitsCurve } from '@urvek/study';
 import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
@@ -72,10 +78,14 @@ export function HitsCurves({
     };
   }, [curves, lengthM, unit]);
   const show = (m: number): string => formatLength(m, unit);
-  const said = (d: TrialDistance | undefined): string =>
-    d?.estimateM === undefined
-      ? 'none: answers do not fall off with distance'
-      : `${show(d.estimateM)} (95 %: ${endsText(d.profile95M.low, d.profile95M.high, show) ?? 'no bound'})`;
+  /** The curve describes; an interval comes from the walks only. */
+  const said = (d: TrialDistance | undefined, over: OverWalks): string => {
+    if ('estimateM' in over)
+      return `${show(over.estimateM)} (95 %: ${show(over.low)} to ${show(over.high)}, ${over.walks} walks)`;
+    return d?.estimateM === undefined
+      ? `none: answers do not fall off with distance (${over.reason})`
+      : `${show(d.estimateM)} by the curve (${over.reason})`;
+  };
   return (
     <div data-hits-curves>
       <h3>
@@ -86,18 +96,8 @@ export function HitsCurves({
         {curves.map((c) => (
           <li key={c.product}>
             <strong>{c.product}</strong> ({c.walks} {c.walks === 1 ? 'walk' : 'walks'}): half answered at{' '}
-            <span className="figure">{said(c.d50)}</span>; nine of ten at{' '}
-            <span className="figure">{said(c.d90)}</span>.
-            {c.resampled50 && (
-              <>
-                {' '}
-                With the walks drawn again, half at 95 %:{' '}
-                <span className="figure">
-                  {endsText(c.resampled50.low, c.resampled50.high, show) ?? 'no bound'}
-                </span>
-                .
-              </>
-            )}
+            <span className="figure">{said(c.d50, c.overWalks50)}</span>; nine of ten at{' '}
+            <span className="figure">{said(c.d90, c.overWalks90)}</span>.
             <span className="block text-[0.85rem] text-faint" data-counts>
               {c.rows
                 .map(
