@@ -65,6 +65,7 @@ export * from './numeric/walksToTell.ts';
 export * from './numeric/holm.ts';
 export * from './numeric/isotonic.ts';
 export * from './numeric/median.ts';
+export * from './numeric/medianInterval.ts';
 export { mean } from './numeric/moments.ts';
 export { Z90 } from './numeric/normal.ts';
 export * from './plan/balancedOrder.ts';

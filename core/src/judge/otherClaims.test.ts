@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { summariseRanges } from '../estimate/range/summarise.ts';
+import { medianInterval } from '../numeric/medianInterval.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
 import { judgeRatioClaim } from './ratioClaim.ts';
 import { judgeThroughputClaim } from './throughputClaim.ts';
@@ -38,35 +39,34 @@ describe('a claim of a ratio', () => {
 });
 
 describe('a claim of throughput', () => {
-  const rows = [
-    [5, 280],
-    [5, 310],
-    [5, 290],
-    [20, 200],
-  ].map(([distanceM, mbps]) => ({ distanceM: distanceM as number, mbps: mbps as number }));
+  const visits = (...mbps: number[]) => mbps.map((m) => ({ distanceM: 5, mbps: m }));
+  const judge = (of: ReturnType<typeof visits>, mbps: number, cap?: { levelMbps: number; points: number }) =>
+    judgeThroughputClaim({ entered: `${mbps} Mbit/s`, mbps, upTo: true }, of, cap);
 
-  test('“up to” counts the best reading, a plain figure the middle one', () => {
-    expect(
-      judgeThroughputClaim({ entered: '300 Mbit/s', mbps: 300, upTo: true }, rows, undefined).outcome,
-    ).toBe('supported');
-    expect(
-      judgeThroughputClaim({ entered: '300 Mbit/s', mbps: 300, upTo: false }, rows, undefined).outcome,
-    ).toBe('refuted');
+  test('is judged on the median of the visits, never on the best of several', () => {
+    const eight = visits(280, 310, 290, 295, 285, 300, 288, 292);
+    expect(judge(eight, 270).outcome).toBe('supported');
+    expect(judge(eight, 311).outcome).toBe('refuted');
+    expect(judge(eight, 291).outcome).toBe('undecided');
+    // The best of ten near 300 says nothing of 310.
+    expect(judge(visits(300, 301, 299, 298, 302, 300, 297, 303, 311, 300), 310).outcome).toBe('refuted');
   });
 
-  test('a cap, or too few readings, decide nothing against it; none is not tested', () => {
-    expect(
-      judgeThroughputClaim({ entered: '600 Mbit/s', mbps: 600, upTo: true }, rows, {
-        levelMbps: 290,
-        points: 3,
-      }),
-    ).toMatchObject({ outcome: 'undecided', next: expect.stringContaining('by cable') });
-    expect(
-      judgeThroughputClaim({ entered: '600 Mbit/s', mbps: 600, upTo: true }, rows.slice(0, 2), undefined)
-        .outcome,
-    ).toBe('undecided');
-    expect(
-      judgeThroughputClaim({ entered: '600 Mbit/s', mbps: 600, upTo: true }, [], undefined).outcome,
-    ).toBe('not tested');
+  test('below six visits, or at a cap, nothing is decided against it; none is not tested', () => {
+    expect(judge(visits(280, 310, 290), 300)).toMatchObject({
+      outcome: 'undecided',
+      next: '3 more visits to the near point.',
+    });
+    expect(judge(visits(290, 291, 289, 290, 290, 291), 600, { levelMbps: 290, points: 3 })).toMatchObject({
+      outcome: 'undecided',
+      next: expect.stringContaining('by cable'),
+    });
+    expect(judge([], 600).outcome).toBe('not tested');
+  });
+
+  test('the interval of a median without a model: of six the ends, of ten the second of each', () => {
+    expect(medianInterval([3, 1, 2, 6, 5, 4])).toEqual({ low: 1, high: 6 });
+    expect(medianInterval([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])).toEqual({ low: 2, high: 9 });
+    expect(medianInterval([1, 2, 3, 4, 5])).toBeUndefined();
   });
 });

@@ -1,58 +1,71 @@
-import type { Cap, ThroughputRow } from '../estimate/throughput/throughput.ts';
+import type { Cap } from '../estimate/throughput/throughput.ts';
 import { median } from '../numeric/median.ts';
+import { medianInterval } from '../numeric/medianInterval.ts';
 import type { Verdict } from './claim.ts';
 
-/** So many readings at the near point before their middle is believed (common practice). */
-const LEAST_READINGS = 3;
+/** Visits to a stand before the median is bounded at 95 %. */
+const LEAST_VISITS = 6;
+
+/** One visit to the near point: the median of what was read there. */
+export interface Visit {
+  readonly distanceM: number;
+  readonly mbps: number;
+}
 
 /**
- * Judges "300 Mbit/s" by the readings at the nearest stand: the most that was to be had. A cap decides
- * nothing against the product, for it measures what is behind it; nor do fewer than three readings.
+ * Judges "300 Mbit/s" on the median over visits to the nearest stand, by its sign-test interval; readings of
+ * one visit enter as their median, and "up to" is never judged on the best of several. A cap decides nothing
+ * against the product, for it measures what is behind it.
  */
 export function judgeThroughputClaim(
   claim: { readonly entered: string; readonly mbps: number; readonly upTo: boolean },
-  rows: readonly ThroughputRow[],
+  visits: readonly Visit[],
   cap: Cap | undefined,
 ): Verdict {
-  const { entered, mbps, upTo } = claim;
-  const caveats = ['Judged on the readings at the nearest stand, in the direction named on its curve.'];
-  if (rows.length === 0)
+  const { entered, mbps } = claim;
+  const caveats = [
+    'Judged on the median over visits to the nearest stand, in the direction named on its curve.',
+  ];
+  if (visits.length === 0)
     return {
       outcome: 'not tested',
-      reason: 'No throughput was read.',
-      next: 'Read it three times at the near point, after ten seconds to settle.',
+      reason: 'No throughput of this product was read on a path of this condition.',
+      next: 'Read it at the near point, after ten seconds to settle, on six visits.',
       caveats,
     };
-  const nearM = Math.min(...rows.map((r) => r.distanceM));
-  const near = rows.filter((r) => r.distanceM === nearM).map((r) => r.mbps);
-  const [middle, best] = [median(near), Math.max(...near)];
-  const n = `${near.length} ${near.length === 1 ? 'reading' : 'readings'} at ${nearM.toFixed(0)} m`;
-  const reached = upTo ? best : middle;
-  if (reached >= mbps && near.length >= LEAST_READINGS)
-    return {
-      outcome: 'supported',
-      reason: `${upTo ? 'The best' : 'The middle'} of ${n} is ${reached.toFixed(0)} Mbit/s; the claim is ${entered}.`,
-      next: undefined,
-      caveats,
-    };
-  if (cap)
-    return {
-      outcome: 'undecided',
-      reason: `The nearest points all read about ${cap.levelMbps.toFixed(0)} Mbit/s: a cap, so the product gives at least that, and the claim of ${entered} is not settled.`,
-      next: 'Measure what is behind it by cable, and test again where that is faster than the claim.',
-      caveats,
-    };
-  if (near.length < LEAST_READINGS)
-    return {
-      outcome: 'undecided',
-      reason: `${n}: too few to judge ${entered}.`,
-      next: `Read it at least ${LEAST_READINGS} times at the near point.`,
-      caveats,
-    };
-  return {
-    outcome: 'refuted',
-    reason: `${upTo ? 'Even the best' : 'The middle'} of ${n} is ${reached.toFixed(0)} Mbit/s; the claim is ${entered}.`,
-    next: undefined,
+  const values = visits.map((v) => v.mbps);
+  const known = medianInterval(values);
+  const show = (x: number): string => x.toFixed(0);
+  const n = `${visits.length} ${visits.length === 1 ? 'visit' : 'visits'} at ${Math.min(...visits.map((v) => v.distanceM)).toFixed(0)} m`;
+  const found = known
+    ? `the median of ${n} lies between ${show(known.low)} and ${show(known.high)} Mbit/s (95 %)`
+    : `the middle of ${n} is ${show(median(values))} Mbit/s`;
+  const verdict = (outcome: Verdict['outcome'], reason: string, next?: string): Verdict => ({
+    outcome,
+    reason,
+    next,
     caveats,
-  };
+  });
+  if (known && known.low >= mbps) return verdict('supported', `${capital(found)}; the claim is ${entered}.`);
+  if (cap)
+    return verdict(
+      'undecided',
+      `The nearest points all read about ${show(cap.levelMbps)} Mbit/s: a cap, so the product gives at least that, and the claim of ${entered} is not settled.`,
+      'Measure what is behind it by cable, and test again where that is faster than the claim.',
+    );
+  if (known && known.high < mbps)
+    return verdict('refuted', `${capital(found)}; the claim is ${claim.upTo ? 'up to ' : ''}${entered}.`);
+  return known
+    ? verdict(
+        'undecided',
+        `${capital(found)}, which holds the ${entered} claimed.`,
+        'More visits to the near point.',
+      )
+    : verdict(
+        'undecided',
+        `${capital(found)}: fewer than the ${LEAST_VISITS} visits that bound a median, so ${entered} is not settled.`,
+        `${LEAST_VISITS - visits.length} more ${LEAST_VISITS - visits.length === 1 ? 'visit' : 'visits'} to the near point.`,
+      );
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -123,7 +123,7 @@ function judgeOn(
       const own = range && throughputFindings(range).curves.find((c) => c.product === subject?.name);
       return judgeThroughputClaim(
         { entered: claim.entered, mbps: value, upTo: claim.upTo },
-        own?.rows ?? [],
+        own?.nearVisits ?? [],
         own?.cap,
       );
     }

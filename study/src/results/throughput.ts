@@ -4,6 +4,7 @@ import {
   type NetworkedRow,
   type ThroughputRow,
   capOf,
+  median,
   separationAtM,
   sharedCap,
   splitByNetwork,
@@ -18,6 +19,8 @@ export interface ThroughputFinding {
   readonly rows: readonly NetworkedRow[];
   readonly curve: readonly ThroughputRow[];
   readonly cap: Cap | undefined;
+  /** Each walk's median at its nearest stand, where that is the nearest of all. */
+  readonly nearVisits: readonly { readonly distanceM: number; readonly mbps: number }[];
   /**
    * Band, channel or access point changed in mid-walk so often, less one: each part has its own curve, the
    * first is shown.
@@ -58,6 +61,7 @@ export function throughputFindings(range: PathRanges): ThroughputFindings {
           rows,
           curve,
           cap: capOf(rows),
+          nearVisits: nearVisits(parts.map((p) => p[0] ?? [])),
           networks: Math.max(...parts.map((p) => p.length)),
         },
       ];
@@ -67,4 +71,17 @@ export function throughputFindings(range: PathRanges): ThroughputFindings {
     curves,
     shared: sharedCap(curves.filter((c) => c.direction === curves[0]?.direction).map((c) => c.rows)),
   };
+}
+
+/** Stands within this of the nearest are like it. */
+const LIKE = 1.1;
+
+function nearVisits(walks: readonly (readonly NetworkedRow[])[]): { distanceM: number; mbps: number }[] {
+  const nearest = walks.flatMap((rows) => {
+    const distanceM = Math.min(...rows.map((r) => r.distanceM));
+    const here = rows.filter((r) => r.distanceM === distanceM).map((r) => r.mbps);
+    return here.length > 0 ? [{ distanceM, mbps: median(here) }] : [];
+  });
+  const least = Math.min(...nearest.map((v) => v.distanceM));
+  return nearest.filter((v) => v.distanceM <= LIKE * least || v.distanceM - least < 1);
 }
