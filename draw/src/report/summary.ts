@@ -8,7 +8,7 @@ import {
   type LengthUnit,
   type RatioFinding,
 } from '@urvek/core';
-import { claimText, rangeTitle, type ClaimVerdict, type RangeView } from '@urvek/study';
+import { claimText, rangeTitle, type CameBack, type ClaimVerdict, type RangeView } from '@urvek/study';
 import { endsText } from '../tape/rangeLanes.ts';
 
 const walks = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
@@ -79,29 +79,22 @@ export const withoutMetres = ({ walks: all, criterion }: RangeView): string[] =>
     ];
   });
 
-/** More walks than this that came back are told together, by the one that came back farthest. */
-const TOLD_APART = 2;
-
 /** Coverage that comes back farther on: walk by walk where they are few, else once a product and direction. */
-export function comesBackSentences({ comesBack, path, walks: all }: RangeView, unit: LengthUnit): string[] {
+export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthUnit): string[] {
   const show = (m: number): string => formatLength(m, unit);
   const rise = (higherM: number): string =>
     Math.abs(higherM) < 0.5
       ? ''
       : `, ${formatLength(Math.abs(higherM), unit === 'm' || unit === 'km' ? 'm' : 'ft')} ${higherM > 0 ? 'higher' : 'lower'}`;
-  const place = ({ failedAtM, backAtM, higherM }: RangeView['comesBack'][number]): string =>
+  const place = ({ failedAtM, backAtM, higherM }: CameBack): string =>
     `failed at ${show(failedAtM)} and was usable again at ${show(backAtM)} (along the path${rise(higherM)})`;
-  return [...new Set(comesBack.map((c) => `${c.product}\n${c.direction}`))].flatMap((key) => {
-    const own = comesBack.filter((c) => `${c.product}\n${c.direction}` === key);
-    const [first] = own as [(typeof own)[number]];
-    if (own.length <= TOLD_APART)
-      return own.map((c) => `${c.product}, walk ${c.walk} on ${path.name}, ${c.direction}: ${place(c)}.`);
-    const of = all.filter((w) => w.product === first.product && w.finished).length;
-    const most = own.reduce((x, y) => (y.backAtM - y.failedAtM > x.backAtM - x.failedAtM ? y : x));
-    return [
-      `${first.product} on ${path.name}, ${first.direction}: on ${own.length} of ${walks(of)} a farther place worked again; walk ${most.walk} ${place(most)}.`,
-    ];
-  });
+  return comesBack.flatMap(({ product, direction, walks: of, times, first, most }) =>
+    times === first.length
+      ? first.map((c) => `${product}, walk ${c.walk} on ${path.name}, ${direction}: ${place(c)}.`)
+      : [
+          `${product} on ${path.name}, ${direction}: on ${times} of ${walks(of)} a farther place worked again; walk ${most.walk} ${place(most)}.`,
+        ],
+  );
 }
 
 /** Pairs that were heard at the same stands. */
