@@ -111,7 +111,12 @@ export class Study {
   }
 
   levels(pathId: string): readonly LevelReading[] {
-    return this.once(`levels ${pathId}`, () => loggedLevels(this.findings, pathId));
+    return this.once(`levels ${pathId}`, () =>
+      loggedLevels(
+        this.findings.filter((f) => f.trace.endReason !== undefined),
+        pathId,
+      ),
+    );
   }
 
   private once<T>(key: string, make: () => T): T {

@@ -151,7 +151,7 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
     cell.bounds?.allHeldToM,
   );
   if (decides(claim, exact))
-    return `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. One mark of the path measured by tape, laser or map is enough to correct them all.`;
+    return `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. Read the places again by tape, laser or map, and correct the marks in Trace.`;
   if (pathReachM !== undefined && pathReachM <= claim.distanceM)
     return `This path ends at ${formatLength(pathReachM)} and could never settle ${claim.entered}: ${nextPath(claim).toLowerCase()}`;
   const points = [0.97, 1, 1.03]

@@ -63,6 +63,9 @@ const FIELDS: Readonly<Record<keyof RigSettings, FieldWords>> = {
   inputMaxV: { label: 'Input, most', unit: 'V' },
 };
 
+/** What a setting is called. */
+export const settingLabel = (field: keyof RigSettings): string => FIELDS[field].label;
+
 const show = (value: string | number | undefined, unit: string | undefined): string =>
   value === undefined || value === ''
     ? 'not stated'

@@ -1,4 +1,5 @@
 import type { RigSettings } from './rig.ts';
+import { settingLabel } from './rigDiff.ts';
 
 /**
  * Whether nothing that is stated of both tells two rigs apart. Stated against not stated is no difference:
@@ -40,3 +41,10 @@ export const hopsOf = ({ hops = '' }: Pick<RigSettings, 'hops'>): string[] =>
     .split(',')
     .map((h) => h.trim())
     .filter((h) => h !== '');
+
+/** Settings that some rigs state and others do not, by their labels: what keeps them together unseen. */
+export const statedUnevenly = (rigs: readonly RigSettings[]): string[] =>
+  SETTINGS.filter((field) => {
+    const states = new Set(rigs.map((r) => stated(r[field]) !== undefined));
+    return states.size === 2;
+  }).map((field) => settingLabel(field).toLowerCase());

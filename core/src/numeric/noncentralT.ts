@@ -1,6 +1,6 @@
 import { logNormalCdf } from './normal.ts';
 import { falsePosition } from './root.ts';
-import { logGammaOfHalf } from './student.ts';
+import { logGamma } from './incompleteBeta.ts';
 
 /** Panels of a 16-point Gauss-Legendre rule over the spread of the chi distribution. */
 const PANELS = 24;
@@ -23,7 +23,7 @@ export function noncentralTCdf(t: number, df: number, delta: number): number {
   // The density of u has its weight within ten standard deviations, 1/√(2 df), of one.
   const spread = 10 / Math.sqrt(2 * df);
   const [from, to] = [Math.max(0, 1 - spread), 1 + spread + 3 / df];
-  const logFront = Math.log(2) + (df / 2) * Math.log(df / 2) - logGammaOfHalf(df);
+  const logFront = Math.log(2) + (df / 2) * Math.log(df / 2) - logGamma(df / 2);
   const density = (u: number): number =>
     u <= 0
       ? df === 1

@@ -1,4 +1,6 @@
+import { incompleteBeta } from './incompleteBeta.ts';
 import { normalQuantile } from './normal.ts';
+import { falsePosition } from './root.ts';
 
 /** P(T ≤ t) for a whole number of degrees of freedom (Abramowitz and Stegun 26.7.3 and 26.7.4). */
 export function studentCdf(t: number, df: number): number {
@@ -42,47 +44,21 @@ function cornishFisher(z: number, df: number): number {
   return z + g1 / df + g2 / df ** 2 + g3 / df ** 3;
 }
 
-/** ln Γ(k/2) for a whole k ≥ 1, by its recurrence. */
-export function logGammaOfHalf(k: number): number {
-  let sum = k % 2 === 1 ? 0.5 * Math.log(Math.PI) : 0;
-  for (let x = k % 2 === 1 ? 0.5 : 1; x < k / 2; x++) sum += Math.log(x);
-  return sum;
-}
-
 /**
- * P(|T| ≥ t) = I_x(df/2, 1/2) with x = df/(df + t²) (Abramowitz and Stegun 26.7.2), by the continued
- * fraction of the incomplete beta function (26.5.8): small probabilities keep their digits. Worked value:
- * studentTwoSidedP(2.776445, 4) = 0.05.
+ * P(|T| ≥ t) = I_x(df/2, 1/2) with x = df/(df + t²) (Abramowitz and Stegun 26.7.2); df need not be whole.
+ * Worked value: studentTwoSidedP(2.776445, 4) = 0.05.
  */
 export function studentTwoSidedP(t: number, df: number): number {
   if (!(t >= 0)) throw new RangeError(`invalid t: ${t}`);
-  if (!Number.isInteger(df) || df < 1) throw new RangeError(`invalid df: ${df}`);
-  const [a, b, x] = [df / 2, 0.5, df / (df + t * t)];
-  if (x === 1) return 1;
-  const front = Math.exp(
-    a * Math.log(x) + b * Math.log1p(-x) - logGammaOfHalf(df) - logGammaOfHalf(1) + logGammaOfHalf(df + 1),
-  );
-  // The fraction converges fast on one side of its middle only.
-  return x < (a + 1) / (a + b + 2)
-    ? Math.min(1, (front * betaFraction(x, a, b)) / a)
-    : Math.max(0, 1 - (front * betaFraction(1 - x, b, a)) / b);
+  if (!(df > 0)) throw new RangeError(`invalid df: ${df}`);
+  return incompleteBeta(df / (df + t * t), df / 2, 0.5);
 }
 
-export function betaFraction(x: number, a: number, b: number): number {
-  const tiny = 1e-300;
-  let c = 1;
-  let d = 1 / (1 - ((a + b) * x) / (a + 1) || tiny);
-  let h = d;
-  for (let m = 1; m < 10_000; m++) {
-    for (const term of [
-      (m * (b - m) * x) / ((a + 2 * m - 1) * (a + 2 * m)),
-      (-(a + m) * (a + b + m) * x) / ((a + 2 * m) * (a + 2 * m + 1)),
-    ]) {
-      d = 1 / (1 + term * d || tiny);
-      c = 1 + term / c || tiny;
-      h *= d * c;
-    }
-    if (Math.abs(d * c - 1) < 1e-15) break;
-  }
-  return h;
+/** The quantile on degrees of freedom that need not be whole (Welch's are not), for p from one half up. */
+export function studentQuantileOfReal(p: number, df: number): number {
+  if (!(p >= 0.5 && p < 1)) throw new RangeError(`invalid p: ${p}`);
+  const off = (t: number): number => 1 - studentTwoSidedP(t, df) / 2 - p;
+  let high = 1;
+  while (off(high) < 0) high *= 2;
+  return falsePosition(off, 0, off(0), high, off(high));
 }

@@ -9,11 +9,8 @@ import { STOPPING_MODES, type EventOf, type Reading, type WalkEvent } from '../l
 export interface LiveState {
   readonly begin: EventOf<'begin'> | undefined;
   readonly entries: number;
-  /**
-   * What is noticed now (5 where nobody graded the beginning: what shows on the keys, no datum), and what it
-   * was before the link was lost.
-   */
-  readonly grade: Grade;
+  /** What is noticed now, absent until somebody graded it; and what it was before the link was lost. */
+  readonly grade: Grade | undefined;
   readonly beforeLoss: Grade;
   readonly turned: boolean;
   /** One stands at the last mark, and has not gone on. */
@@ -66,7 +63,7 @@ export function withEntry(state: LiveState, event: WalkEvent): LiveState {
       return {
         ...next,
         begin: event,
-        grade: event.body.baselineGrade ?? 5,
+        grade: event.body.baselineGrade,
         beforeLoss: event.body.baselineGrade ?? 2,
         lastReading: event.body.reading,
         marksM: event.body.reading ? [event.body.reading.travelledM] : [],
@@ -107,7 +104,7 @@ export function withEntry(state: LiveState, event: WalkEvent): LiveState {
 const graded = (state: LiveState, grade: Grade): LiveState => ({
   ...state,
   grade,
-  beforeLoss: grade === 1 && state.grade !== 1 ? state.grade : grade === 1 ? state.beforeLoss : grade,
+  beforeLoss: grade !== 1 ? grade : state.grade === 1 ? state.beforeLoss : (state.grade ?? state.beforeLoss),
 });
 
 /** The same from a whole log, its corrections applied. */

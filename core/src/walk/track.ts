@@ -33,14 +33,15 @@ const STRIDE_M = 0.75;
 export function placeAt({ fixes, stands }: Track, atS: number): Position | undefined {
   const stand = standAt(stands, atS);
   if (!stand) return positionAt(fixes, atS);
-  return (
-    stand.place && {
-      travelledM: stand.place.travelledM,
-      uncertaintyM: stand.place.uncertaintyM,
-      speedMps: 0,
-    }
-  );
+  const place = stand.place ?? locatedAt(fixes, stand);
+  return place && { travelledM: place.travelledM, uncertaintyM: place.uncertaintyM, speedMps: 0 };
 }
+
+/** The best of the device's own locations while one stood there. */
+const locatedAt = (fixes: readonly Fix[], { fromS, untilS }: Stand): Fix | undefined =>
+  fixes
+    .filter((f) => f.method === 'satellite' && f.atS >= fromS && f.atS < untilS)
+    .reduce<Fix | undefined>((a, b) => (a && a.uncertaintyM <= b.uncertaintyM ? a : b), undefined);
 
 /**
  * Position at a moment, by linear (so monotone) interpolation in time between the marks around it. The

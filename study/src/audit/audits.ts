@@ -38,7 +38,7 @@ export function auditComparison(
   findings: readonly Finding[],
   ranges: readonly PathRanges[],
 ): AuditEntry[] {
-  const cases = ranges.filter((r) => r.findings.length > 0).map((r) => caseOf(setup, findings, r));
+  const cases = ranges.filter((r) => r.begun.length > 0).map((r) => caseOf(setup, findings, r));
   return acknowledged(setup, [
     ...auditFairness(cases),
     ...auditConsistency(enteredOf(setup, findings, ranges)),
@@ -122,13 +122,13 @@ const plannedCase = (
     path,
     kindId,
     criterion: criterionFor(setup.plan.criterion, kindId),
-    findings: [],
+    begun: [],
     summary: undefined,
   };
   return caseOf(setup, findings, ranges.find((r) => r.path.id === path.id && r.kindId === kindId) ?? empty);
 };
 
-type CaseRange = Pick<PathRanges, 'path' | 'kindId' | 'criterion' | 'findings'> & {
+type CaseRange = Pick<PathRanges, 'path' | 'kindId' | 'criterion' | 'begun'> & {
   readonly summary: PathRanges['summary'] | undefined;
 };
 
@@ -138,7 +138,7 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): A
   const curves = range.summary ? throughputFindings(range as PathRanges).curves : [];
   const oneWay = range.summary ? checkpointMatrix(range as PathRanges).oneWay : [];
   const of = setup.products.filter((p) => p.kindId === kindId);
-  const walked = new Set(range.findings.map((f) => rigKey(f.header.productId, f.header.rigId)));
+  const walked = new Set(range.begun.map((f) => rigKey(f.header.productId, f.header.rigId)));
   const subjects = subjectsOf({ products: of }, walked);
   return {
     pathId: path.id,
@@ -148,7 +148,7 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): A
     judgedBy: kind.judgedBy,
     bothWays: kind.bothWays,
     products: subjects.map(({ id, name, product, rigs }): AuditedProduct => {
-      const own = range.findings.filter(
+      const own = range.begun.filter(
         (f) => f.header.productId === product.id && rigs.some((r) => r.id === f.header.rigId),
       );
       const walks = own.map((f) => walkOf(product, f, criterion));

@@ -1,4 +1,5 @@
 import type { Interchange, Withheld } from '@urvek/contract';
+import { hopsOf } from '@urvek/core';
 
 export const LEFT_OUT = '[left out]';
 
@@ -81,6 +82,9 @@ export function withhold(
       ...w,
       log: w.log.map((e) => (e.kind === 'correction' ? { ...e, body: { ...e.body, author: undefined } } : e)),
     }));
+    const unnamed = withoutOwnNames(setup, walks);
+    note('names of outings and hops', unnamed.count);
+    ({ setup, walks } = unnamed);
   }
   if (notes) {
     note(
@@ -109,6 +113,47 @@ export function withhold(
   );
   note('words replaced', count);
   return { file: { ...file, comparison, ...rest }, left };
+}
+
+/** Outings and hops are called as one likes: numbers in their stead, so that what belonged together still does. */
+function withoutOwnNames(
+  setup: Interchange['setup'],
+  walks: Interchange['walks'],
+): Pick<Interchange, 'setup' | 'walks'> & { count: number } {
+  const numbers = new Map<string, string>();
+  const numbered = (what: string, name: string): string => {
+    const key = `${what}/${name}`;
+    const known = numbers.get(key) ?? `${what} ${numbers.size + 1}`;
+    numbers.set(key, known);
+    return known;
+  };
+  return {
+    setup: {
+      ...setup,
+      products: setup.products.map((p) => ({
+        ...p,
+        rigs: p.rigs.map((r) =>
+          hopsOf(r).length === 0
+            ? r
+            : {
+                ...r,
+                hops: hopsOf(r)
+                  .map((h) => numbered('hop', h))
+                  .join(', '),
+              },
+        ),
+      })),
+    },
+    walks: walks.map(({ header, log }) => ({
+      header: header.outing ? { ...header, outing: numbered('outing', header.outing) } : header,
+      log: log.map((e) =>
+        e.kind === 'dropoutBegin' && e.body.hop !== undefined
+          ? { ...e, body: { hop: numbered('hop', e.body.hop) } }
+          : e,
+      ),
+    })),
+    count: numbers.size,
+  };
 }
 
 function replaced<T extends object>(value: T, words: readonly string[]): T & { count: number } {

@@ -68,10 +68,13 @@ export interface RangeView {
 
 /** The same with all that is known of its walks: it stays where it was worked out. */
 export interface PathRanges extends RangeView {
+  /** Finished walks: what estimates, curves and tables are made of. */
   readonly findings: readonly Finding[];
+  /** Those and the ones under way, which the audits look at. */
+  readonly begun: readonly Finding[];
 }
 
-export const viewOf = ({ findings: _, ...view }: PathRanges): RangeView => view;
+export const viewOf = ({ findings: _, begun: __, ...view }: PathRanges): RangeView => view;
 
 /** A walk as a range shows it. */
 export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): RangeWalk => {
@@ -117,10 +120,11 @@ export function rangesByPath(
   return setup.paths.flatMap((path) =>
     kinds.flatMap((kindId): PathRanges[] => {
       const id = `${path.id}-${kindId}`;
-      const own = cells.get(id) ?? [];
+      const begun = cells.get(id) ?? [];
+      const own = begun.filter((f) => f.trace.endReason !== undefined);
       const criterion = criterionFor(wanted, kindId);
-      if (own.length === 0 && kinds.length > 1) return [];
-      const walks = own.map((f) => rangeWalk(f, criterion, side));
+      if (begun.length === 0 && kinds.length > 1) return [];
+      const walks = begun.map((f) => rangeWalk(f, criterion, side));
       const summary = summarise(walkRows(own, criterion, side));
       const subjects = [...new Map(own.map((f) => [f.subject.id, f.subject])).values()];
       return [
@@ -131,6 +135,7 @@ export function rangesByPath(
           criterion,
           side,
           findings: own,
+          begun,
           walks,
           comesBack: comesBack(own),
           subjects,

@@ -19,7 +19,7 @@ export const failedWithoutDistance: ConsistencyRule = {
         products: [w.productId],
         path: w.path,
         what: `${w.product}, walk ${w.label}: ${w.unplacedFailures} ${w.unplacedFailures === 1 ? 'failure has' : 'failures have'} no place`,
-        mend: 'If it is known, correct the distance of its mark in Trace; else it counts as failed, place unknown, between the places that are known.',
+        mend: 'If it is known, correct the distance of its mark in Trace, where it has one; else it counts as failed, place unknown, between the places that are known.',
       })),
   ],
 };

@@ -1,5 +1,5 @@
 import { chiSquareUpper } from '../../numeric/chiSquare.ts';
-import { studentQuantileReal, studentTwoSidedPReal } from '../../numeric/studentReal.ts';
+import { studentQuantileOfReal, studentTwoSidedP } from '../../numeric/student.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
 import { fitRanges, isFit, type RangeFit } from './fit.ts';
@@ -57,12 +57,12 @@ export function welchRatio(
   const df = (va + vb) ** 2 / (va ** 2 / (a.n - 1) + vb ** 2 / (b.n - 1));
   const seLog = Math.sqrt(va + vb);
   const logRatio = a.mu - b.mu;
-  const half = studentQuantileReal(0.975, df) * seLog;
+  const half = studentQuantileOfReal(0.975, df) * seLog;
   return {
     ratio: Math.exp(logRatio),
     seLog,
     interval95: { low: Math.exp(logRatio - half), high: Math.exp(logRatio + half) },
-    p: studentTwoSidedPReal(Math.abs(logRatio) / seLog, df),
+    p: studentTwoSidedP(Math.abs(logRatio) / seLog, df),
     df,
   };
 }

@@ -21,7 +21,8 @@ export function LogKeys({
   actions: Actions;
   mode: WalkMode;
   words: Readonly<Record<Grade, string>>;
-  grade: Grade;
+  /** Absent until somebody graded it. */
+  grade: Grade | undefined;
   post: { readonly name: string; readonly atM: number } | undefined;
   hasWheel: boolean;
   turned: boolean;
