@@ -127,6 +127,23 @@ describe('the plan of a site', () => {
     expect(Math.abs((a?.y ?? 0) - (b?.y ?? 0))).toBeGreaterThanOrEqual(12);
     expect(c?.y).toBe(a?.y);
   });
+
+  test('a name too long for its lane is cut there and stands whole in the title', () => {
+    const label = 'Holmroe Pair, In hand and In hand B';
+    const lane = { id: 'l', label, estimate: { lowM: 1, valueM: 2, highM: 3 } };
+    const { groups } = tapeScene({
+      title: 'T',
+      ground: travelledGround(path),
+      unit: 'm',
+      measure: 'travelled',
+      lanes: [lane],
+    });
+    const drawn = groups.find((g) => g.id === 'l');
+    expect(drawn?.title).toBe(label);
+    expect(drawn?.shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []))).toEqual([
+      'Holmroe Pair, In ha…',
+    ]);
+  });
 });
 
 describe('a walk over time', () => {

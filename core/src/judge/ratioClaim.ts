@@ -103,7 +103,7 @@ export function besides(product: string, against: string, evidence: RatioEvidenc
   return [
     ...(atStands
       ? [
-          `At the same ${atStands.stands} stands ${product} held at ${atStands.firstOnly} where ${against} failed, ${against} at ${atStands.secondOnly}${
+          `At ${atStands.stands === 1 ? 'the one stand' : `the ${atStands.stands} stands`} where both were heard ${product} held at ${atStands.firstOnly} where ${against} failed, ${against} at ${atStands.secondOnly}${
             atStands.p === undefined
               ? atStands.outings === 1
                 ? ' (one outing: stands of one outing are no test)'

@@ -7,6 +7,7 @@ import { onePerPixel } from '../onePerPixel.ts';
 import type { Block, ReportDocument } from './document.ts';
 import { reportHtml, reportText } from './html.ts';
 import { reportOf } from './report.ts';
+import { rangeSummary, reachSentence } from './summary.ts';
 
 const setup: Setup = {
   ...EMPTY_SETUP,
@@ -165,6 +166,36 @@ describe('the report', () => {
     expect(blocks(d).find((b) => b.kind === 'paragraph' && b.id === 'short/lane-microphone')).toMatchObject({
       made: expect.stringContaining('half of its walks on Lane hold to'),
     });
+  });
+
+  test('a paragraph of many pairs tells those told apart and counts the others', () => {
+    const range = Study.ofLogs(setup, walks).judgement().ranges[0]!;
+    const ratio = range.summary.productRatios[0]!;
+    const short = (holmPs: number[]): string =>
+      rangeSummary(
+        setup,
+        {
+          ...range,
+          pairs: [],
+          summary: { ...range.summary, productRatios: holmPs.map((holmP) => ({ ...ratio, holmP })) },
+        },
+        'm',
+      );
+    expect(short([0.5, 0.01]).match(/ as far as /g)).toHaveLength(2);
+    expect(short([...Array<number>(8).fill(0.5), 0.01])).toMatch(
+      /^(?!.* do not tell them apart).*Of 9 pairs the walks tell 1 apart\.$/,
+    );
+    expect(short(Array<number>(9).fill(0.01))).toContain('tell 9 apart; the first 6 stand here.');
+  });
+
+  test('a median known from one side only lies within nothing', () => {
+    const range = Study.ofLogs(setup, walks).judgement().ranges[0]!;
+    const cell = range.summary.fitted[0]!;
+    const known = (low: number | undefined, high: number | undefined): string =>
+      reachSentence({ ...cell, withScale95M: { ...cell.withScale95M, median: { low, high } } }, range, 'm');
+    expect(known(50, undefined)).toContain('known to be more than 50.0 m (');
+    expect(known(undefined, 90)).toContain('known to be less than 90.0 m (');
+    expect(known(50, 90)).toContain('known to be within 50.0 m to 90.0 m (');
   });
 
   test('as a page it stands alone: nothing fetched, nothing run, names as text', () => {

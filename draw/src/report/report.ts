@@ -14,7 +14,7 @@ import {
 } from '@urvek/study';
 import { separationGround } from '../tape/ground.ts';
 import { interferenceText } from './interference.ts';
-import { endsText, estimateText, intervalText, rangeLanes } from '../tape/rangeLanes.ts';
+import { endsText, estimateText, intervalText, noTenthText, rangeLanes } from '../tape/rangeLanes.ts';
 import { tapeScene } from '../tape/tape.ts';
 import type { Block, ReportDocument, ReportForm, ReportSection } from './document.ts';
 import {
@@ -218,7 +218,7 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
           estimateText(cell, unit),
           cell.own?.p10?.estimateM !== undefined
             ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
-            : (cell.reason ?? ''),
+            : noTenthText(cell),
           range.walks
             .flatMap((w) =>
               w.product === cell.product && w.interval ? [intervalText(w.interval, unit)] : [],

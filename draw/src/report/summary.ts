@@ -28,15 +28,21 @@ export function reachSentence(
       ? ` It failed in ${cell.unplaced} of ${walks(cell.walks)} at a place that nobody knows.`
       : '';
   if (cell.median && interval !== undefined)
-    return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to lie within ${interval} (95 %, ${n}).${unplaced}`;
+    return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to be ${within(median, interval)} (95 %, ${n}).${unplaced}`;
   if (cell.bounds && cell.failures === 0)
     return scaleText(cell.scale) === undefined
       ? `${cell.product}: held to ${show(cell.bounds.allHeldToM)} on ${path.name} in ${cell.walks} of ${walks(cell.walks)}, where the walks ended; how much farther was not tested.`
       : `${cell.product} on ${path.name}: ${lowerFirst(heldText(cell))}; how much farther was not tested.`;
   if (interval !== undefined)
-    return `${cell.product}: its median for ${criterion} on ${path.name} lies within ${interval} (95 %, ${n}).${unplaced}`;
+    return `${cell.product}: its median for ${criterion} on ${path.name} is ${within(median, interval)} (95 %, ${n}).${unplaced}`;
   return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${cell.walks === 1 ? 'bounds' : 'bound'} no median (${cell.reason ?? 'too few'}).${unplaced}`;
 }
+
+/** An open end is no interval to lie within. */
+const within = (
+  ends: { low: number | undefined; high: number | undefined } | undefined,
+  text: string,
+): string => (ends?.low !== undefined && ends.high !== undefined ? `within ${text}` : text);
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
@@ -101,11 +107,24 @@ export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthU
 export const pairSentences = ({ pairs }: RangeView): string[] =>
   pairs.flatMap(({ subject, against, evidence }) => besides(subject, against, evidence));
 
+/** As many pairs as a paragraph can still be read with. */
+const PAIRS_TOLD = 6;
+
+/** Every pair where they are few; else the pairs told apart, and how many are not. */
+function shortPairs(range: RangeView): string[] {
+  const { productRatios: all } = range.summary;
+  if (all.length <= PAIRS_TOLD) return [...all.map(ratioSentence), ...pairSentences(range)];
+  const told = all.filter(toldApart);
+  return [
+    ...told.slice(0, PAIRS_TOLD).map(ratioSentence),
+    `Of ${all.length} pairs the walks tell ${told.length} apart${told.length > PAIRS_TOLD ? `; the first ${PAIRS_TOLD} stand here` : ''}.`,
+  ];
+}
+
 /** The paragraph that stands for one path and kind. */
 export const rangeSummary = (setup: Setup, range: RangeView, unit: LengthUnit): string =>
   `${rangeTitle(setup, range)}. ${[
     ...withoutMetres(range),
     ...range.summary.fitted.filter((c) => c.walks > 0).map((c) => reachSentence(c, range, unit)),
-    ...range.summary.productRatios.map(ratioSentence),
-    ...pairSentences(range),
+    ...shortPairs(range),
   ].join(' ')}`;

@@ -99,6 +99,9 @@ function commonText({ heldM, failedM }: NonNullable<Bounds['common']>, unit: Len
   return heldM === failedM ? show(heldM) : `between ${show(heldM)} and ${show(failedM)}`;
 }
 
+/** Why a product has no distance that nine of ten walks hold to. */
+export const noTenthText = ({ reason }: CellFinding): string => reason ?? 'its own walks bound none';
+
 export function endsText(
   low: number | undefined,
   high: number | undefined,

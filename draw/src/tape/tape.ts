@@ -64,14 +64,16 @@ const TAPE_HEIGHT = 26;
 const LANE_HEIGHT = 26;
 const CLAIM_LINE = 15;
 const LABEL_LINE = 13;
+/** Room for lane labels where no other is asked for, px. */
+const LABEL_WIDTH = 150;
 
 /** The scale of the tape that `tapeScene` draws: for pointing at it. */
-export const scaleOf = ({ ground, width = 1160, labelWidth = 150 }: TapeOptions): TapeScale =>
+export const scaleOf = ({ ground, width = 1160, labelWidth = LABEL_WIDTH }: TapeOptions): TapeScale =>
   tapeScale(ground.lengthM, labelWidth, width - 26);
 
 /** The surveyor's tape: figures, ground, and one lane a row below it, all to one scale. */
 export function tapeScene(options: TapeOptions): Scene {
-  const { ground, lanes = [], claims = [], hereM, width = 1160 } = options;
+  const { ground, lanes = [], claims = [], hereM, width = 1160, labelWidth = LABEL_WIDTH } = options;
   const scale = scaleOf(options);
   const rows = labelRows(ground.obstructions, scale);
   const tapeTop =
@@ -88,8 +90,8 @@ export function tapeScene(options: TapeOptions): Scene {
     { id: 'tape', title: undefined, shapes: tapeShapes(options, scale, tapeTop, bottom) },
     ...lanes.map((lane, i) => ({
       id: lane.id,
-      title: lane.title,
-      shapes: laneShapes(lane, scale, tops[i] as number),
+      title: lane.title ?? lane.label,
+      shapes: laneShapes(lane, scale, tops[i] as number, labelWidth),
     })),
     ...claims.map((claim, i) => ({
       id: `claim-${i}`,
@@ -107,7 +109,7 @@ export function tapeScene(options: TapeOptions): Scene {
 }
 
 function tapeShapes(
-  { ground, unit, measure, labelWidth = 150 }: TapeOptions,
+  { ground, unit, measure, labelWidth = LABEL_WIDTH }: TapeOptions,
   scale: TapeScale,
   top: number,
   bottom: number,
@@ -134,8 +136,9 @@ function tapeShapes(
   ];
 }
 
-/** Width of a letter of a small label, px. */
+/** Widths of a letter of a small label and of a strong one, px. */
 const LETTER_PX = 6;
+const STRONG_LETTER_PX = 7;
 
 /**
  * Labels that would run into each other stand in rows above each other: the row of each, 0 nearest the tape.
@@ -177,7 +180,13 @@ function groundShapes(
   ];
 }
 
-function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
+/** Text that would run into the ground is cut and says so; the lane's title has it whole. */
+const cut = (label: string, roomPx: number, letterPx: number): string => {
+  const letters = Math.floor(roomPx / letterPx);
+  return label.length <= letters ? label : `${label.slice(0, letters - 1).trimEnd()}…`;
+};
+
+function laneShapes(lane: Lane, scale: TapeScale, top: number, labelWidth: number): Shape[] {
   const height = lane.height ?? LANE_HEIGHT;
   const middle = top + height / 2;
   return [
@@ -185,7 +194,7 @@ function laneShapes(lane: Lane, scale: TapeScale, top: number): Shape[] {
     text(
       4,
       lane.note === undefined ? middle + 4 : middle - 1,
-      lane.label,
+      cut(lane.label, labelWidth - 8, lane.estimate ? STRONG_LETTER_PX : LETTER_PX),
       lane.estimate ? 'strong' : 'label',
     ),
     ...(lane.note === undefined ? [] : [text(4, middle + 11, lane.note, 'small')]),

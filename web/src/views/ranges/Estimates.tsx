@@ -1,6 +1,6 @@
 import { HowMade } from '../../components/HowMade.tsx';
 import { formatLength, scaleText, type LengthUnit } from '@urvek/core';
-import { endsText, estimateText, intervalText } from '@urvek/draw';
+import { endsText, estimateText, intervalText, noTenthText } from '@urvek/draw';
 import type { RangeView, RangeWalk } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { useUnit } from '../../state/unit.ts';
@@ -95,7 +95,7 @@ export function EstimateTable({
                     )}
                   </>
                 ) : (
-                  <span className="text-faint">{cell.reason}</span>
+                  <span className="text-faint">{noTenthText(cell)}</span>
                 )}
               </td>
               {area && (
