@@ -188,14 +188,14 @@ describe('the report', () => {
     expect(short(Array<number>(9).fill(0.01))).toContain('tell 9 apart; the first 6 stand here.');
   });
 
-  test('a median known from one side only lies within nothing', () => {
+  test('a median known from one side only lies between nothing', () => {
     const range = Study.ofLogs(setup, walks).judgement().ranges[0]!;
     const cell = range.summary.fitted[0]!;
     const known = (low: number | undefined, high: number | undefined): string =>
       reachSentence({ ...cell, withScale95M: { ...cell.withScale95M, median: { low, high } } }, range, 'm');
     expect(known(50, undefined)).toContain('known to be more than 50.0 m (');
     expect(known(undefined, 90)).toContain('known to be less than 90.0 m (');
-    expect(known(50, 90)).toContain('known to be within 50.0 m to 90.0 m (');
+    expect(known(50, 90)).toContain('known to be between 50.0 m and 90.0 m (');
   });
 
   test('as a page it stands alone: nothing fetched, nothing run, names as text', () => {

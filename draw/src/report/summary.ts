@@ -21,28 +21,31 @@ export function reachSentence(
 ): string {
   const show = (m: number): string => formatLength(m, unit);
   const { median } = cell.withScale95M;
-  const interval = median && endsText(median.low, median.high, show);
+  const interval = median && endsSentence(median, show);
   const n = [walks(cell.walks), scaleText(cell.scale)].filter((t) => t !== undefined).join(', ');
   const unplaced =
     cell.unplaced > 0
       ? ` It failed in ${cell.unplaced} of ${walks(cell.walks)} at a place that nobody knows.`
       : '';
   if (cell.median && interval !== undefined)
-    return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to be ${within(median, interval)} (95 %, ${n}).${unplaced}`;
+    return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to be ${interval} (95 %, ${n}).${unplaced}`;
   if (cell.bounds && cell.failures === 0)
     return scaleText(cell.scale) === undefined
       ? `${cell.product}: held to ${show(cell.bounds.allHeldToM)} on ${path.name} in ${cell.walks} of ${walks(cell.walks)}, where the walks ended; how much farther was not tested.`
       : `${cell.product} on ${path.name}: ${lowerFirst(heldText(cell))}; how much farther was not tested.`;
   if (interval !== undefined)
-    return `${cell.product}: its median for ${criterion} on ${path.name} is ${within(median, interval)} (95 %, ${n}).${unplaced}`;
+    return `${cell.product}: its median for ${criterion} on ${path.name} is ${interval} (95 %, ${n}).${unplaced}`;
   return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${cell.walks === 1 ? 'bounds' : 'bound'} no median (${cell.reason ?? 'too few'}).${unplaced}`;
 }
 
-/** An open end is no interval to lie within. */
-const within = (
-  ends: { low: number | undefined; high: number | undefined } | undefined,
-  text: string,
-): string => (ends?.low !== undefined && ends.high !== undefined ? `within ${text}` : text);
+/** Ends of an interval as a sentence goes on with them: "between" needs both. */
+const endsSentence = (
+  { low, high }: { low: number | undefined; high: number | undefined },
+  show: (m: number) => string,
+): string | undefined =>
+  low !== undefined && high !== undefined
+    ? `between ${show(low)} and ${show(high)}`
+    : endsText(low, high, show);
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
