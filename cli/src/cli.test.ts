@@ -1,14 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { EMPTY_SETUP, newRig, writeInterchange, type Setup, type StoredWalk } from '@urvek/contract';
-import {
-  formatLength,
-  operate,
-  seeded,
-  startWalk,
-  writeWalkIntervals,
-  type LoggedAction,
-  type WalkEvent,
-} from '@urvek/core';
+import { formatLength, operate, seeded, startWalk, writeWalkIntervals, type LoggedAction } from '@urvek/core';
 import { findWalks, intervalRows, Study, plannedWalks, simulatedGearOf } from '@urvek/study';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -16,6 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { main } from './main.ts';
+import { logOf } from '@urvek/core/test';
 
 const reference = (name: string): string =>
   fileURLToPath(new URL(`../../core/src/estimate/range/reference/${name}`, import.meta.url));
@@ -91,17 +84,9 @@ const WALKS = plannedWalks(SETUP).map(({ item: { product, rig, path } }, n): Sto
       simulatedSeed: `cli/${n}`,
     },
   };
-  const events = [begin, ...log].map(
-    ({ atS, kind, body }, i) =>
-      ({
-        walkId: id,
-        deviceId: uuid(99),
-        seq: i + 1,
-        version: 1,
-        kind,
-        body,
-        time: { walkS: atS, rate: 1, inputMs: atS, originMs: 0, wallMs: i },
-      }) as unknown as WalkEvent,
+  const events = logOf(
+    [begin, ...log].map(({ atS, kind, body }) => [atS, kind, body] as const),
+    { walkId: id, deviceId: uuid(99) },
   );
   return {
     header: {

@@ -8,11 +8,12 @@ import {
   type Setup,
   type StoredWalk,
 } from '@urvek/contract';
-import type { EventKind, WalkEvent } from '@urvek/core';
+import type { EventKind } from '@urvek/core';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { main } from './main.ts';
+import { logOf } from '@urvek/core/test';
 
 // Walks as people make them, through the command line: what is published of them is right, or it is refused.
 
@@ -92,17 +93,9 @@ function walk(n: number, productId: string, entries: Entry[], header: object = {
       startedMs: 1_760_000_000_000 + n * 3_600_000,
       ...header,
     },
-    log: all.map(
-      ([kind, body = {}], i) =>
-        ({
-          walkId: id,
-          deviceId: uuid(999),
-          seq: i + 1,
-          version: 1,
-          kind,
-          body,
-          time: { walkS: 20 * i, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-        }) as unknown as WalkEvent,
+    log: logOf(
+      all.map(([kind, body], i) => [20 * i, kind, body] as const),
+      { walkId: id, deviceId: uuid(999) },
     ),
   };
 }

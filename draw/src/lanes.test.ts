@@ -9,7 +9,6 @@ import {
   walkIntervals,
   type Path,
   type SimulatedGear,
-  type WalkEvent,
   type Criterion,
 } from '@urvek/core';
 import { travelledGround } from './tape/ground.ts';
@@ -18,6 +17,7 @@ import { rangeWalk, type Finding, type RangeWalk } from '@urvek/study';
 import { rangeLanes } from './tape/rangeLanes.ts';
 import { tapeScene, type Lane } from './tape/tape.ts';
 import { walkLanes } from './tape/walkLanes.ts';
+import { logOf } from '@urvek/core/test';
 
 const path: Path = {
   id: 'p',
@@ -50,17 +50,9 @@ function finding(label: string) {
       playoutDelayS: 0,
     },
   };
-  const events = [begin, ...log].map(
-    (a, k) =>
-      ({
-        walkId: label,
-        deviceId: 'd',
-        seq: k + 1,
-        version: 1,
-        kind: a.kind,
-        body: a.body,
-        time: { walkS: a.atS, rate: 1, inputMs: 0, originMs: 0, wallMs: k },
-      }) as unknown as WalkEvent,
+  const events = logOf(
+    [begin, ...log].map(({ atS, kind, body }) => [atS, kind, body] as const),
+    { walkId: label },
   );
   return findWalk({ walkId: label, label, product: 'A', path, log: events }) as NonNullable<
     ReturnType<typeof findWalk>

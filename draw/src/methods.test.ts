@@ -21,11 +21,11 @@ import {
   withScaleError,
   type EventKind,
   type Path,
-  type WalkEvent,
   type WalkInterval,
 } from '@urvek/core';
 import { readFileSync } from 'node:fs';
 import { endsText, intervalText } from './tape/rangeLanes.ts';
+import { logOf } from '@urvek/core/test';
 
 const path: Path = {
   id: 'p',
@@ -43,17 +43,10 @@ const at = (travelledM: number): Entry => [
 ];
 const answered = (hits: number): Entry => ['hits', { hits, presses: 3 }];
 function bracketOf(...entries: Entry[]): string {
-  const log = [['begin', { direction: 'mobile-to-fixed', mode: 'hits' }] as Entry, ...entries].map(
-    ([kind, body], i) =>
-      ({
-        walkId: 'w',
-        deviceId: 'd',
-        seq: i + 1,
-        version: 1,
-        kind,
-        body,
-        time: { walkS: 20 * i, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-      }) as unknown as WalkEvent,
+  const log = logOf(
+    [['begin', { direction: 'mobile-to-fixed', mode: 'hits' }] as Entry, ...entries].map(
+      ([kind, body], i) => [20 * i, kind, body] as const,
+    ),
   );
   const found = findWalk({ walkId: 'w', label: '1', product: 'A', path, log });
   const interval = found && outcomeOf(found, 'last usable').interval;

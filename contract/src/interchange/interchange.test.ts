@@ -6,6 +6,7 @@ import { newRig } from '../schemas/product.ts';
 import { EMPTY_SETUP, type Setup } from '../schemas/setup.ts';
 import { setupFromVersion2, walkFromVersion2 } from './fromVersion2.ts';
 import { InterchangeError, readInterchange, writeInterchange, type Interchange } from './interchange.ts';
+import { logOf } from '@urvek/core/test';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const setup: Setup = {
@@ -66,17 +67,9 @@ const said = fc.oneof(
 const log = fc
   .array(fc.tuple(said, fc.double({ min: 0, max: 1e5, noNaN: true })), { maxLength: 12 })
   .map((list) =>
-    list.map(
-      ([{ kind, body }, walkS], i) =>
-        ({
-          walkId: uuid(1),
-          deviceId: uuid(2),
-          seq: i + 1,
-          version: 1,
-          kind,
-          body,
-          time: { walkS, rate: 1, inputMs: i, originMs: 0, wallMs: i },
-        }) as unknown as WalkEvent,
+    logOf(
+      list.map(([{ kind, body }, walkS]) => [walkS, kind, body] as const),
+      { walkId: uuid(1), deviceId: uuid(2) },
     ),
   );
 const file = (events: readonly WalkEvent[]): Interchange =>

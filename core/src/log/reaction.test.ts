@@ -9,6 +9,7 @@ import { traceWalk } from '../walk/trace.ts';
 import { effectiveLog } from './effectiveLog.ts';
 import type { WalkEvent } from './event.ts';
 import { learnReaction } from './reaction.ts';
+import { logOf } from '../test/logOf.ts';
 
 describe('an operator’s delay', () => {
   test('is learned back from presses that come late by it, in any order', () => {
@@ -76,18 +77,7 @@ describe('truth behind a simulated walk', () => {
       simulatedSeed: 'truth',
     },
   };
-  const events = [begin, ...log].map(
-    (a, i) =>
-      ({
-        walkId: 'w',
-        deviceId: 'd',
-        seq: i + 1,
-        version: 1,
-        kind: a.kind,
-        body: a.body,
-        time: { walkS: a.atS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-      }) as unknown as WalkEvent,
-  );
+  const events = logOf([begin, ...log].map(({ atS, kind, body }) => [atS, kind, body] as const));
 
   test('is played again from the log alone, and the simulated operator scores as it was made', () => {
     const again = replay(events, gear, path) ?? [];

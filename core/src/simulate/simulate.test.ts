@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { summariseRanges } from '../estimate/range/summarise.ts';
 import type { Path } from '../geometry/path.ts';
-import type { WalkEvent } from '../log/event.ts';
 import { breakPointM, freeSpaceLossDb, twoRayLossDb, twoSlopeLossDb } from '../propagation/pathLoss.ts';
 import { seeded } from '../random/seeded.ts';
 import { findWalk, walkIntervals } from '../walk/finding.ts';
@@ -9,6 +8,7 @@ import { operate } from './operator.ts';
 import { shadowingField } from './shadowing.ts';
 import { SIMULATED_SITE, startWalk, type SimulatedGear } from './simulatedGear.ts';
 import { trueEventM, trueFirstDropout } from './truth.ts';
+import { logOf } from '../test/logOf.ts';
 
 const path: Path = {
   id: 'p',
@@ -113,17 +113,9 @@ describe('known truth, from the gear to the estimate', () => {
           playoutDelayS: 0,
         },
       };
-      const events = [begin, ...log].map(
-        (a, k) =>
-          ({
-            walkId: seed,
-            deviceId: 'd',
-            seq: k + 1,
-            version: 1,
-            kind: a.kind,
-            body: a.body,
-            time: { walkS: a.atS, rate: 1, inputMs: 0, originMs: 0, wallMs: k },
-          }) as unknown as WalkEvent,
+      const events = logOf(
+        [begin, ...log].map(({ atS, kind, body }) => [atS, kind, body] as const),
+        { walkId: seed },
       );
       return {
         finding: findWalk({ walkId: seed, label: String(i), product, path, log: events }) as NonNullable<

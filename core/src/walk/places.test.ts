@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Path } from '../geometry/path.ts';
 import type { Criterion } from '../grade/criterion.ts';
-import type { EventKind, WalkEvent } from '../log/event.ts';
+import type { EventKind } from '../log/event.ts';
 import { findWalk, outcomeOf, type WalkFinding } from './finding.ts';
+import { logOf } from '../test/logOf.ts';
 
 const path: Path = {
   id: 'p',
@@ -14,19 +15,6 @@ const path: Path = {
   checkpoints: [],
 };
 type Entry = readonly [number, EventKind, object?];
-const logOf = (entries: readonly Entry[]): WalkEvent[] =>
-  entries.map(
-    ([walkS, kind, body = {}], i) =>
-      ({
-        walkId: 'w',
-        deviceId: 'd',
-        seq: i + 1,
-        version: 1,
-        kind,
-        body,
-        time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-      }) as unknown as WalkEvent,
-  );
 const at = (m: number, method = 'marked line') => ({
   reading: { travelledM: m, method, pressed: true },
 });

@@ -6,6 +6,7 @@ import type { EventKind, WalkEvent } from '../log/event.ts';
 import { findWalk, outcomeOf, walkIntervals } from './finding.ts';
 import { gradeOfHits, gradeOfThroughput } from './look.ts';
 import { traceWalk } from './trace.ts';
+import { logOf } from '../test/logOf.ts';
 
 const path: Path = {
   id: 'p',
@@ -24,18 +25,7 @@ const begin = {
   playoutDelayS: 0,
 };
 const log = (...entries: [number, EventKind, object][]): WalkEvent[] =>
-  ([[0, 'begin', begin], ...entries] as [number, EventKind, object][]).map(
-    ([walkS, kind, body], i) =>
-      ({
-        walkId: 'w',
-        deviceId: 'd',
-        seq: i + 1,
-        version: 1,
-        kind,
-        body,
-        time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-      }) as unknown as WalkEvent,
-  );
+  logOf([[0, 'begin', begin], ...entries]);
 const mark = (s: number, m: number): [number, EventKind, object] => [
   s,
   'mark',

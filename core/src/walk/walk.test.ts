@@ -6,24 +6,9 @@ import type { EventBodies, EventKind, WalkEvent } from '../log/event.ts';
 import { outcomesOf, type Outcome } from './outcome.ts';
 import { traceWalk } from './trace.ts';
 import { summariseWalk } from './walkSummary.ts';
+import { logOf } from '../test/logOf.ts';
 
 const path: Pick<Path, 'legs'> = { legs: [{ lengthM: 400, bearingDeg: 90, riseM: 0, exposure: 'open' }] };
-
-/** A log from [second, kind, body] triples, at 1 m/s: the wheel reads the seconds. */
-function logOf(entries: readonly (readonly [number, EventKind, object?])[], rate = 1): WalkEvent[] {
-  return entries.map(
-    ([walkS, kind, body = {}], i) =>
-      ({
-        walkId: 'w',
-        deviceId: 'd',
-        seq: i + 1,
-        version: 1,
-        kind,
-        body,
-        time: { walkS, rate, inputMs: walkS, originMs: 0, wallMs: i },
-      }) as unknown as WalkEvent,
-  );
-}
 
 const wheel = (travelledM: number): EventBodies['mark'] => ({
   reading: { travelledM, method: 'wheel', pressed: false },

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
-import type { WalkEvent } from '@urvek/core';
 import { findWalks, Study } from '@urvek/study';
 import { onePerPixel } from '../onePerPixel.ts';
 import type { Block, ReportDocument } from './document.ts';
 import { reportHtml, reportText } from './html.ts';
 import { reportOf } from './report.ts';
 import { rangeSummary, reachSentence } from './summary.ts';
+import { logOf } from '@urvek/core/test';
 
 const setup: Setup = {
   ...EMPTY_SETUP,
@@ -75,17 +75,9 @@ const walk = (k: number, product: number, lostM: number, ended = true): StoredWa
       pathId: 'lane',
       startedMs: 1e12 + k * 6e5,
     },
-    log: events.map(
-      ([kind, body, walkS], i) =>
-        ({
-          walkId: id,
-          deviceId: 'd',
-          seq: i,
-          version: 1,
-          kind,
-          body,
-          time: { walkS, rate: 1, inputMs: i, originMs: 0, wallMs: i },
-        }) as unknown as WalkEvent,
+    log: logOf(
+      events.map(([kind, body, walkS]) => [walkS, kind, body] as const),
+      { walkId: id },
     ),
   };
 };

@@ -1,14 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import {
-  parseRecords,
-  readGeoJson,
-  readGpx,
-  writeGeoJson,
-  writeGpx,
-  type EventBodies,
-  type WalkEvent,
-} from '@urvek/core';
+import { parseRecords, readGeoJson, readGpx, writeGeoJson, writeGpx, type EventBodies } from '@urvek/core';
 import {
   INTERCHANGE_VERSION,
   readInterchange,
@@ -26,6 +18,7 @@ import { Study } from '../study.ts';
 import { findWalks } from '../results/findings.ts';
 import { eventsCsv, findingsCsv, marksCsv, readingsCsv, routesOf, walksCsv } from './exports.ts';
 import { LEFT_OUT, withhold, withoutWords } from './withhold.ts';
+import { logOf } from '@urvek/core/test';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const product = (id: string, name: string): Product => ({
@@ -93,17 +86,9 @@ function walk(
       pathId: 'p',
       startedMs: 1_700_000_000_000 + k * 600_000,
     },
-    log: events.map(
-      ([kind, body, walkS], i) =>
-        ({
-          walkId: uuid(k),
-          deviceId: uuid(50),
-          seq: 100 * k + i,
-          version: 1,
-          kind,
-          body,
-          time: { walkS, rate: 1, inputMs: i, originMs: 0, wallMs: i },
-        }) as unknown as WalkEvent,
+    log: logOf(
+      events.map(([kind, body, walkS]) => [walkS, kind, body] as const),
+      { walkId: uuid(k), deviceId: uuid(50) },
     ),
   };
 }

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import type { WalkEvent } from '@urvek/core';
 import { criterionFor, newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
 import { pathCurves } from './curves.ts';
 import { findWalks } from './findings.ts';
@@ -10,6 +9,7 @@ import { loggedLevels } from './levels.ts';
 import { checkpointMatrix } from './matrix.ts';
 import { acrossPaths, rangesByPath } from './ranges.ts';
 import { throughputFindings } from './throughput.ts';
+import { logOf } from '@urvek/core/test';
 
 const product = (id: string, kindId: string): Setup['products'][number] => ({
   id,
@@ -83,20 +83,10 @@ const walk = (
   ];
   return {
     header: { id, comparisonId: 'c', productId, rigId: `${productId}r`, pathId, startedMs: n },
-    log: all
-      .sort((a, b) => a[0] - b[0])
-      .map(
-        ([walkS, kind, body], i) =>
-          ({
-            walkId: id,
-            deviceId: 'd',
-            seq: i + 1,
-            version: 1,
-            kind,
-            body,
-            time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-          }) as unknown as WalkEvent,
-      ),
+    log: logOf(
+      all.sort((a, b) => a[0] - b[0]),
+      { walkId: id },
+    ),
   };
 };
 const call = (s: number, checkpoint: string, direction: string, grade: number): Entry => [

@@ -21,6 +21,7 @@ import {
   type Setup,
   type StoredWalk,
 } from '@urvek/contract';
+import { logOf } from '@urvek/core/test';
 
 const WALK = '11111111-1111-4111-8111-111111111111';
 const DEVICE = '22222222-2222-4222-8222-222222222222';
@@ -199,7 +200,7 @@ describe('what follows from set-up and logs', () => {
       pathId: 'p',
       startedMs,
     },
-    log: (
+    log: logOf(
       [
         [
           0,
@@ -214,18 +215,8 @@ describe('what follows from set-up and logs', () => {
         [lostAtS, 'dropoutBegin', {}],
         [100, 'mark', { reading: { travelledM: 140, method: 'wheel', pressed: false } }],
         [101, 'end', { reason: 'time' }],
-      ] as const
-    ).map(
-      ([walkS, kind, body], i) =>
-        ({
-          walkId,
-          deviceId: DEVICE,
-          seq: i + 1,
-          version: 1,
-          kind,
-          body,
-          time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-        }) as unknown as WalkEvent,
+      ],
+      { walkId, deviceId: DEVICE },
     ),
   });
   const walks = [

@@ -3,6 +3,7 @@ import { EMPTY_SETUP, newRig, type Setup, type StoredWalk } from '@urvek/contrac
 import type { EventBodies, EventKind, WalkEvent } from '@urvek/core';
 import { nextStage, Study } from '@urvek/study';
 import { eventText } from './eventText.ts';
+import { logOf } from '@urvek/core/test';
 
 const product = (id: string): Setup['products'][number] => ({
   id,
@@ -43,7 +44,7 @@ const walk = (id: string, productId: string, end: boolean): StoredWalk => ({
     pathId: 'p',
     startedMs: id.charCodeAt(0),
   },
-  log: (
+  log: logOf(
     [
       [
         0,
@@ -57,19 +58,9 @@ const walk = (id: string, productId: string, end: boolean): StoredWalk => ({
       ],
       [20, 'dropoutBegin', {}],
       [30, 'mark', { reading }],
-      ...(end ? [[31, 'end', { reason: 'time' }]] : []),
-    ] as [number, string, object][]
-  ).map(
-    ([walkS, kind, body], i) =>
-      ({
-        walkId: id,
-        deviceId: 'd',
-        seq: i + 1,
-        version: 1,
-        kind,
-        body,
-        time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
-      }) as unknown as WalkEvent,
+      ...(end ? [[31, 'end', { reason: 'time' }] as const] : []),
+    ],
+    { walkId: id },
   ),
 });
 
