@@ -43,6 +43,12 @@ test('a real walk, one mark a stand: counts are kept, the way back is asked for,
   await markAt('about 44 yd');
   await count([false, false, false]);
   await page.press('Log 0 of 3');
+  // Beside a point that the path does not have nothing can be added up.
+  await page.key('w');
+  await page.fill('Travelled distance', 'ten feet beyond the hedge');
+  await page.see('No point of this path is called “hedge”');
+  await page.see('Mark it by these words');
+  await page.press('Cancel');
   await markAt('20');
   await page.see('Is this the way back?');
   await page.press('Yes: I have turned round');
@@ -57,6 +63,16 @@ test('a real walk, one mark a stand: counts are kept, the way back is asked for,
   await page.see('begun, at 9.14 m, by marked line, baseline not stated');
   const [walk] = (await walksOf(page.origin, DEMO_ID)).slice(-1);
   expect(walk?.log.some((e) => e.kind === 'turn')).toBe(true);
+}, 120_000);
+
+test('what is remembered beside another product is kept in Trace, and can be undone', async () => {
+  const { page } = session;
+  await page.press('Beside another, without a distance');
+  await page.choose('this one', 'held where it failed');
+  await page.press('Keep it');
+  await page.see('beside another: held where it failed');
+  await page.press('Undo');
+  await page.see('withdrawn: undone');
 }, 120_000);
 
 test('what it began with is corrected afterwards, and the next walk is offered as the last was', async () => {

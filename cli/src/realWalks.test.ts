@@ -346,3 +346,25 @@ test('a ladder and an indoor walk print no range that nobody measured', async ()
   const [lost] = await rangesOf(setupOf([product('a')]), [walk(2, 'a', rungs)], '--criterion', 'lost');
   expect(lost?.bounds.common_bracket_m).toEqual([120, null]);
 });
+
+describe('what is said without metres', () => {
+  const claimed = setupOf([
+    product('a'),
+    product('b', { claims: [claim('+8 %', { form: 'ratio', against: 'a' })] }),
+  ]);
+  const said: Entry = ['against', { productId: 'a', how: 'held where it failed' }];
+  const bare = (n: number, id: string, more: Entry[] = []): StoredWalk =>
+    walk(n, id, more, { outing: `outing ${n % 2}` });
+
+  test('“B still held where A had failed” orders the two, and is refused as a ratio, with the reason', async () => {
+    const walks = [bare(2, 'a'), bare(3, 'a'), bare(4, 'b', [said]), bare(5, 'b', [said])];
+    const [verdict] = await verdictsOf(claimed, walks);
+    expect(verdict).toMatchObject({ outcome: 'undecided' });
+    expect(verdict?.reason).toContain(
+      'It was noted that Radio b held where Radio a had failed on 2 outings; Radio b was farther on 2 of 2 outings (sign test, p = 0.5000): that orders them, and tells no ratio.',
+    );
+    expect(verdict?.reason).toContain('it lies between 1.00 and no bound');
+    expect(verdict?.next).toContain('a ratio needs a distance of both');
+    expect(await reportOf(claimed, walks)).toContain('Radio b held where Radio a had failed on 2 outings');
+  });
+});

@@ -164,8 +164,11 @@ describe('words for figures', () => {
       );
       return thinnessOf(EMPTY_SETUP, {
         ...(range as NonNullable<typeof range>),
+        subjects: [{ id: 'a', name: 'A' }] as unknown as NonNullable<typeof range>['subjects'],
         summary: summariseRanges(walks),
-      }).join();
+      })
+        .map((sentence) => sentence.text)
+        .join();
     };
     expect(said([walk(90), walk(95)])).toContain('a bound ("more than"), not a range');
     expect(said([walk(50, 60)])).toContain('one walk decides nothing');

@@ -14,6 +14,7 @@ export * from './report/document.ts';
 export * from './report/html.ts';
 export * from './report/interference.ts';
 export * from './report/report.ts';
+export { textsOf, type Sentence } from './report/sentence.ts';
 export { PUBLISHED_PX } from './report/setUp.ts';
 export {
   claimSentence,

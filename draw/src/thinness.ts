@@ -1,54 +1,80 @@
 import type { Setup } from '@urvek/contract';
 import { scaleText } from '@urvek/core';
 import { unitsOf, type RangeView } from '@urvek/study';
+import { cellRests, say, walkRests, type Sentence } from './report/sentence.ts';
 
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 /** What a reader must know before trusting the figures: said at once, next to them. */
-export function thinnessOf(setup: Setup, range: RangeView): string[] {
+export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
   const { summary, walks, side } = range;
   const cells = summary.fitted.filter((c) => c.walks > 0);
   const units = unitsOf(setup, range);
   const directions = new Set(walks.flatMap((w) => w.directions));
-  const begun = walks.filter((w) => !w.finished).length;
+  const begun = walks.filter((w) => !w.finished);
+  const of = (text: string, ...products: string[]): Sentence => say(text, cellRests(range, products));
+  const ofAll = (text: string): Sentence => say(text, cellRests(range));
   return [
     ...cells
       .filter((c) => c.walks === 1)
-      .map((c) => `${c.product}: one walk decides nothing; its interval is all there is.`),
+      .map((c) => of(`${c.product}: one walk decides nothing; its interval is all there is.`, c.product)),
     ...cells
       .filter((c) => c.walks > 1 && c.walks < 5)
-      .map((c) => `${c.product}: ${c.walks} walks give a wide interval.`),
+      .map((c) => of(`${c.product}: ${c.walks} walks give a wide interval.`, c.product)),
     ...cells
       .filter((c) => c.failures === 0)
-      .map((c) => `${c.product}: no walk failed, so what is known is a bound ("more than"), not a range.`),
-    ...(summary.reason === undefined
+      .map((c) =>
+        of(
+          `${c.product}: no walk failed, so what is known is a bound ("more than"), not a range.`,
+          c.product,
+        ),
+      ),
+    ...(summary.reason === undefined || cells.length === 0
       ? []
-      : [`${summary.reason.charAt(0).toUpperCase()}${summary.reason.slice(1)}.`]),
+      : [ofAll(`${summary.reason.charAt(0).toUpperCase()}${summary.reason.slice(1)}.`)]),
     ...summary.productRatios
       .filter((r) => !r.estimate)
-      .map((r) => `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`),
+      .map((r) =>
+        of(
+          `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`,
+          r.numerator,
+          r.denominator,
+        ),
+      ),
     ...coarseSteps(range),
     ...cells
       .filter((c) => c.unplaced > 0)
-      .map((c) => `${c.product}: ${count(c.unplaced, 'walk')} failed at a place that nobody knows.`),
+      .map((c) =>
+        of(`${c.product}: ${count(c.unplaced, 'walk')} failed at a place that nobody knows.`, c.product),
+      ),
     ...cells.flatMap((c) => {
       const scaled = scaleText(c.scale);
-      return scaled === undefined ? [] : [`${c.product}: ${scaled}.`];
+      return scaled === undefined ? [] : [of(`${c.product}: ${scaled}.`, c.product)];
     }),
     ...(units.size > 0 && [...units.values()].every((n) => n === 1)
       ? [
-          `One unit of ${[...units.keys()].join(', of ')}: the results speak for ${units.size === 1 ? 'that unit' : 'those units'}.`,
+          ofAll(
+            `One unit of ${[...units.keys()].join(', of ')}: the results speak for ${units.size === 1 ? 'that unit' : 'those units'}.`,
+          ),
         ]
       : []),
-    ...(directions.size === 1 && side !== 'both ways' ? [`Looked at ${[...directions][0]} only.`] : []),
-    ...(begun > 0
-      ? [`${count(begun, 'walk')} begun and not finished: what is left may be the better ones.`]
+    ...(directions.size === 1 && side !== 'both ways'
+      ? [say(`Looked at ${[...directions][0]} only.`, walkRests(walks))]
+      : []),
+    ...(begun.length > 0
+      ? [
+          say(
+            `${count(begun.length, 'walk')} begun and not finished: what is left may be the better ones.`,
+            walkRests(begun),
+          ),
+        ]
       : []),
   ];
 }
 
 /** A difference smaller than the steps between marks was not seen, but interpolated. */
-function coarseSteps({ summary, walks }: RangeView): string[] {
+function coarseSteps(range: RangeView): Sentence[] {
+  const { summary, walks } = range;
   const steps = walks.flatMap(({ interval: r }) =>
     r?.failedM !== undefined && r.heldM > 0 && r.failedM > r.heldM ? [Math.log(r.failedM / r.heldM)] : [],
   );
@@ -56,8 +82,10 @@ function coarseSteps({ summary, walks }: RangeView): string[] {
   const step = steps.reduce((a, b) => a + b, 0) / steps.length;
   return summary.productRatios
     .filter((r) => r.estimate && Math.abs(r.estimate.logRatio) < step)
-    .map(
-      (r) =>
+    .map((r) =>
+      say(
         `${r.numerator} against ${r.denominator}: the brackets are ${(100 * Math.expm1(step)).toFixed(0)} % wide on the average, wider than the difference.`,
+        cellRests(range, [r.numerator, r.denominator]),
+      ),
     );
 }

@@ -1,6 +1,7 @@
 import * as yup from 'yup';
 import { compile, type Surely } from './compile.ts';
 import {
+  AGAINST_WAYS,
   CHECK_RESULTS,
   CORRECTION_ACTIONS,
   DIRECTIONS,
@@ -159,6 +160,11 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     latitudeDeg: number().min(-90).max(90),
     longitudeDeg: number().min(-180).max(180),
     accuracyM: number().moreThan(0).max(1e6),
+  }),
+  against: strict({
+    productId: yup.string().required().max(80),
+    rigId: yup.string().max(80),
+    how: yup.string().oneOf(AGAINST_WAYS).required(),
   }),
   end: strict({
     reason: yup.string().oneOf(END_REASONS).required(),

@@ -116,6 +116,8 @@ export const pathSchema = yup
     keepPrivate: yup.boolean(),
     /** Travelled distance at which counters were zeroed. */
     startOffsetM: known('Start offset'),
+    /** How well the place of the fixed end is known. */
+    startOffsetUM: known('Uncertainty of the fixed end'),
     features: yup.array(featureSchema).default(undefined).optional().max(300),
     obstructions: yup.array(obstructionSchema).required().max(200),
     checkpoints: yup

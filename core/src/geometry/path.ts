@@ -59,9 +59,20 @@ export interface Path {
    * zero.
    */
   readonly startOffsetM?: number;
+  /** How well the place of the fixed end is known, standard uncertainty: common to all walks here. */
+  readonly startOffsetUM?: number;
   /** Where the fixed end stands, where that is known. */
   readonly fixedEnd?: Coordinate;
 }
+
+/** What a place can be said to lie beyond: checkpoints and obstructions, by name. */
+export const placedNames = ({
+  checkpoints,
+  obstructions,
+}: Pick<Path, 'checkpoints' | 'obstructions'>): { readonly name: string; readonly atM: number }[] => [
+  ...checkpoints.map(({ name, atM }) => ({ name, atM })),
+  ...obstructions.map(({ label, atM }) => ({ name: label, atM })),
+];
 
 export const pathLengthM = (path: Pick<Path, 'legs'>): number =>
   path.legs.reduce((sum, leg) => sum + leg.lengthM, 0);

@@ -43,6 +43,14 @@ export function judgeRatioClaim(
   evidence?: RatioEvidence,
 ): Verdict {
   const caveats = [`Judged on the ratio of medians of "${criterion}".`];
+  const noted = evidence?.atStands?.noted;
+  if (!finding && noted && noted.first + noted.second > 0)
+    return {
+      outcome: 'undecided',
+      reason: [`The claim of ${entered} is not settled.`, ...besides(product, against, evidence)].join(' '),
+      next: 'Measure where each ends, on one path and one outing: a ratio needs a distance of both.',
+      caveats,
+    };
   if (!finding)
     return {
       outcome: 'not tested',
@@ -98,7 +106,14 @@ export function judgeRatioClaim(
 
 /** Evidence that needs no model, in sentences. */
 export function besides(product: string, against: string, evidence: RatioEvidence | undefined): string[] {
-  const { atStands, sameOnEveryWalk: same } = evidence ?? {};
+  const { atStands: pairs, sameOnEveryWalk: same } = evidence ?? {};
+  const atStands = pairs && pairs.stands > 0 ? pairs : undefined;
+  const noted = pairs?.noted ?? { first: 0, second: 0 };
+  const test =
+    pairs?.p === undefined
+      ? ''
+      : `; ${product} was farther on ${pairs.firstFarther} of ${pairs.firstFarther + pairs.secondFarther} outings (sign test, p = ${pairs.p.toFixed(4)})`;
+  const times = (n: number): string => `on ${n} ${n === 1 ? 'outing' : 'outings'}`;
   const show = (end: number | undefined): string => (end === undefined ? 'no bound' : end.toFixed(2));
   return [
     ...(atStands
@@ -108,8 +123,20 @@ export function besides(product: string, against: string, evidence: RatioEvidenc
               ? atStands.outings === 1
                 ? ' (one outing: stands of one outing are no test)'
                 : ''
-              : `; ${product} was farther on ${atStands.firstFarther} of ${atStands.firstFarther + atStands.secondFarther} outings (sign test, p = ${atStands.p.toFixed(4)})`
+              : test
           }.`,
+        ]
+      : []),
+    ...(noted.first + noted.second > 0
+      ? [
+          `It was noted that ${[
+            noted.first > 0 ? `${product} held where ${against} had failed ${times(noted.first)}` : undefined,
+            noted.second > 0
+              ? `${against} held where ${product} had failed ${times(noted.second)}`
+              : undefined,
+          ]
+            .filter((t) => t !== undefined)
+            .join(', and ')}${atStands ? '' : test}: that orders them, and tells no ratio.`,
         ]
       : []),
     ...(same

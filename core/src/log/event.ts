@@ -80,6 +80,10 @@ export interface Conditions {
   readonly instrument?: string;
 }
 
+/** How a walk went beside another that nobody measured against. */
+export const AGAINST_WAYS = ['held where it failed', 'failed where it held', 'ended together'] as const;
+export type AgainstWay = (typeof AGAINST_WAYS)[number];
+
 export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;
 export const RUNGS = ['voice', 'tone', 'data'] as const;
 
@@ -175,6 +179,11 @@ export interface EventBodies {
   };
   /** The device's own location, kept raw; accuracy is the browser's, a 95 % radius. */
   fix: { readonly latitudeDeg: number; readonly longitudeDeg: number; readonly accuracyM: number };
+  /**
+   * Said of this walk beside that of another product, or of another rig of it: without metres it orders the
+   * two.
+   */
+  against: { readonly productId: string; readonly rigId?: string; readonly how: AgainstWay };
   end: { readonly reason: EndReason; readonly reading?: Reading };
   /** A further device takes part: at which end, and which direction it watches. */
   joined: { readonly role: 'walker' | 'base'; readonly direction: Direction };

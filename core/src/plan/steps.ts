@@ -16,6 +16,13 @@ export function geometricMarks(fromM: number, toM: number, stepRatio: number): n
 }
 
 /**
+ * How near hold and fail must come, as a ratio: the step that tells the least of the ratios that are asked
+ * about, the plan's own and those that are claimed.
+ */
+export const narrowEnough = (ratios: readonly number[]): number =>
+  Math.min(...ratios.filter((r) => r > 0 && r !== 1).map(widestStepRatio));
+
+/**
  * After a failure the next point is the geometric mean of hold and fail; undefined once the bracket is
  * narrow enough.
  */

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { parsePlace } from './place.ts';
+import { parsePlace, UnknownPoint } from './place.ts';
 
 // METHODS §15.
 test.each([
@@ -28,6 +28,25 @@ test('paces are counted, "?" is unknown, and words are refused', () => {
     expect(parsePlace(text, 'wheel').reading).toBeUndefined();
   for (const text of ['far', '40 parsecs', '40-30', 'about ?'])
     expect(() => parsePlace(text, 'wheel')).toThrow(RangeError);
+});
+
+test('beside a point of the path the eye judges the rest; beside one that is not there it is refused by name', () => {
+  const points = [
+    { name: 'Gate', atM: 40 },
+    { name: 'edge', atM: 60 },
+  ];
+  const at = (text: string) => parsePlace(text, 'wheel', 'm', points).reading;
+  expect(at('ten feet beyond the edge')).toEqual({
+    travelledM: 63.048,
+    method: 'wheel',
+    uncertaintyM: Math.hypot(0.05, 0.3 * 3.048),
+  });
+  expect(at('5 m short of the gate')?.travelledM).toBe(35);
+  expect(at('about 20 past gate')?.travelledM).toBe(60);
+  expect(() => at('ten feet beyond the hedge')).toThrow(UnknownPoint);
+  expect(() => at('ten feet beyond the hedge')).toThrow('no point is called "hedge"');
+  expect(() => at('60 m short of the gate')).toThrow(RangeError);
+  expect(() => at('far beyond the gate')).toThrow(RangeError);
 });
 
 test('of "about" and the method the larger counts', () => {

@@ -5,7 +5,7 @@ import { effectiveLog } from '../log/effectiveLog.ts';
 import type { EndReason, WalkEvent } from '../log/event.ts';
 import { joinLogs, type JoinedDevice } from '../log/joinLogs.ts';
 import type { DistanceMethod } from '../quantity/distanceMethod.ts';
-import { bothWays, outcomesOf, type Outcome } from './outcome.ts';
+import { bothWays, outcomesOf, type Outcome, type OutcomeInterval } from './outcome.ts';
 import { directionsOf, traceWalk, type Trace } from './trace.ts';
 import type { WalkInterval } from './walkInterval.ts';
 import { summariseWalk, type WalkSummary } from './walkSummary.ts';
@@ -55,7 +55,7 @@ export interface DerivedWalk {
 }
 
 /** Version of what is derived from a log: to be raised whenever the same log gives another DerivedWalk. */
-export const ARITHMETIC = 2;
+export const ARITHMETIC = 3;
 
 /** A walk with its name and place, and what was derived from its log. */
 export interface WalkFinding extends DerivedWalk {
@@ -187,7 +187,7 @@ export function walkIntervals(
   findings: readonly WalkFinding[],
   criterion: Criterion,
   side?: Side,
-): WalkInterval[] {
+): (WalkInterval & Pick<OutcomeInterval, 'methods'>)[] {
   return findings.flatMap((finding) => {
     const { interval } = outcomeOf(finding, criterion, side);
     return interval && finding.trace.endReason

@@ -8,6 +8,8 @@ import {
   OUTWARD_CRITERIA,
 } from '../grade/criterion.ts';
 import { lagOf, type OperatorDelay } from '../log/lag.ts';
+import type { DistanceMethod } from '../quantity/distanceMethod.ts';
+import { standAt } from './stand.ts';
 import type { PlacedLook, Stretch, Trace } from './trace.ts';
 import { marksAround, placeAt, type Fix, type Position } from './track.ts';
 
@@ -28,6 +30,8 @@ export interface OutcomeInterval {
    * where that is known. Never "held".
    */
   readonly unplaced?: true;
+  /** By which methods its two places were come by, which can be others than the rest of the walk's. */
+  readonly methods?: readonly DistanceMethod[];
 }
 
 export interface Outcome {
@@ -181,7 +185,7 @@ function heldThroughout(context: Context, criterion: Criterion, out: readonly Se
     });
   return {
     criterion,
-    interval: { heldM: reached.separationM, failedM: undefined, ...uncertain({ heldUM: reached.uM }) },
+    interval: { heldM: reached.separationM, failedM: undefined, ...knownOf({ held: reached }) },
     absent: undefined,
     bent: false,
     between: undefined,
@@ -261,6 +265,8 @@ const rounded = (m: number): number => Math.round(m * 1e6) / 1e6;
 interface End {
   readonly separationM: number;
   readonly uM: number;
+  /** Of the stand, or of the marks around it. */
+  readonly methods: readonly DistanceMethod[];
 }
 
 /** Separation at a place, from where the fixed end stood then, with its independent uncertainty. */
@@ -274,11 +280,32 @@ function endOf(
   return {
     separationM: rounded(separationM(place.travelledM, fixedM)),
     uM: Math.hypot(place.uncertaintyM, timingS * place.speedMps),
+    methods: methodsAt(trace, place, atS),
   };
 }
 
-const uncertain = (u: { heldUM?: number; failedUM?: number }): typeof u =>
-  Object.fromEntries(Object.entries(u).filter(([, m]) => m > 0));
+function methodsAt({ fixes, stands }: Trace, { travelledM }: Position, atS: number): DistanceMethod[] {
+  const stand = standAt(stands, atS);
+  if (stand) return [stand.place?.method ?? 'satellite'];
+  const { before, after } = marksAround(fixes, atS);
+  const around = [before, after].flatMap((f) => (f ? [f] : []));
+  // At a mark itself the other one says nothing.
+  const own = around.filter((f) => f.travelledM === travelledM);
+  return (own.length > 0 ? own : around).map((f) => f.method);
+}
+
+/** What is known of the two places of an interval. */
+const knownOf = ({
+  held,
+  failed,
+}: {
+  held?: End | undefined;
+  failed?: End | undefined;
+}): Pick<OutcomeInterval, 'heldUM' | 'failedUM' | 'methods'> => ({
+  ...(held && held.uM > 0 ? { heldUM: held.uM } : {}),
+  ...(failed && failed.uM > 0 ? { failedUM: failed.uM } : {}),
+  methods: [...new Set([...(held?.methods ?? []), ...(failed?.methods ?? [])])],
+});
 
 function timingOf({ trace, delay }: Context): number {
   return Math.hypot(
@@ -307,10 +334,7 @@ function unplaced(
       heldM,
       failedM,
       unplaced: true,
-      ...uncertain({
-        ...(low ? { heldUM: low.uM } : {}),
-        ...(high && failedM !== undefined ? { failedUM: high.uM } : {}),
-      }),
+      ...knownOf({ held: low || undefined, failed: failedM === undefined ? undefined : high || undefined }),
     },
     absent: undefined,
     bent: false,
@@ -333,7 +357,7 @@ function interval(
     const failed = endOf(context, bad.place, bad.atS, timingS);
     return {
       criterion,
-      interval: { heldM: 0, failedM: failed.separationM, ...uncertain({ failedUM: failed.uM }) },
+      interval: { heldM: 0, failedM: failed.separationM, ...knownOf({ failed }) },
       absent: undefined,
       bent: false,
       between,
@@ -356,7 +380,7 @@ function interval(
     interval: {
       heldM: rounded(range.leastM),
       failedM: rounded(range.greatestM),
-      ...uncertain({ heldUM: low.uM, failedUM: high.uM }),
+      ...knownOf({ held: low, failed: high }),
     },
     absent: undefined,
     bent: !range.monotonic,
@@ -397,20 +421,21 @@ function selfRegain(context: Context): Outcome {
   const first = back[clear];
   const lost = (clear === -1 ? back : back.slice(0, clear)).findLast((s) => s.state === 'lost');
   const byItself = first !== undefined && !(reset && reset.atS <= first.fromS);
-  const [held, failed] = [first && startPoint(trace, first), endPoint(trace, lost)];
-  const between = { held: held?.name, failed: failed?.name };
+  const [held, last] = [first && startPoint(trace, first), endPoint(trace, lost)];
+  const between = { held: held?.name, failed: last?.name };
   if (byItself)
-    return held?.place && failed?.place
-      ? interval(context, criterion, held, { ...failed, place: failed.place }, between)
+    return held?.place && last?.place
+      ? interval(context, criterion, held, { ...last, place: last.place }, between)
       : none(criterion, 'regained at no known distance: no mark around it', between);
   // Not back by itself down to the nearest place where it was still lost.
-  const nearest = reset?.position ? { atS: reset.atS, place: reset.position, name: undefined } : failed;
+  const nearest = reset?.position ? { atS: reset.atS, place: reset.position, name: undefined } : last;
   if (!nearest?.place) return none(criterion, 'not regained, at no known distance', between);
-  const { separationM: failedM, uM } = endOf(context, nearest.place, nearest.atS);
+  const failed = endOf(context, nearest.place, nearest.atS);
+  const failedM = failed.separationM;
   if (failedM === 0) return none(criterion, 'not regained on the whole way back', between);
   return {
     criterion,
-    interval: { heldM: 0, failedM, ...uncertain({ failedUM: uM }) },
+    interval: { heldM: 0, failedM, ...knownOf({ failed }) },
     absent: undefined,
     bent: false,
     between,
@@ -488,6 +513,7 @@ export function bothWays(outcomes: readonly Outcome[]): Outcome | undefined {
       ...(held.heldUM === undefined ? {} : { heldUM: held.heldUM }),
       ...(failed?.failedUM === undefined ? {} : { failedUM: failed.failedUM }),
       ...((failed ?? intervals.find((i) => i.unplaced))?.unplaced ? { unplaced: true as const } : {}),
+      methods: [...new Set([held, failed].flatMap((i) => i?.methods ?? []))],
     },
   };
 }

@@ -90,6 +90,8 @@ export interface Trace extends Track {
   readonly hits: readonly (EventBodies['hits'] & Placed)[];
   readonly calls: readonly (EventBodies['call'] & Placed)[];
   readonly rungs: readonly (EventBodies['rung'] & Placed)[];
+  /** What was said of it beside walks of others. */
+  readonly against: readonly EventBodies['against'][];
 }
 
 interface Placed {
@@ -204,6 +206,7 @@ export function traceWalk(
     hits: placed('hits'),
     calls: placed('call').filter((c) => c.direction === direction),
     rungs: placed('rung').filter((c) => c.direction === direction),
+    against: of('against').map((e) => e.body),
   };
 }
 

@@ -20,6 +20,8 @@ export interface WalkInterval {
    */
   readonly method?: string;
   readonly scaleU?: number;
+  /** Standard uncertainty of the fixed end's own place, m: additive, and common to all walks of a path. */
+  readonly offsetUM?: number;
   /** Walks between setting a rig up and taking it down share what that day and that set-up were. */
   readonly outing?: string;
   /** Which sample of the product was walked; it matters where there are two. */

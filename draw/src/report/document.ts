@@ -1,4 +1,5 @@
 import type { Scene } from '../scene.ts';
+import type { Rest, Sentence } from './sentence.ts';
 
 /**
  * A part of the report, made from findings and never typed; paragraphs may be worded anew, figures and
@@ -10,15 +11,22 @@ export type Block =
       readonly id: string;
       readonly text: string;
       /** As the figures say it; `text` differs where it was worded anew. */ readonly made: string;
+      readonly rests: readonly Rest[];
     }
-  | { readonly kind: 'list'; readonly items: readonly string[] }
+  | { readonly kind: 'list'; readonly items: readonly Sentence[] }
   | {
       readonly kind: 'table';
       readonly caption: string;
       readonly head: readonly string[];
-      readonly rows: readonly (readonly string[])[];
+      readonly rows: readonly Row[];
     }
   | { readonly kind: 'figure'; readonly name: string; readonly scene: Scene; readonly caption: string };
+
+/** A row of a table, whose cells may hold sentences. */
+export interface Row {
+  readonly cells: readonly string[];
+  readonly rests: readonly Rest[];
+}
 
 export interface ReportSection {
   readonly id: string;

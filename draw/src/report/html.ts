@@ -1,6 +1,7 @@
 import { escapeXml, sceneToSvg } from '../svg.ts';
 import { COLOUR } from '../style.ts';
 import { SIMULATED, type Block, type ReportDocument } from './document.ts';
+import { textsOf, type Rest } from './sentence.ts';
 
 const CSS = `
 body{font:15px/1.45 "Atkinson Hyperlegible",sans-serif;color:${COLOUR.ink};max-width:980px;margin:24px auto;padding:0 16px}
@@ -12,16 +13,19 @@ figure{margin:1em 0;break-inside:avoid}figcaption,.when{color:${COLOUR.faint};fo
 
 const e = escapeXml;
 
+/** The ids of the data stand in the page beside what is said by them. */
+const by = (rests: readonly Rest[]): string => ` data-rests="${e(rests.join(' '))}"`;
+
 function blockHtml(block: Block): string {
   switch (block.kind) {
     case 'paragraph':
-      return `<p>${e(block.text)}</p>`;
+      return `<p${by(block.rests)}>${e(block.text)}</p>`;
     case 'list':
       return block.items.length === 0
         ? ''
-        : `<ul>${block.items.map((i) => `<li>${e(i)}</li>`).join('')}</ul>`;
+        : `<ul>${block.items.map((i) => `<li${by(i.rests)}>${e(i.text)}</li>`).join('')}</ul>`;
     case 'table':
-      return `<table><caption>${e(block.caption)}</caption><thead><tr>${block.head.map((h) => `<th scope="col">${e(h)}</th>`).join('')}</tr></thead><tbody>${block.rows.map((r) => `<tr>${r.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}</tbody></table>`;
+      return `<table><caption>${e(block.caption)}</caption><thead><tr>${block.head.map((h) => `<th scope="col">${e(h)}</th>`).join('')}</tr></thead><tbody>${block.rows.map((r) => `<tr${by(r.rests)}>${r.cells.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}</tbody></table>`;
     case 'figure':
       return `<figure>${sceneToSvg(block.scene)}<figcaption>${e(block.caption)}</figcaption></figure>`;
   }
@@ -49,7 +53,9 @@ export const reportText = ({ title, question, when, simulated, sections }: Repor
     '',
     ...sections.flatMap((s) => [
       `${s.title}:`,
-      ...s.blocks.flatMap((b) => (b.kind === 'paragraph' ? [b.text] : b.kind === 'list' ? b.items : [])),
+      ...s.blocks.flatMap((b) =>
+        b.kind === 'paragraph' ? [b.text] : b.kind === 'list' ? textsOf(b.items) : [],
+      ),
       '',
     ]),
   ].join('\n');

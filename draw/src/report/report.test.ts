@@ -6,6 +6,7 @@ import { onePerPixel } from '../onePerPixel.ts';
 import type { Block, ReportDocument } from './document.ts';
 import { reportHtml, reportText } from './html.ts';
 import { reportOf } from './report.ts';
+import { textsOf } from './sentence.ts';
 import { rangeSummary, reachSentence } from './summary.ts';
 import { logOf } from '@urvek/core/test';
 
@@ -126,7 +127,7 @@ describe('the report', () => {
 
   test('says what was left out, noted, not stated and not tested', () => {
     const items = blocks(make())
-      .flatMap((b) => (b.kind === 'list' ? b.items : []))
+      .flatMap((b) => (b.kind === 'list' ? textsOf(b.items) : []))
       .join('\n');
     for (const said of [
       '1 walk that was not finished is left out',
@@ -172,7 +173,7 @@ describe('the report', () => {
           summary: { ...range.summary, productRatios: holmPs.map((holmP) => ({ ...ratio, holmP })) },
         },
         'm',
-      );
+      ).text;
     expect(short([0.5, 0.01]).match(/ as far as /g)).toHaveLength(2);
     expect(short([...Array<number>(8).fill(0.5), 0.01])).toMatch(
       /^(?!.* do not tell them apart).*Of 9 pairs the walks tell 1 apart\.$/,
@@ -184,7 +185,8 @@ describe('the report', () => {
     const range = Study.ofLogs(setup, walks).judgement().ranges[0]!;
     const cell = range.summary.fitted[0]!;
     const known = (low: number | undefined, high: number | undefined): string =>
-      reachSentence({ ...cell, withScale95M: { ...cell.withScale95M, median: { low, high } } }, range, 'm');
+      reachSentence({ ...cell, withScale95M: { ...cell.withScale95M, median: { low, high } } }, range, 'm')
+        .text;
     expect(known(50, undefined)).toContain('known to be more than 50.0 m (');
     expect(known(undefined, 90)).toContain('known to be less than 90.0 m (');
     expect(known(50, 90)).toContain('known to be between 50.0 m and 90.0 m (');

@@ -16,7 +16,8 @@ import { separationGround } from '../tape/ground.ts';
 import { interferenceText } from './interference.ts';
 import { endsText, estimateText, intervalText, noTenthText, rangeLanes } from '../tape/rangeLanes.ts';
 import { tapeScene } from '../tape/tape.ts';
-import type { Block, ReportDocument, ReportForm, ReportSection } from './document.ts';
+import type { Block, ReportDocument, ReportForm, ReportSection, Row } from './document.ts';
+import { cellRests, say, walkRests, type Rest, type Sentence } from './sentence.ts';
 import {
   caveatItems,
   conditionItems,
@@ -27,6 +28,7 @@ import {
   whereBlocks,
 } from './setUp.ts';
 import {
+  claimRests,
   claimSentence,
   comesBackSentences,
   pairSentences,
@@ -50,8 +52,10 @@ export interface ReportInput {
 /** The report of a comparison: every figure in it is made from the log. */
 export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
   const findings = input.findings.filter((f) => f.trace.endReason);
-  const ranges = input.judged.ranges.filter((r) => r.summary.n > 0 || withoutMetres(r).length > 0);
-  const own = { ...input, findings, ranges, unfinished: input.findings.length - findings.length };
+  const ranges = input.judged.ranges.filter(
+    (r) => r.summary.n > 0 || withoutMetres(r).length > 0 || r.pairs.length > 0,
+  );
+  const own = { ...input, findings, ranges, unfinished: input.findings.filter((f) => !f.trace.endReason) };
   const sections =
     form === 'short'
       ? [inShort(own), paid(own)]
@@ -81,7 +85,7 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
 
 interface Own extends ReportInput {
   readonly ranges: readonly RangeView[];
-  readonly unfinished: number;
+  readonly unfinished: readonly Finding[];
 }
 
 function dates(findings: readonly Finding[], day: (ms: number) => string): string {
@@ -95,12 +99,13 @@ function dates(findings: readonly Finding[], day: (ms: number) => string): strin
 }
 
 /** A paragraph as the figures say it, or as it was worded anew. */
-function paragraph({ setup }: Own, id: string, made: string): Block {
+function paragraph({ setup }: Own, id: string, { text: made, rests }: Sentence): Block {
   return {
     kind: 'paragraph',
     id,
     made,
     text: (setup.report ?? PLAIN_REPORT).wording.find((w) => w.id === id)?.text ?? made,
+    rests,
   };
 }
 
@@ -111,7 +116,7 @@ const inShort = (own: Own): ReportSection => ({
     ...own.ranges.map((r) => paragraph(own, `short/${r.id}`, rangeSummary(own.setup, r, own.unit))),
     ...own.judged.verdicts
       .filter((v) => v.verdict.outcome === 'supported' || v.verdict.outcome === 'refuted')
-      .map((v) => paragraph(own, claimKey(v), claimSentence(v))),
+      .map((v) => paragraph(own, claimKey(v), claimSentence(v, own.ranges))),
   ],
 });
 
@@ -145,7 +150,7 @@ function result(own: Own, range: RangeView): ReportSection {
         kind: 'list',
         items: [
           ...withoutMetres(range),
-          ...summary.productRatios.map(ratioSentence),
+          ...summary.productRatios.map((ratio) => ratioSentence(ratio, range)),
           ...pairSentences(range),
           ...comesBackSentences(range, unit),
         ],
@@ -168,18 +173,19 @@ function directions({ findings, unit }: Own, { path, walks }: RangeView): Block[
   const matrix = checkpointMatrix({ path, findings: speaking(findings).filter((f) => ids.has(f.walkId)) });
   const rows = [...new Set(matrix.cells.map((c) => `${c.product}\n${c.direction}`))].map((row) => {
     const [product = '', direction = ''] = row.split('\n');
-    return [
-      product,
-      direction,
-      ...matrix.checkpoints.map(
-        ({ name }) =>
-          matrix.cells
-            .find((c) => c.product === product && c.direction === direction && c.checkpoint === name)
-            ?.grades.join(', ') ?? '',
-      ),
-    ];
+    const own = matrix.cells.filter((c) => c.product === product && c.direction === direction);
+    return {
+      cells: [
+        product,
+        direction,
+        ...matrix.checkpoints.map(
+          ({ name }) => own.find((c) => c.checkpoint === name)?.grades.join(', ') ?? '',
+        ),
+      ],
+      rests: own.flatMap((c) => c.walkIds.map((id): Rest => `walk:${id}`)),
+    };
   });
-  if (new Set(rows.map((r) => r[1])).size < 2) return [];
+  if (new Set(rows.map((r) => r.cells[1])).size < 2) return [];
   return [
     {
       kind: 'table',
@@ -193,13 +199,25 @@ function directions({ findings, unit }: Own, { path, walks }: RangeView): Block[
       ],
       rows,
     },
-    { kind: 'list', items: matrix.oneWay.map(oneWaySentence) },
+    { kind: 'list', items: oneWaySentences(matrix.oneWay) },
   ];
 }
 
-/** Both explanations, and what tells them apart. */
-export const oneWaySentence = ({ product, checkpoint, deaf }: OneWayLink): string =>
-  `${product} at ${checkpoint}: one way only. The ${deaf} does not hear: a deaf receiver there, or a weak transmitter at the other end; a walk with the ends swapped tells which.`;
+/** Both explanations, and what tells them apart: once a product and end, with all its places. */
+export function oneWaySentences(links: readonly OneWayLink[]): Sentence[] {
+  const groups = new Map<string, OneWayLink[]>();
+  for (const link of links) {
+    const key = `${link.deaf}/${link.product}`;
+    groups.set(key, [...(groups.get(key) ?? []), link]);
+  }
+  return [...groups.values()].map((group) => {
+    const { product, deaf } = group[0] as OneWayLink;
+    return say(
+      `${product} at ${group.map((l) => l.checkpoint).join(', ')}: one way only. The ${deaf} does not hear: a deaf receiver there, or a weak transmitter at the other end; a walk with the ends swapped tells which.`,
+      group.flatMap((l) => l.walkIds.map((id): Rest => `walk:${id}`)),
+    );
+  });
+}
 
 function estimates(range: RangeView, unit: LengthUnit): Block {
   const show = (m: number): string => formatLength(m, unit);
@@ -212,44 +230,50 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
       .map((cell) => {
         const p10 =
           cell.withScale95M.p10 && endsText(cell.withScale95M.p10.low, cell.withScale95M.p10.high, show);
-        return [
-          cell.product,
-          String(cell.walks),
-          estimateText(cell, unit),
-          cell.own?.p10?.estimateM !== undefined
-            ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
-            : noTenthText(cell),
-          range.walks
-            .flatMap((w) =>
-              w.product === cell.product && w.interval ? [intervalText(w.interval, unit)] : [],
-            )
-            .join('; '),
-        ];
+        return {
+          cells: [
+            cell.product,
+            String(cell.walks),
+            estimateText(cell, unit),
+            cell.own?.p10?.estimateM !== undefined
+              ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
+              : noTenthText(cell),
+            range.walks
+              .flatMap((w) =>
+                w.product === cell.product && w.interval ? [intervalText(w.interval, unit)] : [],
+              )
+              .join('; '),
+          ],
+          rests: cellRests(range, [cell.product]),
+        };
       }),
   };
 }
 
-const table = (caption: string, head: string[], rows: string[][]): Block[] =>
+const table = (caption: string, head: string[], rows: Row[]): Block[] =>
   rows.length > 0 ? [{ kind: 'table', caption, head, rows }] : [];
 
-const claims = ({ judged }: Own): ReportSection => ({
+const claims = ({ judged, ranges }: Own): ReportSection => ({
   id: 'claims',
   title: 'Claims',
   blocks: table(
     'Claims',
     ['Claim', 'Judged on', 'Verdict', 'Why'],
-    judged.verdicts.map((v) => [
-      `${v.subject}: ${claimText(v.claim)}`,
-      v.path?.name ?? '',
-      v.verdict.outcome,
-      [
-        v.verdict.reason,
-        v.neverSettled === undefined ? '' : `The plan could never have settled it: ${v.neverSettled}.`,
-        v.verdict.next ?? '',
-      ]
-        .filter((t) => t !== '')
-        .join(' '),
-    ]),
+    judged.verdicts.map((v) => ({
+      cells: [
+        `${v.subject}: ${claimText(v.claim)}`,
+        v.path?.name ?? '',
+        v.verdict.outcome,
+        [
+          v.verdict.reason,
+          v.neverSettled === undefined ? '' : `The plan could never have settled it: ${v.neverSettled}.`,
+          v.verdict.next ?? '',
+        ]
+          .filter((t) => t !== '')
+          .join(' '),
+      ],
+      rests: claimRests(v, ranges),
+    })),
   ),
 });
 
@@ -262,15 +286,18 @@ const needs = ({ judged }: Own): ReportSection => ({
   blocks: table(
     'Needs',
     ['Use', 'Needed', 'Product', 'Judged on', 'Verdict', 'Margin', 'Why'],
-    judged.needs.map(({ need, subject, path, verdict }) => [
-      need.use,
-      `${need.entered}, ${need.condition}`,
-      subject,
-      path?.name ?? '',
-      verdict.outcome,
-      marginText(verdict.margin, verdict.atLeast),
-      verdict.reason,
-    ]),
+    judged.needs.map(({ need, product, subject, path, verdict }) => ({
+      cells: [
+        need.use,
+        `${need.entered}, ${need.condition}`,
+        subject,
+        path?.name ?? '',
+        verdict.outcome,
+        marginText(verdict.margin, verdict.atLeast),
+        verdict.reason,
+      ],
+      rests: [`need:${need.id}`, `product:${product.id}`, ...(path ? [`path:${path.id}` as const] : [])],
+    })),
   ),
 });
 
@@ -282,31 +309,39 @@ const latency = ({ judged, unit }: Own): ReportSection => ({
   blocks: table(
     'Latency',
     ['Product', 'At', 'Method', 'Latency (95 %)', 'Resolution', 'Readings'],
-    judged.latencies.map(({ product, row, latency: found, refused }) => [
-      product.name,
-      row.distanceM === undefined ? 'the bench' : formatLength(row.distanceM, unit),
-      row.method,
-      found ? `${milliseconds(found.latencyS)} ± ${milliseconds(found.halfWidthS)}` : `none: ${refused}`,
-      found ? milliseconds(found.resolutionS) : '',
-      found ? String(found.readings) : '',
-    ]),
+    judged.latencies.map(({ product, row, latency: found, refused }) => ({
+      cells: [
+        product.name,
+        row.distanceM === undefined ? 'the bench' : formatLength(row.distanceM, unit),
+        row.method,
+        found ? `${milliseconds(found.latencyS)} ± ${milliseconds(found.halfWidthS)}` : `none: ${refused}`,
+        found ? milliseconds(found.resolutionS) : '',
+        found ? String(found.readings) : '',
+      ],
+      rests: [`latency:${product.id}`],
+    })),
   ),
 });
 
-const costs = ({ judged, setup, unit }: Own): ReportSection => ({
+const costs = ({ judged, setup, unit, ranges }: Own): ReportSection => ({
   id: 'costs',
   title: 'Cost of a metre',
   blocks: judged.costs.flatMap((c) =>
     table(
       c.title,
       ['Product', 'Everything needed', '9 of 10 hold to', 'Per metre', 'Per metre gained'],
-      c.rows.map((r) => [
-        r.product,
-        `${r.total.toFixed(2)} ${setup.currency ?? ''}`.trim(),
-        formatLength(r.reachM, unit),
-        r.perMetre.toFixed(2),
-        r.perMetreGained?.toFixed(2) ?? '',
-      ]),
+      c.rows.map((r) => ({
+        cells: [
+          r.product,
+          `${r.total.toFixed(2)} ${setup.currency ?? ''}`.trim(),
+          formatLength(r.reachM, unit),
+          r.perMetre.toFixed(2),
+          r.perMetreGained?.toFixed(2) ?? '',
+        ],
+        rests: ranges
+          .filter((range) => range.path.id === c.pathId && range.kindId === c.kindId)
+          .flatMap((range) => cellRests(range, [r.product])),
+      })),
     ),
   ),
 });
@@ -322,16 +357,19 @@ const interference = ({ setup }: Own): ReportSection => ({
           ...table(
             'Interference, cabled or shielded',
             ['Source', 'Test', 'Frequency', 'What it bears'],
-            (setup.interference ?? []).map((r) => [
-              r.label,
-              r.test,
-              `${r.frequencyMHz} MHz`,
-              interferenceText(r),
-            ]),
+            (setup.interference ?? []).map((r) => ({
+              cells: [r.label, r.test, `${r.frequencyMHz} MHz`, interferenceText(r)],
+              rests: [`interference:${r.id}`],
+            })),
           ),
           {
             kind: 'list',
-            items: ['A ratio of wanted to unwanted says nothing about a distance: no range is made of it.'],
+            items: [
+              say(
+                'A ratio of wanted to unwanted says nothing about a distance: no range is made of it.',
+                (setup.interference ?? []).map((r): Rest => `interference:${r.id}`),
+              ),
+            ],
           },
         ],
 });
@@ -355,18 +393,19 @@ const where = ({ setup, findings, unit, ranges, unfinished }: Own): ReportSectio
 });
 
 /** What the audits found: left as it is for a reason, or open. */
-const fairness = ({ judged }: Own): ReportSection => ({
+const fairness = ({ judged, findings }: Own): ReportSection => ({
   id: 'fairness',
   title: 'Fairness and consistency',
   blocks: table(
     'Found by the audits',
     ['Where', 'What', 'Could be worth', 'Left as it is, because'],
-    judged.audits.map((a) => [
-      a.path,
-      `${a.title}: ${a.what}.`,
-      a.size ?? '',
-      a.acknowledged ?? `open. ${a.mend}`,
-    ]),
+    judged.audits.map((a) => ({
+      cells: [a.path, `${a.title}: ${a.what}.`, a.size ?? '', a.acknowledged ?? `open. ${a.mend}`],
+      rests:
+        a.products.length > 0
+          ? a.products.map((id): Rest => `product:${id}`)
+          : walkRests(findings.filter((f) => f.path.name === a.path || a.path === '')),
+    })),
   ),
 });
 
@@ -380,7 +419,11 @@ const untested = ({ setup, findings, judged }: Own): ReportSection => ({
         ...untestedItems(setup, findings),
         ...judged.verdicts
           .filter((v) => v.verdict.outcome === 'not tested')
-          .map((v) => `The claim of ${v.subject}, “${claimText(v.claim)}”: ${v.verdict.reason}`),
+          .map((v) =>
+            say(`The claim of ${v.subject}, “${claimText(v.claim)}”: ${v.verdict.reason}`, [
+              `claim:${v.claim.id}`,
+            ]),
+          ),
       ],
     },
   ],
@@ -399,8 +442,11 @@ const paid = (own: Own): ReportSection => ({
     paragraph(
       own,
       'paid',
-      own.setup.report?.disclosure.trim() ||
-        'Not stated: who paid for this, and who lent the gear, is not entered.',
+      say(
+        own.setup.report?.disclosure.trim() ||
+          'Not stated: who paid for this, and who lent the gear, is not entered.',
+        ['disclosure'],
+      ),
     ),
   ],
 });

@@ -24,6 +24,7 @@ import { tapeScene } from '../tape/tape.ts';
 import { walkLanes } from '../tape/walkLanes.ts';
 import { thinnessOf } from '../thinness.ts';
 import type { Block } from './document.ts';
+import { cellRests, say, walkRests, type Sentence } from './sentence.ts';
 
 export const PUBLISHED_PX = 1160;
 
@@ -56,16 +57,19 @@ export function testedTable({ products }: Setup, findings: readonly Finding[], u
     rows: products.flatMap((p) =>
       p.rigs
         .filter((r, i) => i === 0 || findings.some((f) => f.header.rigId === r.id))
-        .map((r) => [
-          p.name,
-          kindOf(p.kindId).name,
-          `${stated(p.bandMHz, 'MHz', 'band')}, ${stated(r.powerMw ?? p.powerMw, 'mW', 'power')}`,
-          String(unitsWalked(p, findings)),
-          r.name,
-          heightsText(r.heightFixedM, r.heightMobileM, unit),
-          r.channel || NOT_STATED,
-          [r.antennaPlace, r.orientation, r.bodyPosition].filter((t) => t).join('; ') || NOT_STATED,
-        ]),
+        .map((r) => ({
+          cells: [
+            p.name,
+            kindOf(p.kindId).name,
+            `${stated(p.bandMHz, 'MHz', 'band')}, ${stated(r.powerMw ?? p.powerMw, 'mW', 'power')}`,
+            String(unitsWalked(p, findings)),
+            r.name,
+            heightsText(r.heightFixedM, r.heightMobileM, unit),
+            r.channel || NOT_STATED,
+            [r.antennaPlace, r.orientation, r.bodyPosition].filter((t) => t).join('; ') || NOT_STATED,
+          ],
+          rests: [`product:${p.id}` as const],
+        })),
     ),
   };
 }
@@ -100,7 +104,7 @@ const pathText = (path: SetupPath, unit: LengthUnit): string =>
 const said = (value: string | number | boolean): string =>
   value === true ? 'yes' : value === false ? 'no' : String(value);
 
-export function conditionItems(findings: readonly Finding[]): string[] {
+export function conditionItems(findings: readonly Finding[]): Sentence[] {
   const LABEL: Readonly<Record<keyof Conditions, string>> = {
     weather: 'Weather',
     groundWet: 'Ground wet',
@@ -111,27 +115,32 @@ export function conditionItems(findings: readonly Finding[]): string[] {
     load: 'Load',
     instrument: 'Read with',
   };
+  if (findings.length === 0) return [];
   const noted = (Object.keys(LABEL) as (keyof Conditions)[]).flatMap((key) => {
+    const stating = findings.filter((f) => f.trace.begin.body.conditions?.[key] !== undefined);
     const counts = new Map<string, number>();
-    for (const f of findings) {
-      const value = f.trace.begin.body.conditions?.[key];
-      if (value !== undefined) counts.set(said(value), (counts.get(said(value)) ?? 0) + 1);
+    for (const f of stating) {
+      const value = said(f.trace.begin.body.conditions?.[key] as string | number | boolean);
+      counts.set(value, (counts.get(value) ?? 0) + 1);
     }
-    return counts.size > 0
-      ? [
-          `${LABEL[key]}: ${[...counts].map(([value, n]) => `${value} (${n} ${n === 1 ? 'walk' : 'walks'})`).join(', ')}.`,
-        ]
-      : [];
+    const values = [...counts].map(([value, n]) => `${value} (${n} ${n === 1 ? 'walk' : 'walks'})`);
+    return stating.length > 0 ? [say(`${LABEL[key]}: ${values.join(', ')}.`, walkRests(stating))] : [];
   });
-  return noted.length > 0 ? noted : ['Nothing was noted of weather, people and other transmitters.'];
+  return noted.length > 0
+    ? noted
+    : [say('Nothing was noted of weather, people and other transmitters.', walkRests(findings))];
 }
 
 /** Of a chain with a relay, which hop each loss was of. */
-function lostHops({ product, label, header, subject, trace }: Finding): string[] {
+function lostHops(finding: Finding): Sentence[] {
+  const { product, label, header, subject, trace } = finding;
   const rig = subject.rigs.find((r) => r.id === header.rigId);
   if (!rig || hopsOf(rig).length < 2 || trace.lostHops.length === 0) return [];
   return [
-    `${product}, walk ${label}: lost ${trace.lostHops.map((h) => h ?? 'a hop, not known which').join(', then ')}.`,
+    say(
+      `${product}, walk ${label}: lost ${trace.lostHops.map((h) => h ?? 'a hop, not known which').join(', then ')}.`,
+      walkRests([finding]),
+    ),
   ];
 }
 
@@ -148,55 +157,88 @@ export function caveatItems(
   setup: Setup,
   ranges: readonly RangeView[],
   findings: readonly Finding[],
-  unfinished: number,
-): string[] {
+  unfinished: readonly Finding[],
+): Sentence[] {
+  const moving = findings.filter((f) => f.directions.some((d) => !d.trace.byStands));
+  const byStands = findings.filter((f) => f.trace.byStands);
   return [
     ...ranges.flatMap((r) => {
       const order = walkedOrder(r);
       return order === undefined
         ? []
-        : [`${rangeTitle(setup, r)}: order of the products as they were walked: ${order}.`];
+        : [
+            say(
+              `${rangeTitle(setup, r)}: order of the products as they were walked: ${order}.`,
+              cellRests(r),
+            ),
+          ];
     }),
-    ...(unfinished > 0
+    ...(unfinished.length > 0
       ? [
-          `${unfinished} ${unfinished === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished === 1 ? 'is' : 'are'} left out.`,
+          say(
+            `${unfinished.length} ${unfinished.length === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished.length === 1 ? 'is' : 'are'} left out.`,
+            walkRests(unfinished),
+          ),
         ]
       : []),
-    ...ranges.flatMap((r) => thinnessOf(setup, r).map((t) => `${rangeTitle(setup, r)}: ${t}`)),
-    'Range is stated in separation, the straight line between the two ends, and speaks for its path.',
-    ...(findings.some((f) => f.directions.some((d) => !d.trace.byStands))
+    ...ranges.flatMap((r) =>
+      thinnessOf(setup, r).map(({ text, rests }) => say(`${rangeTitle(setup, r)}: ${text}`, rests)),
+    ),
+    ...(ranges.some((r) => r.summary.n > 0)
       ? [
-          'What was heard on the move is logged late: positions are corrected by the operator’s reaction time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay, where it is stated.',
+          say(
+            'Range is stated in separation, the straight line between the two ends, and speaks for its path.',
+            ranges.flatMap((r) => cellRests(r)),
+          ),
         ]
       : []),
-    ...(findings.some((f) => f.trace.byStands)
-      ? ['Some walks looked at stands only: between stands nothing is known.']
+    ...(moving.length > 0
+      ? [
+          say(
+            'What was heard on the move is logged late: positions are corrected by the operator’s reaction time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay, where it is stated.',
+            walkRests(moving),
+          ),
+        ]
+      : []),
+    ...(byStands.length > 0
+      ? [say('Some walks looked at stands only: between stands nothing is known.', walkRests(byStands))]
       : []),
     ...findings.flatMap(lostHops),
     ...findings.flatMap((f) =>
-      failedChecks(setup, f).map(
-        (text) => `${f.product}, walk ${f.label}: failed in the rig check: ${text}.`,
+      failedChecks(setup, f).map((text) =>
+        say(`${f.product}, walk ${f.label}: failed in the rig check: ${text}.`, walkRests([f])),
       ),
     ),
-    ...new Set(
-      findings.map((f) => `${f.product}: tested ${f.directions.map((d) => d.direction).join(' and ')}.`),
-    ),
+    ...waysTested(findings),
   ];
 }
 
+/** Which ways were looked at: once a product and set of ways. */
+function waysTested(findings: readonly Finding[]): Sentence[] {
+  const told = new Map<string, Finding[]>();
+  for (const f of findings) {
+    const ways = f.directions.map((d) => d.direction).join(' and ');
+    if (ways === '') continue;
+    const text = `${f.product}: tested ${ways}.`;
+    told.set(text, [...(told.get(text) ?? []), f]);
+  }
+  return [...told].map(([text, own]) => say(text, walkRests(own)));
+}
+
 /** Products, paths and claims that nothing was found about. */
-export function untestedItems(setup: Setup, findings: readonly Finding[]): string[] {
+export function untestedItems(setup: Setup, findings: readonly Finding[]): Sentence[] {
   const walked = (productId: string, pathId: string): boolean =>
     findings.some((f) => f.header.productId === productId && f.header.pathId === pathId);
   const never = setup.products.filter((p) => !findings.some((f) => f.header.productId === p.id));
+  const of = ({ id }: Setup['products'][number], text: string): Sentence => say(text, [`product:${id}`]);
   return [
-    ...never.map((p) => `${p.name} was not walked.`),
+    ...never.map((p) => of(p, `${p.name} was not walked.`)),
     ...setup.products
       .filter((p) => !never.includes(p))
       .flatMap((p) => {
         const without = setup.paths.filter((path) => !walked(p.id, path.id));
         return without.length > 0
-          ? [`${p.name} was not walked on ${without.map((x) => x.name).join(', ')}.`]
+          ? [of(p, `${p.name} was not walked on ${without.map((x) => x.name).join(', ')}.`)]
           : [];
       }),
     ...setup.products
@@ -210,8 +252,8 @@ export function untestedItems(setup: Setup, findings: readonly Finding[]): strin
               .flatMap((f) => f.directions.map((d) => d.direction)),
           ).size < 2,
       )
-      .map((p) => `${p.name}: ${otherWay(findings, p.id)}`),
-    'Places, days and units other than these.',
+      .map((p) => of(p, `${p.name}: ${otherWay(findings, p.id)}`)),
+    ...(findings.length > 0 ? [say('Places, days and units other than these.', walkRests(findings))] : []),
   ];
 }
 
@@ -226,29 +268,58 @@ function otherWay(findings: readonly Finding[], productId: string): string {
 }
 
 /** How a reader does it again. */
-export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: LengthUnit): string[] {
+export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: LengthUnit): Sentence[] {
   const criteria = [...new Set(ranges.map((r) => r.criterion))];
+  const kinds = [...new Set(setup.products.map((p) => p.kindId))];
+  const all = ranges.flatMap((r) => cellRests(r));
   return [
-    ...new Set(
-      setup.products.map((p) => `${kindOf(p.kindId).name}, test signal: ${kindOf(p.kindId).testSignal}.`),
+    ...kinds.map((kindId) =>
+      say(
+        `${kindOf(kindId).name}, test signal: ${kindOf(kindId).testSignal}.`,
+        setup.products.filter((p) => p.kindId === kindId).map((p) => `product:${p.id}` as const),
+      ),
     ),
-    ...criteria.map((c) => `${c}: ${CRITERION_MEANING[c]}.`),
-    ...ranges.map((r) => {
-      const each = [...new Set(r.summary.fitted.filter((c) => c.walks > 0).map((c) => c.walks))];
-      return `${rangeTitle(setup, r)}: ${
-        each.length === 1
-          ? `${each[0]} ${each[0] === 1 ? 'walk' : 'walks'} of each product`
-          : r.summary.fitted
-              .filter((c) => c.walks > 0)
-              .map((c) => `${c.walks} of ${c.product}`)
-              .join(', ')
-      }.`;
+    ...criteria.map((c) =>
+      say(
+        `${c}: ${CRITERION_MEANING[c]}.`,
+        ranges
+          .filter((r) => r.criterion === c)
+          .flatMap((r) => [`path:${r.path.id}` as const, ...cellRests(r)]),
+      ),
+    ),
+    ...ranges.flatMap((r) => {
+      const cells = r.summary.fitted.filter((c) => c.walks > 0);
+      const each = [...new Set(cells.map((c) => c.walks))];
+      return cells.length === 0
+        ? []
+        : [
+            say(
+              `${rangeTitle(setup, r)}: ${
+                each.length === 1
+                  ? `${each[0]} ${each[0] === 1 ? 'walk' : 'walks'} of each product`
+                  : cells.map((c) => `${c.walks} of ${c.product}`).join(', ')
+              }.`,
+              cellRests(r),
+            ),
+          ];
     }),
-    ...setup.paths.map(
-      (p) =>
+    ...setup.paths.map((p) =>
+      say(
         `${p.name}: distances ${byMethod(p.distanceMethod)}; checkpoints at ${p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || 'no place'}.`,
+        [`path:${p.id}`],
+      ),
     ),
-    `Estimates: lognormal model on intervals, one spread for the medians of all products of a kind on a path unless spreads plainly differ, each its own for what 9 of 10 walks hold to; intervals by ${INTERVAL_METHOD}.`,
-    'How every figure is made, with sources and worked values: the page Methods of Urvek (docs/methods.md), paragraphs “Places”, “Bracket of a walk”, “Range of one product”, “Scale error”, “Ratio of two products”, “Claims”.',
+    ...(all.length > 0
+      ? [
+          say(
+            `Estimates: lognormal model on intervals, one spread for the medians of all products of a kind on a path unless spreads plainly differ, each its own for what 9 of 10 walks hold to; intervals by ${INTERVAL_METHOD}.`,
+            all,
+          ),
+          say(
+            'How every figure is made, with sources and worked values: the page Methods of Urvek (docs/methods.md), paragraphs “Places”, “Bracket of a walk”, “Range of one product”, “Scale error”, “Ratio of two products”, “Claims”.',
+            all,
+          ),
+        ]
+      : []),
   ];
 }

@@ -10,11 +10,15 @@ import {
 } from '@urvek/core';
 import { claimText, rangeTitle, type CameBack, type ClaimVerdict, type RangeView } from '@urvek/study';
 import { endsText } from '../tape/rangeLanes.ts';
+import { cellRests, say, walkRest, type Rest, type Sentence } from './sentence.ts';
 
 const walks = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
 
 /** How far one product is good for, in a sentence with its uncertainty. */
-export function reachSentence(
+export const reachSentence = (cell: CellFinding, range: RangeView, unit: LengthUnit): Sentence =>
+  say(reachText(cell, range, unit), cellRests(range, [cell.product]));
+
+function reachText(
   cell: CellFinding,
   { criterion, path }: Pick<RangeView, 'criterion' | 'path'>,
   unit: LengthUnit,
@@ -56,7 +60,10 @@ const LEVEL = 0.05;
 export const toldApart = ({ holmP }: RatioFinding): boolean => holmP !== undefined && holmP < LEVEL;
 
 /** One product against another. */
-export function ratioSentence(ratio: RatioFinding): string {
+export const ratioSentence = (ratio: RatioFinding, range: RangeView): Sentence =>
+  say(ratioText(ratio), cellRests(range, [ratio.numerator, ratio.denominator]));
+
+function ratioText(ratio: RatioFinding): string {
   const { numerator, denominator, method, estimate, withScale95, reason, holmP, scale } = ratio;
   const interval = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
   const n = [
@@ -72,24 +79,45 @@ export function ratioSentence(ratio: RatioFinding): string {
   return `${numerator} reaches ${estimate.ratio.toFixed(2)}× as far as ${denominator}${interval === undefined ? '' : ` (95 %: ${interval}; ${n}${p})`}; ${toldApart(ratio) ? 'the walks tell them apart' : 'these walks do not tell them apart'}.`;
 }
 
-export const claimSentence = ({ subject, claim, path, verdict, neverSettled }: ClaimVerdict): string =>
-  `${subject}, “${claimText(claim)}”${path ? ` on ${path.name}` : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : ` The plan could never have settled it: ${neverSettled}.`}`;
+export const claimSentence = (judged: ClaimVerdict, ranges: readonly RangeView[]): Sentence => {
+  const { subject, claim, path, verdict, neverSettled } = judged;
+  return say(
+    `${subject}, “${claimText(claim)}”${path ? ` on ${path.name}` : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : ` The plan could never have settled it: ${neverSettled}.`}`,
+    claimRests(judged, ranges),
+  );
+};
+
+/** The claim, and the walks of the product that it was judged on; a claim of latency rests on readings. */
+export const claimRests = (
+  { claim, product, path, subject }: ClaimVerdict,
+  ranges: readonly RangeView[],
+): Rest[] => [
+  `claim:${claim.id}`,
+  ...(claim.form === 'latency' ? [`latency:${product.id}` as const] : []),
+  ...ranges
+    .filter((r) => r.path.id === path?.id && r.kindId === product.kindId)
+    .flatMap((r) => cellRests(r, [subject])),
+];
 
 /** What a walk says that has no metres: between which named points it was lost. */
-export const withoutMetres = ({ walks: all, criterion }: RangeView): string[] =>
-  all.flatMap(({ product, label, interval, between, absent, course }) => {
+export const withoutMetres = ({ walks: all, criterion }: RangeView): Sentence[] =>
+  all.flatMap((walk) => {
+    const { product, label, interval, between, absent, course } = walk;
     if (course !== undefined && !interval)
-      return [`${product}, walk ${label}: ${course}; no distance is known.`];
+      return [say(`${product}, walk ${label}: ${course}; no distance is known.`, [walkRest(walk)])];
     if (interval || !between || (between.held === undefined && between.failed === undefined)) return [];
     const held = between.held === undefined ? undefined : `held at ${between.held}`;
     const failed = between.failed === undefined ? undefined : `failed at ${between.failed}`;
     return [
-      `${product}, walk ${label} (${criterion}): ${[held, failed].filter((t) => t !== undefined).join(', ')}; ${absent ?? 'no distance is known'}.`,
+      say(
+        `${product}, walk ${label} (${criterion}): ${[held, failed].filter((t) => t !== undefined).join(', ')}; ${absent ?? 'no distance is known'}.`,
+        [walkRest(walk)],
+      ),
     ];
   });
 
 /** Coverage that comes back farther on: walk by walk where they are few, else once a product and direction. */
-export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthUnit): string[] {
+export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthUnit): Sentence[] {
   const show = (m: number): string => formatLength(m, unit);
   const rise = (higherM: number): string =>
     Math.abs(higherM) < 0.5
@@ -99,35 +127,51 @@ export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthU
     `failed at ${show(failedAtM)} and was usable again at ${show(backAtM)} (along the path${rise(higherM)})`;
   return comesBack.flatMap(({ product, direction, walks: of, times, first, most }) =>
     times === first.length
-      ? first.map((c) => `${product}, walk ${c.walk} on ${path.name}, ${direction}: ${place(c)}.`)
+      ? first.map((c) =>
+          say(`${product}, walk ${c.walk} on ${path.name}, ${direction}: ${place(c)}.`, [walkRest(c)]),
+        )
       : [
-          `${product} on ${path.name}, ${direction}: on ${times} of ${walks(of)} a farther place worked again; walk ${most.walk} ${place(most)}.`,
+          say(
+            `${product} on ${path.name}, ${direction}: on ${times} of ${walks(of)} a farther place worked again; walk ${most.walk} ${place(most)}.`,
+            [...first, most].map(walkRest),
+          ),
         ],
   );
 }
 
 /** Pairs that were heard at the same stands. */
-export const pairSentences = ({ pairs }: RangeView): string[] =>
-  pairs.flatMap(({ subject, against, evidence }) => besides(subject, against, evidence));
+export const pairSentences = (range: RangeView): Sentence[] =>
+  range.pairs.flatMap(({ subject, against, evidence }) =>
+    besides(subject, against, evidence).map((text) => say(text, cellRests(range, [subject, against]))),
+  );
 
 /** As many pairs as a paragraph can still be read with. */
 const PAIRS_TOLD = 6;
 
 /** Every pair where they are few; else the pairs told apart, and how many are not. */
-function shortPairs(range: RangeView): string[] {
+function shortPairs(range: RangeView): Sentence[] {
   const { productRatios: all } = range.summary;
-  if (all.length <= PAIRS_TOLD) return [...all.map(ratioSentence), ...pairSentences(range)];
+  if (all.length <= PAIRS_TOLD)
+    return [...all.map((ratio) => ratioSentence(ratio, range)), ...pairSentences(range)];
   const told = all.filter(toldApart);
   return [
-    ...told.slice(0, PAIRS_TOLD).map(ratioSentence),
-    `Of ${all.length} pairs the walks tell ${told.length} apart${told.length > PAIRS_TOLD ? `; the first ${PAIRS_TOLD} stand here` : ''}.`,
+    ...told.slice(0, PAIRS_TOLD).map((ratio) => ratioSentence(ratio, range)),
+    say(
+      `Of ${all.length} pairs the walks tell ${told.length} apart${told.length > PAIRS_TOLD ? `; the first ${PAIRS_TOLD} stand here` : ''}.`,
+      cellRests(range),
+    ),
   ];
 }
 
 /** The paragraph that stands for one path and kind. */
-export const rangeSummary = (setup: Setup, range: RangeView, unit: LengthUnit): string =>
-  `${rangeTitle(setup, range)}. ${[
+export function rangeSummary(setup: Setup, range: RangeView, unit: LengthUnit): Sentence {
+  const sentences = [
     ...withoutMetres(range),
     ...range.summary.fitted.filter((c) => c.walks > 0).map((c) => reachSentence(c, range, unit)),
     ...shortPairs(range),
-  ].join(' ')}`;
+  ];
+  return say(
+    `${rangeTitle(setup, range)}. ${sentences.map((s) => s.text).join(' ')}`,
+    sentences.flatMap((s) => s.rests),
+  );
+}

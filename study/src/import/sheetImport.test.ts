@@ -44,6 +44,21 @@ const newId = (): string => `00000000-0000-4000-8000-${String(n++).padStart(12, 
 const GOOD =
   'Device;Where;Run;Distance;Quality;Remarks\nbrindle;Lane;1;100 ft;loud and clear;\nBrindle;lane;1;0.2 km;crackling;near the gate\nBrindle;Lane;1;260;silence;\nCorvane;Lane;1;300;5;\n';
 
+test('“ten feet beyond the edge” is a place where the path has an edge, and by its order where not', () => {
+  const edged = {
+    ...setup,
+    paths: setup.paths.map((p) => ({ ...p, checkpoints: [{ name: 'edge', atM: 60 }] })),
+  };
+  const sheet = readSheet('Device;Distance;Quality\nbrindle;40;5\nbrindle;ten feet beyond the edge;1\n');
+  const read = (to: Setup) => {
+    const { walks, problems } = previewSheet(to, sheet, guessMapping(sheet), options);
+    expect(problems).toEqual([]);
+    return walks[0]?.points.map((p) => p.reading?.travelledM ?? p.name);
+  };
+  expect(read(edged)).toEqual([40, 63.048]);
+  expect(read(setup)).toEqual([40, 'ten feet beyond the edge']);
+});
+
 describe('walks from a table that somebody kept', () => {
   test('columns are guessed, units mixed, words become grades that are shown', () => {
     const { problems, walks } = read(GOOD);

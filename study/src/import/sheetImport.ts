@@ -7,10 +7,12 @@ import {
   kindOf,
   looksMisread,
   parsePlace,
+  placedNames,
   parseRecords,
   pathLengthM,
   type Direction,
   type DistanceMethod,
+  UnknownPoint,
   type DistanceReading,
   type EventBodies,
   type Grade,
@@ -219,7 +221,7 @@ function readPoint(
   };
   const product = named(setup.products, 'product');
   const path = named(setup.paths, 'path');
-  const { reading, side } = placeOf(cell('distance'), method, unit, mapping.distance);
+  const { reading, side, name } = placeOf(cell('distance'), method, unit, mapping.distance, path);
   const lengthM = pathLengthM(path);
   if (reading && reading.travelledM > lengthM + 1)
     throw new RowProblem(
@@ -246,7 +248,7 @@ function readPoint(
       line,
       reading,
       side,
-      name: cell('place'),
+      name: cell('place') || (name ?? ''),
       direction: directionOf(cell('direction'), mapping.direction),
       presses,
       hits,
@@ -286,10 +288,13 @@ function placeOf(
   method: DistanceMethod,
   unit: LengthUnit,
   column: string | undefined,
-): WrittenPlace {
+  path: SetupPath,
+): WrittenPlace & { readonly name?: string } {
   try {
-    return parsePlace(text, method, unit);
-  } catch {
+    return parsePlace(text, method, unit, placedNames(path));
+  } catch (error) {
+    // Beside a point without a distance: it has its place in the order, and no metres.
+    if (error instanceof UnknownPoint) return { reading: undefined, side: 'at', name: text };
     throw new RowProblem(
       column,
       `${JSON.stringify(text)} is not a distance: write “40”, “about 40 yd”, “30-40”, “over 40”, or “?” where nobody knows`,

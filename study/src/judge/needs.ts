@@ -76,6 +76,8 @@ function worst(need: Need, product: Product, subject: string, ranges: readonly P
 
 export interface CostTable {
   readonly title: string;
+  readonly pathId: string;
+  readonly kindId: string;
   readonly rows: readonly CostPerMetre[];
 }
 
@@ -92,7 +94,14 @@ export function costTables(ranges: readonly PathRanges[]): CostTable[] {
         : [];
     });
     return costed.length > 0
-      ? [{ title: `${path.name}, ${kindOf(kindId).name}`, rows: costPerMetre(costed) }]
+      ? [
+          {
+            title: `${path.name}, ${kindOf(kindId).name}`,
+            pathId: path.id,
+            kindId,
+            rows: costPerMetre(costed),
+          },
+        ]
       : [];
   });
 }

@@ -4,6 +4,7 @@ import { newRig, EMPTY_SETUP, setupSchema, type Setup, type StoredWalk } from '@
 import { findWalks } from '../results/findings.ts';
 import { rangesByPath } from '../results/ranges.ts';
 import { plannedWalks, planState, slotOf } from './plannedWalks.ts';
+import { logOf } from '@urvek/core/test';
 import { nextPoints, planDaylight, planTroubles, timedPlan } from './planning.ts';
 import { isSealed, seal } from './seal.ts';
 
@@ -173,4 +174,39 @@ test('after a failure the next point is the geometric mean, until the bracket is
     failedM: undefined,
     nextM: undefined,
   });
+});
+
+test('a claim of a smaller ratio wants the bracket narrower than the plan: Plan and Verdict have one threshold', () => {
+  const planned: Setup = { ...setup, plan: { ...setup.plan, ratio: 2 } };
+  const { header } = walk('1', 'p', 1, 110);
+  const mark = (m: number): object => ({ reading: { travelledM: m, method: 'wheel', pressed: true } });
+  const call = (grade: number): object => ({
+    ...{ checkpoint: 'here', direction: 'mobile-to-fixed', grade, tries: 3 },
+  });
+  const log = logOf(
+    [
+      [0, 'begin', { direction: 'mobile-to-fixed', mode: 'stop and call' }],
+      [10, 'mark', mark(100)],
+      [20, 'call', call(5)],
+      [30, 'mark', mark(130)],
+      [40, 'call', call(1)],
+      [50, 'end', { reason: 'link failed' }],
+    ],
+    { walkId: header.id },
+  );
+  const findings = findWalks(planned, [{ header, log }]);
+  const claimed: Setup = {
+    ...planned,
+    products: planned.products.map((p) => ({
+      ...p,
+      claims: [
+        {
+          ...{ id: 'c', form: 'ratio', entered: '+8 %', upTo: false, source: '' },
+          ...{ condition: 'open', against: p.id },
+        } as (typeof p.claims)[number],
+      ],
+    })),
+  };
+  expect(nextPoints(planned, findings, 'last usable')[0]?.nextM).toBeUndefined();
+  expect(nextPoints(claimed, findings, 'last usable')[0]?.nextM).toBeCloseTo(Math.sqrt(100 * 130), 6);
 });

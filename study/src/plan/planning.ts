@@ -5,6 +5,7 @@ import {
   daylight,
   doubleUse,
   flatBatteries,
+  narrowEnough,
   nextPointM,
   parseClock,
   pathLengthM,
@@ -12,13 +13,13 @@ import {
   timetable,
   twoPlaces,
   walkIntervals,
-  widestStepRatio,
   type Daylight,
   type PlannedUse,
   type Slot,
   type TimedWalk,
 } from '@urvek/core';
 import { criterionFor, type WantedCriterion, type Product, type Setup } from '@urvek/contract';
+import { claimedRatios } from '../judge/claims.ts';
 import type { Finding, SetupPath } from '../results/findings.ts';
 import { plannedPaths, plannedRigs, plannedWalks, type PlannedWalk } from './plannedWalks.ts';
 
@@ -119,7 +120,6 @@ export function nextPoints(
   findings: readonly Finding[],
   criterion: WantedCriterion,
 ): NextPoint[] {
-  const wanted = widestStepRatio(setup.plan.ratio);
   return plannedPaths(setup).flatMap((path) =>
     [...new Set(plannedRigs(setup).map((r) => r.product))].flatMap((product): NextPoint[] => {
       const walks = walkIntervals(
@@ -138,7 +138,11 @@ export function nextPoints(
           nextM:
             failedM === undefined || !(heldM > 0 && failedM > heldM)
               ? undefined
-              : nextPointM(heldM, failedM, wanted),
+              : nextPointM(
+                  heldM,
+                  failedM,
+                  narrowEnough([setup.plan.ratio, ...claimedRatios(setup, product.id)]),
+                ),
         },
       ];
     }),

@@ -4,6 +4,7 @@ import type { Finding } from './findings.ts';
 
 /** A walk that failed on the way out, and was usable again farther on. */
 export interface CameBack {
+  readonly walkId: string;
   readonly walk: string;
   readonly failedAtM: number;
   readonly backAtM: number;
@@ -61,5 +62,11 @@ function cameBack(finding: Finding, trace: Finding['trace']): CameBack | undefin
   const [failedAtM, backAtM] = [failed.from.travelledM, back.from.travelledM];
   if (!(backAtM > failedAtM)) return undefined;
   const up = (m: number): number => pathPoint(finding.path, clipped(finding, m))[2];
-  return { walk: finding.label, failedAtM, backAtM, higherM: up(backAtM) - up(failedAtM) };
+  return {
+    walkId: finding.walkId,
+    walk: finding.label,
+    failedAtM,
+    backAtM,
+    higherM: up(backAtM) - up(failedAtM),
+  };
 }

@@ -122,7 +122,7 @@ describe('what Ranges draws', () => {
     const matrix = checkpointMatrix(range);
     expect(matrix.cells).toHaveLength(4);
     expect(matrix.oneWay).toEqual([
-      { checkpoint: 'bridge', product: 'radio', deaf: 'fixed end', gradesApart: 3 },
+      { checkpoint: 'bridge', product: 'radio', deaf: 'fixed end', gradesApart: 3, walkIds: ['1'] },
     ]);
   });
 

@@ -10,6 +10,7 @@ export interface MatrixCell {
   readonly direction: Direction;
   /** One a walk. */
   readonly grades: readonly Grade[];
+  readonly walkIds: readonly string[];
 }
 
 /** Usable one way at a stand, and not the other. */
@@ -20,6 +21,7 @@ export interface OneWayLink {
   readonly deaf: 'fixed end' | 'mobile end';
   /** By how many grades the two ways differ, walks averaged. */
   readonly gradesApart: number;
+  readonly walkIds: readonly string[];
 }
 
 export interface CheckpointMatrix {
@@ -51,7 +53,7 @@ export function checkpointMatrix(range: Pick<PathRanges, 'path' | 'findings'>): 
           l.stand.name ??
           named(atM) ??
           (atM === undefined ? 'place unknown' : `${atM.toFixed(1)} m`);
-        return [{ name, atM, product: f.product, direction: l.direction, grade: l.worst }];
+        return [{ name, atM, walkId: f.walkId, product: f.product, direction: l.direction, grade: l.worst }];
       }),
     ),
   );
@@ -62,19 +64,20 @@ export function checkpointMatrix(range: Pick<PathRanges, 'path' | 'findings'>): 
   const cells = places.flatMap(({ name, atM }) =>
     products.flatMap((product) =>
       (['mobile-to-fixed', 'fixed-to-mobile'] as const).flatMap((direction): MatrixCell[] => {
-        const grades = looks
-          .filter((l) => l.name === name && l.product === product && l.direction === direction)
-          .map((l) => l.grade);
-        return grades.length > 0 ? [{ checkpoint: name, atM, product, direction, grades }] : [];
+        const own = looks.filter(
+          (l) => l.name === name && l.product === product && l.direction === direction,
+        );
+        const grades = own.map((l) => l.grade);
+        const walkIds = own.map((l) => l.walkId);
+        return grades.length > 0 ? [{ checkpoint: name, atM, product, direction, grades, walkIds }] : [];
       }),
     ),
   );
   const oneWay = places.flatMap(({ name }) =>
     products.flatMap((product): OneWayLink[] => {
+      const own = cells.filter((c) => c.checkpoint === name && c.product === product);
       const graded = (direction: Direction): number | undefined => {
-        const cell = cells.find(
-          (c) => c.checkpoint === name && c.product === product && c.direction === direction,
-        );
+        const cell = own.find((c) => c.direction === direction);
         return cell && mean(cell.grades);
       };
       const [toFixed, toMobile] = [graded('mobile-to-fixed'), graded('fixed-to-mobile')];
@@ -91,6 +94,7 @@ export function checkpointMatrix(range: Pick<PathRanges, 'path' | 'findings'>): 
           product,
           deaf: toFixed < toMobile ? 'fixed end' : 'mobile end',
           gradesApart: Math.abs(toFixed - toMobile),
+          walkIds: [...new Set(own.flatMap((c) => c.walkIds))],
         },
       ];
     }),

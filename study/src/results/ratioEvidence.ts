@@ -5,6 +5,7 @@ import {
   LEAST_GOOD_GRADE,
   outcomeOf,
   pairAtStands,
+  type AgainstWay,
   type Bracket,
   type Criterion,
   type HeardWalk,
@@ -51,14 +52,64 @@ export function ratioEvidence(
   if (!range || !subject || !against) return undefined;
   const [own, other] = [subject, against].map((s) => range.findings.filter((f) => f.subject.id === s.id));
   const [a, b] = [own, other].map((list) => walkRows(list ?? [], range.criterion, range.side));
-  if (!own || !other || !a || !b || a.length === 0 || b.length === 0) return undefined;
+  const noted = notedOf(own ?? [], subject, other ?? [], against);
+  const metres = (a?.length ?? 0) > 0 && (b?.length ?? 0) > 0;
+  if (!own || !other || !a || !b || (!metres && noted.size === 0)) return undefined;
   return {
-    atStands: pairAtStands(heard(own, range.criterion), heard(other, range.criterion)),
-    sameOnEveryWalk: constantRatioBounds(madeTogether(b, a)),
+    atStands: pairAtStands(heard(own, range.criterion), heard(other, range.criterion), noted),
+    sameOnEveryWalk: constantRatioBounds([
+      ...madeTogether(b, a),
+      ...[...noted.values()].flatMap(notedBounds),
+    ]),
     product: bracketOf(a),
     against: bracketOf(b),
   };
 }
+
+/** Whether a statement is of a subject. */
+const isOf = (
+  { productId, rigId }: Finding['trace']['against'][number],
+  { product, rigs }: Subject,
+): boolean => productId === product.id && (rigId === undefined || rigs.some((r) => r.id === rigId));
+
+const SIGN: Readonly<Record<AgainstWay, number>> = {
+  'held where it failed': 1,
+  'failed where it held': -1,
+  'ended together': 0,
+};
+
+/**
+ * What was noted of two, by outing: 1 the first was the farther, −1 the other, 0 where neither was, or where
+ * the notes contradict each other.
+ */
+function notedOf(
+  own: readonly Finding[],
+  subject: Subject,
+  other: readonly Finding[],
+  against: Subject,
+): Map<string, number> {
+  const said = (findings: readonly Finding[], of: Subject, sign: 1 | -1): [string, number][] =>
+    findings.flatMap((f) =>
+      f.trace.against
+        .filter((s) => isOf(s, of))
+        .map(({ how }): [string, number] => [outingOf(f.header) ?? f.walkId, sign * SIGN[how] + 0]),
+    );
+  const noted = new Map<string, number>();
+  for (const [outing, sign] of [...said(own, against, 1), ...said(other, subject, -1)]) {
+    const known = noted.get(outing);
+    noted.set(outing, known === undefined || known === sign ? sign : 0);
+  }
+  return noted;
+}
+
+/** A note bounds a ratio that is the same on every walk by one, on one side. */
+const notedBounds = (sign: number): { a: Bracket; b: Bracket }[] => {
+  const [farther, nearer] = [
+    { heldM: 1, failedM: undefined },
+    { heldM: 0, failedM: 1 },
+  ];
+  return sign === 0 ? [] : sign > 0 ? [{ a: nearer, b: farther }] : [{ a: farther, b: nearer }];
+};
 
 /** Walks side by side, or the n-th of each on one outing. */
 function madeTogether(
@@ -88,6 +139,7 @@ function byOccasion(walks: readonly WalkInterval[]): Map<string, WalkInterval> {
 
 /** Between the last place to which all held and the first at which all had failed. */
 function bracketOf(walks: readonly WalkInterval[]): Bracket {
+  if (walks.length === 0) return { heldM: 0, failedM: undefined };
   const { common, allHeldToM, allFailedByM } = boundsOf(walks);
   return common ?? { heldM: allHeldToM, failedM: allFailedByM };
 }

@@ -21,6 +21,7 @@ const keyOf = (walks: readonly WalkInterval[]): string =>
       w.method ?? null,
       w.scaleU ?? 0,
       w.outing ?? null,
+      w.offsetUM ?? 0,
     ]),
   );
 

@@ -1,9 +1,16 @@
-import { scaleUOf, walkIntervals, type Criterion, type Side, type WalkInterval } from '@urvek/core';
+import {
+  scaleUOf,
+  walkIntervals,
+  type Criterion,
+  type DistanceMethod,
+  type Side,
+  type WalkInterval,
+} from '@urvek/core';
 import { criterionFor, type WalkHeader, type WantedCriterion } from '@urvek/contract';
 import { speaking, type Finding } from './findings.ts';
 
-/** The method that carries the greatest scale error, and that error. */
-function scaleOf({ methods }: Finding['trace']): Pick<WalkInterval, 'method' | 'scaleU'> {
+/** Of the methods by which a bracket was come by, the one that carries the greatest scale error, and that error. */
+function scaleOf(methods: readonly DistanceMethod[]): Pick<WalkInterval, 'method' | 'scaleU'> {
   const [worst] = [...methods].sort((a, b) => scaleUOf(b) - scaleUOf(a));
   if (worst === undefined) return {};
   const scaleU = scaleUOf(worst);
@@ -28,15 +35,19 @@ export function walkRows(
     const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
     const pair = finding.header.slot?.pair;
     const outing = outingOf(finding.header);
+    const { startOffsetUM } = finding.path;
     const criterion = criterionFor(wanted, product.kindId);
-    return walkIntervals([finding], criterion, side).map((interval) => ({
-      ...interval,
-      ...(unit === undefined ? {} : { unit }),
-      ...(pair === undefined ? {} : { pair }),
-      ...(outing === undefined ? {} : { outing }),
-      ...scaleOf(finding.trace),
-      criterion,
-      finding,
-    }));
+    return walkIntervals([finding], criterion, side).map(
+      ({ methods = finding.trace.methods, ...interval }) => ({
+        ...interval,
+        ...(unit === undefined ? {} : { unit }),
+        ...(pair === undefined ? {} : { pair }),
+        ...(outing === undefined ? {} : { outing }),
+        ...scaleOf(methods),
+        ...(startOffsetUM === undefined ? {} : { offsetUM: startOffsetUM }),
+        criterion,
+        finding,
+      }),
+    );
   });
 }

@@ -4,6 +4,8 @@ import {
   parsePlace,
   type DistanceMethod,
   type DistanceReading,
+  type PlacedName,
+  UnknownPoint,
 } from '@urvek/core';
 import { Choice, Field } from './Field.tsx';
 
@@ -19,12 +21,18 @@ export interface PlaceRead {
   readonly reading: DistanceReading | undefined;
   readonly refused: boolean;
   readonly doubt: string | undefined;
+  /** The point it lies beside, which the path does not have: it has an order, and no distance. */
+  readonly beside?: string;
 }
 
 /** Reads what was typed, unit and all; a figure a thousand times off its neighbours is questioned. */
-export function readPlace({ text, method }: TypedPlace, neighboursM: readonly number[] = []): PlaceRead {
+export function readPlace(
+  { text, method }: TypedPlace,
+  neighboursM: readonly number[] = [],
+  points: readonly PlacedName[] = [],
+): PlaceRead {
   try {
-    const { reading, side } = parsePlace(text, method);
+    const { reading, side } = parsePlace(text, method, 'm', points);
     if (side !== 'at')
       return {
         reading: undefined,
@@ -39,11 +47,19 @@ export function readPlace({ text, method }: TypedPlace, neighboursM: readonly nu
           ? 'A thousand times off the last marks: was it another unit?'
           : undefined,
     };
-  } catch {
+  } catch (error) {
+    if (error instanceof UnknownPoint)
+      return {
+        reading: undefined,
+        refused: true,
+        doubt: `No point of this path is called “${error.point}”, or it has no distance: there is nothing to add to.`,
+        beside: error.point,
+      };
     return {
       reading: undefined,
       refused: true,
-      doubt: 'Write a distance, as in “40”, “0.12 km”, “90 yd”, “about 40” or “30-40”.',
+      doubt:
+        'Write a distance, as in “40”, “0.12 km”, “90 yd”, “about 40”, “30-40” or “10 ft beyond the gate”.',
     };
   }
 }
@@ -54,6 +70,7 @@ export function PlaceInput({
   value,
   onChange,
   neighboursM,
+  points,
   autoFocus = false,
   onEscape,
 }: {
@@ -61,10 +78,12 @@ export function PlaceInput({
   value: TypedPlace;
   onChange: (value: TypedPlace) => void;
   neighboursM?: readonly number[];
+  /** What the path has by name, for places beside it. */
+  points?: readonly PlacedName[];
   autoFocus?: boolean;
   onEscape?: () => void;
 }) {
-  const { doubt } = value.text.trim() === '' ? { doubt: undefined } : readPlace(value, neighboursM);
+  const { doubt } = value.text.trim() === '' ? { doubt: undefined } : readPlace(value, neighboursM, points);
   return (
     <div className="col-span-2 grid grid-cols-2 gap-2">
       <Field

@@ -122,6 +122,7 @@ test('every kind of event has its words', () => {
     shared: { count: 2 },
     goOn: {},
     fixedEnd: { reading },
+    against: { productId: 'b', how: 'held where it failed' },
     end: { reason: 'weather' },
     correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
@@ -151,6 +152,7 @@ test('every kind of event has its words', () => {
     'shared moment 2',
     'went on',
     'the fixed end stands at 40.0 m, by wheel',
+    'beside another: held where it failed',
     'ended: weather',
     'correction (withdraw): slip',
   ]);

@@ -28,6 +28,7 @@ describe('stands heard by both', () => {
       outings: 1,
       firstFarther: 0,
       secondFarther: 1,
+      noted: { first: 0, second: 0 },
       p: undefined,
     });
     expect(pairAtStands([walk('mon', 40)], [walk('tue', 80)])).toBeUndefined();
@@ -41,6 +42,25 @@ describe('stands heard by both', () => {
     );
     expect(found).toMatchObject({ outings: 7, firstFarther: 0, secondFarther: 6, secondOnly: 6 });
     expect(found?.p).toBeCloseTo(0.03125, 9);
+  });
+});
+
+test('what was only noted of an outing counts for its sign, where no stand tells it', () => {
+  const stands = [{ atM: 20, held: true }];
+  const noted = new Map([
+    ['mon', 1],
+    ['tue', 1],
+    ['wed', -1],
+    ['thu', 0],
+  ]);
+  expect(pairAtStands([], [], noted)).toMatchObject({
+    ...{ stands: 0, outings: 4, firstFarther: 2, secondFarther: 1, noted: { first: 2, second: 1 } },
+    p: 1,
+  });
+  // On Monday they were heard at one stand, and both held there: that is what counts.
+  const monday: HeardWalk[] = [{ outing: 'mon', stands }];
+  expect(pairAtStands(monday, monday, noted)).toMatchObject({
+    ...{ stands: 1, outings: 4, firstFarther: 1, secondFarther: 1 },
   });
 });
 

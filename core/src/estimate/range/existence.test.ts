@@ -8,6 +8,7 @@ import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { cellsOf } from './cells.ts';
 import { agreementOf } from './commonBracket.ts';
 import { buildModel } from './model.ts';
+import { summariseRanges } from './summarise.ts';
 
 describe('small linear algebra', () => {
   /** A·Aᵀ plus a little of the identity is positive definite. */
@@ -145,5 +146,23 @@ describe('what can be estimated', () => {
     expect(model.cell('B', 'x')).toBeUndefined();
     expect(model.productDifference('C', 'A')).toBeUndefined();
     expect(() => model.cell('D', 'x')).toThrow('invalid product: "D"');
+  });
+
+  test('holds and fails that meet at one place, and nothing else, bound neither median nor spread', () => {
+    for (const holds of [1, 2, 3])
+      for (const u of [0, 0.6, 5]) {
+        const row = (heldM: number, failedM: number | undefined, walk: string): WalkInterval => ({
+          ...{ product: 'A', path: 'x', walk, heldM, failedM },
+          ...{ heldUM: u, failedUM: u },
+        });
+        const walks = [
+          row(0, 60, 'fails'),
+          ...Array.from({ length: holds }, (_, i) => row(60, undefined, String(i))),
+        ];
+        const [cell] = summariseRanges(walks).fitted;
+        expect(cell?.median).toBeUndefined();
+        expect([cell?.interval95M.median, cell?.own?.p10]).toEqual([undefined, undefined]);
+        expect(cell?.bounds).toMatchObject({ allHeldToM: 0, allFailedByM: undefined });
+      }
   });
 });

@@ -45,6 +45,9 @@ export function fitRanges(walks: readonly WalkInterval[], withProducts = true): 
   const places = rows.filter((w) => w.heldM === w.failedM);
   const agreement = agreementOf(model.cells, places.length > 0);
   const degenerate = agreement !== 'apart';
+  // Bounds that meet at one place agree with every spread.
+  if (degenerate && rows.every((w) => w.heldM === 0 || w.failedM === undefined))
+    return none(degenerateReason(rows, agreement));
   // Places without an error that agree exactly have a likelihood without bound.
   if (degenerate && places.some((w) => !(w.failedUM ?? w.heldUM)))
     return none(degenerateReason(rows, agreement));
@@ -83,6 +86,9 @@ const degenerateReason = (rows: readonly WalkInterval[], agreement: Agreement): 
     : agreement === 'adjoining'
       ? 'the brackets adjoin at one place: the spread between walks cannot be told from none'
       : 'one bracket fits every walk: the spread between walks cannot be told from none';
+
+/** No sharpness is looked for below this: walks that spread by a factor of e^1000 bound nothing. */
+export const LEAST_TAU = 1e-3;
 
 /**
  * From a point at the supremum, where σ is next to nothing, back along its ray (the locations stay) to

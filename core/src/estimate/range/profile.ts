@@ -1,7 +1,7 @@
 import { maximise } from '../../numeric/maximise.ts';
 import { studentQuantile, studentTwoSidedP } from '../../numeric/student.ts';
 import { COARSE_ALLOWANCE, coarseness } from './coarseness.ts';
-import { isFit, type NoFit, type RangeFit } from './fit.ts';
+import { isFit, LEAST_TAU, type NoFit, type RangeFit } from './fit.ts';
 import type { RangeModel } from './model.ts';
 import { onLine, type Line, type LineEvaluation, type Target } from './profileLine.ts';
 
@@ -258,7 +258,7 @@ function profileAt(
   const value = (free: Float64Array): number => line.evaluate(theta, free).value;
   // A guess with a spread far too small lies in a valley that Newton's method leaves by small steps only.
   let here = value(guess);
-  for (let wider = guess; here < poor;) {
+  for (let wider = guess; here < poor && (wider[wider.length - 1] as number) > LEAST_TAU;) {
     wider = wider.map((v) => v / 4);
     const there = value(wider);
     if (!(there > here)) break;

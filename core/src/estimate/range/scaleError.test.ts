@@ -1,8 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { judgeClaim } from '../../judge/claim.ts';
-import { scaleUOf } from '../../quantity/distanceMethod.ts';
+import { DISTANCE_METHODS, METHOD_UNCERTAINTY, scaleUOf } from '../../quantity/distanceMethod.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
-import { boundWithScaleError, scaleErrorOfRatio, withScaleError } from './scaleError.ts';
+import type { Ends } from './ends.ts';
+import { boundWithScaleError, scaleErrorOf, scaleErrorOfRatio, withScaleError } from './scaleError.ts';
 import { summariseRanges, type CellFinding } from './summarise.ts';
 
 const BY_EYE = scaleUOf('by eye');
@@ -61,6 +63,76 @@ describe('the scale error of a method goes all the way', () => {
     expect(scaleErrorOfRatio(a, [walk(1, 120, 120, { product: 'B' })]).u).toBe(0);
     expect(scaleErrorOfRatio(a, tape).u).toBeCloseTo(BY_EYE, 12);
     expect(scaleErrorOfRatio(a, tuesday).u).toBeCloseTo(BY_EYE * Math.SQRT2, 12);
+  });
+});
+
+describe('the place of the fixed end', () => {
+  const at = (product: string, m: number) => ({
+    ...walk(1, m, m, { product, scaleU: 0, method: 'wheel', offsetUM: 2, failedUM: 0.1 }),
+  });
+  const summary = summariseRanges(
+    [98, 100, 103].map((m) => at('A', m)).concat([196, 200, 206].map((m) => at('B', m))),
+  );
+
+  test('moves a median by u/D, and a ratio by u·|1/D_A − 1/D_B|', () => {
+    const [a, b] = summary.fitted;
+    expect(a?.scale.u).toBeCloseTo(2 / (a?.median?.estimateM ?? 0), 12);
+    expect(b?.scale.u).toBeCloseTo(2 / (b?.median?.estimateM ?? 0), 12);
+    const middle = (x: number, y: number): number => Math.sqrt(x * y);
+    expect(summary.productRatios[0]?.scale.u).toBeCloseTo(
+      2 * Math.abs(1 / middle(98, 103) - 1 / middle(196, 206)),
+      12,
+    );
+  });
+});
+
+describe('no published interval is narrower than its distance method allows', () => {
+  const rows = fc.array(
+    fc.record({
+      product: fc.constantFrom('A', 'B'),
+      heldM: fc.integer({ min: 0, max: 30 }).map((n) => 10 * n),
+      steps: fc.option(fc.integer({ min: 1, max: 4 }), { nil: undefined }),
+      outing: fc.constantFrom('monday', 'tuesday'),
+      method: fc.constantFrom(...DISTANCE_METHODS),
+    }),
+    { minLength: 1, maxLength: 12 },
+  );
+  const log = (ends: Ends | undefined): number =>
+    ends?.low === undefined || ends.high === undefined ? Infinity : Math.log(ends.high / ends.low);
+
+  test('every two-sided interval spans ±1.96 scale errors, every bare bound gives 1.645 of them away', () => {
+    fc.assert(
+      fc.property(rows, (drawn) => {
+        const walks = drawn.flatMap(({ steps, heldM, method, ...r }, i) =>
+          heldM === 0 && steps === undefined
+            ? []
+            : [
+                {
+                  ...r,
+                  ...{ path: 'P', walk: String(i), heldM, method, scaleU: scaleUOf(method) },
+                  failedM: steps === undefined ? undefined : heldM + 10 * steps,
+                  failedUM: METHOD_UNCERTAINTY[method].independentM,
+                },
+              ],
+        );
+        const { fitted, productRatios } = summariseRanges(walks);
+        for (const cell of fitted.filter((c) => c.walks > 0)) {
+          const { u } = scaleErrorOf(walks.filter((w) => w.product === cell.product));
+          const { median, p10, p90, allHeldToM, allFailedByM } = cell.withScale95M;
+          for (const ends of [median, p10, p90])
+            expect(log(ends)).toBeGreaterThanOrEqual(2 * 1.9599 * u * (1 - 1e-9));
+          const { bounds } = cell;
+          expect(allHeldToM).toBeLessThanOrEqual((bounds?.allHeldToM ?? 0) * Math.exp(-1.6448 * u));
+          if (allFailedByM !== undefined)
+            expect(allFailedByM).toBeGreaterThanOrEqual(
+              (bounds?.allFailedByM ?? Infinity) * Math.exp(1.6448 * u),
+            );
+        }
+        for (const ratio of productRatios)
+          expect(log(ratio.withScale95)).toBeGreaterThanOrEqual(2 * 1.9599 * ratio.scale.u * (1 - 1e-9));
+      }),
+      { seed: 3, numRuns: 150 },
+    );
   });
 });
 

@@ -60,6 +60,26 @@ export function scaleErrorOfRatio(
   );
 }
 
+const offsetOf = (walks: readonly WalkInterval[]): number =>
+  walks.reduce((most, { offsetUM = 0 }) => Math.max(most, offsetUM), 0);
+
+/** The fixed end's own place is known to ± u metres: of a location that many metres off, u/D. */
+export const withOffset = (
+  { u, method }: ScaleError,
+  walks: readonly WalkInterval[],
+  atM: number | undefined,
+): ScaleError => ({ u: atM === undefined ? u : Math.hypot(u, offsetOf(walks) / atM), method });
+
+/** In a ratio it is u·|1/D_A − 1/D_B|: nothing is left of it where both reach equally far. */
+export const withOffsetOfRatio = (
+  { u, method }: ScaleError,
+  walks: readonly WalkInterval[],
+  [aM, bM]: readonly [number | undefined, number | undefined],
+): ScaleError => ({
+  u: aM === undefined || bM === undefined ? u : Math.hypot(u, offsetOf(walks) * Math.abs(1 / aM - 1 / bM)),
+  method,
+});
+
 /** One-sided 95 %: what a bare bound moves by. */
 const Z95_ONE_SIDED = 1.6448536269514722;
 

@@ -10,6 +10,8 @@ import {
   boundWithScaleError,
   scaleErrorOf,
   scaleErrorOfRatio,
+  withOffset,
+  withOffsetOfRatio,
   withScaleError,
   type ScaleError,
 } from './scaleError.ts';
@@ -279,7 +281,7 @@ function cellFinding(
     p10: wanted.sharedP10 ? interval(-Z90) : undefined,
   };
   const bounds = walks.length > 0 ? boundsOf(walks) : undefined;
-  const scale = scaleErrorOf(walks);
+  const scale = withOffset(scaleErrorOf(walks), walks, median?.estimateM ?? (bounds && middleOf(bounds)));
   const own = wanted.own ? ownSpread(walks) : undefined;
   const ownEnds = (of: 'p10' | 'p90'): Ends | undefined => {
     const found = own?.[of];
@@ -310,6 +312,10 @@ function cellFinding(
     },
   };
 }
+
+/** Where walks that have no median lie, roughly. */
+const middleOf = ({ allHeldToM, allFailedByM = allHeldToM }: Bounds): number | undefined =>
+  allHeldToM > 0 ? Math.sqrt(allHeldToM * allFailedByM) : allFailedByM > 0 ? allFailedByM : undefined;
 
 /** It failed, known where or not. */
 const failed = (w: WalkInterval): boolean => w.failedM !== undefined || w.unplaced === true;
@@ -365,7 +371,11 @@ function ratioFinding(
   const welch = apart && weights && onePath ? welchRatio(above, below) : undefined;
   const ends = welch ? welch.interval95 : weights && inMetres(profileInterval(fit, { weights, z: 0 }), 0);
   const interval95 = ends && boundedBy(ends, { least: a.least / b.greatest, greatest: a.greatest / b.least });
-  const scale = scaleErrorOfRatio(above, below);
+  const scale = withOffsetOfRatio(
+    scaleErrorOfRatio(above, below),
+    onePath ? [...above, ...below] : [],
+    onePath ? [middleOf(boundsOf(above)), middleOf(boundsOf(below))] : [undefined, undefined],
+  );
   const common = {
     numerator,
     denominator,

@@ -114,6 +114,13 @@ export function PathCard({
           {...form.register(`${at}.startOffsetM`, asMetres)}
           error={errors?.startOffsetM?.message}
         />
+        <Field
+          className="w-44"
+          label="Fixed end known to ±"
+          suffix="m"
+          {...form.register(`${at}.startOffsetUM`, asMetres)}
+          error={errors?.startOffsetUM?.message}
+        />
         <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
       </div>
       <div className="mt-3">

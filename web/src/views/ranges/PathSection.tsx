@@ -1,5 +1,12 @@
 import { INTERVAL_METHOD, pathLengthM } from '@urvek/core';
-import { comesBackSentences, oneWaySentence, thinnessOf, withoutMetres } from '@urvek/draw';
+import {
+  comesBackSentences,
+  oneWaySentences,
+  pairSentences,
+  textsOf,
+  thinnessOf,
+  withoutMetres,
+} from '@urvek/draw';
 import { rangeTitle, type PathCurves, type RangeView } from '@urvek/study';
 import { useNavigate } from 'react-router';
 import type { Ready } from '../../components/Frame.tsx';
@@ -38,10 +45,10 @@ export function PathSection({
   const openWalk = (group: string): void => {
     if (group.startsWith('walk-')) void navigate(`/c/${workspace.id}/trace/${group.slice(5)}`);
   };
-  const thin = thinnessOf(setup, range);
+  const thin = textsOf(thinnessOf(setup, range));
   const [unit] = useUnit();
-  const told = comesBackSentences(range, unit);
-  const unmeasured = withoutMetres(range);
+  const told = textsOf(comesBackSentences(range, unit));
+  const unmeasured = textsOf([...withoutMetres(range), ...(summary.n === 0 ? pairSentences(range) : [])]);
   const title = rangeTitle(setup, range);
   const name = `${title}, ${criterion}`;
   const lengthM = pathLengthM(path);
@@ -94,14 +101,9 @@ export function PathSection({
           <Hysteresis workspace={workspace} range={range} />
         </>
       )}
-      {curves?.matrix.oneWay.map((l) => (
-        <p
-          key={`${l.product}-${l.checkpoint}`}
-          role="status"
-          className="mt-1 border-l-4 border-lost pl-2"
-          data-one-way
-        >
-          {oneWaySentence(l)}
+      {oneWaySentences(curves?.matrix.oneWay ?? []).map(({ text }) => (
+        <p key={text} role="status" className="mt-1 border-l-4 border-lost pl-2" data-one-way>
+          {text}
         </p>
       ))}
       {!curves && <Loading what="the curves" />}

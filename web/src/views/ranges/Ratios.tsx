@@ -1,11 +1,11 @@
 import { HowMade } from '../../components/HowMade.tsx';
-import { pairSentences } from '@urvek/draw';
+import { pairSentences, textsOf } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 import { RatioLine } from './RatioLine.tsx';
 
 export function Ratios({ range, exponent }: { range: RangeView; exponent: number }) {
   const { summary } = range;
-  const beside = pairSentences(range);
+  const beside = textsOf(pairSentences(range));
   return (
     <div className="mt-3">
       <ul className="grid gap-1">

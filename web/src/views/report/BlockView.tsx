@@ -40,7 +40,9 @@ export function BlockView({
       return block.items.length === 0 ? null : (
         <ul className="list-disc pl-5">
           {block.items.map((item) => (
-            <li key={item}>{item}</li>
+            <li key={item.text} data-rests={item.rests.join(' ')}>
+              {item.text}
+            </li>
           ))}
         </ul>
       );
@@ -58,8 +60,8 @@ export function BlockView({
             </thead>
             <tbody>
               {block.rows.map((row, i) => (
-                <tr key={i}>
-                  {row.map((cell, k) => (
+                <tr key={i} data-rests={row.rests.join(' ')}>
+                  {row.cells.map((cell, k) => (
                     <td key={k}>
                       <Cell text={cell} />
                     </td>

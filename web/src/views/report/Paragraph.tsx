@@ -36,7 +36,7 @@ export function Paragraph({
   const own = block.text !== block.made;
   return (
     <div>
-      <p className="text-[1.05rem]" data-paragraph={block.id}>
+      <p className="text-[1.05rem]" data-paragraph={block.id} data-rests={block.rests.join(' ')}>
         {block.text}
       </p>
       {own && <Questions text={block.text} carried={carried} />}

@@ -1,4 +1,11 @@
-import { REPORT_FORMS, reportText, SIMULATED, type ReportDocument, type ReportForm } from '@urvek/draw';
+import {
+  REPORT_FORMS,
+  reportText,
+  SIMULATED,
+  textsOf,
+  type ReportDocument,
+  type ReportForm,
+} from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy, Printer } from 'lucide-react';
 import { useState } from 'react';
@@ -134,9 +141,9 @@ const wordsOf = ({ sections }: ReportDocument): string[] =>
       b.kind === 'paragraph'
         ? [b.made]
         : b.kind === 'list'
-          ? b.items
+          ? textsOf(b.items)
           : b.kind === 'table'
-            ? b.rows.flat()
+            ? b.rows.flatMap((r) => r.cells)
             : b.kind === 'figure'
               ? [b.caption]
               : [],

@@ -1,5 +1,12 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { GRADES, type Correction, type DistanceReading, type Grade, type WalkEvent } from '@urvek/core';
+import {
+  GRADES,
+  placedNames,
+  type Correction,
+  type DistanceReading,
+  type Grade,
+  type WalkEvent,
+} from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
@@ -39,7 +46,8 @@ export function CorrectionDialog({
     .sort((a, b) => Math.abs(a.atS - event.time.walkS) - Math.abs(b.atS - event.time.walkS))
     .slice(0, 2)
     .map((f) => f.travelledM);
-  const read = readPlace(place, beside);
+  const points = placedNames(finding.path);
+  const read = readPlace(place, beside, points);
   const [error, setError] = useState<Error>();
   const notice = useNotice();
   const write = (correction: Correction): Promise<WalkEvent> =>
@@ -122,7 +130,13 @@ export function CorrectionDialog({
             </Choice>
           )}
           {action === 'remeasure' && (
-            <PlaceInput label="Travelled distance" value={place} onChange={setPlace} neighboursM={beside} />
+            <PlaceInput
+              label="Travelled distance"
+              value={place}
+              onChange={setPlace}
+              neighboursM={beside}
+              points={points}
+            />
           )}
           {action === 'restate' && begun && <BegunFields begun={begun} onChange={setBegun} />}
           <Field

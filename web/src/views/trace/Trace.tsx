@@ -7,6 +7,7 @@ import { useLog, useStudy } from '../../api/queries.ts';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { Loading, Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { Beside } from './Beside.tsx';
 import { FailedChecks } from './FailedChecks.tsx';
 import { Lag } from './Lag.tsx';
 import { Legend } from './Legend.tsx';
@@ -99,6 +100,7 @@ function TraceStage(workspace: Ready) {
           <div className="grid gap-4 xl:grid-cols-[1.1fr_1fr]">
             <div className="grid content-start gap-4">
               <Outcomes finding={finding} joined={joined} />
+              <Beside setup={comparison.setup} finding={finding} />
               <Lag finding={finding} log={log} />
               <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />
             </div>

@@ -1,5 +1,5 @@
 import { HowMade } from '../../components/HowMade.tsx';
-import { comesBackSentences } from '@urvek/draw';
+import { comesBackSentences, textsOf } from '@urvek/draw';
 import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type JudgementView } from '@urvek/study';
 import type { Ready } from '../../components/Frame.tsx';
 import { Empty } from '../../components/States.tsx';
@@ -18,7 +18,7 @@ export function Claims({
   judged: JudgementView;
 }) {
   const [unit] = useUnit();
-  const told = judged.ranges.flatMap((r) => comesBackSentences(r, unit));
+  const told = judged.ranges.flatMap((r) => textsOf(comesBackSentences(r, unit)));
   const onTape = judged.ranges.filter(
     (r) => r.summary.n > 0 && claimFlags(setup, r.path, r.kindId).length > 0,
   );

@@ -8,7 +8,10 @@ import {
   type DistanceReading,
   type EventBodies,
   type Kind,
+  type PlacedName,
 } from '@urvek/core';
+import type { ComponentProps } from 'react';
+import { AgainstForm } from '../../components/AgainstForm.tsx';
 import { Ask } from './Ask.tsx';
 import { NoteForm } from './NoteForm.tsx';
 import { Readings } from './Readings.tsx';
@@ -39,6 +42,8 @@ export function Asked({
   kind,
   marksM,
   usual,
+  points,
+  beside,
   open,
   log,
   onMark,
@@ -52,10 +57,14 @@ export function Asked({
   /** Distances of the last marks. */
   marksM: readonly number[];
   usual: DistanceMethod;
+  /** What the path has by name. */
+  points: readonly PlacedName[];
+  /** Whom this walk can be held against; absent where nothing is set up. */
+  beside: Pick<ComponentProps<typeof AgainstForm>, 'setup' | 'walked'> | undefined;
   /** Counted and not logged yet. */
   open: EventBodies['hits'] | undefined;
   log: Log;
-  onMark: (reading: DistanceReading | undefined) => void;
+  onMark: (reading: DistanceReading | undefined, name?: string) => void;
   /** The mark is on the way back, or not. */
   onTurned: (reading: DistanceReading, turned: boolean) => void;
   /** The open count is settled. */
@@ -115,13 +124,16 @@ export function Asked({
             })()
           }
           onCancel={onClose}
-        />
+        >
+          {beside && <AgainstForm {...beside} onSaid={(body) => done(() => log('against', body))()} />}
+        </NoteForm>
       )}
       {asking === 'mark' && (
         <TypedMark
           marksM={marksM}
           usual={usual}
-          onMark={(reading) => done(() => onMark(reading))()}
+          points={points}
+          onMark={(reading, name) => done(() => onMark(reading, name))()}
           onCancel={onClose}
         />
       )}
@@ -129,6 +141,7 @@ export function Asked({
         <TypedMark
           marksM={[]}
           usual={usual}
+          points={points}
           onMark={(reading) =>
             done(() => {
               if (reading) log('fixedEnd', { reading: { ...reading, pressed: true } });

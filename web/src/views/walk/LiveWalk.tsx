@@ -10,6 +10,7 @@ import {
   scriptStep,
   hopsOf,
   isNearer,
+  placedNames,
   type DistanceReading,
   type EventBodies,
   type EventKind,
@@ -242,7 +243,7 @@ export function LiveWalk({
     });
   const here = state.here;
   /** A distance that falls is asked about; one that is typed at a stand of unknown place gives it its place. */
-  const onMark = (reading: DistanceReading | undefined): void => {
+  const onMark = (reading: DistanceReading | undefined, name?: string): void => {
     const before = state.lastReading;
     if (reading && state.standing && here && !here.body.reading)
       logNow('correction', {
@@ -253,7 +254,7 @@ export function LiveWalk({
       });
     else if (reading && before && !turned && !state.begin?.body.inwards && isNearer(before, reading))
       setAsking({ nearer: reading });
-    else mark(reading);
+    else mark(reading, name);
   };
   const actions: Actions = {
     d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
@@ -401,6 +402,14 @@ export function LiveWalk({
             marksM={state.marksM}
             log={logNow}
             usual={state.lastReading?.method ?? path?.distanceMethod ?? 'by eye'}
+            points={path ? placedNames(path) : []}
+            beside={
+              comparison &&
+              subject && {
+                setup: comparison.setup,
+                walked: { productId: subject.product.id, rigId: subject.rig.id },
+              }
+            }
             open={openCount}
             onMark={onMark}
             onTurned={(reading, back) => {

@@ -1,5 +1,5 @@
 import type { Grade, VoiceNote } from '@urvek/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { useVoiceNote } from './useVoiceNote.ts';
 
@@ -9,11 +9,14 @@ export function NoteForm({
   words,
   onNote,
   onCancel,
+  children,
 }: {
   gradeOf: (text: string) => Grade | undefined;
   words: Readonly<Record<Grade, string>>;
   onNote: (text: string, grade?: Grade, voice?: VoiceNote) => void;
   onCancel: () => void;
+  /** What else can be said here. */
+  children?: ReactNode;
 }) {
   const [text, setText] = useState('');
   const voice = useVoiceNote((note) => onNote(`spoken, ${note.seconds.toFixed(0)} s`, undefined, note));
@@ -62,6 +65,7 @@ export function NoteForm({
           Cancel
         </button>
       </div>
+      {children}
     </form>
   );
 }

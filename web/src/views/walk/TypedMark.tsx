@@ -1,4 +1,4 @@
-import type { DistanceMethod, DistanceReading } from '@urvek/core';
+import type { DistanceMethod, DistanceReading, PlacedName } from '@urvek/core';
 import { useState } from 'react';
 import { PlaceInput, readPlace } from '../../components/PlaceInput.tsx';
 
@@ -6,6 +6,7 @@ import { PlaceInput, readPlace } from '../../components/PlaceInput.tsx';
 export function TypedMark({
   marksM,
   usual,
+  points,
   onMark,
   onCancel,
 }: {
@@ -13,12 +14,14 @@ export function TypedMark({
   marksM: readonly number[];
   /** How the last distance was come by, or those of the path are. */
   usual: DistanceMethod;
+  /** What the path has by name, for places beside it. */
+  points: readonly PlacedName[];
   /** Without a reading: here, and nobody knows where that is. */
-  onMark: (reading: DistanceReading | undefined) => void;
+  onMark: (reading: DistanceReading | undefined, name?: string) => void;
   onCancel: () => void;
 }) {
   const [place, setPlace] = useState({ text: '', method: usual });
-  const read = readPlace(place, marksM);
+  const read = readPlace(place, marksM, points);
   return (
     <form
       className="grid grid-cols-2 content-start gap-2"
@@ -32,14 +35,19 @@ export function TypedMark({
         value={place}
         onChange={setPlace}
         neighboursM={marksM}
+        points={points}
         autoFocus
         onEscape={onCancel}
       />
       <button className="pressable" disabled={!place.text.trim() || read.refused}>
         Mark it
       </button>
-      <button type="button" className="pressable" onClick={() => onMark(undefined)}>
-        Here, distance unknown
+      <button
+        type="button"
+        className="pressable"
+        onClick={() => onMark(undefined, read.beside === undefined ? undefined : place.text.trim())}
+      >
+        {read.beside === undefined ? 'Here, distance unknown' : 'Mark it by these words'}
       </button>
       <button type="button" className="pressable col-span-2" onClick={onCancel}>
         Cancel
