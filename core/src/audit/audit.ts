@@ -5,6 +5,7 @@ import { failedWithoutDistance } from './consistency/failedWithoutDistance.ts';
 import { impossibleMean } from './consistency/impossibleMean.ts';
 import { logAgainstTable } from './consistency/logAgainstTable.ts';
 import { sameFigure } from './consistency/sameFigure.ts';
+import { twoEnds } from './consistency/twoEnds.ts';
 import { antennaPlace } from './fairness/antennaPlace.ts';
 import { bestOf } from './fairness/bestOf.ts';
 import { cap } from './fairness/cap.ts';
@@ -75,6 +76,7 @@ export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [
   logAgainstTable,
   announced,
   failedWithoutDistance,
+  twoEnds,
 ];
 
 /** A finding with its rule and where it was found. */

@@ -32,6 +32,7 @@ const walk: EnteredWalk = {
   notes: [{ text: 'a dog on the path', atS: 30 }],
   readingsS: [25, 65],
   atStands: true,
+  reports: [],
   unplacedFailures: 0,
   endS: 80,
 };
@@ -41,7 +42,16 @@ const sound: Entered = {
   ranges: [{ productId: 'a', path: 'Incline', lowM: 90, highM: 120, walks: 6 }],
 };
 
+const report = (by: string, heldM: number, failedM: number | undefined): EnteredWalk['reports'][number] => ({
+  ...{ by, direction: 'mobile-to-fixed', heldM, failedM, uM: 1 },
+});
+
 const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
+  [
+    'two-ends',
+    { ...sound, walks: [{ ...walk, reports: [report('this', 40, 60), report('that', 90, undefined)] }] },
+    /walk 1, mobile-to-fixed: this says held to 40\.0 m, failed by 60\.0 m; that says more than 90\.0 m/,
+  ],
   [
     'impossible-mean',
     { ...sound, quoted: [quoted({ walks: 3, meanM: 100, bestM: 105, spreadM: 5 })] },

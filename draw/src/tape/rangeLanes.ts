@@ -8,7 +8,7 @@ import {
   type OutcomeInterval,
 } from '@urvek/core';
 import type { RangeWalk } from '@urvek/study';
-import type { Lane } from './tape.ts';
+import type { Bracket, Lane } from './tape.ts';
 
 /** A product's estimate and, under it, every walk's bracket. */
 export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit: LengthUnit): Lane[] {
@@ -41,13 +41,10 @@ export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit:
 }
 
 /** A moment that was noticed is drawn as wide as its place is known. */
-function drawn({ heldM, failedM, heldUM = 0, failedUM = 0 }: OutcomeInterval): {
-  heldM: number;
-  failedM: number | undefined;
-} {
+function drawn({ heldM, failedM, heldUM = 0, failedUM = 0, unplaced }: OutcomeInterval): Bracket {
   return failedM === heldM
     ? { heldM: Math.max(0, heldM - COVERAGE * heldUM), failedM: failedM + COVERAGE * failedUM }
-    : { heldM, failedM };
+    : { heldM, failedM, ...(unplaced ? { unplaced } : {}) };
 }
 
 /** Two standard uncertainties: about 95 %. */

@@ -25,7 +25,7 @@ export interface Lane {
   readonly title?: string;
   readonly states?: readonly StateBand[];
   readonly marks?: readonly { readonly atM: number; readonly uncertaintyM: number }[];
-  readonly brackets?: readonly { readonly heldM: number; readonly failedM: number | undefined }[];
+  readonly brackets?: readonly Bracket[];
   /** A curve over distance with a band about it, and a line at zero: a predicted margin in dB. */
   readonly curve?: {
     readonly points: readonly { readonly atM: number; readonly value: number }[];
@@ -44,6 +44,14 @@ export interface Lane {
     readonly highM: number | undefined;
   };
   readonly height?: number;
+}
+
+/** Between the last place that held and the first that failed; an absent end is a bound. */
+export interface Bracket {
+  readonly heldM: number;
+  readonly failedM: number | undefined;
+  /** It failed somewhere in there. */
+  readonly unplaced?: boolean;
 }
 
 export interface TapeOptions {
@@ -243,12 +251,17 @@ function markShapes(
 }
 
 /** Hold and fail joined; a bound is an open arrow, never a dot. */
-function bracketShapes(
-  { heldM, failedM }: { heldM: number; failedM: number | undefined },
-  scale: TapeScale,
-  y: number,
-): Shape[] {
+function bracketShapes({ heldM, failedM, unplaced }: Bracket, scale: TapeScale, y: number): Shape[] {
   const held = scale.x(heldM);
+  // It failed, and nobody knows where: no arrow, which would say that it went on.
+  if (unplaced) {
+    const until = failedM === undefined ? held + 22 : scale.x(failedM);
+    return [
+      line(held, y - 7, held, y + 7, 'bracket'),
+      line(held, y, until, y, 'bound'),
+      text(until + 4, y + 4, 'failed, where?', 'small'),
+    ];
+  }
   if (failedM === undefined)
     return [
       line(held, y - 7, held, y + 7, 'bracket'),

@@ -289,6 +289,25 @@ function enteredWalk(setup: Setup, finding: Finding): EnteredWalk {
       (sum, { trace }) => sum + trace.stretches.filter((s) => s.state === 'lost' && !s.from && !s.to).length,
       0,
     ),
+    reports: reportsOf(setup, finding),
     endS: finding.trace.endS,
   };
+}
+
+/** What each device that watched found: the walk's own, and those that joined it. */
+function reportsOf(setup: Setup, finding: Finding): EnteredWalk['reports'] {
+  const { directions, seconds, subject } = finding;
+  const criterion = criterionFor(setup.plan.criterion, subject.product.kindId);
+  const all = [
+    ...directions.map((d) => ({ ...d, by: 'the device of the walk' })),
+    ...seconds.map((d) => ({ ...d, by: `the joined device (${d.joined.role})` })),
+  ];
+  return seconds.length === 0
+    ? []
+    : all.flatMap(({ by, direction, outcomes }) => {
+        const found = outcomes.find((o) => o.criterion === criterion)?.interval;
+        if (!found) return [];
+        const { heldM, failedM, heldUM = 0, failedUM = 0 } = found;
+        return [{ by, direction, heldM, failedM, uM: Math.max(heldUM, failedUM) }];
+      });
 }

@@ -14,16 +14,24 @@ export interface Subject {
   readonly rigs: readonly Rig[];
 }
 
+/**
+ * Rigs go together that the same others are told apart from: one that leaves open in what two others differ
+ * could be either of them, and stands for itself.
+ */
+function alike(rigs: readonly Rig[]): Rig[][] {
+  const groups = new Map<string, Rig[]>();
+  for (const rig of rigs) {
+    const key = rigs.map((r) => Number(nothingTellsApart(r, rig))).join('');
+    groups.set(key, [...(groups.get(key) ?? []), rig]);
+  }
+  return [...groups.values()];
+}
+
 /** The subjects of a set-up, of the rigs that were walked; a product that was not walked is one subject. */
 export function subjectsOf({ products }: Pick<Setup, 'products'>, walked: ReadonlySet<string>): Subject[] {
   return products.flatMap((product): Subject[] => {
     const rigs = product.rigs.filter((r) => walked.has(rigKey(product.id, r.id)));
-    const groups = rigs.reduce<Rig[][]>((known, rig) => {
-      const group = known.find((g) => g.every((r) => nothingTellsApart(r, rig)));
-      if (group) group.push(rig);
-      else known.push([rig]);
-      return known;
-    }, []);
+    const groups = alike(rigs);
     if (groups.length <= 1)
       return [{ id: product.id, name: product.name, product, rigs: groups[0] ?? product.rigs }];
     const names = groups.map((g) => [...new Set(g.map((r) => r.name))].join(' and '));

@@ -1,3 +1,4 @@
+import type { Direction } from '../../grade/direction.ts';
 import type { DistanceMethod } from '../../quantity/distanceMethod.ts';
 import type { QuotedFigure } from '../case/auditCase.ts';
 
@@ -27,6 +28,17 @@ export interface EnteredWalk {
   readonly readingsS: readonly number[];
   /** It is logged stand by stand: each mark should have its reading. */
   readonly atStands: boolean;
+  /**
+   * What each device that watched found by the usual criterion, the walk's own first; `uM` the independent
+   * uncertainty of its places.
+   */
+  readonly reports: readonly {
+    readonly by: string;
+    readonly direction: Direction;
+    readonly heldM: number;
+    readonly failedM: number | undefined;
+    readonly uM: number;
+  }[];
   /** Failures that no mark places. */
   readonly unplacedFailures: number;
   readonly endS: number;
