@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { RatioFinding } from '../estimate/range/summarise.ts';
+import type { RatioFinding } from '../estimate/range/ratioFinding.ts';
 import type { RigSettings } from '../kit/rig.ts';
 import { auditFairness, FAIRNESS_RULES } from './audit.ts';
 import type { AuditCase, AuditedProduct, AuditedWalk } from './case/auditCase.ts';
@@ -79,6 +79,8 @@ const ratio = (value: number, low: number, high: number): RatioFinding => ({
   numerator: 'B',
   denominator: 'A',
   method: 'shared',
+  basis: undefined,
+  oneOuting: false,
   estimable: true,
   reason: undefined,
   estimate: { ratio: value, logRatio: Math.log(value), seLog: 0.1, wald95: [low, high], waldP: 0.01 },

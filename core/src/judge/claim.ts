@@ -1,7 +1,7 @@
 import { Z90 } from '../numeric/normal.ts';
 import type { Ends } from '../estimate/range/ends.ts';
 import { byMethod, scaleText } from '../estimate/range/scaleError.ts';
-import type { CellFinding } from '../estimate/range/summarise.ts';
+import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
 import { MOST_WALKS, walksToTell } from '../numeric/walksToTell.ts';

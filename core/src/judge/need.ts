@@ -1,5 +1,5 @@
 import { scaleText } from '../estimate/range/scaleError.ts';
-import type { CellFinding } from '../estimate/range/summarise.ts';
+import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import { clopperPearson } from '../numeric/binomial.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
 import type { Criterion } from '../grade/criterion.ts';

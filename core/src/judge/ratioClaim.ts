@@ -2,7 +2,7 @@ import { hangsOn, type Bracket } from '../estimate/pairs/constantRatio.ts';
 import type { StandPairs } from '../estimate/pairs/standPairs.ts';
 import type { Ends } from '../estimate/range/ends.ts';
 import { scaleText } from '../estimate/range/scaleError.ts';
-import type { RatioFinding } from '../estimate/range/summarise.ts';
+import type { RatioFinding } from '../estimate/range/ratioFinding.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { twoMeasures } from '../quantity/length.ts';
 import type { Verdict } from './claim.ts';

@@ -2,12 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { holm } from '../../numeric/holm.ts';
 import { isotonicDecreasing, isotonicIncreasing } from '../../numeric/isotonic.ts';
-import { studentCdf } from '../../numeric/student.ts';
+import { studentCdf, studentQuantile } from '../../numeric/student.ts';
 import { seeded } from '../../random/seeded.ts';
 import { coverageOf } from '../../simulate/coverage.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { disagreement, modelSurvival } from './disagreement.ts';
 import { fitRanges, isFit } from './fit.ts';
+import { outingsOf, outingText } from './outings.ts';
 import { profileP } from './profile.ts';
 import { withScaleError } from './scaleError.ts';
 import { summariseRanges } from './summarise.ts';
@@ -55,8 +56,11 @@ describe('designs beyond product and path', () => {
     expect(pairedRatios[0]?.estimate?.logRatio).toBeCloseTo(mean, 6);
     // Blocks of two: 5 pairs leave 4 degrees of freedom, those of the differences.
     expect(pairedRatios[0]?.p).toBeCloseTo(2 * (1 - studentCdf(mean / (sd / Math.sqrt(5)), 4)), 6);
-    expect(pairedRatios[0]?.p ?? 1).toBeLessThan((productRatios[0]?.p ?? 0) / 10);
-    expect(summariseRanges(walks.map((w) => ({ ...w, pair: undefined }))).pairedRatios).toEqual([]);
+    // What was walked in pairs is published by its pairs.
+    expect(productRatios[0]).toEqual({ ...pairedRatios[0], method: 'paired', basis: '5 pairs' });
+    const bare = summariseRanges(walks.map((w) => ({ ...w, pair: undefined })));
+    expect(bare.pairedRatios).toEqual([]);
+    expect(pairedRatios[0]?.p ?? 1).toBeLessThan((bare.productRatios[0]?.p ?? 0) / 10);
   });
 
   test('two units of one product: the product is their mean, and not the unit that walked more', () => {
@@ -68,6 +72,74 @@ describe('designs beyond product and path', () => {
     const { unitRatios } = summariseRanges(walks);
     expect(unitRatios[0]?.estimate?.ratio).toBeCloseTo(1.2, 2);
     expect(summariseRanges(walks.map((w) => ({ ...w, unit: '1' }))).unitRatios).toEqual([]);
+  });
+
+  // METHODS §5: Student's t on unit means, degrees of freedom units less products.
+  const inUnits = (product: string, ...units: number[][]): WalkInterval[] =>
+    units.flatMap((list, i) => list.map((m) => exact(product, 'x', m, { unit: `${i + 1}` })));
+  const fourUnits = [
+    ...inUnits('A', [100, 104, 98], [120, 125, 118]),
+    ...inUnits('B', [130, 128, 135], [112, 110, 115]),
+  ];
+
+  test('units as a sample: 1.0992 (0.6564 to 1.8410), p 0.5126', () => {
+    const [ratio] = summariseRanges(fourUnits).productRatios;
+    expect(ratio).toMatchObject({ method: 'units', basis: '2 and 2 units' });
+    expect(ratio?.estimate?.ratio).toBeCloseTo(1.0992, 4);
+    expect(ratio?.interval95?.low).toBeCloseTo(0.6564, 4);
+    expect(ratio?.interval95?.high).toBeCloseTo(1.841, 4);
+    expect(ratio?.p).toBeCloseTo(0.5126, 4);
+  });
+
+  test('outings that each was walked on by itself are a sample like units; with one of them there is no test', () => {
+    const apart = fourUnits.map(({ unit, ...w }) => ({ ...w, outing: `${w.product}${unit}` }));
+    const [ratio] = summariseRanges(apart).productRatios;
+    expect(ratio).toMatchObject({ method: 'outings', basis: '2 and 2 outings' });
+    expect(ratio?.p).toBeCloseTo(0.5126, 4);
+    const one = summariseRanges(apart.filter((w) => w.outing !== 'B2')).productRatios[0];
+    expect(one).toMatchObject({ p: undefined, interval95: undefined, estimable: false });
+    expect(one?.reason).toContain('days and set-ups cannot be told from the products');
+    expect(one?.estimate?.ratio).toBeGreaterThan(1);
+  });
+
+  test('on outings with both, what the day was cancels; of one outing it is said so', () => {
+    const day = [1, 1.6, 0.7];
+    const walks = day.flatMap((d, i) =>
+      [0, 1].flatMap((k) => [
+        exact('A', 'x', 100 * d * (1 + 0.02 * k), { outing: `${i}` }),
+        exact('B', 'x', 130 * d * (1.03 - 0.02 * k), { outing: `${i}` }),
+      ]),
+    );
+    const [ratio] = summariseRanges(walks).productRatios;
+    expect(ratio).toMatchObject({ method: 'outings', basis: '3 outings with both', oneOuting: false });
+    expect(ratio?.p).toBeLessThan(1e-4);
+    const sameDay = summariseRanges(walks.filter((w) => w.outing === '0')).productRatios[0];
+    expect(sameDay).toMatchObject({ oneOuting: true });
+    const unsaid = summariseRanges(walks.map(({ outing: _, ...w }) => w)).productRatios[0];
+    expect(unsaid).toMatchObject({ method: 'shared', oneOuting: false });
+    expect(unsaid?.p).toBeGreaterThan(0.05);
+  });
+
+  test('a median over three outings or more is Student’s t of their means, and never narrower than one walk by one', () => {
+    const of = (d: number, i: number, k: number): WalkInterval =>
+      exact('A', 'x', 100 * d * (1 + 0.01 * k), { outing: `${i}` });
+    const walks = [1, 1.3, 0.8, 1.1].flatMap((d, i) => [0, 1, 2].map((k) => of(d, i, k)));
+    const [cell] = summariseRanges(walks).fitted;
+    const mus = [1, 1.3, 0.8, 1.1].map(
+      (d) => [0, 1, 2].reduce((s, k) => s + Math.log(100 * d * (1 + 0.01 * k)), 0) / 3,
+    );
+    const mean = mus.reduce((a, b) => a + b) / 4;
+    const half =
+      (studentQuantile(0.975, 3) * Math.sqrt(mus.reduce((s, m) => s + (m - mean) ** 2, 0) / 3)) / 2;
+    expect(cell?.outings).toEqual({ count: 4, repeated: true });
+    expect(cell?.median?.estimateM).toBeCloseTo(Math.exp(mean), 6);
+    expect(cell?.interval95M.median?.low).toBeCloseTo(Math.exp(mean - half), 6);
+    expect(outingText(cell?.outings)).toBe('over 4 outings');
+    expect(outingText(outingsOf(walks.slice(0, 3)))).toContain('speaks for that day and set-up');
+    expect(outingText(outingsOf(walks.filter((_, i) => i % 3 === 0)))).toBeUndefined();
+    // By its own spread what 9 of 10 hold to rests on four outings, not on twelve walks.
+    const [loose] = summariseRanges(walks.map(({ outing: _, ...w }) => w)).fitted;
+    expect(cell?.withScale95M.p10?.low ?? 0).toBeLessThan(loose?.withScale95M.p10?.low ?? 0);
   });
 
   test('an advantage that depends on the path is told by the interaction, and one that does not is not', () => {

@@ -26,15 +26,19 @@ export function dropAt(t: number, n: number, z: number): number {
   return top - here;
 }
 
-/** The two drops depend on the number of walks only: worked out once for each. */
+/** The two drops depend on the numbers of walks and of outings only: worked out once for each. */
 const drops = new Map<string, { readonly low: number; readonly high: number }>();
 
-function dropsFor(n: number, z: number): { readonly low: number; readonly high: number } {
-  const key = `${n} ${z}`;
+/**
+ * √n (x̄ − θ)/s of exact walks has the noncentrality −z√n. Walks that come in m groups tell no more of the mean
+ * than m of them: √m (x̄ − θ)/s is taken for it, on m − 1 degrees of freedom.
+ */
+function dropsFor(n: number, m: number, z: number): { readonly low: number; readonly high: number } {
+  const key = `${n} ${m} ${z}`;
   let known = drops.get(key);
   if (!known) {
-    // √n (x̄ − θ)/s of exact walks has the noncentrality −z√n.
-    const at = (p: number): number => dropAt(noncentralTQuantile(p, n - 1, -z * Math.sqrt(n)), n, z);
+    const at = (p: number): number =>
+      dropAt(noncentralTQuantile(p, m - 1, -z * Math.sqrt(m)) * Math.sqrt(n / m), n, z);
     drops.set(key, (known = { low: at(0.975), high: at(0.025) }));
   }
   return known;
@@ -44,8 +48,9 @@ function dropsFor(n: number, z: number): { readonly low: number; readonly high: 
  * p10 and p90 of one product on one path from its own walks: each end of the profile is where its signed root
  * reaches what the noncentral t allows for exact walks, on n − 1 degrees of freedom. Undefined for fewer than
  * two walks that inform it.
+ * @param groups of how many outings the walks are, where some hold several of them; two at least
  */
-export function ownSpread(walks: readonly WalkInterval[]): OwnSpread | undefined {
+export function ownSpread(walks: readonly WalkInterval[], groups = walks.length): OwnSpread | undefined {
   const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
   const n = fit.model.informative.length;
   if (n < 2 || n < walks.length) return undefined;
@@ -53,7 +58,7 @@ export function ownSpread(walks: readonly WalkInterval[]): OwnSpread | undefined
   if (!weights) return undefined;
   const location = isFit(fit) ? (fit.beta[0] as number) : undefined;
   const quantile = (z: number): NonNullable<OwnSpread['p10']> | undefined => {
-    const { low, high } = dropsFor(n, z);
+    const { low, high } = dropsFor(n, Math.min(n, groups), z);
     const ends = profileSides(fit, { weights, z }, low, high);
     const metres = (at: number | undefined): number | undefined =>
       at === undefined ? undefined : Math.exp(at + fit.model.centre);

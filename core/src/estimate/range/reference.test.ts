@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { readWalkIntervals } from '../../formats/walkIntervalsCsv.ts';
-import { summariseRanges, type QuantileEstimate, type RangeSummary } from './summarise.ts';
+import type { QuantileEstimate } from './quantile.ts';
+import { summariseRanges, type RangeSummary } from './summarise.ts';
 
 // R 4.2.2, survival 3.5-3: see reference/README.md.
 interface Reference {

@@ -5,7 +5,8 @@ import { DISTANCE_METHODS, METHOD_UNCERTAINTY, scaleUOf } from '../../quantity/d
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
 import { boundWithScaleError, scaleErrorOf, scaleErrorOfRatio, withScaleError } from './scaleError.ts';
-import { summariseRanges, type CellFinding } from './summarise.ts';
+import type { CellFinding } from './cellFinding.ts';
+import { summariseRanges } from './summarise.ts';
 
 const BY_EYE = scaleUOf('by eye');
 const walk = (n: number, heldM: number, failedM: number | undefined, more: object = {}): WalkInterval => ({

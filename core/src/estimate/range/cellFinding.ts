@@ -1,0 +1,160 @@
+import { Z90, Z95 } from '../../numeric/normal.ts';
+import type { WalkInterval } from '../../walk/walkInterval.ts';
+import { boundsOf, type Bounds } from './commonBracket.ts';
+import { boundedBy, observedOf, type Ends } from './ends.ts';
+import { isFit, type NoFit, type RangeFit } from './fit.ts';
+import { medianOverGroups } from './nested.ts';
+import { outingsOf, SAMPLE_OF_OUTINGS, type Outings } from './outings.ts';
+import { ownSpread, type OwnSpread } from './ownSpread.ts';
+import { profileInterval } from './profile.ts';
+import { FLAT, inMetres, quantileEstimate, type QuantileEstimate } from './quantile.ts';
+import {
+  boundWithScaleError,
+  scaleErrorOf,
+  withOffset,
+  withScaleError,
+  type ScaleError,
+} from './scaleError.ts';
+
+/** One product on one path: what its walks say. */
+export interface CellFinding {
+  readonly product: string;
+  readonly path: string;
+  readonly walks: number;
+  readonly estimable: boolean;
+  readonly reason: string | undefined;
+  readonly bounds: Bounds | undefined;
+  readonly median: QuantileEstimate | undefined;
+  readonly p10: QuantileEstimate | undefined;
+  /**
+   * Calibrated profile intervals in metres, by the spread that the products of a fit share; they exist for
+   * some sets whose σ is not estimable, too. The median's is by Student's t over outings where there are three
+   * or more, some of them with several walks.
+   */
+  readonly interval95M: { readonly median: Ends | undefined; readonly p10: Ends | undefined };
+  /** On how many outings it was walked; absent where not every walk says on which. */
+  readonly outings: Outings | undefined;
+  /** p10 and p90 by its own walks and their own spread: what needs, "up to" and reports speak of. */
+  readonly own: OwnSpread | undefined;
+  /** Walks that failed, known where or not; and those of them that nobody placed. */
+  readonly failures: number;
+  readonly unplaced: number;
+  /**
+   * The error that is common to their distances, and the intervals and bounds with it: what is judged on. The
+   * median's spread is shared by the products of a fit, those of p10 and p90 are its own.
+   */
+  readonly scale: ScaleError;
+  readonly withScale95M: {
+    readonly median: Ends | undefined;
+    readonly p10: Ends | undefined;
+    readonly p90: Ends | undefined;
+    readonly allHeldToM: number | undefined;
+    readonly allFailedByM: number | undefined;
+  };
+}
+
+/** What is costly and not always wanted: p10 by the shared spread, and what each cell's own walks say. */
+export interface Wanted {
+  readonly sharedP10?: boolean;
+  readonly own?: boolean;
+}
+
+export function cellFinding(
+  fit: RangeFit | NoFit,
+  all: readonly WalkInterval[],
+  product: string,
+  path: string,
+  wanted: Wanted = {},
+): CellFinding {
+  const walks = all.filter((w) => w.product === product && w.path === path);
+  const weights = fit.model.cell(product, path);
+  const quantile = (z: number): QuantileEstimate | undefined =>
+    isFit(fit) && weights ? quantileEstimate(fit, { weights, z }) : undefined;
+  const outings = outingsOf(walks);
+  const over = overOutings(walks, outings);
+  const median = over?.estimate ?? quantile(0);
+  const observed = observedOf(walks.length > 0 ? walks : all);
+  const interval = (z: number): Ends | undefined => {
+    const ends = weights && inMetres(profileInterval(fit, { weights, z }), fit.model.centre);
+    return ends && boundedBy(ends, observed);
+  };
+  const p10 = median && quantile(-Z90);
+  const interval95M = {
+    median: over ? boundedBy(over.interval95M, observed) : interval(0),
+    p10: wanted.sharedP10 ? interval(-Z90) : undefined,
+  };
+  const bounds = walks.length > 0 ? boundsOf(walks) : undefined;
+  const scale = withOffset(scaleErrorOf(walks), walks, median?.estimateM ?? (bounds && middleOf(bounds)));
+  const own = wanted.own
+    ? ownSpread(walks, outings && isSample(outings) ? outings.count : undefined)
+    : undefined;
+  const ownEnds = (of: 'p10' | 'p90'): Ends | undefined => {
+    const found = own?.[of];
+    return found && widened(boundedBy(found.interval95M, observed), found.estimateM);
+  };
+  const widened = (ends: Ends | undefined, estimateM: number | undefined): Ends | undefined =>
+    ends && withScaleError(ends, estimateM, scale.u);
+  return {
+    product,
+    path,
+    walks: walks.length,
+    estimable: median !== undefined,
+    reason: isFit(fit) && weights && !median ? FLAT : cellReason(fit, walks, weights),
+    bounds,
+    median,
+    p10,
+    interval95M,
+    outings,
+    own,
+    failures: walks.filter(failed).length,
+    unplaced: walks.filter((w) => w.unplaced).length,
+    scale,
+    withScale95M: {
+      median: widened(interval95M.median, median?.estimateM),
+      p10: ownEnds('p10'),
+      p90: ownEnds('p90'),
+      allHeldToM: bounds && boundWithScaleError(bounds.allHeldToM, -1, scale.u),
+      allFailedByM: bounds?.allFailedByM && boundWithScaleError(bounds.allFailedByM, 1, scale.u),
+    },
+  };
+}
+
+const isSample = ({ count, repeated }: Outings): boolean => repeated && count >= SAMPLE_OF_OUTINGS;
+
+/** Median over outings, where they are a sample and some hold several walks. */
+function overOutings(
+  walks: readonly WalkInterval[],
+  outings: Outings | undefined,
+): { readonly estimate: QuantileEstimate; readonly interval95M: Ends } | undefined {
+  if (!outings || !isSample(outings)) return undefined;
+  const found = medianOverGroups(walks, (w) => w.outing as string);
+  if (!found) return undefined;
+  const { estimateM, seLog, interval95M } = found;
+  const at = (z: number): number => estimateM * Math.exp(z * seLog);
+  return { estimate: { estimateM, seLog, wald95M: [at(-Z95), at(Z95)] }, interval95M };
+}
+
+/** Where walks that have no median lie, roughly. */
+export const middleOf = ({ allHeldToM, allFailedByM = allHeldToM }: Bounds): number | undefined =>
+  allHeldToM > 0 ? Math.sqrt(allHeldToM * allFailedByM) : allFailedByM > 0 ? allFailedByM : undefined;
+
+/** It failed, known where or not. */
+const failed = (w: WalkInterval): boolean => w.failedM !== undefined || w.unplaced === true;
+
+function cellReason(
+  fit: RangeFit | NoFit,
+  walks: readonly WalkInterval[],
+  weights: number[] | undefined,
+): string | undefined {
+  if (weights === undefined || !isFit(fit)) {
+    if (walks.length === 0) return 'no walk here, and none elsewhere ties it to the rest';
+    if (!walks.some(failed)) return `no failure in ${walks.length} of ${walks.length} walks`;
+    if (walks.every((w) => w.failedM === undefined))
+      return `failed in ${walks.filter(failed).length} of ${walks.length} walks, each time at a place that nobody knows`;
+    if (walks.every((w) => w.heldM === 0))
+      return `failed at the first point in ${walks.length} of ${walks.length} walks`;
+    if (walks.length === 1) return 'one walk: its interval and nothing else';
+    return isFit(fit) ? 'censored on one side' : fit.reason;
+  }
+  return walks.length === 0 ? 'no walk here: predicted from the other products and paths' : undefined;
+}

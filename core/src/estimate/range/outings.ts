@@ -1,0 +1,30 @@
+import type { WalkInterval } from '../../walk/walkInterval.ts';
+
+/** On how many outings some walks were made, and whether one of these has several of them. */
+export interface Outings {
+  readonly count: number;
+  readonly repeated: boolean;
+}
+
+/** Undefined where not every walk says on which outing it was made. */
+export function outingsOf(walks: readonly WalkInterval[]): Outings | undefined {
+  const named = walks.map((w) => w.outing);
+  if (named.length === 0 || named.some((o) => o === undefined)) return undefined;
+  const count = new Set(named).size;
+  return { count, repeated: count < named.length };
+}
+
+/** From so many outings on they are a sample of outings; fewer speak for themselves. */
+export const SAMPLE_OF_OUTINGS = 3;
+
+/**
+ * Walks of one outing share what that day and that set-up were: what is found of a few outings speaks for
+ * them, of several over them. Undefined where each walk is an outing of its own, or nobody says.
+ */
+export function outingText(outings: Outings | undefined): string | undefined {
+  if (!outings?.repeated) return undefined;
+  if (outings.count === 1) return 'one outing: it speaks for that day and set-up';
+  return outings.count < SAMPLE_OF_OUTINGS
+    ? `${outings.count} outings: it speaks for these`
+    : `over ${outings.count} outings`;
+}

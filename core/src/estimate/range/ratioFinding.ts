@@ -1,0 +1,191 @@
+import { holm } from '../../numeric/holm.ts';
+import { twoSidedNormalP, Z95 } from '../../numeric/normal.ts';
+import type { WalkInterval } from '../../walk/walkInterval.ts';
+import { middleOf } from './cellFinding.ts';
+import { boundsOf } from './commonBracket.ts';
+import { boundedBy, observedOf, type Ends } from './ends.ts';
+import { isFit, type NoFit, type RangeFit } from './fit.ts';
+import { profileInterval, profileP } from './profile.ts';
+import { FLAT, inMetres, quantileEstimate } from './quantile.ts';
+import { scaleErrorOfRatio, withOffsetOfRatio, withScaleError, type ScaleError } from './scaleError.ts';
+import { welchRatio } from './welch.ts';
+
+/**
+ * What the test of a ratio rests on: walks with one spread for all, or each product its own where they plainly
+ * differ (Welch); pairs of walks side by side, each a block; units, or outings, as samples of themselves.
+ */
+export const RATIO_METHODS = ['shared', 'welch', 'paired', 'units', 'outings'] as const;
+export type RatioMethod = (typeof RATIO_METHODS)[number];
+
+export interface RatioFinding {
+  readonly numerator: string;
+  readonly denominator: string;
+  readonly method: RatioMethod;
+  /** "5 pairs", "2 and 3 units"; absent where it rests on the walks one by one. */
+  readonly basis: string | undefined;
+  /** All of it is of one outing: it speaks for these set-ups, and their repeat was not tested. */
+  readonly oneOuting: boolean;
+  readonly estimable: boolean;
+  readonly reason: string | undefined;
+  readonly estimate:
+    | {
+        readonly ratio: number;
+        readonly logRatio: number;
+        readonly seLog: number;
+        readonly wald95: readonly [number, number];
+        readonly waldP: number;
+      }
+    | undefined;
+  readonly interval95: Ends | undefined;
+  /** What distances by unlike methods, or by eye on unlike days, add; and the interval with it. */
+  readonly scale: ScaleError;
+  readonly withScale95: Ends | undefined;
+  /**
+   * Two-sided test of "equally far" by the calibration of the interval, and Holm's correction of it over
+   * all pairs.
+   */
+  readonly p: number | undefined;
+  readonly holmP: number | undefined;
+  /** Walks of the numerator and of the denominator. */
+  readonly walks: readonly [number, number];
+  /**
+   * Between which ratios every pair of walks lies, one of each product on a path that both walked; an
+   * absent end has no bound. Absent when they share no path.
+   */
+  readonly bounds: Ends | undefined;
+}
+
+/** The walks of two products, and how their ratio stands in a fit. */
+export interface Compared {
+  readonly walks: readonly WalkInterval[];
+  readonly numerator: string;
+  readonly denominator: string;
+}
+
+/** An estimate of ln ratio, however it was come by. */
+interface Estimated {
+  readonly logRatio: number;
+  readonly seLog: number;
+  readonly interval95: Ends | undefined;
+  readonly p: number | undefined;
+}
+
+/** By the locations of one fit, or by each product's own spread where `apart` is allowed and they plainly differ. */
+export function ratioInFit(
+  fit: RangeFit | NoFit,
+  compared: Compared,
+  weights: number[] | undefined,
+  how: Pick<RatioFinding, 'method' | 'basis' | 'oneOuting'>,
+  apart = false,
+): RatioFinding {
+  const { above, below, onePath } = sidesOf(compared);
+  // Spreads of several paths are not told apart from their places.
+  const welch = apart && weights && onePath ? welchRatio(above, below) : undefined;
+  const interval95 = welch
+    ? welch.interval95
+    : weights && inMetres(profileInterval(fit, { weights, z: 0 }), 0);
+  const p = welch ? welch.p : weights && profileP(fit, { weights, z: 0 }, 0);
+  const method = welch ? { ...how, method: 'welch' as const } : how;
+  if (!isFit(fit)) return found(compared, method, { reason: fit.reason, interval95, p });
+  if (!weights) return found(compared, method, { reason: oneSided(compared), interval95, p });
+  const estimate = quantileEstimate({ ...fit, model: { ...fit.model, centre: 0 } }, { weights, z: 0 });
+  if (!estimate) return found(compared, method, { reason: FLAT, interval95, p });
+  const logRatio = Math.log(welch?.ratio ?? estimate.estimateM);
+  return found(compared, method, { logRatio, seLog: welch?.seLog ?? estimate.seLog, interval95, p });
+}
+
+/** What was found, however, with what is common to every ratio. */
+export function found(
+  compared: Compared,
+  how: Pick<RatioFinding, 'method' | 'basis' | 'oneOuting'>,
+  by: Estimated | (Partial<Estimated> & { readonly reason: string }),
+): RatioFinding {
+  const { walks, numerator, denominator } = compared;
+  const { above, below, onePath } = sidesOf(compared);
+  const [a, b] = [observedOf(above), observedOf(below)];
+  const interval95 =
+    by.interval95 &&
+    boundedBy(by.interval95, { least: a.least / b.greatest, greatest: a.greatest / b.least });
+  const scale = withOffsetOfRatio(
+    scaleErrorOfRatio(above, below),
+    onePath ? [...above, ...below] : [],
+    onePath ? [middleOf(boundsOf(above)), middleOf(boundsOf(below))] : [undefined, undefined],
+  );
+  const { logRatio, seLog } = by;
+  const estimate =
+    logRatio === undefined || seLog === undefined
+      ? undefined
+      : {
+          ratio: Math.exp(logRatio),
+          logRatio,
+          seLog,
+          wald95: [Math.exp(logRatio - Z95 * seLog), Math.exp(logRatio + Z95 * seLog)] as const,
+          waldP: twoSidedNormalP(logRatio / seLog),
+        };
+  return {
+    numerator,
+    denominator,
+    ...how,
+    estimable: estimate !== undefined && !('reason' in by),
+    reason: 'reason' in by ? by.reason : undefined,
+    estimate,
+    interval95,
+    scale,
+    withScale95: interval95 && withScaleError(interval95, estimate?.ratio, scale.u),
+    p: by.p,
+    holmP: undefined,
+    walks: [above.length, below.length],
+    bounds: ratioBounds(walks, numerator, denominator),
+  };
+}
+
+function sidesOf({ walks, numerator, denominator }: Compared): {
+  above: WalkInterval[];
+  below: WalkInterval[];
+  onePath: boolean;
+} {
+  const of = (product: string): WalkInterval[] => walks.filter((w) => w.product === product);
+  const [above, below] = [of(numerator), of(denominator)];
+  return { above, below, onePath: new Set([...above, ...below].map((w) => w.path)).size === 1 };
+}
+
+function ratioBounds(
+  walks: readonly WalkInterval[],
+  numerator: string,
+  denominator: string,
+): Ends | undefined {
+  const onPath = (product: string, path: string): WalkInterval[] =>
+    walks.filter((w) => w.product === product && w.path === path);
+  const shared = [...new Set(walks.map((w) => w.path))].filter(
+    (path) => onPath(numerator, path).length > 0 && onPath(denominator, path).length > 0,
+  );
+  if (shared.length === 0) return undefined;
+  const ends = shared.map((path) => ({
+    above: boundsOf(onPath(numerator, path)),
+    below: boundsOf(onPath(denominator, path)),
+  }));
+  const low = Math.min(
+    ...ends.map(({ above, below }) => above.allHeldToM / (below.allFailedByM ?? Infinity)),
+  );
+  const high = Math.max(
+    ...ends.map(({ above, below }) => (above.allFailedByM ?? Infinity) / below.allHeldToM),
+  );
+  return { low: low > 0 ? low : undefined, high: high < Infinity ? high : undefined };
+}
+
+function oneSided({ walks, numerator, denominator }: Compared): string {
+  const guilty = [numerator, denominator].filter((product) => {
+    const own = walks.filter((w) => w.product === product);
+    return own.every((w) => w.failedM === undefined) || own.every((w) => w.heldM === 0);
+  });
+  return guilty.length > 0
+    ? `${guilty.join(' and ')}: all walks censored on one side`
+    : 'no path ties the two products together from both sides';
+}
+
+/** Holm's correction over those ratios that have a test. */
+export function withHolm(ratios: readonly RatioFinding[]): RatioFinding[] {
+  const adjusted = holm(ratios.flatMap((r) => r.p ?? []));
+  let next = 0;
+  return ratios.map((r) => (r.p === undefined ? r : { ...r, holmP: adjusted[next++] }));
+}

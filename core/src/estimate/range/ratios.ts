@@ -1,0 +1,164 @@
+import type { WalkInterval } from '../../walk/walkInterval.ts';
+import { fitRanges, type NoFit, type RangeFit } from './fit.ts';
+import { ratioOverGroups, type GroupOf } from './nested.ts';
+import { outingsOf } from './outings.ts';
+import { found, ratioInFit, withHolm, type Compared, type RatioFinding } from './ratioFinding.ts';
+
+export type Pair = readonly [numerator: string, denominator: string];
+
+/** Ratios by each way of looking at the walks, and of each pair the one that they were made for. */
+export interface Ratios {
+  readonly product: RatioFinding[];
+  /** From walks side by side, each pair a block; empty where there are none. */
+  readonly paired: RatioFinding[];
+  /** Over units; empty where every product has one. */
+  readonly units: RatioFinding[];
+}
+
+/** More units than one of a product. */
+const severalUnits = (walks: readonly WalkInterval[]): boolean =>
+  new Set(walks.map((w) => w.unit ?? '')).size > 1;
+
+export function ratiosOf(
+  fit: RangeFit | NoFit,
+  walks: readonly WalkInterval[],
+  pairs: readonly Pair[],
+): Ratios {
+  const blocks = blockFits(walks);
+  const compared = pairs.map(([numerator, denominator]): Compared => ({ walks, numerator, denominator }));
+  const paired = compared.flatMap((c) => pairedRatio(blocks, c));
+  const several = new Set(
+    fit.model.productLevels.filter((p) => severalUnits(walks.filter((w) => w.product === p))),
+  );
+  const units = several.size === 0 ? [] : compared.map((c) => overUnits(c));
+  const product = compared.map((c) => {
+    const side = paired.find((r) => isOf(r, c));
+    if (side?.interval95 && mostlyPaired(c)) return side;
+    if (several.has(c.numerator) || several.has(c.denominator)) return overUnits(c);
+    return byOutings(fit, blocks, c);
+  });
+  return { product: withHolm(product), paired: withHolm(paired), units: withHolm(units) };
+}
+
+const isOf = (r: RatioFinding, { numerator, denominator }: Compared): boolean =>
+  r.numerator === numerator && r.denominator === denominator;
+
+const ownOf = ({ walks, numerator, denominator }: Compared): [WalkInterval[], WalkInterval[]] => [
+  walks.filter((w) => w.product === numerator),
+  walks.filter((w) => w.product === denominator),
+];
+
+/** Fits in which a pair of walks, or an outing, is a block of its own; each made once it is asked for. */
+interface Blocks {
+  readonly pairedWalks: readonly WalkInterval[];
+  paired(): RangeFit | NoFit;
+  outings(): RangeFit | NoFit;
+}
+
+function blockFits(walks: readonly WalkInterval[]): Blocks {
+  const pairedWalks = walks.filter((w) => w.pair !== undefined);
+  const block = (rows: readonly WalkInterval[], of: (w: WalkInterval) => string | undefined) =>
+    once(() => fitRanges(rows.map((w) => ({ ...w, path: JSON.stringify([w.path, of(w)]) }))));
+  return {
+    pairedWalks,
+    paired: block(pairedWalks, (w) => w.pair),
+    outings: block(walks, (w) => w.outing),
+  };
+}
+
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
+}
+
+/** Walks side by side: what the place and the air of that moment were cancels. */
+function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): RatioFinding[] {
+  const { numerator, denominator } = compared;
+  const of = (product: string): Set<string> =>
+    new Set(pairedWalks.filter((w) => w.product === product).map((w) => `${w.path}/${w.pair}`));
+  const [a, b] = [of(numerator), of(denominator)];
+  const both = [...a].filter((pair) => b.has(pair)).length;
+  if (a.size === 0 || b.size === 0) return [];
+  const fit = paired();
+  return [
+    ratioInFit(
+      fit,
+      { ...compared, walks: pairedWalks },
+      fit.model.productDifference(numerator, denominator),
+      { method: 'paired', basis: `${both} ${both === 1 ? 'pair' : 'pairs'}`, oneOuting: false },
+    ),
+  ];
+}
+
+/** Half of the walks at least are of pairs: then these are what the walks were made for. */
+function mostlyPaired(compared: Compared): boolean {
+  const own = ownOf(compared).flat();
+  return 2 * own.filter((w) => w.pair !== undefined).length >= own.length;
+}
+
+const groups = (walks: readonly WalkInterval[], of: GroupOf): number => new Set(walks.map(of)).size;
+
+/** Units, or outings, of both as samples. */
+function overSample(compared: Compared, method: 'units' | 'outings', of: GroupOf): RatioFinding {
+  const [above, below] = ownOf(compared);
+  const how = {
+    method,
+    basis: `${groups(above, of)} and ${groups(below, of)} ${method}`,
+    oneOuting: false,
+  };
+  const over = ratioOverGroups(above, below, of);
+  if ('reason' in over) return found(compared, how, over);
+  const [low, high] = over.interval95;
+  return found(compared, how, {
+    logRatio: over.logEstimate,
+    seLog: over.seLog,
+    interval95: { low: Math.exp(low), high: Math.exp(high) },
+    p: over.p,
+  });
+}
+
+const overUnits = (compared: Compared): RatioFinding => overSample(compared, 'units', (w) => w.unit ?? '');
+
+/**
+ * Where both were walked on the same outings, these are blocks; where each had outings of its own, they are a
+ * sample from two each on, and tell nothing with one. Walks that are an outing each, and those of which nobody
+ * says, stand one by one.
+ */
+function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): RatioFinding {
+  const { numerator, denominator } = compared;
+  const sides = ownOf(compared);
+  const all = outingsOf(sides.flat());
+  const own = sides.map((walks) => outingsOf(walks)?.count ?? 0) as [number, number];
+  const plain = (oneOuting: boolean): RatioFinding =>
+    ratioInFit(
+      fit,
+      compared,
+      fit.model.productDifference(numerator, denominator),
+      { method: 'shared', basis: undefined, oneOuting },
+      true,
+    );
+  if (!all?.repeated) return plain(false);
+  if (all.count === 1) return plain(true);
+  const shared = own[0] + own[1] - all.count;
+  if (shared > 0) {
+    const inBlocks = blocks.outings();
+    const weights = inBlocks.model.productDifference(numerator, denominator);
+    const basis = `${shared} ${shared === 1 ? 'outing' : 'outings'} with both`;
+    if (weights)
+      return ratioInFit(inBlocks, compared, weights, { method: 'outings', basis, oneOuting: shared === 1 });
+  }
+  if (Math.min(...own) >= 2) return overSample(compared, 'outings', (w) => w.outing as string);
+  const { estimate, interval95: _, p: __, ...rest } = plain(false);
+  return {
+    ...rest,
+    method: 'outings',
+    basis: `${own[0]} and ${own[1]} outings`,
+    estimate,
+    interval95: undefined,
+    withScale95: undefined,
+    p: undefined,
+    estimable: false,
+    reason:
+      'each was walked on outings of its own, one of them on one only: days and set-ups cannot be told from the products',
+  };
+}
