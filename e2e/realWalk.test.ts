@@ -75,6 +75,14 @@ test('what is remembered beside another product is kept in Trace, and can be und
   await page.see('withdrawn: undone');
 }, 120_000);
 
+test('the outing of a walk is seen, and corrected', async () => {
+  const { page } = session;
+  await page.fill('It belongs to', 'second set-up');
+  await page.press('Put it there');
+  await page.see('Walked on “second set-up”');
+  await page.see('belongs to the outing “second set-up”');
+}, 120_000);
+
 test('what it began with is corrected afterwards, and the next walk is offered as the last was', async () => {
   const { page } = session;
   await (await page.find("(//button[starts-with(@aria-label, 'Correct: begun')])[1]")).click();

@@ -17,11 +17,13 @@ export * from './report/report.ts';
 export { textsOf, type Sentence } from './report/sentence.ts';
 export { PUBLISHED_PX } from './report/setUp.ts';
 export {
+  apartText,
   claimSentence,
   comesBackSentences,
   pairSentences,
   ratioSentence,
   reachSentence,
   toldApart,
+  wallSentences,
   withoutMetres,
 } from './report/summary.ts';

@@ -33,4 +33,5 @@ export * from './results/summarise.ts';
 export * from './results/throughput.ts';
 export * from './results/walkRows.ts';
 export * from './results/walkedOrder.ts';
+export * from './results/walls.ts';
 export * from './study.ts';

@@ -51,7 +51,11 @@ const key = () => ({
 const direction = () => yup.string().oneOf(DIRECTIONS).required();
 const count = (least: number, most: number) => yup.number().integer().min(least).max(most).required();
 const delay = () =>
-  strict<OperatorDelay>({ reactionS: number().min(0).max(10), spreadS: number().min(0).max(10) });
+  strict<OperatorDelay>({
+    reactionS: number().min(0).max(10),
+    spreadS: number().min(0).max(10),
+    answers: yup.number().integer().min(2).max(10_000),
+  });
 const conditions = () =>
   strict<Conditions>({
     weather: yup.string().oneOf(WEATHERS),
@@ -166,6 +170,7 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     rigId: yup.string().max(80),
     how: yup.string().oneOf(AGAINST_WAYS).required(),
   }),
+  outing: strict({ name: yup.string().trim().required().max(60) }),
   end: strict({
     reason: yup.string().oneOf(END_REASONS).required(),
     reading: reading().default(undefined).optional(),

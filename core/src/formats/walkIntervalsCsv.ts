@@ -10,10 +10,16 @@ export interface WalkIntervalRow extends WalkInterval {
 const REQUIRED = ['product', 'path', 'walk', 'held_m', 'failed_m'] as const;
 export const SELECTORS = ['criterion', 'direction', 'unit'] as const;
 /**
- * Uncertainties, in metres, and of ln distance for the error common to a product's walks of one method;
+ * Uncertainties, in metres, of ln distance for the error common to a product's walks of one method, and in metres
+ * for what all walks of a path are off by together;
  * absent is 0 or unknown.
  */
-const FIGURES = { held_u_m: 'heldUM', failed_u_m: 'failedUM', scale_u: 'scaleU' } as const;
+const FIGURES = {
+  held_u_m: 'heldUM',
+  failed_u_m: 'failedUM',
+  scale_u: 'scaleU',
+  offset_u_m: 'offsetUM',
+} as const;
 const FIGURE_COLUMNS = Object.keys(FIGURES) as (keyof typeof FIGURES)[];
 const WORDS = ['pair', 'method', 'outing'] as const;
 const FLAGS = ['unplaced'] as const;

@@ -1,5 +1,6 @@
 import { Z90 } from '../numeric/normal.ts';
 import type { Ends } from '../estimate/range/ends.ts';
+import { cellBasis } from '../estimate/range/basis.ts';
 import { byMethod, scaleText } from '../estimate/range/scaleError.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import type { Criterion } from '../grade/criterion.ts';
@@ -50,7 +51,7 @@ export function judgeClaim(claim: Claim, evidence: Evidence): Verdict {
   if (!cell || cell.walks === 0)
     return { outcome: 'not tested', reason: notTested(claim, evidence), next: nextPath(claim), caveats };
   const known = knownOf(claim, cell, cell.withScale95M, cell.withScale95M.allHeldToM);
-  const n = countText(cell);
+  const n = cellBasis(cell);
   if (known.low !== undefined && known.low >= claim.distanceM)
     return {
       outcome: 'supported',
@@ -101,16 +102,12 @@ const decides = (claim: Claim, { low, above }: Known): boolean =>
 
 const walksText = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
 
-/** "6 walks, distances by eye, which may all be off by a factor of 1.67". */
-const countText = (cell: CellFinding): string =>
-  [walksText(cell.walks), scaleText(cell.scale)].filter((t) => t !== undefined).join(', ');
-
 const allFailed = (cell: CellFinding, walks: number): number | undefined =>
   cell.walks >= walks ? cell.withScale95M.allFailedByM : undefined;
 
 function undecided(claim: Claim, cell: CellFinding, { low, high, above }: Known): string {
   const show = (m: number): string => formatLength(m);
-  const n = countText(cell);
+  const n = cellBasis(cell);
   const { bounds, walks } = cell;
   if (bounds && cell.failures === 0 && !cell.estimable)
     return `${heldText(cell)}: a bound, not a range, and ${walks < WALKS_FOR_MEDIAN ? `fewer than the ${WALKS_FOR_MEDIAN} walks that would bound the median` : `short of ${claim.entered}`}.`;

@@ -1,4 +1,4 @@
-import { scaleText } from '../estimate/range/scaleError.ts';
+import { cellBasis } from '../estimate/range/basis.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import { clopperPearson } from '../numeric/binomial.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
@@ -71,9 +71,7 @@ function judgeByModel(need: Need, criterion: Criterion, cell: CellFinding | unde
     return unknown(
       need.condition === 'unstated' ? 'Not walked.' : `Not walked on an ${need.condition} path.`,
     );
-  const n = [`${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`, scaleText(cell.scale)]
-    .filter((t) => t !== undefined)
-    .join(', ');
+  const n = cellBasis(cell);
   const { low, high } = cell.withScale95M.p10 ?? { low: undefined, high: undefined };
   const p10M = cell.own?.p10?.estimateM;
   const margin = p10M === undefined ? undefined : p10M / need.distanceM;

@@ -1,7 +1,7 @@
 import { hangsOn, type Bracket } from '../estimate/pairs/constantRatio.ts';
 import type { StandPairs } from '../estimate/pairs/standPairs.ts';
 import type { Ends } from '../estimate/range/ends.ts';
-import { scaleText } from '../estimate/range/scaleError.ts';
+import { ratioBasis } from '../estimate/range/basis.ts';
 import type { RatioFinding } from '../estimate/range/ratioFinding.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { twoMeasures } from '../quantity/length.ts';
@@ -62,12 +62,7 @@ export function judgeRatioClaim(
     };
   const same = finding.numerator === product;
   const ends = finding.withScale95 && (same ? finding.withScale95 : inverted(finding.withScale95));
-  const n = [
-    `n = ${(same ? finding.walks : [finding.walks[1], finding.walks[0]]).join(' and ')}`,
-    scaleText(finding.scale),
-  ]
-    .filter((t) => t !== undefined)
-    .join(', ');
+  const n = ratioBasis(same ? finding : { ...finding, walks: [finding.walks[1], finding.walks[0]] });
   const show = (end: number | undefined, without: string): string =>
     end === undefined ? without : end.toFixed(2);
   if (ends?.low !== undefined && ends.low >= ratio)

@@ -184,6 +184,8 @@ export interface EventBodies {
    * two.
    */
   against: { readonly productId: string; readonly rigId?: string; readonly how: AgainstWay };
+  /** The outing that the walk belongs to, as somebody says who was there; the latest counts. */
+  outing: { readonly name: string };
   end: { readonly reason: EndReason; readonly reading?: Reading };
   /** A further device takes part: at which end, and which direction it watches. */
   joined: { readonly role: 'walker' | 'base'; readonly direction: Direction };

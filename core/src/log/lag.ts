@@ -4,10 +4,19 @@ import type { WalkEvent } from './event.ts';
 export interface OperatorDelay {
   readonly reactionS: number;
   readonly spreadS: number;
+  /** From so many answers it was learned; absent: it was taken from elsewhere. */
+  readonly answers?: number;
 }
 
 /** Common practice until the operator's own is measured. */
 export const DEFAULT_DELAY: OperatorDelay = { reactionS: 0.6, spreadS: 0.2 };
+
+/** Error of an operator's mean that nobody trained, s (common practice). */
+const UNTRAINED_MEAN_S = 0.2;
+
+/** How well the mean itself is known: an error common to all presses of an operator. */
+export const meanErrorS = ({ spreadS, answers }: OperatorDelay = DEFAULT_DELAY): number =>
+  answers === undefined ? UNTRAINED_MEAN_S : spreadS / Math.sqrt(answers);
 
 export interface Lag {
   readonly lagS: number;

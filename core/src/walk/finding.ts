@@ -187,7 +187,7 @@ export function walkIntervals(
   findings: readonly WalkFinding[],
   criterion: Criterion,
   side?: Side,
-): (WalkInterval & Pick<OutcomeInterval, 'methods'>)[] {
+): (WalkInterval & Pick<OutcomeInterval, 'methods' | 'commonUM'>)[] {
   return findings.flatMap((finding) => {
     const { interval } = outcomeOf(finding, criterion, side);
     return interval && finding.trace.endReason

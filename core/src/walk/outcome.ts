@@ -7,7 +7,7 @@ import {
   LEAST_GOOD_GRADE,
   OUTWARD_CRITERIA,
 } from '../grade/criterion.ts';
-import { lagOf, type OperatorDelay } from '../log/lag.ts';
+import { lagOf, meanErrorS, type OperatorDelay } from '../log/lag.ts';
 import type { DistanceMethod } from '../quantity/distanceMethod.ts';
 import { standAt } from './stand.ts';
 import type { PlacedLook, Stretch, Trace } from './trace.ts';
@@ -30,6 +30,11 @@ export interface OutcomeInterval {
    * where that is known. Never "held".
    */
   readonly unplaced?: true;
+  /**
+   * Of what was noticed on the move, the error of the operator's mean at the speed of that moment, m: common to
+   * all that he presses.
+   */
+  readonly commonUM?: number;
   /** By which methods its two places were come by, which can be others than the rest of the walk's. */
   readonly methods?: readonly DistanceMethod[];
 }
@@ -315,6 +320,12 @@ function timingOf({ trace, delay }: Context): number {
   );
 }
 
+/** The error of the operator's mean, in metres at a place. */
+const commonOf = ({ trace, delay }: Context, { speedMps }: Position): Pick<OutcomeInterval, 'commonUM'> =>
+  trace.byStands || !(speedMps > 0)
+    ? {}
+    : { commonUM: meanErrorS(trace.begin.body.delay ?? delay) * trace.begin.time.rate * speedMps };
+
 function unplaced(
   context: Context,
   criterion: Criterion,
@@ -357,7 +368,12 @@ function interval(
     const failed = endOf(context, bad.place, bad.atS, timingS);
     return {
       criterion,
-      interval: { heldM: 0, failedM: failed.separationM, ...knownOf({ failed }) },
+      interval: {
+        heldM: 0,
+        failedM: failed.separationM,
+        ...knownOf({ failed }),
+        ...commonOf(context, bad.place),
+      },
       absent: undefined,
       bent: false,
       between,
@@ -381,6 +397,7 @@ function interval(
       heldM: rounded(range.leastM),
       failedM: rounded(range.greatestM),
       ...knownOf({ held: low, failed: high }),
+      ...commonOf(context, bad.place),
     },
     absent: undefined,
     bent: !range.monotonic,
@@ -488,6 +505,14 @@ function firstReached(context: Context): Outcome {
   );
 }
 
+const commonOfBoth = (
+  held: OutcomeInterval,
+  failed: OutcomeInterval | undefined,
+): Pick<OutcomeInterval, 'commonUM'> => {
+  const commonUM = Math.max(held.commonUM ?? 0, failed?.commonUM ?? 0);
+  return commonUM > 0 ? { commonUM } : {};
+};
+
 /**
  * Both ways, per walk: the least of the holds and the least of the fails, a side without a fail counting as
  * none.
@@ -513,6 +538,7 @@ export function bothWays(outcomes: readonly Outcome[]): Outcome | undefined {
       ...(held.heldUM === undefined ? {} : { heldUM: held.heldUM }),
       ...(failed?.failedUM === undefined ? {} : { failedUM: failed.failedUM }),
       ...((failed ?? intervals.find((i) => i.unplaced))?.unplaced ? { unplaced: true as const } : {}),
+      ...commonOfBoth(held, failed),
       methods: [...new Set([held, failed].flatMap((i) => i?.methods ?? []))],
     },
   };

@@ -90,6 +90,8 @@ export interface Trace extends Track {
   readonly hits: readonly (EventBodies['hits'] & Placed)[];
   readonly calls: readonly (EventBodies['call'] & Placed)[];
   readonly rungs: readonly (EventBodies['rung'] & Placed)[];
+  /** The outing that somebody put it to; its day otherwise. */
+  readonly outing?: string;
   /** What was said of it beside walks of others. */
   readonly against: readonly EventBodies['against'][];
 }
@@ -206,6 +208,7 @@ export function traceWalk(
     hits: placed('hits'),
     calls: placed('call').filter((c) => c.direction === direction),
     rungs: placed('rung').filter((c) => c.direction === direction),
+    ...outingIn(of('outing')),
     against: of('against').map((e) => e.body),
   };
 }
@@ -227,6 +230,14 @@ export function directionsOf(given: readonly WalkEvent[]): Direction[] {
     (seen.length === 0 && !joined.some((j) => j.direction === begin.body.direction));
   return [...new Set([...(watched ? [begin.body.direction] : []), ...seen])];
 }
+
+const outingIn = (said: readonly EventOf<'outing'>[]): Pick<Trace, 'outing'> => {
+  const last = said.reduce<EventOf<'outing'> | undefined>(
+    (a, b) => (a && a.time.wallMs > b.time.wallMs ? a : b),
+    undefined,
+  );
+  return last ? { outing: last.body.name } : {};
+};
 
 interface AtStands {
   readonly events: readonly WalkEvent[];

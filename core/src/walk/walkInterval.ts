@@ -20,7 +20,10 @@ export interface WalkInterval {
    */
   readonly method?: string;
   readonly scaleU?: number;
-  /** Standard uncertainty of the fixed end's own place, m: additive, and common to all walks of a path. */
+  /**
+   * Standard uncertainty, m, that is additive and common to all walks of a path: of the fixed end's own place, of
+   * an operator's mean.
+   */
   readonly offsetUM?: number;
   /** Walks between setting a rig up and taking it down share what that day and that set-up were. */
   readonly outing?: string;

@@ -33,6 +33,7 @@ import {
   comesBackSentences,
   pairSentences,
   rangeSummary,
+  wallSentences,
   ratioSentence,
   withoutMetres,
 } from './summary.ts';
@@ -152,6 +153,7 @@ function result(own: Own, range: RangeView): ReportSection {
           ...withoutMetres(range),
           ...summary.productRatios.map((ratio) => ratioSentence(ratio, range)),
           ...pairSentences(range),
+          ...wallSentences(range, unit),
           ...comesBackSentences(range, unit),
         ],
       },

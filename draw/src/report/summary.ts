@@ -1,6 +1,8 @@
 import type { Setup } from '@urvek/contract';
 import {
   besides,
+  cellBasis,
+  ratioBasis,
   formatLength,
   heldText,
   scaleText,
@@ -26,7 +28,7 @@ function reachText(
   const show = (m: number): string => formatLength(m, unit);
   const { median } = cell.withScale95M;
   const interval = median && endsSentence(median, show);
-  const n = [walks(cell.walks), scaleText(cell.scale)].filter((t) => t !== undefined).join(', ');
+  const n = cellBasis(cell);
   const unplaced =
     cell.unplaced > 0
       ? ` It failed in ${cell.unplaced} of ${walks(cell.walks)} at a place that nobody knows.`
@@ -59,24 +61,24 @@ const LEVEL = 0.05;
 /** Whether the walks tell a pair apart. */
 export const toldApart = ({ holmP }: RatioFinding): boolean => holmP !== undefined && holmP < LEVEL;
 
+/** Whether they are told apart, and why not where nothing could. */
+export const apartText = (ratio: RatioFinding): string =>
+  toldApart(ratio)
+    ? 'the walks tell them apart'
+    : `these walks do not tell them apart${ratio.reason === undefined ? '' : ` (${ratio.reason})`}`;
+
 /** One product against another. */
 export const ratioSentence = (ratio: RatioFinding, range: RangeView): Sentence =>
   say(ratioText(ratio), cellRests(range, [ratio.numerator, ratio.denominator]));
 
 function ratioText(ratio: RatioFinding): string {
-  const { numerator, denominator, method, estimate, withScale95, reason, holmP, scale } = ratio;
+  const { numerator, denominator, estimate, withScale95, reason, holmP } = ratio;
   const interval = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
-  const n = [
-    `${ratio.walks[0]} and ${walks(ratio.walks[1])}`,
-    scaleText(scale),
-    method === 'welch' ? 'each with its own spread, Welch' : undefined,
-  ]
-    .filter((t) => t !== undefined)
-    .join(', ');
+  const n = ratioBasis(ratio);
   if (!estimate)
     return `${numerator} against ${denominator}: no ratio (${reason ?? 'not estimable'}${interval === undefined ? '' : `; 95 %: ${interval}`}; ${n}).`;
   const p = holmP === undefined ? '' : `; p = ${holmP < 0.001 ? '< 0.001' : holmP.toFixed(3)} over all pairs`;
-  return `${numerator} reaches ${estimate.ratio.toFixed(2)}× as far as ${denominator}${interval === undefined ? '' : ` (95 %: ${interval}; ${n}${p})`}; ${toldApart(ratio) ? 'the walks tell them apart' : 'these walks do not tell them apart'}.`;
+  return `${numerator} reaches ${estimate.ratio.toFixed(2)}× as far as ${denominator}${interval === undefined ? '' : ` (95 %: ${interval}; ${n}${p})`}; ${apartText(ratio)}.`;
 }
 
 export const claimSentence = (judged: ClaimVerdict, ranges: readonly RangeView[]): Sentence => {
@@ -138,6 +140,19 @@ export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthU
         ],
   );
 }
+
+/** Where most walks of a product end at a corner or an obstruction, the ground decides. */
+export const wallSentences = (range: RangeView, unit: LengthUnit): Sentence[] =>
+  range.walls.map(({ product, label, atM, walks: k, of, median95M }) => {
+    const show = (m: number): string => formatLength(m, unit);
+    const ends = median95M && endsText(median95M.low, median95M.high, show);
+    return say(
+      `${product}: ${k} of ${walks(of)} end at ${show(atM)}, where ${boundaryText(label)}: the wall decides there, more than the product, and a smooth spread of distances does not describe it.${ends === undefined ? '' : ` Without a model the median is ${ends} (at least 95 %, by order of ${of}).`}`,
+      cellRests(range, [product]),
+    );
+  });
+
+const boundaryText = (label: string): string => (/^(the|it) /.test(label) ? label : `“${label}” stands`);
 
 /** Pairs that were heard at the same stands. */
 export const pairSentences = (range: RangeView): Sentence[] =>

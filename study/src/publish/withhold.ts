@@ -149,7 +149,9 @@ function withoutOwnNames(
       log: log.map((e) =>
         e.kind === 'dropoutBegin' && e.body.hop !== undefined
           ? { ...e, body: { hop: numbered('hop', e.body.hop) } }
-          : e,
+          : e.kind === 'outing'
+            ? { ...e, body: { name: numbered('outing', e.body.name) } }
+            : e,
       ),
     })),
     count: numbers.size,

@@ -19,6 +19,7 @@ import { namedCourse } from './course.ts';
 import { pairsOf, type SubjectPair } from './ratioEvidence.ts';
 import type { Subject } from './subjects.ts';
 import { walkRows } from './walkRows.ts';
+import { wallsOf, type WallFound } from './walls.ts';
 
 /** "Incline", or "Incline, Microphone" where several kinds are compared. */
 export const rangeTitle = (
@@ -60,6 +61,8 @@ export interface RangeView {
   readonly walks: readonly RangeWalk[];
   /** Coverage that comes back farther on, walk by walk. */
   readonly comesBack: readonly ComesBack[];
+  /** Products most of whose walks end where the path changes. */
+  readonly walls: readonly WallFound[];
   /** Each two that were walked here, with what their walks say beside the model. */
   readonly pairs: readonly SubjectPair[];
   /** Who is compared here, in the order of the kit. */
@@ -139,6 +142,7 @@ export function rangesByPath(
           walks,
           comesBack: comesBack(own),
           subjects,
+          walls: wallsOf({ findings: own, subjects, path, criterion, side }),
           pairs: pairsOf({ findings: own, subjects, criterion, side }),
           summary,
         },

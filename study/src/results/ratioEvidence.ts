@@ -92,7 +92,7 @@ function notedOf(
     findings.flatMap((f) =>
       f.trace.against
         .filter((s) => isOf(s, of))
-        .map(({ how }): [string, number] => [outingOf(f.header) ?? f.walkId, sign * SIGN[how] + 0]),
+        .map(({ how }): [string, number] => [outingOf(f) ?? f.walkId, sign * SIGN[how] + 0]),
     );
   const noted = new Map<string, number>();
   for (const [outing, sign] of [...said(own, against, 1), ...said(other, subject, -1)]) {
@@ -150,7 +150,7 @@ function heard(findings: readonly Finding[], criterion: Criterion): HeardWalk[] 
   if (least === undefined) return [];
   const atEnd = endsLastStretch(criterion as OutwardCriterion);
   return findings.flatMap((f): HeardWalk[] => {
-    const outing = outingOf(f.header);
+    const outing = outingOf(f);
     if (outing === undefined || !outcomeOf(f, criterion).interval) return [];
     const stands = f.trace.looks.flatMap((l) =>
       l.stand && l.place && !l.returning

@@ -1,6 +1,7 @@
 import type { WalkHeader } from '@urvek/contract';
 import type { Direction, EndReason } from '@urvek/core';
 import type { Finding } from './findings.ts';
+import { outingOf } from './walkRows.ts';
 
 /** A walk in a line. */
 export interface WalkRow {
@@ -13,11 +14,14 @@ export interface WalkRow {
   /** Absent while it goes on. */
   readonly endReason: EndReason | undefined;
   readonly simulated: boolean;
+  /** Absent: not stated. */
+  readonly outing: string | undefined;
   /** Something of the rig check was done before it. */
   readonly checked: boolean;
 }
 
 export const rowOf = ({ walkId, label, header, product, path, trace }: Finding): WalkRow => ({
+  outing: outingOf({ header, trace }),
   walkId,
   label,
   header,

@@ -6,7 +6,7 @@ import {
   type Side,
   type WalkInterval,
 } from '@urvek/core';
-import { criterionFor, type WalkHeader, type WantedCriterion } from '@urvek/contract';
+import { criterionFor, type WantedCriterion } from '@urvek/contract';
 import { speaking, type Finding } from './findings.ts';
 
 /** Of the methods by which a bracket was come by, the one that carries the greatest scale error, and that error. */
@@ -18,9 +18,19 @@ function scaleOf(methods: readonly DistanceMethod[]): Pick<WalkInterval, 'method
 }
 
 /** Walks of one day share it, unless it is said otherwise; whose day nobody knows stands for itself. */
-export function outingOf({ outing, undated, startedMs }: WalkHeader): string | undefined {
+export function outingOf({
+  header: { outing: stated, undated, startedMs },
+  trace,
+}: Pick<Finding, 'header' | 'trace'>): string | undefined {
+  const outing = trace.outing ?? stated;
   if (outing !== undefined && outing !== '') return outing;
   return undated ? undefined : new Date(startedMs).toISOString().slice(0, 10);
+}
+
+/** What all walks of a path are off by together: the fixed end's place, and the operator's mean. */
+function offsetOf(startOffsetUM: number | undefined, commonUM: number): Pick<WalkInterval, 'offsetUM'> {
+  const offsetUM = Math.hypot(startOffsetUM ?? 0, commonUM);
+  return offsetUM > 0 ? { offsetUM } : {};
 }
 
 /** Walks as intervals, with the unit walked, the pair that a walk belongs to, and how its distances were come by. */
@@ -34,17 +44,17 @@ export function walkRows(
     const rig = product.rigs.find((r) => r.id === finding.header.rigId);
     const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
     const pair = finding.header.slot?.pair;
-    const outing = outingOf(finding.header);
+    const outing = outingOf(finding);
     const { startOffsetUM } = finding.path;
     const criterion = criterionFor(wanted, product.kindId);
     return walkIntervals([finding], criterion, side).map(
-      ({ methods = finding.trace.methods, ...interval }) => ({
+      ({ methods = finding.trace.methods, commonUM = 0, ...interval }) => ({
         ...interval,
         ...(unit === undefined ? {} : { unit }),
         ...(pair === undefined ? {} : { pair }),
         ...(outing === undefined ? {} : { outing }),
         ...scaleOf(methods),
-        ...(startOffsetUM === undefined ? {} : { offsetUM: startOffsetUM }),
+        ...offsetOf(startOffsetUM, commonUM),
         criterion,
         finding,
       }),

@@ -21,5 +21,8 @@ export const forgetDelay = (): Promise<void> => fieldLog.facts.delete(FACT);
 /** The delay that a walk begun now carries; nothing where none was learned. */
 export async function delayInForce(): Promise<{ delay?: OperatorDelay }> {
   const learned = await learnedDelay();
-  return learned ? { delay: { reactionS: learned.reactionS, spreadS: learned.spreadS } } : {};
+  const { reactionS, spreadS, answers } = learned ?? {};
+  return reactionS === undefined || spreadS === undefined || answers === undefined
+    ? {}
+    : { delay: { reactionS, spreadS, answers } };
 }

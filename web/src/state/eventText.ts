@@ -65,6 +65,8 @@ export function eventText(event: WalkEvent): string {
       return `shared moment ${event.body.count}`;
     case 'against':
       return `beside another: ${event.body.how}`;
+    case 'outing':
+      return `belongs to the outing “${event.body.name}”`;
     case 'end':
       return `ended: ${event.body.reason}`;
     case 'correction':

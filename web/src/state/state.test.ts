@@ -123,6 +123,7 @@ test('every kind of event has its words', () => {
     goOn: {},
     fixedEnd: { reading },
     against: { productId: 'b', how: 'held where it failed' },
+    outing: { name: 'the wet Tuesday' },
     end: { reason: 'weather' },
     correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
@@ -153,6 +154,7 @@ test('every kind of event has its words', () => {
     'went on',
     'the fixed end stands at 40.0 m, by wheel',
     'beside another: held where it failed',
+    'belongs to the outing “the wet Tuesday”',
     'ended: weather',
     'correction (withdraw): slip',
   ]);

@@ -57,7 +57,7 @@ describe('designs beyond product and path', () => {
     // Blocks of two: 5 pairs leave 4 degrees of freedom, those of the differences.
     expect(pairedRatios[0]?.p).toBeCloseTo(2 * (1 - studentCdf(mean / (sd / Math.sqrt(5)), 4)), 6);
     // What was walked in pairs is published by its pairs.
-    expect(productRatios[0]).toEqual({ ...pairedRatios[0], method: 'paired', basis: '5 pairs' });
+    expect(productRatios[0]).toEqual({ ...pairedRatios[0], method: 'paired', basis: '5 pairs side by side' });
     const bare = summariseRanges(walks.map((w) => ({ ...w, pair: undefined })));
     expect(bare.pairedRatios).toEqual([]);
     expect(pairedRatios[0]?.p ?? 1).toBeLessThan((bare.productRatios[0]?.p ?? 0) / 10);
@@ -84,7 +84,7 @@ describe('designs beyond product and path', () => {
 
   test('units as a sample: 1.0992 (0.6564 to 1.8410), p 0.5126', () => {
     const [ratio] = summariseRanges(fourUnits).productRatios;
-    expect(ratio).toMatchObject({ method: 'units', basis: '2 and 2 units' });
+    expect(ratio).toMatchObject({ method: 'units', basis: 'by 2 and 2 units' });
     expect(ratio?.estimate?.ratio).toBeCloseTo(1.0992, 4);
     expect(ratio?.interval95?.low).toBeCloseTo(0.6564, 4);
     expect(ratio?.interval95?.high).toBeCloseTo(1.841, 4);
@@ -94,7 +94,7 @@ describe('designs beyond product and path', () => {
   test('outings that each was walked on by itself are a sample like units; with one of them there is no test', () => {
     const apart = fourUnits.map(({ unit, ...w }) => ({ ...w, outing: `${w.product}${unit}` }));
     const [ratio] = summariseRanges(apart).productRatios;
-    expect(ratio).toMatchObject({ method: 'outings', basis: '2 and 2 outings' });
+    expect(ratio).toMatchObject({ method: 'outings', basis: 'by 2 and 2 outings' });
     expect(ratio?.p).toBeCloseTo(0.5126, 4);
     const one = summariseRanges(apart.filter((w) => w.outing !== 'B2')).productRatios[0];
     expect(one).toMatchObject({ p: undefined, interval95: undefined, estimable: false });

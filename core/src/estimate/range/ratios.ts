@@ -85,7 +85,7 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
       fit,
       { ...compared, walks: pairedWalks },
       fit.model.productDifference(numerator, denominator),
-      { method: 'paired', basis: `${both} ${both === 1 ? 'pair' : 'pairs'}`, oneOuting: false },
+      { method: 'paired', basis: `${both} ${both === 1 ? 'pair' : 'pairs'} side by side`, oneOuting: false },
     ),
   ];
 }
@@ -103,7 +103,7 @@ function overSample(compared: Compared, method: 'units' | 'outings', of: GroupOf
   const [above, below] = ownOf(compared);
   const how = {
     method,
-    basis: `${groups(above, of)} and ${groups(below, of)} ${method}`,
+    basis: `by ${groups(above, of)} and ${groups(below, of)} ${method}`,
     oneOuting: false,
   };
   const over = ratioOverGroups(above, below, of);
@@ -152,7 +152,7 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
   return {
     ...rest,
     method: 'outings',
-    basis: `${own[0]} and ${own[1]} outings`,
+    basis: `by ${own[0]} and ${own[1]} outings`,
     estimate,
     interval95: undefined,
     withScale95: undefined,

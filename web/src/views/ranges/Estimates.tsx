@@ -1,5 +1,5 @@
 import { HowMade } from '../../components/HowMade.tsx';
-import { formatLength, scaleText, type LengthUnit } from '@urvek/core';
+import { formatLength, outingText, scaleText, type LengthUnit } from '@urvek/core';
 import { endsText, estimateText, intervalText, noTenthText } from '@urvek/draw';
 import type { RangeView, RangeWalk } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
@@ -57,6 +57,7 @@ export function EstimateTable({
           const { median, own, withScale95M: known } = cell;
           const p10M = own?.p10?.estimateM;
           const scaled = scaleText(cell.scale);
+          const days = outingText(cell.outings);
           return (
             <tr key={cell.product}>
               <th scope="row" className="row-head">
@@ -74,6 +75,7 @@ export function EstimateTable({
                         {endsText(known.median.low, known.median.high, show)}
                       </span>
                     )}
+                    {days !== undefined && <span className="block text-[0.8rem] text-faint">{days}</span>}
                     {scaled !== undefined && (
                       <span className="block text-[0.8rem] text-faint">
                         {scaled}; <HowMade of="scale-error" what="a scale error" />

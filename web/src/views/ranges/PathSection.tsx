@@ -5,6 +5,7 @@ import {
   pairSentences,
   textsOf,
   thinnessOf,
+  wallSentences,
   withoutMetres,
 } from '@urvek/draw';
 import { rangeTitle, type PathCurves, type RangeView } from '@urvek/study';
@@ -47,7 +48,7 @@ export function PathSection({
   };
   const thin = textsOf(thinnessOf(setup, range));
   const [unit] = useUnit();
-  const told = textsOf(comesBackSentences(range, unit));
+  const told = textsOf([...wallSentences(range, unit), ...comesBackSentences(range, unit)]);
   const unmeasured = textsOf([...withoutMetres(range), ...(summary.n === 0 ? pairSentences(range) : [])]);
   const title = rangeTitle(setup, range);
   const name = `${title}, ${criterion}`;

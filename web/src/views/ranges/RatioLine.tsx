@@ -1,5 +1,5 @@
-import { ratioInDb, scaleText, type RatioFinding } from '@urvek/core';
-import { endsText, toldApart } from '@urvek/draw';
+import { ratioBasis, ratioInDb, type RatioFinding } from '@urvek/core';
+import { apartText, endsText } from '@urvek/draw';
 
 const percentOf = (ratio: number): string =>
   `${ratio >= 1 ? '+' : '−'}${Math.abs(100 * (ratio - 1)).toFixed(0)} %`;
@@ -7,14 +7,8 @@ const dbOf = (ratio: number, exponent: number): string =>
   `${ratioInDb(ratio, exponent) >= 0 ? '+' : '−'}${Math.abs(ratioInDb(ratio, exponent)).toFixed(1)} dB`;
 
 export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?: number }) {
-  const { numerator, denominator, method, estimate, withScale95, reason, walks, holmP, scale } = ratio;
-  const n = [
-    `n = ${walks[0]} and ${walks[1]}`,
-    scaleText(scale),
-    method === 'welch' ? 'each with its own spread, Welch' : undefined,
-  ]
-    .filter((t) => t !== undefined)
-    .join(', ');
+  const { numerator, denominator, estimate, withScale95, reason, holmP } = ratio;
+  const n = ratioBasis(ratio);
   const range = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
   if (!estimate)
     return (
@@ -46,7 +40,7 @@ export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?:
           )
         </>
       )}
-      ; {toldApart(ratio) ? 'the walks tell them apart.' : 'these walks do not tell them apart.'}
+      ; {apartText(ratio)}.
     </span>
   );
 }

@@ -28,30 +28,6 @@ export function Ratios({ range, exponent }: { range: RangeView; exponent: number
           </ul>
         </>
       )}
-      {summary.pairedRatios.length > 0 && (
-        <>
-          <h3 className="mt-2">From walks side by side, pair by pair</h3>
-          <ul className="grid gap-1">
-            {summary.pairedRatios.map((ratio) => (
-              <li key={`${ratio.numerator}/${ratio.denominator}`}>
-                <RatioLine ratio={ratio} exponent={exponent} />
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {summary.unitRatios.length > 0 && (
-        <>
-          <h3 className="mt-2">With units nested in their products</h3>
-          <ul className="grid gap-1">
-            {summary.unitRatios.map((ratio) => (
-              <li key={`${ratio.numerator}/${ratio.denominator}`}>
-                <RatioLine ratio={ratio} exponent={exponent} />
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
     </div>
   );
 }

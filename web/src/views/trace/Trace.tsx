@@ -13,6 +13,7 @@ import { Lag } from './Lag.tsx';
 import { Legend } from './Legend.tsx';
 import { Log } from './Log.tsx';
 import { Outcomes } from './Outcomes.tsx';
+import { Outing } from './Outing.tsx';
 import { TimeLine } from './TimeLine.tsx';
 import { Truth } from './Truth.tsx';
 import { WalkList } from './WalkList.tsx';
@@ -100,6 +101,7 @@ function TraceStage(workspace: Ready) {
           <div className="grid gap-4 xl:grid-cols-[1.1fr_1fr]">
             <div className="grid content-start gap-4">
               <Outcomes finding={finding} joined={joined} />
+              <Outing finding={finding} walks={walks} />
               <Beside setup={comparison.setup} finding={finding} />
               <Lag finding={finding} log={log} />
               <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />

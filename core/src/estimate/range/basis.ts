@@ -1,0 +1,25 @@
+import type { CellFinding } from './cellFinding.ts';
+import { outingText } from './outings.ts';
+import type { RatioFinding } from './ratioFinding.ts';
+import { scaleText } from './scaleError.ts';
+
+const joined = (parts: readonly (string | undefined)[]): string =>
+  parts.filter((t) => t !== undefined).join(', ');
+
+/** What a cell rests on: "6 walks, over 3 outings, distances by eye, which may all be off by a factor of 1.67". */
+export const cellBasis = (cell: CellFinding): string =>
+  joined([
+    `${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`,
+    outingText(cell.outings),
+    scaleText(cell.scale),
+  ]);
+
+/** What a ratio rests on: "5 and 6 walks, 5 pairs side by side". */
+export const ratioBasis = ({ walks, basis, method, oneOuting, scale }: RatioFinding): string =>
+  joined([
+    `${walks[0]} and ${walks[1]} ${walks[1] === 1 ? 'walk' : 'walks'}`,
+    basis,
+    method === 'welch' ? 'each with its own spread, Welch' : undefined,
+    oneOuting ? 'for these set-ups: their repeat was not tested' : undefined,
+    scaleText(scale),
+  ]);

@@ -1,0 +1,61 @@
+import { separationAtM, wallOf, withScaleError, type Boundary, type Wall } from '@urvek/core';
+import type { Criterion, Side } from '@urvek/core';
+import type { Finding, SetupPath } from './findings.ts';
+import type { Subject } from './subjects.ts';
+import { walkRows } from './walkRows.ts';
+
+/** Half of one product's walks or more end where its path changes. */
+export interface WallFound extends Wall {
+  readonly product: string;
+}
+
+/** A turn by less than this is none. */
+const TURN_DEG = 10;
+
+/** Corners, ends of legs and obstructions of a path, in separation. */
+function boundariesOf(path: SetupPath): Boundary[] {
+  let atM = 0;
+  const legs = path.legs.slice(0, -1).flatMap((leg, i) => {
+    atM += leg.lengthM;
+    const next = path.legs[i + 1] as (typeof path.legs)[number];
+    const turn = Math.abs(((next.bearingDeg - leg.bearingDeg + 540) % 360) - 180);
+    const label = turn > TURN_DEG ? 'the path turns' : `it goes on ${next.exposure}`;
+    return [{ label, atM: separationAtM(path, atM) }];
+  });
+  return [...legs, ...path.obstructions.map((o) => ({ label: o.label, atM: separationAtM(path, o.atM) }))];
+}
+
+export function wallsOf({
+  findings,
+  subjects,
+  path,
+  criterion,
+  side,
+}: {
+  readonly findings: readonly Finding[];
+  readonly subjects: readonly Subject[];
+  readonly path: SetupPath;
+  readonly criterion: Criterion;
+  readonly side: Side | undefined;
+}): WallFound[] {
+  const boundaries = boundariesOf(path);
+  const stands = path.checkpoints.map((c) => separationAtM(path, c.atM)).sort((a, b) => a - b);
+  return subjects.flatMap((subject) => {
+    const walks = walkRows(
+      findings.filter((f) => f.subject.id === subject.id),
+      criterion,
+      side,
+    );
+    const found = wallOf(walks, boundaries, stands);
+    const scaleU = Math.max(0, ...walks.map((w) => w.scaleU ?? 0));
+    return found
+      ? [
+          {
+            ...found,
+            product: subject.name,
+            median95M: found.median95M && withScaleError(found.median95M, undefined, scaleU),
+          },
+        ]
+      : [];
+  });
+}
