@@ -118,6 +118,9 @@ export const pathSchema = yup
     startOffsetM: known('Start offset'),
     /** How well the place of the fixed end is known. */
     startOffsetUM: known('Uncertainty of the fixed end'),
+    /** What the line behind the fixed end gives by cable, the least that was measured, Mbit/s. */
+    behindDownMbps: known('Behind it, down'),
+    behindUpMbps: known('Behind it, up'),
     features: yup.array(featureSchema).default(undefined).optional().max(300),
     obstructions: yup.array(obstructionSchema).required().max(200),
     checkpoints: yup

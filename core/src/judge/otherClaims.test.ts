@@ -40,8 +40,12 @@ describe('a claim of a ratio', () => {
 
 describe('a claim of throughput', () => {
   const visits = (...mbps: number[]) => mbps.map((m) => ({ distanceM: 5, mbps: m }));
-  const judge = (of: ReturnType<typeof visits>, mbps: number, cap?: { levelMbps: number; points: number }) =>
-    judgeThroughputClaim({ entered: `${mbps} Mbit/s`, mbps, upTo: true }, of, cap);
+  const judge = (
+    of: ReturnType<typeof visits>,
+    mbps: number,
+    cap?: { levelMbps: number; points: number },
+    behindMbps: number | undefined = 900,
+  ) => judgeThroughputClaim({ entered: `${mbps} Mbit/s`, mbps, upTo: true }, of, cap, behindMbps);
 
   test('is judged on the median of the visits, never on the best of several', () => {
     const eight = visits(280, 310, 290, 295, 285, 300, 288, 292);
@@ -62,6 +66,16 @@ describe('a claim of throughput', () => {
       next: expect.stringContaining('by cable'),
     });
     expect(judge([], 600).outcome).toBe('not tested');
+  });
+
+  test('what is behind it decides nothing against it until it was measured, and is faster than the claim', () => {
+    const six = visits(180, 185, 190, 182, 188, 186);
+    const bare = judgeThroughputClaim({ entered: '300 Mbit/s', mbps: 300, upTo: false }, six, undefined);
+    expect(bare).toMatchObject({ outcome: 'undecided', next: expect.stringContaining('by cable') });
+    expect(bare.reason).toContain('was not measured');
+    expect(judge(six, 300, undefined, 250).reason).toContain('gives 250 Mbit/s by cable, less than');
+    expect(judge(six, 300).outcome).toBe('refuted');
+    expect(judge(six, 170, undefined, 170).outcome).toBe('supported');
   });
 
   test('the interval of a median without a model: of six the ends, of ten the second of each', () => {

@@ -14,13 +14,16 @@ export interface Visit {
 
 /**
  * Judges "300 Mbit/s" on the median over visits to the nearest stand, by its sign-test interval; readings of
- * one visit enter as their median, and "up to" is never judged on the best of several. A cap decides nothing
- * against the product, for it measures what is behind it.
+ * one visit enter as their median, and "up to" is never judged on the best of several. Nothing is decided against
+ * a product unless what is behind it was measured, and is faster than the claim: a slow line looks like a slow
+ * product.
+ * @param behindMbps least rate that was measured by cable behind it; absent: not measured
  */
 export function judgeThroughputClaim(
   claim: { readonly entered: string; readonly mbps: number; readonly upTo: boolean },
   visits: readonly Visit[],
   cap: Cap | undefined,
+  behindMbps?: number,
 ): Verdict {
   const { entered, mbps } = claim;
   const caveats = [
@@ -52,6 +55,18 @@ export function judgeThroughputClaim(
       'undecided',
       `The nearest points all read about ${show(cap.levelMbps)} Mbit/s: a cap, so the product gives at least that, and the claim of ${entered} is not settled.`,
       'Measure what is behind it by cable, and test again where that is faster than the claim.',
+    );
+  if (known && known.high < mbps && behindMbps === undefined)
+    return verdict(
+      'undecided',
+      `${capital(found)}, below the ${entered} claimed; what is behind the product was not measured, and may be what was read.`,
+      'Measure what is behind it by cable, and enter it with the path in Paths.',
+    );
+  if (known && known.high < mbps && (behindMbps as number) < mbps)
+    return verdict(
+      'undecided',
+      `${capital(found)}; what is behind the product gives ${show(behindMbps as number)} Mbit/s by cable, less than the ${entered} claimed.`,
+      'Test again where what is behind it is faster than the claim.',
     );
   if (known && known.high < mbps)
     return verdict('refuted', `${capital(found)}; the claim is ${claim.upTo ? 'up to ' : ''}${entered}.`);

@@ -14,7 +14,7 @@ import { criterionFor, type Product, type ProductClaim, type Setup } from '@urve
 import { plannedPaths, plannedWalks } from '../plan/plannedWalks.ts';
 import { unitsWalked, type SetupPath } from '../results/findings.ts';
 import type { PathRanges } from '../results/ranges.ts';
-import { throughputFindings } from '../results/throughput.ts';
+import { behindMbps, throughputFindings } from '../results/throughput.ts';
 import type { Subject } from '../results/subjects.ts';
 import { ratioEvidence } from '../results/ratioEvidence.ts';
 import { claimOf, speaksTo } from './claims.ts';
@@ -120,11 +120,13 @@ function judgeOn(
       );
     }
     case 'throughput': {
-      const own = range && throughputFindings(range).curves.find((c) => c.product === subject?.name);
+      const found = range && throughputFindings(range);
+      const own = found?.curves.find((c) => c.product === subject?.name);
       return judgeThroughputClaim(
         { entered: claim.entered, mbps: value, upTo: claim.upTo },
         own?.nearVisits ?? [],
-        own?.cap,
+        own?.cap ?? (own?.direction === found?.curves[0]?.direction ? found?.shared : undefined),
+        own && range && behindMbps(range.path, own.direction),
       );
     }
     case 'latency': {

@@ -60,7 +60,7 @@ export function throughputFindings(range: PathRanges): ThroughputFindings {
           direction,
           rows,
           curve,
-          cap: capOf(rows),
+          cap: capOf(rows, behindMbps(range.path, direction)),
           nearVisits: nearVisits(parts.map((p) => p[0] ?? [])),
           networks: Math.max(...parts.map((p) => p.length)),
         },
@@ -72,6 +72,10 @@ export function throughputFindings(range: PathRanges): ThroughputFindings {
     shared: sharedCap(curves.filter((c) => c.direction === curves[0]?.direction).map((c) => c.rows)),
   };
 }
+
+/** What was measured by cable behind the fixed end, that way; absent: not measured. */
+export const behindMbps = (path: PathRanges['path'], direction: Direction): number | undefined =>
+  direction === 'fixed-to-mobile' ? path.behindDownMbps : path.behindUpMbps;
 
 /** Stands within this of the nearest are like it. */
 const LIKE = 1.1;

@@ -66,8 +66,8 @@ export function fittedInOrder(rows: readonly ThroughputRow[], curve: readonly Th
 }
 
 /**
- * A cap: medians at three or more nearest points within 5 % of each other, or within 5 % of a stated
- * backhaul. The farther points that still read the same belong to it.
+ * A cap: medians at three or more nearest points within 5 % of each other, or the nearest within 5 % of a
+ * stated backhaul, or above it. The farther points that still read the same belong to it.
  */
 export function capOf(rows: readonly ThroughputRow[], backhaulMbps?: number): Cap | undefined {
   const medians = standsOf(rows).map((s) => median(s.values));
@@ -79,9 +79,7 @@ export function capOf(rows: readonly ThroughputRow[], backhaulMbps?: number): Ca
     [least, most, points] = [low, high, points + 1];
   }
   const atBackhaul =
-    backhaulMbps !== undefined &&
-    medians.length > 0 &&
-    Math.abs((medians[0] as number) - backhaulMbps) <= SAME * backhaulMbps;
+    backhaulMbps !== undefined && medians.length > 0 && (medians[0] as number) >= (1 - SAME) * backhaulMbps;
   return points >= CAP_POINTS || atBackhaul
     ? { levelMbps: median(medians.slice(0, Math.max(1, points))), points: Math.max(1, points) }
     : undefined;

@@ -18,7 +18,7 @@ import { Choice, Field, Tick } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
-import { asMetres } from '../../components/figures.ts';
+import { asFigure, asMetres } from '../../components/figures.ts';
 
 import { Checkpoints } from './Checkpoints.tsx';
 import { Exports } from './Exports.tsx';
@@ -120,6 +120,22 @@ export function PathCard({
           suffix="m"
           {...form.register(`${at}.startOffsetUM`, asMetres)}
           error={errors?.startOffsetUM?.message}
+        />
+        <Field
+          className="w-44"
+          label="Behind it by cable, down"
+          suffix="Mbit/s"
+          inputMode="decimal"
+          {...form.register(`${at}.behindDownMbps`, asFigure)}
+          error={errors?.behindDownMbps?.message}
+        />
+        <Field
+          className="w-44"
+          label="Behind it by cable, up"
+          suffix="Mbit/s"
+          inputMode="decimal"
+          {...form.register(`${at}.behindUpMbps`, asFigure)}
+          error={errors?.behindUpMbps?.message}
         />
         <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
       </div>
