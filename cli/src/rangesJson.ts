@@ -139,7 +139,7 @@ const ratio = (r: RatioFinding, exponent: number | undefined) => ({
   reason: orNull(r.reason),
   ratio_method: r.method,
   ratio_basis: orNull(r.basis),
-  one_outing: r.oneOuting,
+  for_these_set_ups: r.forTheseSetUps,
   ratio: orNull(r.estimate?.ratio),
   log_ratio: orNull(r.estimate?.logRatio),
   se_log: orNull(r.estimate?.seLog),

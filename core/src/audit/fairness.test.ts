@@ -80,7 +80,7 @@ const ratio = (value: number, low: number, high: number): RatioFinding => ({
   denominator: 'A',
   method: 'shared',
   basis: undefined,
-  oneOuting: false,
+  forTheseSetUps: false,
   estimable: true,
   reason: undefined,
   estimate: { ratio: value, logRatio: Math.log(value), seLog: 0.1, wald95: [low, high], waldP: 0.01 },

@@ -125,6 +125,32 @@ export function ratioOverGroups(
   );
 }
 
+/**
+ * Ratio of two products over groups that hold both: Student's t on the differences within each, in which what a
+ * day was cancels, and what each set-up was shows as their spread.
+ */
+export function ratioWithinGroups(
+  numerator: readonly WalkInterval[],
+  denominator: readonly WalkInterval[],
+  group: GroupOf,
+): OverGroups | NotOverGroups {
+  const within = new Set(denominator.map(group));
+  const shared = new Set(numerator.map(group).filter((g) => within.has(g)));
+  const [a, b] = [numerator, denominator].map((walks) => walks.filter((w) => shared.has(group(w)))) as [
+    WalkInterval[],
+    WalkInterval[],
+  ];
+  const located = locate([...a, ...b], group);
+  if ('reason' in located) return located;
+  const at = (walks: readonly WalkInterval[], of: string): Location =>
+    located.get(JSON.stringify([walks[0]?.product, of])) as Location;
+  const differences = [...shared].map((of): Location => {
+    const [x, y] = [at(a, of), at(b, of)];
+    return { mu: x.mu - y.mu, squaredError: x.squaredError + y.squaredError };
+  });
+  return overGroups([differences], [1]) ?? { reason: 'one outing with both' };
+}
+
 /** Median of one product over groups that are a sample: outings. In metres. */
 export function medianOverGroups(
   walks: readonly WalkInterval[],

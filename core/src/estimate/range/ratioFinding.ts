@@ -23,8 +23,8 @@ export interface RatioFinding {
   readonly method: RatioMethod;
   /** "5 pairs", "2 and 3 units"; absent where it rests on the walks one by one. */
   readonly basis: string | undefined;
-  /** All of it is of one outing: it speaks for these set-ups, and their repeat was not tested. */
-  readonly oneOuting: boolean;
+  /** One outing or two with both, several walks on each: it speaks for these set-ups, their repeat is not tested. */
+  readonly forTheseSetUps: boolean;
   readonly estimable: boolean;
   readonly reason: string | undefined;
   readonly estimate:
@@ -75,7 +75,7 @@ export function ratioInFit(
   fit: RangeFit | NoFit,
   compared: Compared,
   weights: number[] | undefined,
-  how: Pick<RatioFinding, 'method' | 'basis' | 'oneOuting'>,
+  how: Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'>,
   apart = false,
 ): RatioFinding {
   const { above, below, onePath } = sidesOf(compared);
@@ -97,7 +97,7 @@ export function ratioInFit(
 /** What was found, however, with what is common to every ratio. */
 export function found(
   compared: Compared,
-  how: Pick<RatioFinding, 'method' | 'basis' | 'oneOuting'>,
+  how: Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'>,
   by: Estimated | (Partial<Estimated> & { readonly reason: string }),
 ): RatioFinding {
   const { walks, numerator, denominator } = compared;

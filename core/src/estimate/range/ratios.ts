@@ -1,7 +1,7 @@
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, type NoFit, type RangeFit } from './fit.ts';
-import { ratioOverGroups, type GroupOf } from './nested.ts';
-import { outingsOf } from './outings.ts';
+import { ratioOverGroups, ratioWithinGroups, type GroupOf } from './nested.ts';
+import { outingsOf, SAMPLE_OF_OUTINGS } from './outings.ts';
 import { found, ratioInFit, withHolm, type Compared, type RatioFinding } from './ratioFinding.ts';
 
 export type Pair = readonly [numerator: string, denominator: string];
@@ -85,7 +85,11 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
       fit,
       { ...compared, walks: pairedWalks },
       fit.model.productDifference(numerator, denominator),
-      { method: 'paired', basis: `${both} ${both === 1 ? 'pair' : 'pairs'} side by side`, oneOuting: false },
+      {
+        method: 'paired',
+        basis: `${both} ${both === 1 ? 'pair' : 'pairs'} side by side`,
+        forTheseSetUps: false,
+      },
     ),
   ];
 }
@@ -99,14 +103,20 @@ function mostlyPaired(compared: Compared): boolean {
 const groups = (walks: readonly WalkInterval[], of: GroupOf): number => new Set(walks.map(of)).size;
 
 /** Units, or outings, of both as samples. */
-function overSample(compared: Compared, method: 'units' | 'outings', of: GroupOf): RatioFinding {
+function overSample(
+  compared: Compared,
+  method: 'units' | 'outings',
+  of: GroupOf,
+  test = ratioOverGroups,
+  said?: string,
+): RatioFinding {
   const [above, below] = ownOf(compared);
   const how = {
     method,
-    basis: `by ${groups(above, of)} and ${groups(below, of)} ${method}`,
-    oneOuting: false,
+    basis: said ?? `by ${groups(above, of)} and ${groups(below, of)} ${method}`,
+    forTheseSetUps: false,
   };
-  const over = ratioOverGroups(above, below, of);
+  const over = test(above, below, of);
   if ('reason' in over) return found(compared, how, over);
   const [low, high] = over.interval95;
   return found(compared, how, {
@@ -120,8 +130,8 @@ function overSample(compared: Compared, method: 'units' | 'outings', of: GroupOf
 const overUnits = (compared: Compared): RatioFinding => overSample(compared, 'units', (w) => w.unit ?? '');
 
 /**
- * Where both were walked on the same outings, these are blocks; where each had outings of its own, they are a
- * sample from two each on, and tell nothing with one. Walks that are an outing each, and those of which nobody
+ * Where both were walked on the same outings, these are blocks, and from three on, with several walks of one, a
+ * sample; where each had outings of its own, they are a sample from two each on, and tell nothing with one. Walks that are an outing each, and those of which nobody
  * says, stand one by one.
  */
 function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): RatioFinding {
@@ -129,23 +139,36 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
   const sides = ownOf(compared);
   const all = outingsOf(sides.flat());
   const own = sides.map((walks) => outingsOf(walks)?.count ?? 0) as [number, number];
-  const plain = (oneOuting: boolean): RatioFinding =>
+  const plain = (forTheseSetUps: boolean): RatioFinding =>
     ratioInFit(
       fit,
       compared,
       fit.model.productDifference(numerator, denominator),
-      { method: 'shared', basis: undefined, oneOuting },
+      { method: 'shared', basis: undefined, forTheseSetUps },
       true,
     );
   if (!all?.repeated) return plain(false);
   if (all.count === 1) return plain(true);
   const shared = own[0] + own[1] - all.count;
+  const perOuting = (walks: readonly WalkInterval[]): boolean => outingsOf(walks)?.repeated === true;
+  if (shared >= SAMPLE_OF_OUTINGS && sides.some(perOuting))
+    return overSample(
+      compared,
+      'outings',
+      (w) => w.outing as string,
+      ratioWithinGroups,
+      `${shared} outings with both`,
+    );
   if (shared > 0) {
     const inBlocks = blocks.outings();
     const weights = inBlocks.model.productDifference(numerator, denominator);
     const basis = `${shared} ${shared === 1 ? 'outing' : 'outings'} with both`;
     if (weights)
-      return ratioInFit(inBlocks, compared, weights, { method: 'outings', basis, oneOuting: shared === 1 });
+      return ratioInFit(inBlocks, compared, weights, {
+        method: 'outings',
+        basis,
+        forTheseSetUps: sides.some(perOuting),
+      });
   }
   if (Math.min(...own) >= 2) return overSample(compared, 'outings', (w) => w.outing as string);
   const { estimate, interval95: _, p: __, ...rest } = plain(false);

@@ -27,7 +27,7 @@ export function unitFindings(walks: readonly WalkInterval[]): {
   const fit = fitRanges(rows);
   const named = (key: string): string => (JSON.parse(key) as [string, string])[1];
   const label = (key: string): string => (JSON.parse(key) as [string, string]).join(', unit ');
-  const how = { method: 'shared', basis: undefined, oneOuting: false } as const;
+  const how = { method: 'shared', basis: undefined, forTheseSetUps: false } as const;
   return {
     units: several.flatMap(([product, of]) =>
       [...of].flatMap((unit) =>
