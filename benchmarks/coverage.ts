@@ -1,50 +1,20 @@
-// npm run bench:coverage [comparisons]: how often nominal 95 % intervals cover, over simulated comparisons
-// of two products.
+// npm run bench:coverage [comparisons]: how much of what is published is true, over simulated comparisons of two
+// products that reach equally far, walked as people walk. Prints the table of docs/intervals.md.
 import { availableParallelism } from 'node:os';
 import { Worker, isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { fileURLToPath } from 'node:url';
-import { coverageOf, type CoverageCell, type CoverageCounts } from '@urvek/core';
+import { PUBLISHED_ROWS, type PublishedRow } from './coverageRows.ts';
 
-const WALKS = [3, 5, 10, 30];
-const SIGMAS = [0.1, 0.25, 0.5];
-const SETTINGS = [
-  { step: 1.05, censored: 0 },
-  { step: 1.25, censored: 0 },
-  { step: 1.05, censored: 0.4 },
-  { step: 1.25, censored: 0.4 },
-];
-
-const cells: CoverageCell[] = SETTINGS.flatMap(({ step, censored }) =>
-  SIGMAS.flatMap((sigma) =>
-    WALKS.map((walksEach) => ({ walksEach, sigma, stepRatio: step, censoredShare: censored, ratio: 1.2 })),
-  ),
+const comparisons = Number(
+  (workerData as { comparisons?: number } | null)?.comparisons ?? process.argv[2] ?? 1000,
 );
 
-const percent = (share: number): string => (100 * share).toFixed(1).padStart(6);
-
-function row(cell: CoverageCell, c: CoverageCounts): string {
-  const { walksEach, sigma, stepRatio, censoredShare } = cell;
-  return [
-    String(walksEach).padStart(5),
-    sigma.toFixed(2).padStart(5),
-    `${Math.round(100 * (stepRatio - 1))} %`.padStart(5),
-    `${Math.round(100 * censoredShare)} %`.padStart(9),
-    ...[c.median, c.p10, c.ratio].map(({ given, covering }) => percent(covering / given)),
-    percent(c.oneSided / c.sets),
-    percent(c.withoutInterval / c.sets),
-  ].join(' ');
-}
-
 async function main(): Promise<void> {
-  const comparisons = Number(process.argv[2] ?? 10_000);
-  console.log(
-    `${comparisons} comparisons a cell of two products; medians 100 m and 120 m; share (%) of the intervals given that cover; sets with one-sided walks and without an interval.`,
-  );
-  console.log('walks     σ  step  censored  median   p10  ratio  1-sided  none');
+  console.log(`${comparisons} comparisons a row.`);
+  for (const line of PUBLISHED_ROWS[0]?.head ?? []) console.log(line);
   const shim = fileURLToPath(new URL('./worker.mjs', import.meta.url));
-  let next = 0;
-  const done = new Map<number, CoverageCounts>();
-  let printed = 0;
+  let [next, printed] = [0, 0];
+  const done = new Map<number, string>();
   await Promise.all(
     Array.from(
       { length: availableParallelism() },
@@ -54,13 +24,17 @@ async function main(): Promise<void> {
             workerData: { file: fileURLToPath(import.meta.url), comparisons },
           });
           const give = (): void => {
-            if (next < cells.length) worker.postMessage(next++);
+            if (next < PUBLISHED_ROWS.length) worker.postMessage(next++);
             else void worker.terminate().then(() => resolve());
           };
-          worker.on('message', ({ index, counts }: { index: number; counts: CoverageCounts }) => {
-            done.set(index, counts);
-            for (let c = done.get(printed); c; c = done.get(++printed))
-              console.log(row(cells[printed] as CoverageCell, c));
+          worker.on('message', ({ index, row }: { index: number; row: string }) => {
+            done.set(index, row);
+            for (let line = done.get(printed); line !== undefined; line = done.get(++printed)) {
+              const { head } = PUBLISHED_ROWS[printed] as PublishedRow;
+              if (printed > 0 && head !== (PUBLISHED_ROWS[printed - 1] as PublishedRow).head)
+                for (const text of head) console.log(text);
+              console.log(line);
+            }
             give();
           });
           worker.on('error', reject);
@@ -73,12 +47,5 @@ async function main(): Promise<void> {
 if (isMainThread) await main();
 else
   parentPort?.on('message', (index: number) =>
-    parentPort?.postMessage({
-      index,
-      counts: coverageOf(
-        cells[index] as CoverageCell,
-        (workerData as { comparisons: number }).comparisons,
-        'coverage',
-      ),
-    }),
+    parentPort?.postMessage({ index, row: (PUBLISHED_ROWS[index] as PublishedRow).run(comparisons) }),
   );

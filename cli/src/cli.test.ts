@@ -278,7 +278,7 @@ describe('urvek ranges', () => {
 
   test('a table for people', async () => {
     const { out } = await run('ranges', reference('c.csv'));
-    expect(out).toContain('P1  open  median 118 m');
+    expect(out).toContain('P1  open  median 117 m (95 %: 60.0 m to 199 m; n = 5; by its own spread)');
     expect(out).toContain('P2 / P1: 1.685');
   });
 

@@ -91,12 +91,20 @@ const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
   walks: c.walks,
   estimable: c.estimable,
   reason: orNull(c.reason),
+  median_by: c.medianBy,
   outings: orNull(c.outings?.count),
   failures: c.failures,
   unplaced: c.unplaced,
-  median: quantile(c.median, c.interval95M.median, c.withScale95M.median),
+  median: quantile(c.shared.median, c.shared.interval95M, c.withScale95M.median),
   p10: quantile(c.p10, c.interval95M.p10, c.withScale95M.p10),
-  interval95_median_m: ends(c.interval95M.median),
+  interval95_median_m: ends(c.shared.interval95M),
+  published_median: c.median
+    ? {
+        estimate_m: c.median.estimateM,
+        interval95: ends(c.interval95M.median),
+        with_scale95: ends(c.withScale95M.median),
+      }
+    : null,
   own_spread: c.own
     ? {
         sigma: orNull(c.own.sigma),
@@ -176,6 +184,11 @@ export function rangesJson(summary: RangeSummary, rows: readonly WalkInterval[],
     paired_ratios: summary.pairedRatios.map((r) => ratio(r, exponent)),
     unit_ratios: summary.unitRatios.map((r) => ratio(r, exponent)),
     units: summary.units.map((u) => ({ product: u.product, unit: u.unit, ...unitCell(u.cell) })),
+    unit_spreads: summary.unitSpreads.map(({ product, path, units, between, within }) => ({
+      ...{ product, path, units },
+      between_sd_log: between,
+      within_sd_log: within,
+    })),
     unit_pairs: summary.unitPairs.map((r) => ratio(r, exponent)),
     turnbull: masses(rows),
     interaction: test(summary.interaction),

@@ -8,6 +8,7 @@ import {
   hangsOn,
   judgeClaim,
   latencyOfFrames,
+  medianInterval,
   METHOD_UNCERTAINTY,
   outcomeOf,
   parsePlace,
@@ -18,6 +19,7 @@ import {
   summariseRanges,
   walksFor,
   walksToTell,
+  wallOf,
   withScaleError,
   type EventKind,
   type Path,
@@ -112,6 +114,39 @@ const WORKED: Readonly<Record<string, () => string>> = {
     return `${low?.toFixed(0)} m to ${high?.toFixed(0)} m`;
   },
   'held to 90 m by eye': () => `at least ${boundWithScaleError(90, -1, BY_EYE).toFixed(1)} m`,
+  '100, 101 and 102 m on each of four days 1, 1.3, 0.8 and 1.1 times as far': () => {
+    const walks = [1, 1.3, 0.8, 1.1].flatMap((day, i) =>
+      rows(
+        [100, 101, 102].map((m) => [m * day, m * day] as const),
+        { outing: `${i}` },
+      ),
+    );
+    const { low, high } = summariseRanges(walks).fitted[0]?.interval95M.median ?? {};
+    return endsText(low, high, (m) => formatLength(m)) ?? '';
+  },
+  'six walks, four of them between 40 and 50 m with a corner at 44 m, one from 30 m and one to 60 m': () => {
+    const ends = [...Array.from({ length: 4 }, () => [40, 50] as const), [30, 40], [50, 60]] as const;
+    const { low, high } = wallOf(rows(ends), [{ label: '', atM: 44 }], [])?.median95M ?? {};
+    return endsText(low, high, (m) => formatLength(m)) ?? '';
+  },
+  'units A 100, 104, 98 and 120, 125, 118 m; B 130, 128, 135 and 112, 110, 115 m': () => {
+    const of = (product: string, unit: string, places: readonly number[]): WalkInterval[] =>
+      rows(
+        places.map((m) => [m, m] as const),
+        { product, unit },
+      );
+    const [ratio] = summariseRanges([
+      ...of('A', '1', [100, 104, 98]),
+      ...of('A', '2', [120, 125, 118]),
+      ...of('B', '1', [130, 128, 135]),
+      ...of('B', '2', [112, 110, 115]),
+    ]).productRatios;
+    return endsText(ratio?.interval95?.low, ratio?.interval95?.high, (v) => v.toFixed(2)) ?? '';
+  },
+  'six visits of 180, 182, 185, 186, 188 and 190 Mbit/s': () => {
+    const found = medianInterval([180, 182, 185, 186, 188, 190]);
+    return `${found?.low} to ${found?.high} Mbit/s`;
+  },
   '3 dB at exponent 2': () => (10 ** (3 / 20)).toFixed(3),
   '+8 % at exponent 4': () => `${ratioInDb(1.08, 4).toFixed(2)} dB`,
   '8 of 8 outings': () => `p ${signTest(8, 8).toFixed(4)}`,

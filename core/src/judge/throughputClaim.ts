@@ -53,7 +53,9 @@ export function judgeThroughputClaim(
   if (cap)
     return verdict(
       'undecided',
-      `The nearest points all read about ${show(cap.levelMbps)} Mbit/s: a cap, so the product gives at least that, and the claim of ${entered} is not settled.`,
+      cap.measured
+        ? `The near point reads ${show(cap.levelMbps)} Mbit/s, as much as what is behind it gives by cable: the product gives at least that, and the claim of ${entered} is not settled.`
+        : `The near points all read about ${show(cap.levelMbps)} Mbit/s, and what is behind them may be why: the product gives at least that, and the claim of ${entered} is not settled.`,
       'Measure what is behind it by cable, and test again where that is faster than the claim.',
     );
   if (known && known.high < mbps && behindMbps === undefined)

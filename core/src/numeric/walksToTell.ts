@@ -8,9 +8,20 @@ export const MOST_WALKS = 1000;
 
 /** Least n at which Student's two-sided test at 5 % finds a shift of `shift(n)` standard errors in 80 %. */
 function least(from: number, df: (n: number) => number, shift: (n: number) => number): number | undefined {
-  for (let n = from; n <= MOST_WALKS; n++)
-    if (1 - noncentralTCdf(studentQuantile(0.975, df(n)), df(n), shift(n)) >= POWER) return n;
-  return undefined;
+  const enough = (n: number): boolean =>
+    1 - noncentralTCdf(studentQuantile(0.975, df(n)), df(n), shift(n)) >= POWER;
+  // Power grows with n: doubled until it is enough, then halved.
+  let [few, many] = [from - 1, from];
+  while (!enough(many)) {
+    if (many === MOST_WALKS) return undefined;
+    [few, many] = [many, Math.min(MOST_WALKS, 2 * many)];
+  }
+  while (many - few > 1) {
+    const middle = (few + many) >> 1;
+    if (enough(middle)) many = middle;
+    else few = middle;
+  }
+  return many;
 }
 
 /**

@@ -6,7 +6,7 @@ import { scaleUOf } from '../quantity/distanceMethod.ts';
 import { seeded } from '../random/seeded.ts';
 import { findWalk, walkIntervals } from '../walk/finding.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
-import { PLAIN_HABITS, scaleOfDay, walkAsPeopleDo, type Habits } from './walkers.ts';
+import { PLAIN_HABITS, scaleOfDay, standsEvery, walkAsPeopleDo, type Habits } from './walkers.ts';
 
 const MEDIAN_M = 100;
 const SPREAD = 0.25;
@@ -22,7 +22,7 @@ function oneDay(seed: string, habits: Habits): WalkInterval[] {
     name: 'P',
     condition: 'open',
     model: 'free-space',
-    legs: [{ lengthM: 3 * habits.pathM, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+    legs: [{ lengthM: 900, bearingDeg: 0, riseM: 0, exposure: 'open' }],
     obstructions: [],
     checkpoints: [],
   };
@@ -54,14 +54,14 @@ function coverage(name: string, habits: Habits): { given: number; covering: numb
 describe('walkers as they are: the published interval of the median holds the truth as often as it says', () => {
   test.each<[string, Partial<Habits>]>([
     ['one mark a stand, none on leaving', {}],
-    ['stands every 20 m', { stepM: 20 }],
+    ['stands every 20 m', { standsM: standsEvery(20, 300) }],
     ['distances by eye', { method: 'by eye' }],
     ['counted paces', { method: 'paces' }],
-    ['satellite fixes', { method: 'satellite', stepM: 20 }],
+    ['satellite fixes', { method: 'satellite', standsM: standsEvery(20, 300) }],
     ['forgotten fields', { forgets: true }],
     ['a way back that nobody announced', { comesBack: true }],
     ['faults without a place', { unplaced: 0.3 }],
-    ['a path that is too short for half of them', { pathM: 110 }],
+    ['a path that is too short for half of them', { standsM: standsEvery(10, 110) }],
   ])('%s', (name, more) => {
     const { given, covering } = coverage(name, { ...PLAIN_HABITS, ...more });
     expect(given).toBeGreaterThan(0.9 * SETS);
@@ -72,6 +72,6 @@ describe('walkers as they are: the published interval of the median holds the tr
   test('a way back changes nothing on the way out', () => {
     const out = oneDay('same', PLAIN_HABITS);
     expect(out).toHaveLength(WALKS);
-    for (const w of out) expect((w.failedM ?? 0) - w.heldM).toBeCloseTo(PLAIN_HABITS.stepM, -0.5);
+    for (const w of out) expect((w.failedM ?? 0) - w.heldM).toBeCloseTo(10, -0.5);
   });
 });

@@ -1,12 +1,12 @@
 import { METHOD_UNCERTAINTY, scaleUOf, type DistanceMethod } from '../quantity/distanceMethod.ts';
 import type { EventBodies, EventKind, WalkEvent } from '../log/event.ts';
+import { WALKING_MPS } from '../quantity/pace.ts';
 import type { Random } from '../random/seeded.ts';
 
 /** How a person walks and writes: no kinder than people are. */
 export interface Habits {
-  /** Stands are so far apart, m, up to the path's end. */
-  readonly stepM: number;
-  readonly pathM: number;
+  /** Where one stands, out to the path's end. */
+  readonly standsM: readonly number[];
   readonly method: DistanceMethod;
   /** Neither the beginning nor its grade is written down. */
   readonly forgets: boolean;
@@ -16,9 +16,19 @@ export interface Habits {
   readonly unplaced: number;
 }
 
+/** Stands at one distance from each other, as far as a path goes. */
+export const standsEvery = (stepM: number, pathM: number): number[] =>
+  Array.from({ length: Math.floor(pathM / stepM) }, (_, i) => stepM * (i + 1));
+
+/** Stands in one ratio to each other. */
+export function standsByRatio(ratio: number, fromM: number, pathM: number): number[] {
+  const stands: number[] = [];
+  for (let m = fromM; m <= pathM; m *= ratio) stands.push(m);
+  return stands;
+}
+
 export const PLAIN_HABITS: Habits = {
-  stepM: 10,
-  pathM: 300,
+  standsM: standsEvery(10, 300),
   method: 'marked line',
   forgets: false,
   comesBack: false,
@@ -32,7 +42,7 @@ export const PLAIN_HABITS: Habits = {
  */
 export function walkAsPeopleDo(
   failsM: number,
-  { stepM, pathM, method, forgets, comesBack, unplaced }: Habits,
+  { standsM, method, forgets, comesBack, unplaced }: Habits,
   scale: number,
   random: Random,
 ): WalkEvent[] {
@@ -58,23 +68,65 @@ export function walkAsPeopleDo(
     0,
   );
   const lost = random.uniform() < unplaced;
+  let before = 0;
   const visit = (m: number): void => {
+    const awayM = Math.abs(m - before);
+    before = m;
     const fails = m >= failsM;
     const reading = { travelledM: written(m), method, pressed: true };
-    add('mark', fails && lost ? {} : { reading }, stepM / 1.4);
+    add('mark', fails && lost ? {} : { reading }, awayM / WALKING_MPS);
     // Some seconds of counting, and the one who counts is in no hurry.
     add('hits', { hits: fails ? 0 : 3, presses: 3 }, 5 + 20 * random.uniform());
   };
-  const stands = Array.from({ length: Math.floor(pathM / stepM) }, (_, i) => stepM * (i + 1));
-  const last = Math.min(stands.length, Math.ceil(failsM / stepM) + 1);
-  stands.slice(0, last).forEach(visit);
+  const failing = standsM.findIndex((m) => m >= failsM);
+  const last = failing === -1 ? standsM.length : failing + 2;
+  standsM.slice(0, last).forEach(visit);
   if (comesBack)
-    stands
+    standsM
       .slice(0, last - 1)
       .reverse()
       .forEach(visit);
   add('end', { reason: 'not stated' }, 10);
   return log;
+}
+
+/** How a drive is logged. */
+export interface Driving {
+  readonly speedMps: number;
+  readonly markEveryM: number;
+  readonly pathM: number;
+  /** What this operator's reaction is in the mean, s: nobody has measured it. */
+  readonly reactionS: number;
+}
+
+/** Spread of a press about its moment, s. */
+const PRESS_S = 0.2;
+
+/** The log of a drive past marks to where the link is lost: all of it pressed, by one operator. */
+export function driveAsPeopleDo(
+  failsM: number,
+  { speedMps, markEveryM, pathM, reactionS }: Driving,
+  random: Random,
+): WalkEvent[] {
+  const pressedS = (m: number): number => m / speedMps + PRESS_S * random.normal();
+  const marks = standsEvery(markEveryM, Math.min(pathM, failsM + 2 * markEveryM)).map(
+    (m) =>
+      [pressedS(m), 'mark', { reading: { travelledM: m, method: 'marked line', pressed: true } }] as const,
+  );
+  const lost = failsM < pathM ? [[pressedS(failsM) + reactionS, 'dropoutBegin', {}] as const] : [];
+  const events = [...marks, ...lost].sort((a, b) => a[0] - b[0]);
+  const begin = {
+    ...{ direction: 'mobile-to-fixed', mode: 'drive', baselineGrade: 5 },
+    reading: { travelledM: 0, method: 'marked line', pressed: false },
+  };
+  const endS = (events.at(-1)?.[0] ?? 0) + 1;
+  return [[0, 'begin', begin] as const, ...events, [endS, 'end', { reason: 'not stated' }] as const].map(
+    ([walkS, kind, body], i) =>
+      ({
+        ...{ walkId: 'walk', deviceId: 'driver', seq: i + 1, version: 1, kind, body },
+        time: { walkS, rate: 1, inputMs: 0, originMs: 0, wallMs: i },
+      }) as unknown as WalkEvent,
+  );
 }
 
 /** What a walker's distances of one day are off by, as a factor. */

@@ -73,7 +73,14 @@ export function intervalText(
 export function estimateText(cell: CellFinding, unit: LengthUnit): string {
   const show = (m: number): string => formatLength(m, unit);
   const scaled = scaleText(cell.scale);
-  const n = [`n = ${cell.walks}`, outingText(cell.outings), scaled].filter((t) => t !== undefined).join('; ');
+  const n = [
+    `n = ${cell.walks}`,
+    cell.medianBy === 'own spread' ? 'by its own spread' : undefined,
+    outingText(cell.outings),
+    scaled,
+  ]
+    .filter((t) => t !== undefined)
+    .join('; ');
   const { median: interval } = cell.withScale95M;
   const range = interval && endsText(interval.low, interval.high, show);
   if (cell.median)

@@ -10,10 +10,12 @@ export const cap: AuditRule = {
         ? [
             {
               products: [p.id],
-              what: `${p.name} reads ${p.cap.levelMbps.toFixed(0)} Mbit/s at ${p.cap.points} nearest points: a cap, so its throughput there is at least that`,
+              what: p.cap.measured
+                ? `${p.name} reads ${p.cap.levelMbps.toFixed(0)} Mbit/s at its near point, as much as what is behind it gives by cable: at least that`
+                : `${p.name} reads ${p.cap.levelMbps.toFixed(0)} Mbit/s at ${p.cap.points} nearest points, and what is behind it was not measured: at least that`,
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'Feed it from a server on its own cable that gives more, and read the near points again.',
+              mend: 'Measure what is behind it by cable and enter it in Paths; where that is the cap, feed it from a server on its own cable that gives more, and read the near points again.',
             },
           ]
         : [],

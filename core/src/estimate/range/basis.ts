@@ -10,6 +10,7 @@ const joined = (parts: readonly (string | undefined)[]): string =>
 export const cellBasis = (cell: CellFinding): string =>
   joined([
     `${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`,
+    cell.medianBy === 'own spread' ? 'by its own spread' : undefined,
     outingText(cell.outings),
     scaleText(cell.scale),
   ]);

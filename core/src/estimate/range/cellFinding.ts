@@ -2,7 +2,7 @@ import { Z90, Z95 } from '../../numeric/normal.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { boundsOf, type Bounds } from './commonBracket.ts';
 import { boundedBy, observedOf, type Ends } from './ends.ts';
-import { isFit, type NoFit, type RangeFit } from './fit.ts';
+import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
 import { medianOverGroups } from './nested.ts';
 import { outingsOf, SAMPLE_OF_OUTINGS, type Outings } from './outings.ts';
 import { ownSpread, type OwnSpread } from './ownSpread.ts';
@@ -16,6 +16,9 @@ import {
   type ScaleError,
 } from './scaleError.ts';
 
+export const MEDIAN_BY = ['shared spread', 'own spread', 'outings'] as const;
+export type MedianBy = (typeof MEDIAN_BY)[number];
+
 /** One product on one path: what its walks say. */
 export interface CellFinding {
   readonly product: string;
@@ -27,11 +30,15 @@ export interface CellFinding {
   readonly median: QuantileEstimate | undefined;
   readonly p10: QuantileEstimate | undefined;
   /**
-   * Calibrated profile intervals in metres, by the spread that the products of a fit share; they exist for
-   * some sets whose σ is not estimable, too. The median's is by Student's t over outings where there are three
-   * or more, some of them with several walks.
+   * Calibrated profile intervals in metres; they exist for some sets whose σ is not estimable, too. The median's is
+   * by the spread that the products of a fit share, by its own where spreads may differ, and by Student's t over
+   * outings where there are three or more, some of them with several walks. p10 here is by the shared spread.
    */
   readonly interval95M: { readonly median: Ends | undefined; readonly p10: Ends | undefined };
+  /** The median by the spread that the products of a fit share, whatever is published. */
+  readonly shared: { readonly median: QuantileEstimate | undefined; readonly interval95M: Ends | undefined };
+  /** What the published median rests on. */
+  readonly medianBy: MedianBy;
   /** On how many outings it was walked; absent where not every walk says on which. */
   readonly outings: Outings | undefined;
   /** p10 and p90 by its own walks and their own spread: what needs, "up to" and reports speak of. */
@@ -57,6 +64,8 @@ export interface CellFinding {
 export interface Wanted {
   readonly sharedP10?: boolean;
   readonly own?: boolean;
+  /** The spreads of the products here may differ: each median by its own. */
+  readonly ownMedian?: boolean;
 }
 
 export function cellFinding(
@@ -72,15 +81,21 @@ export function cellFinding(
     isFit(fit) && weights ? quantileEstimate(fit, { weights, z }) : undefined;
   const outings = outingsOf(walks);
   const over = overOutings(walks, outings);
-  const median = over?.estimate ?? quantile(0);
+  const alone = wanted.ownMedian && walks.length >= 3 ? byItself(walks) : undefined;
+  const median = over ? over.estimate : alone ? alone.estimate : quantile(0);
   const observed = observedOf(walks.length > 0 ? walks : all);
   const interval = (z: number): Ends | undefined => {
     const ends = weights && inMetres(profileInterval(fit, { weights, z }), fit.model.centre);
     return ends && boundedBy(ends, observed);
   };
   const p10 = median && quantile(-Z90);
+  const shared = { median: quantile(0), interval95M: interval(0) };
   const interval95M = {
-    median: over ? boundedBy(over.interval95M, observed) : interval(0),
+    median: over
+      ? boundedBy(over.interval95M, observed)
+      : alone
+        ? alone.interval95M && boundedBy(alone.interval95M, observed)
+        : shared.interval95M,
     p10: wanted.sharedP10 ? interval(-Z90) : undefined,
   };
   const bounds = walks.length > 0 ? boundsOf(walks) : undefined;
@@ -104,6 +119,8 @@ export function cellFinding(
     median,
     p10,
     interval95M,
+    shared,
+    medianBy: over ? 'outings' : alone ? 'own spread' : 'shared spread',
     outings,
     own,
     failures: walks.filter(failed).length,
@@ -132,6 +149,19 @@ function overOutings(
   const { estimateM, seLog, interval95M } = found;
   const at = (z: number): number => estimateM * Math.exp(z * seLog);
   return { estimate: { estimateM, seLog, wald95M: [at(-Z95), at(Z95)] }, interval95M };
+}
+
+/** Median by a product's own walks and their own spread. */
+function byItself(walks: readonly WalkInterval[]): {
+  readonly estimate: QuantileEstimate | undefined;
+  readonly interval95M: Ends | undefined;
+} {
+  const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
+  const weights = fit.model.cell('own', 'own');
+  return {
+    estimate: isFit(fit) && weights ? quantileEstimate(fit, { weights, z: 0 }) : undefined,
+    interval95M: weights && inMetres(profileInterval(fit, { weights, z: 0 }), fit.model.centre),
+  };
 }
 
 /** Where walks that have no median lie, roughly. */

@@ -264,6 +264,27 @@ function profileAt(
     if (!(there > here)) break;
     [guess, here] = [wider, there];
   }
-  const top = maximise((free) => line.evaluate(theta, free), guess, SETTLED, floor + allowed * onTop);
+  const climb = (from: Float64Array) =>
+    maximise((free) => line.evaluate(theta, free), from, SETTLED, floor + allowed * onTop);
+  const top = blurredStarts(line, guess)
+    .map((from) => climb(from))
+    .reduce((a, b) => (b.value > a.value ? b : a), climb(guess));
   return { at: line.expand(theta, top.at), value: top.value, evaluation: top.evaluation };
+}
+
+/** How much wider a start is than the one before. */
+const WIDER = 4;
+
+/**
+ * Where the spread is smaller than the errors of places, the likelihood is no longer concave: holds and fails that
+ * nearly meet make a narrow peak there, and a broad one beside it. The best of some wider starts finds that one.
+ */
+function blurredStarts(line: Line, guess: Float64Array): Float64Array[] {
+  const last = guess.length - 1;
+  const starts: Float64Array[] = [];
+  for (let at = guess; (at[last] as number) > line.blurredFrom / WIDER ** 2;) {
+    at = at.map((v) => v / WIDER);
+    starts.push(at);
+  }
+  return starts;
 }

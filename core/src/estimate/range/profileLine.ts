@@ -36,6 +36,8 @@ export interface RidgeStep {
 }
 
 export interface Line {
+  /** Sharpness (1/σ) from which on the errors of places are as wide as the spread; none where there are none. */
+  readonly blurredFrom: number;
   thetaAt(parameters: Float64Array): number;
   freeOf(parameters: Float64Array): Float64Array;
   expand(theta: number, free: Float64Array): Float64Array;
@@ -77,6 +79,7 @@ export function onLine(data: LikelihoodData, { weights, z }: Target): Line {
     return full;
   };
   return {
+    blurredFrom: 1 / data.errors.reduce((most, u) => Math.max(most, u), 0),
     thetaAt: (at) =>
       (weights.reduce((sum, w, j) => sum + w * (at[j] as number), 0) + z) / (at[last] as number),
     freeOf: (at) => Float64Array.from(free, (i) => at[i] as number),

@@ -84,7 +84,7 @@ describe.each(['a', 'c', 'd_part'])(
           expected.path,
           expected.walks,
         ]);
-        quantileMatches(cell?.median, expected.median);
+        quantileMatches(cell?.shared.median, expected.median);
         quantileMatches(cell?.p10, expected.p10);
       });
       expect(summary.productRatios).toHaveLength(reference.product_ratios.length);
@@ -114,12 +114,15 @@ describe.each(['a', 'c', 'd_part'])(
       const inFeet = summariseRanges(feet);
       close(inFeet.sigma, summary.sigma as number);
       inFeet.fitted.forEach((cell, i) =>
-        close((cell.median?.estimateM ?? 0) * 0.3048, summary.fitted[i]?.median?.estimateM as number),
+        close(
+          (cell.shared.median?.estimateM ?? 0) * 0.3048,
+          summary.fitted[i]?.shared.median?.estimateM as number,
+        ),
       );
       const shuffled = summariseRanges([...rows].reverse());
       for (const cell of shuffled.fitted) {
         const same = summary.fitted.find((c) => c.product === cell.product && c.path === cell.path);
-        close(cell.median?.estimateM, same?.median?.estimateM as number);
+        close(cell.shared.median?.estimateM, same?.shared.median?.estimateM as number);
         close(cell.p10?.estimateM, same?.p10?.estimateM as number);
       }
     });

@@ -6,7 +6,8 @@ import { interactionTest, productTest, type ChiSquareTest } from './likelihoodRa
 import { dot } from './quantile.ts';
 import type { RatioFinding } from './ratioFinding.ts';
 import { ratiosOf } from './ratios.ts';
-import { unitFindings, type UnitFinding } from './unitFinding.ts';
+import { spreadsInDoubt } from './welch.ts';
+import { unitFindings, type UnitFinding, type UnitSpread } from './unitFinding.ts';
 
 export interface RangeSummary {
   readonly n: number;
@@ -36,6 +37,8 @@ export interface RangeSummary {
   readonly unitRatios: readonly RatioFinding[];
   /** Each unit of the products that have several, by itself; empty where every product has one. */
   readonly units: readonly UnitFinding[];
+  /** Between units and within them, of the products that have several. */
+  readonly unitSpreads: readonly UnitSpread[];
   /** Units of one product, two by two, with Holm's correction over all such pairs. */
   readonly unitPairs: readonly RatioFinding[];
 }
@@ -57,6 +60,12 @@ export function summariseRanges(
     (c): c is NamedCoefficient & { weights: number[] } => isFit(fit) && c.weights !== undefined,
   );
   const pairs = productLevels.flatMap((a, i) => productLevels.slice(i + 1).map((b) => [b, a] as const));
+  const [onlyPath] = pathLevels;
+  const ownMedian =
+    pathLevels.length === 1 &&
+    productLevels.length > 1 &&
+    onlyPath !== undefined &&
+    spreadsInDoubt(productLevels.map((p) => walks.filter((w) => w.product === p)));
   const ratios = ratiosOf(fit, walks, pairs);
   return {
     n: walks.length,
@@ -76,7 +85,7 @@ export function summariseRanges(
       ? sandwich([...known.map((c) => [...c.weights, 0]), [...fit.beta.map(() => 0), 1]], fit.covariance)
       : undefined,
     fitted: productLevels.flatMap((product) =>
-      pathLevels.map((path) => cellFinding(fit, walks, product, path, { sharedP10, own })),
+      pathLevels.map((path) => cellFinding(fit, walks, product, path, { sharedP10, own, ownMedian })),
     ),
     productRatios: ratios.product,
     lrTestProduct: isFit(fit) ? productTest(walks, fit) : undefined,

@@ -31,9 +31,13 @@ describe('throughput over distance', () => {
   });
 
   test('three nearest points alike are a cap; two are not, unless they are the stated backhaul or shared by two products', () => {
-    expect(capOf(rows([5, 94], [10, 92], [20, 93], [40, 60]))).toEqual({ levelMbps: 93, points: 3 });
+    expect(capOf(rows([5, 94], [10, 92], [20, 93], [40, 60]))).toEqual({
+      ...{ levelMbps: 93, points: 3, measured: false },
+    });
     expect(capOf(rows([5, 94], [10, 92], [20, 70], [40, 60]))).toBeUndefined();
-    expect(capOf(rows([5, 94], [10, 80]), 95)).toMatchObject({ points: 1 });
+    expect(capOf(rows([5, 94], [10, 80]), 95)).toMatchObject({ points: 1, measured: true });
+    // What is behind it is ten times as fast: flat points are the product's own.
+    expect(capOf(rows([5, 94], [10, 92], [20, 93], [40, 60]), 900)).toBeUndefined();
     expect(sharedCap([rows([5, 94], [10, 80]), rows([5, 92], [10, 60])])).toMatchObject({ points: 2 });
     expect(sharedCap([rows([5, 94]), rows([5, 60])])).toBeUndefined();
   });

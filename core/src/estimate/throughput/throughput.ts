@@ -13,6 +13,11 @@ export interface ThroughputRow {
 export interface Cap {
   readonly levelMbps: number;
   readonly points: number;
+  /**
+   * What is behind it was measured by cable, and is what was read; otherwise the near points are flat, and what is
+   * behind them may be why.
+   */
+  readonly measured: boolean;
 }
 
 /** Where a need is still met and where it no longer is; absent when it is never crossed. */
@@ -67,7 +72,7 @@ export function fittedInOrder(rows: readonly ThroughputRow[], curve: readonly Th
 
 /**
  * A cap: medians at three or more nearest points within 5 % of each other, or the nearest within 5 % of a
- * stated backhaul, or above it. The farther points that still read the same belong to it.
+ * measured backhaul, or above it; where that is faster by more, flat points are the product's own. The farther points that still read the same belong to it.
  */
 export function capOf(rows: readonly ThroughputRow[], backhaulMbps?: number): Cap | undefined {
   const medians = standsOf(rows).map((s) => median(s.values));
@@ -80,8 +85,12 @@ export function capOf(rows: readonly ThroughputRow[], backhaulMbps?: number): Ca
   }
   const atBackhaul =
     backhaulMbps !== undefined && medians.length > 0 && (medians[0] as number) >= (1 - SAME) * backhaulMbps;
-  return points >= CAP_POINTS || atBackhaul
-    ? { levelMbps: median(medians.slice(0, Math.max(1, points))), points: Math.max(1, points) }
+  return atBackhaul || (backhaulMbps === undefined && points >= CAP_POINTS)
+    ? {
+        levelMbps: median(medians.slice(0, Math.max(1, points))),
+        points: Math.max(1, points),
+        measured: atBackhaul,
+      }
     : undefined;
 }
 
@@ -93,7 +102,7 @@ export function sharedCap(products: readonly (readonly ThroughputRow[])[]): Cap 
   if (nearest.length < 2) return undefined;
   const [low, high] = [Math.min(...nearest), Math.max(...nearest)];
   return high > 0 && high - low <= SAME * high
-    ? { levelMbps: median(nearest), points: nearest.length }
+    ? { levelMbps: median(nearest), points: nearest.length, measured: false }
     : undefined;
 }
 

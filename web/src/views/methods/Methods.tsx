@@ -1,12 +1,13 @@
 import { marked } from 'marked';
 import { useEffect } from 'react';
 import { useLocation } from 'react-router';
+import reached from '../../../../docs/intervals.md?raw';
 import text from '../../../../docs/methods.md?raw';
 import { anchorOf } from './anchor.ts';
 
 // Our own page, not anything that a user wrote: its HTML is taken as it is made.
 const PAGE = marked
-  .parse(text, { async: false })
+  .parse(`${text}\n\n${reached}`, { async: false })
   .replace(/<h2>(.*?)<\/h2>/g, (_, title: string) => `<h2 id="${anchorOf(title)}">${title}</h2>`);
 
 /** How every published figure is made, paragraph by paragraph. */

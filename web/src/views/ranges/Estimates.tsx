@@ -1,4 +1,4 @@
-import { HowMade } from '../../components/HowMade.tsx';
+import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { formatLength, outingText, scaleText, type LengthUnit } from '@urvek/core';
 import { endsText, estimateText, intervalText, noTenthText } from '@urvek/draw';
 import type { RangeView, RangeWalk } from '@urvek/study';
@@ -43,9 +43,12 @@ export function EstimateTable({
           <th>Product</th>
           <th>n</th>
           <th>
-            Median, 95 % interval <HowMade of="range-of-one-product" what="the median" />
+            Median, 95 % interval <HowMade of="range-of-one-product" what="the median" />{' '}
+            <HowTrue of="how-often-a-median-holds" what="a median" />
           </th>
-          <th>9 of 10 walks hold to</th>
+          <th>
+            9 of 10 walks hold to <HowTrue of="how-often-9-of-10-holds" what="a tenth" />
+          </th>
           {area && <th>Area covered, as the square</th>}
           <th>
             Each walk <HowMade of="bracket-of-a-walk" what="the bracket of a walk" />
@@ -75,7 +78,14 @@ export function EstimateTable({
                         {endsText(known.median.low, known.median.high, show)}
                       </span>
                     )}
-                    {days !== undefined && <span className="block text-[0.8rem] text-faint">{days}</span>}
+                    {cell.medianBy === 'own spread' && (
+                      <span className="block text-[0.8rem] text-faint">by its own spread</span>
+                    )}
+                    {days !== undefined && (
+                      <span className="block text-[0.8rem] text-faint">
+                        {days} <HowMade of="outings" what="what outings tell" />
+                      </span>
+                    )}
                     {scaled !== undefined && (
                       <span className="block text-[0.8rem] text-faint">
                         {scaled}; <HowMade of="scale-error" what="a scale error" />

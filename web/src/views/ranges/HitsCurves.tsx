@@ -1,4 +1,4 @@
-import { HowMade } from '../../components/HowMade.tsx';
+import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import {
   atLeastShare,
   clopperPearson,
@@ -89,7 +89,8 @@ export function HitsCurves({
   return (
     <div data-hits-curves>
       <h3>
-        Presses answered over distance <HowMade of="presses-and-answers" what="k of n" />
+        Presses answered over distance <HowMade of="presses-and-answers" what="k of n" />{' '}
+        <HowTrue of="how-often-d50-holds" what="a distance of half the answers" />
       </h3>
       <Chart option={option} table={table} label={`Share of presses answered, over separation, ${name}`} />
       <ul>

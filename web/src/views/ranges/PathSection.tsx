@@ -128,7 +128,8 @@ export function PathSection({
       )}
       {summary.n > 0 && (
         <p className="mt-3 text-[0.85rem] text-faint">
-          Lognormal model, interval-censored, one spread for the medians of all products
+          Lognormal model, interval-censored, one spread for the medians of all products unless theirs may
+          differ
           {summary.sigma !== undefined && (
             <>
               {' '}

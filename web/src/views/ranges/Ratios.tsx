@@ -1,4 +1,4 @@
-import { HowMade } from '../../components/HowMade.tsx';
+import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { pairSentences, textsOf } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 import { RatioLine } from './RatioLine.tsx';
@@ -15,7 +15,12 @@ export function Ratios({ range, exponent }: { range: RangeView; exponent: number
           </li>
         ))}
       </ul>
-      {summary.productRatios.length > 0 && <HowMade of="ratio-of-two-products" what="a ratio" />}
+      {summary.productRatios.length > 0 && (
+        <>
+          <HowMade of="ratio-of-two-products" what="a ratio" />{' '}
+          <HowTrue of="how-often-a-ratio-holds" what="a ratio" />
+        </>
+      )}
       {beside.length > 0 && (
         <>
           <h3 className="mt-2">

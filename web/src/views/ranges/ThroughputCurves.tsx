@@ -1,3 +1,4 @@
+import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { crossNeed, formatLength, METRES_PER } from '@urvek/core';
 import { COLOUR } from '@urvek/draw';
 import type { ThroughputFindings } from '@urvek/study';
@@ -77,7 +78,10 @@ export function ThroughputCurves({
   return (
     <div data-throughput-curves>
       <div className="flex items-end gap-3">
-        <h3 className="flex-1">Throughput over distance</h3>
+        <h3 className="flex-1">
+          Throughput over distance <HowMade of="throughput" what="throughput" />{' '}
+          <HowTrue of="how-often-a-cap-is-one" what="a cap" />
+        </h3>
         <Field
           className="w-32"
           label="Need"
@@ -109,8 +113,10 @@ export function ThroughputCurves({
               {c.cap && (
                 <strong>
                   {' '}
-                  Capped: the nearest {c.cap.points} points read about {c.cap.levelMbps.toFixed(0)} Mbit/s, so
-                  the link gives at least that.
+                  {c.cap.measured
+                    ? `Capped by what is behind it: the near point reads ${c.cap.levelMbps.toFixed(0)} Mbit/s, as by cable`
+                    : `Flat: the nearest ${c.cap.points} points read about ${c.cap.levelMbps.toFixed(0)} Mbit/s, and what is behind them was not measured`}
+                  , so the link gives at least that.
                 </strong>
               )}
               {c.networks > 1 && (
@@ -126,8 +132,8 @@ export function ThroughputCurves({
       </ul>
       {shared && (
         <p role="status" className="border-l-4 border-degraded pl-2">
-          Products read alike at the near point ({shared.levelMbps.toFixed(0)} Mbit/s): that measures what is
-          behind them, not the products.
+          Products read alike at the near point ({shared.levelMbps.toFixed(0)} Mbit/s): that may measure what
+          is behind them, not the products.
         </p>
       )}
     </div>

@@ -3,8 +3,10 @@ import type { RangeView } from '@urvek/study';
 import { useUnit } from '../../state/unit.ts';
 import { RatioLine } from './RatioLine.tsx';
 
+const factor = (sigma: number): string => Math.exp(sigma).toFixed(2);
+
 /** Several units of a product: each by itself, and a warning where they differ. */
-export function Units({ summary: { units, unitPairs } }: Pick<RangeView, 'summary'>) {
+export function Units({ summary: { units, unitPairs, unitSpreads } }: Pick<RangeView, 'summary'>) {
   const [unit] = useUnit();
   if (units.length === 0) return null;
   const differ = unitPairs.filter(toldApart);
@@ -34,6 +36,12 @@ export function Units({ summary: { units, unitPairs } }: Pick<RangeView, 'summar
         </tbody>
       </table>
       <ul className="mt-1 grid gap-1">
+        {unitSpreads.map(({ product, units: n, between, within }) => (
+          <li key={product}>
+            {product}: {n} units differ by a factor of <span className="figure">{factor(between)}</span> (one
+            standard deviation), walks of one unit by <span className="figure">{factor(within)}</span>.
+          </li>
+        ))}
         {unitPairs.map((pair) => (
           <li key={`${pair.numerator}/${pair.denominator}`}>
             <RatioLine ratio={pair} />

@@ -1,4 +1,4 @@
-import { HowMade } from '../../components/HowMade.tsx';
+import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { comesBackSentences, textsOf } from '@urvek/draw';
 import { claimFlags, claimText, rangeTitle, type ClaimVerdict, type JudgementView } from '@urvek/study';
 import type { Ready } from '../../components/Frame.tsx';
@@ -78,7 +78,8 @@ function ClaimCard({ judged }: { judged: ClaimVerdict }) {
         </p>
         <p className="mt-1">
           {verdict.reason}{' '}
-          <HowMade of={claim.form === 'latency' ? 'latency' : 'claims'} what="this verdict" />
+          <HowMade of={claim.form === 'latency' ? 'latency' : 'claims'} what="this verdict" />{' '}
+          <HowTrue of="how-often-a-verdict-is-false" what="a verdict" />
         </p>
         {neverSettled !== undefined && (
           <p className="mt-1">

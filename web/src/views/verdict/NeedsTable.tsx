@@ -1,4 +1,4 @@
-import { HowMade } from '../../components/HowMade.tsx';
+import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { marginText } from '@urvek/draw';
 import type { NeedJudged } from '@urvek/study';
 import { OutcomeMark } from './OutcomeMark.tsx';
@@ -48,7 +48,8 @@ export function NeedsTable({ needs }: { needs: readonly NeedJudged[] }) {
       <p className="mt-2 text-[0.85rem] text-faint">
         Judged on the distance to which 9 of 10 walks hold; the margin is that distance over the need. Of
         several paths of its condition, the one that serves it worst counts.{' '}
-        <HowMade of="needs" what="the verdict on a need" />
+        <HowMade of="needs" what="the verdict on a need" />{' '}
+        <HowTrue of="how-often-a-verdict-is-false" what="a verdict" />
       </p>
     </section>
   );

@@ -48,6 +48,7 @@ import { wheelReading } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
 import { ModePanel } from './modes.tsx';
+import { nextPost } from './nextPost.ts';
 import type { Log } from './modesParts.tsx';
 import { saveLog } from './saveLog.ts';
 import { GearPanel } from './status.tsx';
@@ -63,37 +64,6 @@ const NOT_KEPT =
 const LOOK_AGAIN_MS = 100;
 /** So far ahead of a checkpoint one is told to mark it. */
 const PROMPT_M = 2;
-
-/**
- * The post that M marks. With a wheel the nearest; on foot the next one beyond the last mark, or before it
- * on the way back.
- */
-function nextPost(
-  checkpoints: Path['checkpoints'],
-  {
-    hereM,
-    markedM = -1,
-    turned,
-    tick,
-  }: {
-    hereM: number | undefined;
-    markedM: number | undefined;
-    turned: boolean;
-    tick: Tick | undefined;
-  },
-): Path['checkpoints'][number] | undefined {
-  if (tick && hereM !== undefined)
-    return checkpoints.reduce<Path['checkpoints'][number] | undefined>(
-      (a, b) => (a && Math.abs(a.atM - hereM) <= Math.abs(b.atM - hereM) ? a : b),
-      undefined,
-    );
-  return turned
-    ? checkpoints.findLast((c) => c.atM < markedM - AT_POST_M)
-    : checkpoints.find((c) => c.atM > markedM + AT_POST_M);
-}
-
-/** Nearer than this to a post one is at it, m. */
-const AT_POST_M = 0.5;
 
 /** The kind of a walk of which nothing is known yet: its words are the general ones. */
 const UNKNOWN_KIND = 'accessory';
