@@ -1,4 +1,5 @@
 import {
+  heldTo,
   INTERVAL_METHOD,
   ratioInDb,
   turnbull,
@@ -74,13 +75,24 @@ const test = (t: ChiSquareTest | undefined) =>
       }
     : null;
 
+const ofCell = (c: CellFinding, rows: readonly WalkInterval[]): WalkInterval[] =>
+  rows.filter((r) => r.product === c.product && r.path === c.path);
+
+/** Walks that held to a place, of those that tell. */
+function kOfN(rows: readonly WalkInterval[], distanceM: number | undefined): [number, number] | null {
+  if (distanceM === undefined) return null;
+  const { held, of } = heldTo(rows, distanceM);
+  return [held, of];
+}
+
 /** p10 or p90 by the product's own walks. */
-const ownQuantile = (q: OwnSpread['p10'], withScale: Ends | undefined) =>
+const ownQuantile = (q: OwnSpread['p10'], withScale: Ends | undefined, rows: readonly WalkInterval[]) =>
   q
     ? {
         estimate_m: orNull(q.estimateM),
         interval95: ends(q.interval95M),
         with_scale95: ends(withScale),
+        k_of_n: kOfN(rows, q.estimateM),
         method: OWN_METHOD,
       }
     : null;
@@ -108,15 +120,15 @@ const cell = (c: CellFinding, rows: readonly WalkInterval[]) => ({
   own_spread: c.own
     ? {
         sigma: orNull(c.own.sigma),
-        p10: ownQuantile(c.own.p10, c.withScale95M.p10),
-        p90: ownQuantile(c.own.p90, c.withScale95M.p90),
+        p10: ownQuantile(c.own.p10, c.withScale95M.p10, ofCell(c, rows)),
+        p90: ownQuantile(c.own.p90, c.withScale95M.p90, ofCell(c, rows)),
       }
     : null,
   with_scale95_median_m: ends(c.withScale95M.median),
   scale_u: c.scale.u,
   scale_method: orNull(c.scale.method),
   bounds: bounds(c.bounds, c.withScale95M),
-  turnbull: masses(rows.filter((r) => r.product === c.product && r.path === c.path)),
+  turnbull: masses(ofCell(c, rows)),
 });
 
 /** What one unit says by itself. */

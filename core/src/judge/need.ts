@@ -29,6 +29,16 @@ export interface NeedVerdict {
   readonly kOfN: { readonly held: number; readonly of: number } | undefined;
 }
 
+/** Walks that held to a distance, of those that tell. */
+export function heldTo(
+  walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[],
+  distanceM: number,
+): { readonly held: number; readonly of: number } {
+  const held = walks.filter((w) => w.heldM >= distanceM).length;
+  const failed = walks.filter((w) => w.failedM !== undefined && w.failedM <= distanceM).length;
+  return { held, of: held + failed };
+}
+
 /** Walks that must all hold before 9 of 10 may be said to. */
 export const WALKS_FOR_P10 = walksFor(0.9);
 
@@ -44,9 +54,7 @@ export function judgeNeed(
   walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[] = [],
 ): NeedVerdict {
   const judged = judgeByModel(need, criterion, cell);
-  const held = walks.filter((w) => w.heldM >= need.distanceM).length;
-  const failed = walks.filter((w) => w.failedM !== undefined && w.failedM <= need.distanceM).length;
-  const of = held + failed;
+  const { held, of } = heldTo(walks, need.distanceM);
   if (of === 0) return { ...judged, kOfN: undefined };
   const { low, high } = clopperPearson(held, of);
   const few =

@@ -1,5 +1,5 @@
 import { PLAIN_REPORT, type Setup } from '@urvek/contract';
-import { CRITERION_MEANING, formatLength, type LengthUnit } from '@urvek/core';
+import { CRITERION_MEANING, formatLength, heldTo, type LengthUnit } from '@urvek/core';
 import {
   claimFlags,
   claimText,
@@ -238,7 +238,7 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
             String(cell.walks),
             estimateText(cell, unit),
             cell.own?.p10?.estimateM !== undefined
-              ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}`
+              ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}; ${kOfN(range, cell.product, cell.own.p10.estimateM)}`
               : noTenthText(cell),
             range.walks
               .flatMap((w) =>
@@ -250,6 +250,15 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
         };
       }),
   };
+}
+
+/** Walks that held to a place that the model gives, of those that tell. */
+function kOfN({ walks }: RangeView, product: string, distanceM: number): string {
+  const { held, of } = heldTo(
+    walks.flatMap((w) => (w.product === product && w.interval ? [w.interval] : [])),
+    distanceM,
+  );
+  return `${held} of ${of} walks held to it`;
 }
 
 const table = (caption: string, head: string[], rows: Row[]): Block[] =>

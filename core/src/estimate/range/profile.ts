@@ -266,9 +266,11 @@ function profileAt(
   }
   const climb = (from: Float64Array) =>
     maximise((free) => line.evaluate(theta, free), from, SETTLED, floor + allowed * onTop);
-  const top = blurredStarts(line, guess)
-    .map((from) => climb(from))
-    .reduce((a, b) => (b.value > a.value ? b : a), climb(guess));
+  const narrow = climb(guess);
+  const onIt = narrow.value >= floor + allowed * onTop;
+  const wider = onIt ? undefined : widerStart(line, theta, guess);
+  const broad = wider && climb(wider);
+  const top = broad && broad.value > narrow.value ? broad : narrow;
   return { at: line.expand(theta, top.at), value: top.value, evaluation: top.evaluation };
 }
 
@@ -278,13 +280,15 @@ const WIDER = 4;
 /**
  * Where the spread is smaller than the errors of places, the likelihood is no longer concave: holds and fails that
  * nearly meet make a narrow peak there, and a broad one beside it. The best of some wider starts finds that one.
+ * Undefined where the spread is wide enough.
  */
-function blurredStarts(line: Line, guess: Float64Array): Float64Array[] {
+function widerStart(line: Line, theta: number, guess: Float64Array): Float64Array | undefined {
   const last = guess.length - 1;
-  const starts: Float64Array[] = [];
+  let best: { readonly at: Float64Array; readonly value: number } | undefined;
   for (let at = guess; (at[last] as number) > line.blurredFrom / WIDER ** 2;) {
     at = at.map((v) => v / WIDER);
-    starts.push(at);
+    const { value } = line.evaluate(theta, at);
+    if (!best || value > best.value) best = { at, value };
   }
-  return starts;
+  return best?.at;
 }
