@@ -13,14 +13,6 @@ export const claimOf = (claim: ProductClaim): Claim => ({
 export const distanceClaims = (product: Product): ProductClaim[] =>
   product.claims.filter((c) => c.form === 'distance');
 
-/** Ratios that are claimed of a product, or of another against it. */
-export const claimedRatios = ({ products }: Setup, productId: string): number[] =>
-  products.flatMap((p) =>
-    p.claims
-      .filter((c) => c.form === 'ratio' && (p.id === productId || c.against === productId))
-      .map((c) => parseClaim('ratio', c.entered).value),
-  );
-
 export const claimText = (claim: ProductClaim): string =>
   `${claim.upTo ? 'up to ' : ''}${claim.entered}, ${claim.condition === 'unstated' ? 'condition unstated' : claim.condition}`;
 

@@ -19,7 +19,7 @@ import {
   type TimedWalk,
 } from '@urvek/core';
 import { criterionFor, type WantedCriterion, type Product, type Setup } from '@urvek/contract';
-import { claimedRatios } from '../judge/claims.ts';
+import { claimedRatios } from './claimedRatios.ts';
 import type { Finding, SetupPath } from '../results/findings.ts';
 import { plannedPaths, plannedRigs, plannedWalks, type PlannedWalk } from './plannedWalks.ts';
 

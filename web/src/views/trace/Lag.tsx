@@ -1,11 +1,8 @@
-import { DEFAULT_DELAY, type Correction, type WalkEvent } from '@urvek/core';
+import { DEFAULT_DELAY, type WalkEvent } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
-import { useNotice } from '../../components/Notice.tsx';
-import { fieldLog } from '../../field/fieldLog.ts';
-import { sync } from '../../field/sync.ts';
-import { eventTime } from '../../field/time.ts';
+import { useAddedLater } from './useAddedLater.ts';
 
 /** The delay by which what was noticed is moved back; adjusted by a correction, never in place. */
 export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
@@ -13,29 +10,21 @@ export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEven
   const now = begin.body.delay ?? DEFAULT_DELAY;
   const [reaction, setReaction] = useState('');
   const [spread, setSpread] = useState('');
-  const notice = useNotice();
+  const add = useAddedLater(finding);
   const valid = [reaction, spread].every((v) => v.trim() !== '' && Number(v) >= 0 && Number(v) <= 10);
-  const adjust = async (): Promise<void> => {
-    await fieldLog.adopt(finding.header, 0);
-    const write = (correction: Correction): Promise<WalkEvent> =>
-      fieldLog.append(finding.walkId, 'correction', correction, eventTime(begin.time.walkS, begin.time.rate));
-    const amends = log.find((e) => e.kind === 'begin') ?? begin;
-    const made = await write({
-      amends: { deviceId: amends.deviceId, seq: amends.seq },
-      action: 'retime',
-      reason: `delay of ${reaction} s for the whole walk`,
-      delay: { reactionS: Number(reaction), spreadS: Number(spread) },
-    });
-    void sync();
-    notice({
-      text: 'Lag corrected',
-      undo: () =>
-        void write({
-          amends: { deviceId: made.deviceId, seq: made.seq },
-          action: 'withdraw',
-          reason: 'undone',
-        }).then(sync),
-    });
+  const adjust = (): Promise<void> => {
+    const { deviceId, seq } = log.find((e) => e.kind === 'begin') ?? begin;
+    return add(
+      'correction',
+      {
+        amends: { deviceId, seq },
+        action: 'retime',
+        reason: `delay of ${reaction} s for the whole walk`,
+        delay: { reactionS: Number(reaction), spreadS: Number(spread) },
+      },
+      'Lag corrected',
+      begin.time.walkS,
+    );
   };
   return (
     <section className="sheet p-3" aria-label="Lag">

@@ -1,37 +1,18 @@
 import { outingOf, type Finding, type WalkRow } from '@urvek/study';
 import { useId, useState } from 'react';
 import { Field } from '../../components/Field.tsx';
-import { useNotice } from '../../components/Notice.tsx';
-import { fieldLog } from '../../field/fieldLog.ts';
-import { sync } from '../../field/sync.ts';
-import { eventTime } from '../../field/time.ts';
+import { useAddedLater } from './useAddedLater.ts';
 
 /** From setting a rig up to taking it down: its walks share that day and that set-up. Seen here, and corrected. */
 export function Outing({ finding, walks }: { finding: Finding; walks: readonly WalkRow[] }) {
   const now = outingOf(finding);
   const [name, setName] = useState('');
   const list = useId();
-  const notice = useNotice();
-  const { endS, begin } = finding.trace;
-  const at = () => eventTime(endS, begin.time.rate);
+  const add = useAddedLater(finding);
   const known = [...new Set(walks.flatMap((w) => w.outing ?? []))];
-  const put = async (): Promise<void> => {
-    await fieldLog.adopt(finding.header, 0);
-    const { deviceId, seq } = await fieldLog.append(finding.walkId, 'outing', { name: name.trim() }, at());
-    void sync();
+  const put = (): void => {
+    void add('outing', { name: name.trim() }, `Put to the outing “${name.trim()}”`);
     setName('');
-    notice({
-      text: `Put to the outing “${name.trim()}”`,
-      undo: () =>
-        void fieldLog
-          .append(
-            finding.walkId,
-            'correction',
-            { amends: { deviceId, seq }, action: 'withdraw', reason: 'undone' },
-            at(),
-          )
-          .then(sync),
-    });
   };
   return (
     <section className="sheet p-3" aria-label="Outing">
@@ -46,7 +27,7 @@ export function Outing({ finding, walks }: { finding: Finding; walks: readonly W
         className="mt-1 flex flex-wrap items-end gap-2"
         onSubmit={(e) => {
           e.preventDefault();
-          if (name.trim()) void put();
+          if (name.trim()) put();
         }}
       >
         <Field
