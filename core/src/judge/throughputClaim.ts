@@ -62,7 +62,7 @@ export function judgeThroughputClaim(
     return verdict(
       'undecided',
       `${capital(found)}, below the ${entered} claimed; what is behind the product was not measured, and may be what was read.`,
-      'Measure what is behind it by cable, and enter it with the path in Paths.',
+      'Measure what is behind it by cable, and enter it in Paths as “Line by cable”.',
     );
   if (known && known.high < mbps && (behindMbps as number) < mbps)
     return verdict(

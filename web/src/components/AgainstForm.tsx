@@ -51,7 +51,7 @@ export function AgainstForm({
       </Choice>
       <button
         type="button"
-        className="btn col-span-2"
+        className="btn justify-self-start"
         onClick={() => onSaid({ ...other.of, how }, other.name)}
       >
         Keep it

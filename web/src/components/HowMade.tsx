@@ -24,7 +24,8 @@ export type ReachedParagraph =
   | 'how-often-a-ratio-holds'
   | 'how-often-a-verdict-is-false'
   | 'how-often-d50-holds'
-  | 'how-often-a-cap-is-one';
+  | 'how-often-a-cap-is-one'
+  | 'how-often-the-number-of-walks-is-enough';
 
 /** Beside a figure: how often what is said so was true, where the truth was known. */
 export const HowTrue = ({ of, what }: { of: ReachedParagraph; what: string }) => (

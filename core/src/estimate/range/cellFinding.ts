@@ -114,7 +114,7 @@ export function cellFinding(
     path,
     walks: walks.length,
     estimable: median !== undefined,
-    reason: isFit(fit) && weights && !median ? FLAT : cellReason(fit, walks, weights),
+    reason: alone?.reason ?? (isFit(fit) && weights && !median ? FLAT : cellReason(fit, walks, weights)),
     bounds,
     median,
     p10,
@@ -155,12 +155,14 @@ function overOutings(
 function byItself(walks: readonly WalkInterval[]): {
   readonly estimate: QuantileEstimate | undefined;
   readonly interval95M: Ends | undefined;
+  readonly reason: string | undefined;
 } {
   const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
   const weights = fit.model.cell('own', 'own');
   return {
     estimate: isFit(fit) && weights ? quantileEstimate(fit, { weights, z: 0 }) : undefined,
     interval95M: weights && inMetres(profileInterval(fit, { weights, z: 0 }), fit.model.centre),
+    reason: isFit(fit) ? undefined : fit.reason,
   };
 }
 

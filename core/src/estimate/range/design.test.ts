@@ -150,7 +150,7 @@ describe('designs beyond product and path', () => {
     expect(cell?.median?.estimateM).toBeCloseTo(Math.exp(mean), 6);
     expect(cell?.interval95M.median?.low).toBeCloseTo(Math.exp(mean - half), 6);
     expect(outingText(cell?.outings)).toBe('over 4 outings');
-    expect(outingText(outingsOf(walks.slice(0, 3)))).toContain('speaks for that day and set-up');
+    expect(outingText(outingsOf(walks.slice(0, 3)))).toBe('one outing: for that day and set-up');
     expect(outingText(outingsOf(walks.filter((_, i) => i % 3 === 0)))).toBeUndefined();
     // By its own spread what 9 of 10 hold to rests on four outings, not on twelve walks.
     const [loose] = summariseRanges(walks.map(({ outing: _, ...w }) => w)).fitted;

@@ -23,8 +23,8 @@ export const SAMPLE_OF_OUTINGS = 3;
  */
 export function outingText(outings: Outings | undefined): string | undefined {
   if (!outings?.repeated) return undefined;
-  if (outings.count === 1) return 'one outing: it speaks for that day and set-up';
+  if (outings.count === 1) return 'one outing: for that day and set-up';
   return outings.count < SAMPLE_OF_OUTINGS
-    ? `${outings.count} outings: it speaks for these`
+    ? `${outings.count} outings: for these`
     : `over ${outings.count} outings`;
 }

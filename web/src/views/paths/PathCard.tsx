@@ -18,7 +18,7 @@ import { Choice, Field, Tick } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
-import { asFigure, asMetres } from '../../components/figures.ts';
+import { asMetres } from '../../components/figures.ts';
 
 import { Checkpoints } from './Checkpoints.tsx';
 import { Exports } from './Exports.tsx';
@@ -26,6 +26,7 @@ import { Features } from './Features.tsx';
 import { Legs } from './Legs.tsx';
 import { LevelFit } from './LevelFit.tsx';
 import { Obstructions } from './Obstructions.tsx';
+import { LineFields } from './LineFields.tsx';
 import { Prediction } from './Prediction.tsx';
 import { SitePlan } from './SitePlan.tsx';
 import type { SetupForm } from './pathsParts.tsx';
@@ -121,22 +122,7 @@ export function PathCard({
           {...form.register(`${at}.startOffsetUM`, asMetres)}
           error={errors?.startOffsetUM?.message}
         />
-        <Field
-          className="w-44"
-          label="Behind it by cable, down"
-          suffix="Mbit/s"
-          inputMode="decimal"
-          {...form.register(`${at}.behindDownMbps`, asFigure)}
-          error={errors?.behindDownMbps?.message}
-        />
-        <Field
-          className="w-44"
-          label="Behind it by cable, up"
-          suffix="Mbit/s"
-          inputMode="decimal"
-          {...form.register(`${at}.behindUpMbps`, asFigure)}
-          error={errors?.behindUpMbps?.message}
-        />
+        <LineFields form={form} index={index} />
         <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
       </div>
       <div className="mt-3">

@@ -81,11 +81,7 @@ export function EstimateTable({
                     {cell.medianBy === 'own spread' && (
                       <span className="block text-[0.8rem] text-faint">by its own spread</span>
                     )}
-                    {days !== undefined && (
-                      <span className="block text-[0.8rem] text-faint">
-                        {days} <HowMade of="outings" what="what outings tell" />
-                      </span>
-                    )}
+                    {days !== undefined && <span className="block text-[0.8rem] text-faint">{days}</span>}
                     {scaled !== undefined && (
                       <span className="block text-[0.8rem] text-faint">
                         {scaled}; <HowMade of="scale-error" what="a scale error" />

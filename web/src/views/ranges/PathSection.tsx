@@ -1,3 +1,4 @@
+import { HowMade } from '../../components/HowMade.tsx';
 import { INTERVAL_METHOD, pathLengthM } from '@urvek/core';
 import {
   comesBackSentences,
@@ -139,6 +140,7 @@ export function PathSection({
           )}
           ; what 9 of 10 walks hold to by each product’s own spread, its ends by the noncentral t: below 29
           walks it is a statement of the model. Intervals: {INTERVAL_METHOD}. All of it speaks for this path.
+          Walks of one outing share what that day was: <HowMade of="outings" what="what outings tell" />.
         </p>
       )}
     </section>

@@ -33,7 +33,7 @@ export function Outing({ finding, walks }: { finding: Finding; walks: readonly W
         <Field
           className="w-48"
           label="It belongs to"
-          placeholder="afternoon, second set-up"
+          placeholder="second set-up"
           list={list}
           maxLength={60}
           value={name}
