@@ -18,7 +18,7 @@ import { comesBack, type ComesBack } from './comesBack.ts';
 import { namedCourse } from './course.ts';
 import { pairsOf, type SubjectPair } from './ratioEvidence.ts';
 import type { Subject } from './subjects.ts';
-import { walkRows } from './walkRows.ts';
+import { outingOf, walkRows } from './walkRows.ts';
 import { wallsOf, type WallFound } from './walls.ts';
 
 /** "Incline", or "Incline, Microphone" where several kinds are compared. */
@@ -42,6 +42,8 @@ export interface RangeWalk {
   /** What it found at places that have names and no metres. */
   readonly course: string | undefined;
   readonly finished: boolean;
+  /** Absent: not stated. */
+  readonly outing: string | undefined;
   readonly mode: WalkMode;
   readonly simulated: boolean;
   readonly methods: readonly DistanceMethod[];
@@ -93,6 +95,7 @@ export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): 
     between: finished ? outcome.between : undefined,
     course: finished ? namedCourse(finding.trace) : undefined,
     finished,
+    outing: outingOf(finding),
     mode: finding.trace.begin.body.mode ?? 'continuous',
     simulated: finding.trace.begin.body.simulatedSeed !== undefined,
     methods: finding.trace.methods,

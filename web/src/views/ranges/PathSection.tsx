@@ -21,6 +21,7 @@ import { HitsCurves } from './HitsCurves.tsx';
 import { HoldCurves } from './HoldCurves.tsx';
 import { Hysteresis } from './Hysteresis.tsx';
 import { Matrix } from './Matrix.tsx';
+import { OutingList } from './OutingList.tsx';
 import { RangesTape } from './RangesTape.tsx';
 import { Ratios } from './Ratios.tsx';
 import { Rungs } from './Rungs.tsx';
@@ -92,6 +93,7 @@ export function PathSection({
           <SaveTape range={range} />
           <EstimateTable range={range} area={area} />
           <Ratios range={range} exponent={exponent} />
+          <OutingList range={range} id={workspace.id} />
           <Units summary={summary} />
           {told.length > 0 && (
             <ul className="mt-2 list-disc pl-5" data-comes-back>
