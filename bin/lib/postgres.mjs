@@ -4,10 +4,10 @@ import {
   chmodSync,
   chownSync,
   existsSync,
-  lchownSync,
   mkdirSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   statSync,
   writeFileSync,
@@ -22,30 +22,48 @@ import { DATA } from './project.mjs';
 export class Unable extends Error {}
 
 const UNPACKED = join(DATA, 'postgresql');
+const UNPACKED_VERSION = '15';
 /** The Debian package makes a cluster of its own at installation, unless told not to. */
 const NO_MAIN_CLUSTER = {
   '/etc/postgresql-common/createcluster.d/urvek.conf': 'create_main_cluster = false\n',
 };
 
-function binariesUnder(root) {
+function binariesUnder(root, wanted) {
   const base = join(root, 'usr/lib/postgresql');
   if (!existsSync(base)) return undefined;
   const versions = readdirSync(base).filter(
     (v) => existsSync(join(base, v, 'bin/initdb')) && existsSync(join(base, v, 'bin/postgres')),
   );
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
-  return newest && { bin: join(base, newest, 'bin'), root };
+  // A cluster is opened by the version that made it, whatever else was installed since.
+  const version = wanted === undefined ? newest : versions.find((v) => v === wanted);
+  return version && { bin: join(base, version, 'bin'), root };
 }
 
 /**
- * The server's binaries: the system's, or installed, or unpacked. @throws Unable with the one command to run.
+ * The server's binaries: the system's, or installed, or unpacked; of the version that made a cluster, where there is
+ * one. @throws Unable with the one command to run.
  */
-export function findOrInstallPostgres() {
-  const there = () => binariesUnder(process.env.URVEK_SYSTEM_ROOT ?? '/') ?? binariesUnder(UNPACKED);
+export function findOrInstallPostgres(version) {
+  const there = () =>
+    binariesUnder(process.env.URVEK_SYSTEM_ROOT ?? '/', version) ?? binariesUnder(UNPACKED, version);
+  const wanted = version ?? UNPACKED_VERSION;
   let found = there();
-  if (!found && installPackages(['postgresql'], NO_MAIN_CLUSTER)) found = there();
-  if (!found && unpackPackages(['postgresql-15', 'postgresql-client-15', 'libpq5'], UNPACKED))
+  if (
+    !found &&
+    installPackages([version === undefined ? 'postgresql' : `postgresql-${version}`], NO_MAIN_CLUSTER)
+  )
     found = there();
+  if (
+    !found &&
+    wanted === UNPACKED_VERSION &&
+    unpackPackages([`postgresql-${wanted}`, `postgresql-client-${wanted}`, 'libpq5'], UNPACKED)
+  )
+    found = there();
+  if (!found && version !== undefined)
+    throw new Unable(
+      `The database was made by PostgreSQL ${version}, which is not here. Nothing was changed. Run this, then start again:\n\n  sudo apt-get install -y postgresql-${version}\n\nor start with the data folder of another Urvek (URVEK_DATA).`,
+    );
   if (!found)
     throw new Unable(
       'PostgreSQL is not here and could not be installed. Run this, then start again:\n\n  sudo apt-get install -y postgresql\n\nor point DATABASE_URL to a database server.',
@@ -76,13 +94,6 @@ function runAs() {
   }
   throw new Unable('There is no unprivileged user to run the database as: neither postgres nor nobody.');
 }
-
-const own = (folder, { uid, gid }) => {
-  if (uid === undefined) return;
-  lchownSync(folder, uid, gid);
-  for (const entry of readdirSync(folder, { withFileTypes: true, recursive: true }))
-    lchownSync(join(entry.parentPath ?? entry.path, entry.name), uid, gid);
-};
 
 /** Whether another user can pass through every folder above. */
 function reachable(folder) {
@@ -135,14 +146,16 @@ const answers = (port) =>
  * @returns {Promise<{url: (database: string) => string, stop: () => Promise<void>}>}
  */
 export async function startCluster(wanted, { fast = false } = {}) {
-  const binaries = findOrInstallPostgres();
   const user = runAs();
-  const env = environment(binaries);
   const folder = clusterFolder(wanted, user);
   const cluster = join(folder, 'cluster');
   const passwordFile = join(folder, 'password');
-  if (!existsSync(join(cluster, 'PG_VERSION')))
-    makeCluster({ binaries, user, env, folder, cluster, passwordFile });
+  const version = versionOf(cluster);
+  const binaries = findOrInstallPostgres(version);
+  const env = environment(binaries);
+  const place = { binaries, user, env, folder, cluster, passwordFile };
+  if (version === undefined) makeCluster(place);
+  else if (!existsSync(passwordFile)) await renewPassword(place);
   const password = readFileSync(passwordFile, 'utf8').trim();
   await stopLeftover(cluster);
 
@@ -191,15 +204,64 @@ export async function startCluster(wanted, { fast = false } = {}) {
   };
 }
 
-function makeCluster({ binaries, user, env, folder, cluster, passwordFile }) {
-  rmSync(cluster, { recursive: true, force: true });
-  mkdirSync(folder, { recursive: true });
-  writeFileSync(passwordFile, `${randomBytes(18).toString('hex')}\n`, { mode: 0o600 });
+/**
+ * The version that made a cluster; undefined where there is none. What cannot be read is never deleted: a damaged
+ * folder is put aside. @throws Unable that says where, and what to do.
+ */
+function versionOf(cluster) {
+  let entries;
+  try {
+    entries = readdirSync(cluster);
+    if (entries.includes('PG_VERSION')) return readFileSync(join(cluster, 'PG_VERSION'), 'utf8').trim();
+  } catch (error) {
+    if (error.code === 'ENOENT') return undefined;
+    throw new Unable(
+      `The database in ${cluster} cannot be read (${error.code}). Nothing was changed. Start Urvek as the user who made it, or give the folder back to the one who starts it.`,
+    );
+  }
+  if (entries.length === 0) return undefined;
+  const aside = `${cluster}.damaged-${new Date().toISOString().replace(/[:.]/g, '-')}`;
+  renameSync(cluster, aside);
+  throw new Unable(
+    `The database in ${cluster} is damaged: its file PG_VERSION is missing. Nothing was deleted; it was put aside as\n\n  ${aside}\n\nTo have its walks back, repair that folder, or copy a backup of it, to ${cluster}. To go on with an empty database, start again.`,
+  );
+}
+
+/** A lost password is replaced by a new one: the database is asked without a network, by its own user. */
+async function renewPassword({ binaries, user, env, cluster, passwordFile }) {
+  await stopLeftover(cluster);
+  const password = newPassword(passwordFile, user);
+  const { status, stderr } = spawnSync(
+    join(binaries.bin, 'postgres'),
+    ['--single', '-D', cluster, 'postgres'],
+    { ...user, env, cwd: '/', input: `ALTER USER urvek PASSWORD '${password}'\n`, encoding: 'utf8' },
+  );
+  if (status !== 0) {
+    rmSync(passwordFile);
+    throw new Unable(
+      `The file ${passwordFile} is lost, and no new password could be set. Nothing else was changed.\n${stderr}`,
+    );
+  }
+}
+
+function newPassword(passwordFile, user) {
+  const password = randomBytes(18).toString('hex');
+  writeFileSync(passwordFile, `${password}\n`, { mode: 0o600 });
   chmodSync(passwordFile, 0o600);
-  own(folder, user);
+  if (user.uid !== undefined) chownSync(passwordFile, user.uid, user.gid);
+  return password;
+}
+
+/** Made beside its place and put there when it is whole: a start that is killed leaves none behind that is half made. */
+function makeCluster({ binaries, user, env, folder, cluster, passwordFile }) {
+  const made = `${cluster}.new`;
+  rmSync(made, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  newPassword(passwordFile, user);
+  if (user.uid !== undefined) chownSync(folder, user.uid, user.gid);
   const args = [
     '-D',
-    cluster,
+    made,
     '-U',
     'urvek',
     '--auth=scram-sha-256',
@@ -216,7 +278,7 @@ function makeCluster({ binaries, user, env, folder, cluster, passwordFile }) {
     cwd: '/',
     stdio: ['ignore', 'ignore', 'inherit'],
   });
-  if (user.uid !== undefined) chownSync(passwordFile, user.uid, user.gid);
+  renameSync(made, cluster);
 }
 
 async function stopLeftover(cluster) {

@@ -1,0 +1,84 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import {
+  chmodSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  unlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pg from 'pg';
+import { startCluster, type Cluster } from '../../bin/lib/postgres.mjs';
+
+// A cluster's folder as it can be found: damaged, without its password, of another version. Nothing is ever deleted.
+
+const folder = mkdtempSync(join(tmpdir(), 'urvek-cluster-'));
+const at = join(folder, 'database');
+const inside = (name: string): string => join(at, 'cluster', name);
+
+async function ask(cluster: Cluster, sql: string): Promise<unknown[]> {
+  const client = new pg.Client(cluster.url('postgres'));
+  await client.connect();
+  const { rows } = await client.query(sql);
+  await client.end();
+  return rows as unknown[];
+}
+
+beforeAll(async () => {
+  chmodSync(folder, 0o711);
+  const cluster = await startCluster(at, { fast: true });
+  await ask(cluster, 'CREATE TABLE kept AS SELECT 42 AS n');
+  await cluster.stop();
+}, 60_000);
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+async function kept(): Promise<unknown[]> {
+  const cluster = await startCluster(at, { fast: true });
+  const rows = await ask(cluster, 'SELECT n FROM kept');
+  await cluster.stop();
+  return rows;
+}
+
+test('a lost password is replaced, and the data are there', async () => {
+  unlinkSync(join(at, 'password'));
+  expect(await kept()).toEqual([{ n: 42 }]);
+  expect(existsSync(join(at, 'password'))).toBe(true);
+}, 60_000);
+
+test('another major version is not opened by this one: which is wanted is said, and nothing is changed', async () => {
+  renameSync(inside('PG_VERSION'), inside('PG_VERSION.true'));
+  writeFileSync(inside('PG_VERSION'), '9\n');
+  await expect(startCluster(at, { fast: true })).rejects.toThrow(
+    /made by PostgreSQL 9, which is not here.*postgresql-9/s,
+  );
+  renameSync(inside('PG_VERSION.true'), inside('PG_VERSION'));
+  expect(await kept()).toEqual([{ n: 42 }]);
+}, 60_000);
+
+test('a damaged folder is put aside, not deleted, and works again when it is mended', async () => {
+  renameSync(inside('PG_VERSION'), join(folder, 'PG_VERSION'));
+  await expect(startCluster(at, { fast: true })).rejects.toThrow(
+    /is damaged.*Nothing was deleted; it was put aside/s,
+  );
+  const [aside] = readdirSync(at).filter((name) => name.startsWith('cluster.damaged-'));
+  expect(existsSync(join(at, 'cluster'))).toBe(false);
+  renameSync(join(at, aside as string), join(at, 'cluster'));
+  renameSync(join(folder, 'PG_VERSION'), inside('PG_VERSION'));
+  expect(await kept()).toEqual([{ n: 42 }]);
+}, 60_000);
+
+test('what a killed start left half made is made anew', async () => {
+  const other = join(folder, 'other');
+  const first = await startCluster(other, { fast: true });
+  await first.stop();
+  renameSync(join(other, 'cluster'), join(other, 'cluster.new'));
+  unlinkSync(join(other, 'cluster.new', 'PG_VERSION'));
+  const again = await startCluster(other, { fast: true });
+  expect(await ask(again, 'SELECT 1 AS one')).toEqual([{ one: 1 }]);
+  await again.stop();
+  expect(readdirSync(other).sort()).toEqual(['cluster', 'password']);
+}, 60_000);
