@@ -13,4 +13,5 @@ export * from './schemas/plan.ts';
 export * from './schemas/prediction.ts';
 export * from './schemas/product.ts';
 export * from './schemas/setup.ts';
+export * from './schemas/text.ts';
 export * from './schemas/walk.ts';

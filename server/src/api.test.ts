@@ -135,6 +135,42 @@ describe('the log of a walk', () => {
     expect(await stored(id)).toEqual([]);
   });
 
+  test('text that no database can hold, and a clock that no date can hold, are 422 by their place', async () => {
+    const id = await newWalk();
+    const note = (seq: number, text: string) => ({ ...grade(id, seq), kind: 'note', body: { text } });
+    for (const bad of [note(2, 'half \ud83d'), note(2, 'nul \u0000')])
+      expect(
+        await call('POST', `/walks/${id}/events`, { events: [note(1, 'whole 🚶'), bad, grade(id, 3)] }),
+      ).toMatchObject({ status: 422, body: { positions: [1], what: expect.stringContaining('text') } });
+    const late = { ...grade(id, 1), time: { ...grade(id, 1).time, wallMs: 1e308 } };
+    expect(await call('POST', `/walks/${id}/events`, { events: [late] })).toMatchObject({
+      status: 422,
+      body: { positions: [0] },
+    });
+    expect(await stored(id)).toEqual([]);
+    for (const title of ['half \udc00', 'nul \u0000'])
+      expect(
+        await call('POST', '/comparisons', { id: crypto.randomUUID(), title, question: '' }),
+      ).toMatchObject({ status: 422, body: { what: expect.stringContaining('title') } });
+  });
+
+  test('a device learns how much of its part of a log is here', async () => {
+    const id = await newWalk();
+    await call('POST', `/walks/${id}/events`, { events: [grade(id, 1), grade(id, 2)] });
+    const { deviceId } = grade(id, 1);
+    const other = crypto.randomUUID();
+    expect(
+      await call('POST', '/walks/held', {
+        logs: [
+          { walkId: id, deviceId },
+          { walkId: id, deviceId: other },
+          { walkId: other, deviceId },
+        ],
+      }),
+    ).toEqual({ status: 200, body: [{ walkId: id, deviceId, highest: 2, count: 2 }] });
+    expect((await call('POST', '/walks/held', { logs: [{ walkId: 'x', deviceId }] })).status).toBe(422);
+  });
+
   test('a batch over the limit is 413, by count and by size; half of it is taken', async () => {
     const id = await newWalk();
     const many = Array.from({ length: BATCH_LIMIT + 1 }, (_, i) => grade(id, i + 1));

@@ -9,7 +9,7 @@ import { NoticeArea } from './components/Notice.tsx';
 import { Waiting } from './components/States.tsx';
 import { PictureStyle } from './components/Picture.tsx';
 import { askBackgroundSync, registerServiceWorker } from './field/background.ts';
-import { sync } from './field/sync.ts';
+import { compareWithBase, sync } from './field/sync.ts';
 import './styles.css';
 
 const client = new QueryClient({
@@ -99,7 +99,11 @@ const router = createBrowserRouter([
 ]);
 
 registerServiceWorker();
-void sync().then((all) => (all ? undefined : askBackgroundSync()));
+void compareWithBase()
+  // Out of reach, it is asked at the next start.
+  .catch(() => undefined)
+  .then(() => sync())
+  .then((all) => (all ? undefined : askBackgroundSync()));
 window.addEventListener('online', () => void sync());
 
 createRoot(document.getElementById('root') as HTMLElement).render(

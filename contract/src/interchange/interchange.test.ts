@@ -52,7 +52,7 @@ const said = fc.oneof(
     body: fc.record({
       quantity: fc.constantFrom('throughput', 'level'),
       direction,
-      value: fc.double({ min: -200, max: 5000, noNaN: true }),
+      value: fc.double({ min: 0, max: 100, noNaN: true }),
     }),
   }),
   fc.record({
@@ -207,6 +207,11 @@ describe('events of stands and of a second look', () => {
     ['hits', { presses: 0, hits: 0 }],
     ['measured', { quantity: 'luck', direction: 'fixed-to-mobile' }],
     ['measured', { quantity: 'level', value: Infinity, direction: 'fixed-to-mobile' }],
+    ['measured', { quantity: 'throughput', value: -5, direction: 'fixed-to-mobile' }],
+    ['measured', { quantity: 'loss', value: 101, direction: 'fixed-to-mobile' }],
+    ['note', { text: 'half \ud83d' }],
+    ['note', { text: 'nul \u0000' }],
+    ['gap', { fromWallMs: 1e308 }],
     ['fix', { latitudeDeg: 91, longitudeDeg: 0, accuracyM: 5 }],
     ['correction', { amends: { deviceId: uuid(2), seq: 1 }, action: 'retime', reason: 'x' }],
     ['correction', { amends: { deviceId: uuid(2), seq: 1 }, action: 'remeasure', reason: 'x' }],

@@ -2,6 +2,7 @@ import * as yup from 'yup';
 import { validateEvent } from '../schemas/event.ts';
 import { setupFromVersion2, walkFromVersion2 } from './fromVersion2.ts';
 import { setupSchema, type Setup } from '../schemas/setup.ts';
+import { checkTexts } from '../schemas/text.ts';
 import { walkHeaderSchema, type StoredWalk, type WalkHeader } from '../schemas/walk.ts';
 
 export const INTERCHANGE_FORMAT = 'urvek-comparison';
@@ -84,6 +85,7 @@ export function readInterchange(given: unknown): Interchange {
       `the file is of version ${version}; this Urvek reads up to ${INTERCHANGE_VERSION}. Open it with a newer one`,
     );
   const value = MIGRATIONS.slice(version - 1).reduce((file, migrate) => migrate(file), given);
+  at('texts', () => checkTexts({ comparison: value.comparison, setup: value.setup }));
   const comparison = at('comparison', () =>
     headSchema.validateSync(object(value.comparison), { strict: true }),
   );
@@ -105,9 +107,10 @@ export function readWalks(value: unknown, comparisonId: string): StoredWalk[] {
 
 function readWalk(value: unknown, where: string, comparisonId: string): StoredWalk {
   if (!isObject(value)) throw new InterchangeError(`${where}: not an object`);
-  const header: WalkHeader = at(`${where}, header`, () =>
-    walkHeaderSchema.validateSync(object(value.header), { strict: true }),
-  );
+  const header: WalkHeader = at(`${where}, header`, () => {
+    checkTexts(value.header);
+    return walkHeaderSchema.validateSync(object(value.header), { strict: true });
+  });
   if (header.comparisonId !== comparisonId)
     throw new InterchangeError(`${where}: belongs to comparison ${header.comparisonId}`);
   if (!Array.isArray(value.log)) throw new InterchangeError(`${where}: its log is not a list`);

@@ -1,5 +1,6 @@
 import * as yup from 'yup';
 import { compile, type Surely } from './compile.ts';
+import { checkTexts } from './text.ts';
 import {
   AGAINST_WAYS,
   CHECK_RESULTS,
@@ -11,6 +12,7 @@ import {
   LANDMARKS,
   LEAVES,
   QUANTITIES,
+  QUANTITY_UNIT,
   RECONNECT_WAYS,
   RUNGS,
   WALK_MODES,
@@ -19,6 +21,7 @@ import {
   type EventBodies,
   type EventKind,
   type OperatorDelay,
+  type Quantity,
   type RigCheckResult,
   type VoiceNote,
   type WalkEvent,
@@ -35,6 +38,29 @@ const number = () =>
     .required()
     .test('finite', '${path} is not a finite number', (v) => v === undefined || Number.isFinite(v));
 
+/** Milliseconds that a date can hold (ECMA-262, time values), and no more. */
+const MOST_MS = 8.64e15;
+const instant = () => number().min(-MOST_MS).max(MOST_MS);
+/** A walk of a hundred days is none. */
+const MOST_WALK_S = 8.64e6;
+
+/** What an instrument can show: beyond it is a slip, or a level under the wrong quantity. */
+const CAN_BE: Readonly<Record<Quantity, readonly [least: number, most: number]>> = {
+  throughput: [0, 1e6],
+  'round trip': [0, 1e6],
+  'round-trip variation': [0, 1e6],
+  loss: [0, 100],
+  level: [-250, 100],
+};
+
+/** Why an instrument cannot have shown that; undefined where it can. */
+export function readingTrouble(quantity: Quantity, value: number | undefined): string | undefined {
+  const [least, most] = CAN_BE[quantity];
+  return value === undefined || (value >= least && value <= most)
+    ? undefined
+    : `${quantity} of ${value}: it lies between ${least} and ${most} ${QUANTITY_UNIT[quantity]}`;
+}
+
 const grade = () => yup.number().oneOf(GRADES).required();
 const reading = () =>
   strict<EventBodies['fixedEnd']['reading']>({
@@ -45,7 +71,7 @@ const reading = () =>
   });
 const key = () => ({
   deviceId: yup.string().uuid().required(),
-  seq: yup.number().integer().min(1).required(),
+  seq: yup.number().integer().min(1).max(2_147_483_647).required(),
 });
 
 const direction = () => yup.string().oneOf(DIRECTIONS).required();
@@ -124,7 +150,7 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
       .default(undefined)
       .optional(),
   }),
-  gap: strict({ fromWallMs: number() }),
+  gap: strict({ fromWallMs: instant() }),
   landmark: strict({ what: yup.string().oneOf(LANDMARKS).required(), name: yup.string().max(120) }),
   tried: strict({
     tries: count(1, 99),
@@ -182,14 +208,14 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
       .required(),
     direction: direction(),
   }),
-  clock: strict({ baseMs: number(), halfRttMs: number().min(0).max(60_000) }),
+  clock: strict({ baseMs: instant(), halfRttMs: number().min(0).max(60_000) }),
   shared: strict({ count: count(1, 1000) }),
   correction: strict({
     amends: strict<EventBodies['correction']['amends']>(key()).required(),
     action: yup.string().oneOf(CORRECTION_ACTIONS).required(),
     reason: yup.string().trim().required('a correction needs its reason').max(500),
     author: yup.string().max(120),
-    walkS: yup.number().when('action', { is: 'move', then: () => number().min(0) }),
+    walkS: yup.number().when('action', { is: 'move', then: () => number().min(0).max(MOST_WALK_S) }),
     grade: yup
       .number()
       .oneOf(GRADES)
@@ -215,11 +241,11 @@ export const eventEnvelope = strict({
     .oneOf(Object.keys(EVENT_BODIES) as EventKind[])
     .required(),
   time: strict({
-    walkS: number().min(0),
+    walkS: number().min(0).max(MOST_WALK_S),
     rate: number().moreThan(0).max(1000),
-    inputMs: number(),
-    originMs: number(),
-    wallMs: number(),
+    inputMs: instant(),
+    originMs: instant(),
+    wallMs: instant(),
   }).required(),
   body: yup.mixed().required(),
 });
@@ -235,12 +261,21 @@ const surelyBody = Object.fromEntries(
  * @throws yup.ValidationError naming the field.
  */
 export function validateEvent(value: unknown): WalkEvent {
+  checkTexts((value as { body?: unknown } | null)?.body);
   if (surelyEnvelope(value)) {
     const event = value as WalkEvent;
-    if (surelyBody[event.kind](event.body)) return event;
+    if (surelyBody[event.kind](event.body)) return plausible(event);
   }
   const event = eventEnvelope.validateSync(value) as unknown as WalkEvent;
   EVENT_BODIES[event.kind].validateSync(event.body);
+  return plausible(event);
+}
+
+/** @throws yup.ValidationError for a reading that cannot be. */
+function plausible(event: WalkEvent): WalkEvent {
+  const trouble =
+    event.kind === 'measured' ? readingTrouble(event.body.quantity, event.body.value) : undefined;
+  if (trouble !== undefined) throw new yup.ValidationError(trouble);
   return event;
 }
 

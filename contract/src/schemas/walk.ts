@@ -13,7 +13,7 @@ export const walkHeaderSchema = yup
     rigId: yup.string().required().max(64),
     pathId: yup.string().required().max(64),
     /** Milliseconds since 1970, by the device that began it. */
-    startedMs: yup.number().integer().required(),
+    startedMs: yup.number().integer().min(-8.64e15).max(8.64e15).required(),
     /** Nobody knows when: the time only orders. */
     undated: yup.boolean(),
     /** Which outing it belongs to, where that is not its day. */
@@ -40,6 +40,14 @@ export type WalkHeader = yup.InferType<typeof walkHeaderSchema>;
 export interface StoredWalk {
   readonly header: WalkHeader;
   readonly log: readonly WalkEvent[];
+}
+
+/** How much of one device's part of a log the base holds: nothing of those it does not name. */
+export interface HeldLog {
+  readonly walkId: string;
+  readonly deviceId: string;
+  readonly highest: number;
+  readonly count: number;
 }
 
 export interface BatchAccepted {

@@ -3,6 +3,7 @@ import { announced } from './consistency/announced.ts';
 import type { ConsistencyRule, Entered } from './consistency/entered.ts';
 import { failedWithoutDistance } from './consistency/failedWithoutDistance.ts';
 import { impossibleMean } from './consistency/impossibleMean.ts';
+import { impossibleReading } from './consistency/impossibleReading.ts';
 import { logAgainstTable } from './consistency/logAgainstTable.ts';
 import { sameFigure } from './consistency/sameFigure.ts';
 import { twoEnds } from './consistency/twoEnds.ts';
@@ -77,6 +78,7 @@ export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [
   announced,
   failedWithoutDistance,
   twoEnds,
+  impossibleReading,
 ];
 
 /** A finding with its rule and where it was found. */

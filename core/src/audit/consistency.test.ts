@@ -33,6 +33,7 @@ const walk: EnteredWalk = {
   readingsS: [25, 65],
   atStands: true,
   reports: [],
+  impossible: [],
   unplacedFailures: 0,
   endS: 80,
 };
@@ -47,6 +48,11 @@ const report = (by: string, heldM: number, failedM: number | undefined): Entered
 });
 
 const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
+  [
+    'impossible-reading',
+    { ...sound, walks: [{ ...walk, impossible: ['throughput of -5'] }] },
+    /walk 1: throughput of -5/,
+  ],
   [
     'two-ends',
     { ...sound, walks: [{ ...walk, reports: [report('this', 40, 60), report('that', 90, undefined)] }] },

@@ -6,7 +6,7 @@ import {
   readWalks,
 } from '@urvek/contract';
 import { json, Router, text } from 'express';
-import { checkIds, STRICT, type Parts } from './parts.ts';
+import { checkIds, onlyText, STRICT, type Parts } from './parts.ts';
 
 /** A whole comparison is larger than anything else that is sent. */
 const IMPORT_LIMIT = '64mb';
@@ -39,7 +39,7 @@ export function comparisonsRouter({ storage, heavy }: Parts): Router {
     response.status(201).json({ walks: walks.length });
   });
 
-  router.use(json({ limit: '1mb', strict: true }));
+  router.use(json({ limit: '1mb', strict: true }), onlyText);
   router.get('/', async (_request, response) => void response.json(await storage.listComparisons()));
   router.post('/', async (request, response) => {
     const wanted = await newComparisonSchema.validate(request.body, STRICT);

@@ -1,3 +1,4 @@
+import { checkTexts } from '@urvek/contract';
 import type { RequestHandler, Router } from 'express';
 import { NotFound, type Storage } from '../storage/port.ts';
 import type { JobQueue } from '../jobs/queue.ts';
@@ -12,6 +13,12 @@ export interface Parts {
 
 /** Bodies are checked against schemas that convert nothing and name every fault. */
 export const STRICT = { strict: true, abortEarly: false } as const;
+
+/** Text that no database can hold is refused by the name of its field. */
+export const onlyText: RequestHandler = (request, _response, next) => {
+  checkTexts(request.body);
+  next();
+};
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 

@@ -2,16 +2,35 @@ import { BATCH_LIMIT, validateBatch, walkHeaderSchema, type Problem } from '@urv
 import { json, Router } from 'express';
 import * as yup from 'yup';
 import { NotFound } from '../storage/port.ts';
-import { checkIds, STRICT, type Parts } from './parts.ts';
+import { checkIds, onlyText, STRICT, type Parts } from './parts.ts';
 
 const batchSchema = yup.object({ events: yup.array(yup.mixed()).required() }).noUnknown();
+
+/** Logs that a device holds a part of: it asks how much of them is here. */
+const MOST_ASKED = 1000;
+const heldSchema = yup
+  .object({
+    logs: yup
+      .array(
+        yup
+          .object({ walkId: yup.string().uuid().required(), deviceId: yup.string().uuid().required() })
+          .noUnknown(),
+      )
+      .required()
+      .max(MOST_ASKED),
+  })
+  .noUnknown();
 
 /** Single walks: registered, logged, read whole. */
 export function walksRouter({ storage }: Parts): Router {
   const router = Router();
   checkIds(router);
   router.use(json({ limit: '1mb', strict: true }));
-  router.put('/:id', async (request, response) => {
+  router.post('/held', onlyText, async (request, response) => {
+    const { logs } = await heldSchema.validate(request.body, STRICT);
+    response.json(await storage.heldOf(logs));
+  });
+  router.put('/:id', onlyText, async (request, response) => {
     const header = await walkHeaderSchema.validate(request.body, STRICT);
     if (header.id !== request.params.id)
       throw new NotFound(`walk ${header.id} was sent to the address of ${request.params.id}`);

@@ -3,6 +3,7 @@ import type {
   Comparison,
   ComparisonSummary,
   ComparisonUpdate,
+  HeldLog,
   Interchange,
   Job,
   NewComparison,
@@ -91,6 +92,8 @@ export interface Storage {
    * @throws NotFound; Conflict naming the events whose key is taken by other content.
    */
   append(walkId: string, events: readonly WalkEvent[]): Promise<BatchAccepted>;
+  /** How much of some devices' parts of logs is here; what is not named is not here at all. */
+  heldOf(logs: readonly { readonly walkId: string; readonly deviceId: string }[]): Promise<HeldLog[]>;
   /** Kept findings of some walks, whatever they were worked out from. */
   findingsOf(walkIds: readonly string[]): Promise<Map<string, KeptFinding>>;
   keepFindings(findings: readonly KeptFinding[]): Promise<void>;

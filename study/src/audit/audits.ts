@@ -13,7 +13,7 @@ import {
   type Entered,
   type EnteredWalk,
 } from '@urvek/core';
-import { criterionFor, type Product, type Rig, type Setup } from '@urvek/contract';
+import { criterionFor, readingTrouble, type Product, type Rig, type Setup } from '@urvek/contract';
 import { plannedPaths, plannedRigs, type PlannedWalk } from '../plan/plannedWalks.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
 import { rigKey, subjectsOf } from '../results/subjects.ts';
@@ -290,6 +290,9 @@ function enteredWalk(setup: Setup, finding: Finding): EnteredWalk {
       0,
     ),
     reports: reportsOf(setup, finding),
+    impossible: finding.trace.measured.flatMap(
+      ({ quantity, value }) => readingTrouble(quantity, value) ?? [],
+    ),
     endS: finding.trace.endS,
   };
 }

@@ -20,8 +20,11 @@ import {
   type WalkEvent,
   type WrittenPlace,
 } from '@urvek/core';
-import type { Product, Setup, StoredWalk } from '@urvek/contract';
+import { cutText, type Product, type Setup, type StoredWalk } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
+
+/** So many signs of what stands beside a row are kept; a note holds twice as many units. */
+const MOST_WORDS = 1000;
 
 /** What a column of somebody's spreadsheet can mean. */
 export const SHEET_FIELDS = [
@@ -404,14 +407,16 @@ export function walksOfSheet(
       // Short of a distance and good, or beside no look at all: said, and no hold.
       const silent = p.side === 'under' && !isBad(p);
       const name = p.name || (reading ? formatLength(reading.travelledM) : 'place unknown');
-      const words = [
-        p.from,
-        p.side === 'at' ? undefined : `${p.side} ${formatLength(p.reading?.travelledM ?? 0)}`,
-        p.note,
-      ]
-        .filter((t) => t !== undefined && t !== '')
-        .join('; ')
-        .slice(0, 1000);
+      const words = cutText(
+        [
+          p.from,
+          p.side === 'at' ? undefined : `${p.side} ${formatLength(p.reading?.travelledM ?? 0)}`,
+          p.note,
+        ]
+          .filter((t) => t !== undefined && t !== '')
+          .join('; '),
+        MOST_WORDS,
+      );
       return [
         ...(backFrom === i ? [event('turn', {})] : []),
         event('mark', { ...(reading ? { reading: { ...reading, pressed: false } } : {}), name }),

@@ -19,7 +19,11 @@ const simulatedText = ({ trace }: Finding): string =>
   trace.begin.body.simulatedSeed === undefined ? 'no' : 'yes';
 const figure = (value: number | undefined, digits = 2): string =>
   value === undefined ? '' : value.toFixed(digits);
-const instant = (ms: number): string => new Date(ms).toISOString();
+/** Older versions let in what no date can hold: it is left out. */
+const instant = (ms: number): string => {
+  const date = new Date(ms);
+  return Number.isNaN(date.getTime()) ? '' : date.toISOString();
+};
 
 /** Every walk, whatever came of it. Simulated ones say so. */
 export function walksCsv(setup: Setup, findings: readonly Finding[]): string {

@@ -10,6 +10,7 @@ import {
   splitByNetwork,
   throughputCurve,
 } from '@urvek/core';
+import { readingTrouble } from '@urvek/contract';
 import { byProduct, clipped } from './places.ts';
 import type { PathRanges } from './ranges.ts';
 
@@ -39,7 +40,10 @@ export function throughputFindings(range: PathRanges): ThroughputFindings {
     (['fixed-to-mobile', 'mobile-to-fixed'] as const).flatMap((direction): ThroughputFinding[] => {
       const walks = findings.map((f) =>
         f.trace.measured.flatMap((m): NetworkedRow[] =>
-          m.quantity === 'throughput' && m.direction === direction && m.position
+          m.quantity === 'throughput' &&
+          m.direction === direction &&
+          m.position &&
+          readingTrouble(m.quantity, m.value) === undefined
             ? [
                 {
                   distanceM: separationAtM(f.path, clipped(f, m.position.travelledM)),

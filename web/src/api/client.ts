@@ -4,6 +4,7 @@ import type {
   ComparisonSummary,
   Job,
   ComparisonUpdate,
+  HeldLog,
   LanState,
   NewComparison,
   PairingOffer,
@@ -71,6 +72,8 @@ export const base = {
   cancelJob: (id: string) => call<undefined>('DELETE', `/jobs/${id}`),
   jobFile: (id: string) => `/api/jobs/${id}/file`,
   register: (header: WalkHeader) => call<undefined>('PUT', `/walks/${header.id}`, header),
+  held: (logs: readonly { walkId: string; deviceId: string }[]) =>
+    call<HeldLog[]>('POST', '/walks/held', { logs }),
   append: (walkId: string, events: readonly WalkEvent[]) =>
     call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),
   intervalsCsv: (id: string, criterion: WantedCriterion, side?: Side) =>

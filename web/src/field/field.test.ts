@@ -8,7 +8,7 @@ import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
 // A database in memory in place of the browser's, before the log opens its own.
 Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange });
 const { fieldLog, AT_BASE, HERE, SET_ASIDE } = await import('./fieldLog.ts');
-const { sync } = await import('./sync.ts');
+const { compareWithBase, sync } = await import('./sync.ts');
 const { eventTime } = await import('./time.ts');
 
 /** A base that keeps logs in memory, answers as the real one does, and fails when it is told to. */
@@ -30,7 +30,18 @@ class FakeBase {
 
   private answer(url: string, init?: RequestInit): Response {
     const id = url.split('/')[3] as string;
-    const body = JSON.parse(String(init?.body)) as { events: WalkEvent[] };
+    const body = JSON.parse(String(init?.body)) as {
+      events: WalkEvent[];
+      logs: { walkId: string; deviceId: string }[];
+    };
+    if (id === 'held')
+      return Response.json(
+        body.logs.flatMap(({ walkId, deviceId }) => {
+          const own = [...(this.logs.get(walkId)?.values() ?? [])].filter((e) => e.deviceId === deviceId);
+          const highest = Math.max(0, ...own.map((e) => e.seq));
+          return own.length > 0 ? [{ walkId, deviceId, highest, count: own.length }] : [];
+        }),
+      );
     if (init?.method === 'PUT') {
       if (!this.logs.has(id)) this.logs.set(id, new Map());
       return new Response(null, { status: 204 });
@@ -40,6 +51,7 @@ class FakeBase {
     if (body.events.length > this.limit) return problem(413);
     const bad = body.events.findIndex((e) => e.kind === 'note' && e.body.text === 'bad');
     if (bad !== -1) return problem(422, [bad]);
+    if (body.events.some((e) => e.kind === 'note' && e.body.text === 'poison')) return problem(500);
     const log = this.logs.get(id);
     if (!log) return problem(404);
     for (const event of body.events) {
@@ -139,6 +151,58 @@ describe('sending', () => {
     ]);
     expect(base.logs.get(id)?.size).toBe(3);
   });
+});
+
+describe('a base that was put back from an older backup', () => {
+  const sent = async (id: string, base: FakeBase, texts: readonly string[]): Promise<void> => {
+    globalThis.fetch = base.fetch as typeof fetch;
+    await fieldLog.adopt(header(id), 1);
+    for (const text of texts) await note(id, text);
+    expect(await sync()).toBe(true);
+  };
+  const textsAt = (base: FakeBase, id: string): string[] =>
+    [...(base.logs.get(id)?.values() ?? [])]
+      .sort((a, b) => a.seq - b.seq)
+      .map((e) => (e.kind === 'note' ? e.body.text : ''));
+
+  test('gets a walk back that it does not know any more, with the next press', async () => {
+    const id = crypto.randomUUID();
+    const base = new FakeBase(() => 'answer');
+    await sent(id, base, ['a', 'b', 'c']);
+    base.logs.delete(id);
+    await note(id, 'd');
+    expect(await sync()).toBe(true);
+    expect(textsAt(base, id)).toEqual(['a', 'b', 'c', 'd']);
+  });
+
+  test('gets at the next start what it lacks, of every walk', async () => {
+    const [lost, cut, whole] = [crypto.randomUUID(), crypto.randomUUID(), crypto.randomUUID()];
+    const base = new FakeBase(() => 'answer');
+    for (const id of [lost, cut, whole]) await sent(id, base, ['a', 'b', 'c']);
+    base.logs.delete(lost);
+    const [, , last] = [...(base.logs.get(cut)?.keys() ?? [])];
+    base.logs.get(cut)?.delete(last as string);
+    await compareWithBase();
+    expect(await fieldLog.events.where({ walkId: whole, place: HERE }).count()).toBe(0);
+    expect(await sync()).toBe(true);
+    for (const id of [lost, cut, whole]) expect(textsAt(base, id)).toEqual(['a', 'b', 'c']);
+  });
+});
+
+test('an event that the server fails on alone is set aside; where it fails on all, all of it waits', async () => {
+  const id = crypto.randomUUID();
+  const base = new FakeBase(() => 'answer');
+  globalThis.fetch = base.fetch as typeof fetch;
+  await fieldLog.adopt(header(id), 1);
+  for (const text of ['a', 'b', 'poison', 'c', 'd']) await note(id, text);
+  expect(await sync()).toBe(true);
+  const aside = await fieldLog.events.where({ walkId: id, place: SET_ASIDE }).toArray();
+  expect(aside.map((k) => [k.seq, k.refusal])).toEqual([
+    [3, 'The server failed on it, and not on what was sent with it.'],
+  ]);
+  await note(id, 'poison');
+  expect(await sync()).toBe(false);
+  expect(await fieldLog.events.where({ walkId: id, place: HERE }).count()).toBe(1);
 });
 
 describe('a log that was kept alone', () => {

@@ -4,33 +4,111 @@ import { AT_BASE, fieldLog, HERE, SET_ASIDE, UNFILED, type KeptEvent, type KeptW
 const BATCH = 200;
 const RETRY_MS = 3000;
 
-/** Sends what is on this device only; true when nothing is left. */
+/**
+ * Sends what is on this device only. A base that does not know the walk (any more: an older backup was put back) gets
+ * all of it anew.
+ */
 async function sendWalk(walk: KeptWalk): Promise<void> {
-  if (!walk.registered) {
-    await base.register(walk.header);
-    await fieldLog.walks.update(walk.id, { registered: 1 });
-  }
+  if (!walk.registered) await register(walk);
+  let anew = false;
   for (;;) {
     const waiting = await fieldLog.events.where({ walkId: walk.id, place: HERE }).limit(BATCH).sortBy('seq');
     if (waiting.length === 0) return;
-    await sendBatch(walk.id, waiting);
+    try {
+      await sendSome(walk.id, waiting);
+    } catch (error) {
+      if (anew || !(error instanceof Refused) || error.status !== 404) throw error;
+      anew = true;
+      await register(walk);
+      await withdraw(walk.id);
+    }
   }
 }
 
-/** A refused event is set aside, visibly, and never blocks the rest; a batch that is too large is halved. */
-async function sendBatch(walkId: string, batch: readonly KeptEvent[]): Promise<void> {
+async function register({ id, header }: KeptWalk): Promise<void> {
+  await base.register(header);
+  await fieldLog.walks.update(id, { registered: 1 });
+}
+
+/** What was sent is no longer there: it waits again. The same event sent twice does nothing. */
+const withdraw = (walkId: string, deviceId?: string): Promise<number> =>
+  fieldLog.events
+    .where({ walkId, place: AT_BASE })
+    .filter((k) => deviceId === undefined || k.deviceId === deviceId)
+    .modify({ place: HERE });
+
+/** So many logs are asked about at a time. */
+const ASKED = 500;
+
+/**
+ * Once at each start: what this device has sent is compared with what the base holds, and sent again where it is
+ * missing there. @throws OutOfReach
+ */
+export async function compareWithBase(): Promise<void> {
+  const sent = new Map<string, { walkId: string; deviceId: string; highest: number; count: number }>();
+  await fieldLog.events
+    .where('place')
+    .equals(AT_BASE)
+    .each(({ walkId, deviceId, seq }) => {
+      const key = `${walkId}/${deviceId}`;
+      const log = sent.get(key) ?? { walkId, deviceId, highest: 0, count: 0 };
+      sent.set(key, { ...log, highest: Math.max(log.highest, seq), count: log.count + 1 });
+    });
+  const logs = [...sent.values()];
+  for (let at = 0; at < logs.length; at += ASKED) {
+    const asked = logs.slice(at, at + ASKED);
+    const held = await base.held(asked.map(({ walkId, deviceId }) => ({ walkId, deviceId })));
+    const there = new Map(held.map((h) => [`${h.walkId}/${h.deviceId}`, h]));
+    for (const { walkId, deviceId, highest, count } of asked) {
+      const known = there.get(`${walkId}/${deviceId}`);
+      if (known && known.count >= count && known.highest >= highest) continue;
+      if (!known) await fieldLog.walks.update(walkId, { registered: 0 });
+      await withdraw(walkId, deviceId);
+    }
+  }
+}
+
+const SERVER_FAILED = 'The server failed on it, and not on what was sent with it.';
+
+/** What the server fails on alone, while it takes the rest, is set aside; where it takes nothing, all of it waits. */
+async function sendSome(walkId: string, waiting: readonly KeptEvent[]): Promise<void> {
+  const failed = await sendBatch(walkId, waiting);
+  if (failed.length === 0) return;
+  if (failed.length === waiting.length) throw failed[0]?.error;
+  await place(
+    failed.map((f) => f.kept),
+    SET_ASIDE,
+    SERVER_FAILED,
+  );
+}
+
+interface FailedOn {
+  readonly kept: KeptEvent;
+  readonly error: Refused;
+}
+
+/**
+ * A refused event is set aside, visibly, and never blocks the rest; a batch that is too large, or that the server
+ * fails on, is halved. @returns those that it failed on one by one
+ */
+async function sendBatch(walkId: string, batch: readonly KeptEvent[]): Promise<FailedOn[]> {
   try {
     await base.append(
       walkId,
       batch.map((k) => k.event),
     );
     await place(batch, AT_BASE);
+    return [];
   } catch (error) {
     if (!(error instanceof Refused)) throw error;
-    if (error.status === 413 && batch.length > 1) {
+    const [first] = batch;
+    if (error.status >= 500 && batch.length === 1 && first) return [{ kept: first, error }];
+    if ((error.status === 413 || error.status >= 500) && batch.length > 1) {
       const half = Math.ceil(batch.length / 2);
-      await sendBatch(walkId, batch.slice(0, half));
-      return sendBatch(walkId, batch.slice(half));
+      return [
+        ...(await sendBatch(walkId, batch.slice(0, half))),
+        ...(await sendBatch(walkId, batch.slice(half))),
+      ];
     }
     const { positions = batch.length === 1 ? [0] : undefined, what } = error.problem;
     if (!positions || (error.status !== 422 && error.status !== 409 && error.status !== 413)) throw error;
@@ -39,6 +117,7 @@ async function sendBatch(walkId: string, batch: readonly KeptEvent[]): Promise<v
       SET_ASIDE,
       what,
     );
+    return [];
   }
 }
 

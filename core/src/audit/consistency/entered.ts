@@ -39,6 +39,8 @@ export interface EnteredWalk {
     readonly failedM: number | undefined;
     readonly uM: number;
   }[];
+  /** Readings that no instrument can have shown, in words. */
+  readonly impossible: readonly string[];
   /** Failures that no mark places. */
   readonly unplacedFailures: number;
   readonly endS: number;

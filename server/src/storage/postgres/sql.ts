@@ -1,3 +1,4 @@
+import type { HeldLog } from '@urvek/contract';
 import type { EventKey, WalkEvent } from '@urvek/core';
 import type { EntityManager } from 'typeorm';
 import type { EventRow } from './entities.ts';
@@ -50,6 +51,19 @@ export async function countEntries(
     finished,
   ]);
 }
+
+/** Highest number and count of each device's part of a log. */
+export const heldOf = (
+  manager: EntityManager,
+  logs: readonly { readonly walkId: string; readonly deviceId: string }[],
+): Promise<HeldLog[]> =>
+  manager.query<HeldLog[]>(
+    `SELECT e.walk_id AS "walkId", e.device_id AS "deviceId", max(e.seq)::integer AS highest, count(*)::integer AS count
+     FROM jsonb_array_elements($1::jsonb) AS l
+     JOIN walk_event e ON e.walk_id = (l->>'walkId')::uuid AND e.device_id = (l->>'deviceId')::uuid
+     GROUP BY 1, 2`,
+    [JSON.stringify(logs)],
+  );
 
 /** Logs of some walks, each by device and number. */
 export const eventsOf = (manager: EntityManager, walkIds: readonly string[]): Promise<Row[]> =>

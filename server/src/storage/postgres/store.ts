@@ -4,6 +4,7 @@ import type {
   Comparison,
   ComparisonSummary,
   ComparisonUpdate,
+  HeldLog,
   Interchange,
   NewComparison,
   Setup,
@@ -210,6 +211,10 @@ export class Store implements Storage {
         );
       return { stored: stored.size, alreadyHere: events.length - stored.size };
     });
+  }
+
+  heldOf(logs: readonly { readonly walkId: string; readonly deviceId: string }[]): Promise<HeldLog[]> {
+    return sql.heldOf(this.database.manager, logs);
   }
 
   async findingsOf(walkIds: readonly string[]): Promise<Map<string, KeptFinding>> {

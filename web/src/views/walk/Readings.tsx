@@ -1,3 +1,4 @@
+import { readingTrouble } from '@urvek/contract';
 import { DIRECTIONS, QUANTITIES, QUANTITY_UNIT, type Direction, type Quantity } from '@urvek/core';
 import { useEffect, useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
@@ -26,6 +27,10 @@ export function Readings({
     const timer = setTimeout(() => setLeft(left - 1), 1000);
     return () => clearTimeout(timer);
   }, [left]);
+  const trouble =
+    value.trim() === '' || !Number.isFinite(Number(value))
+      ? undefined
+      : readingTrouble(quantity, Number(value));
   const log = (lost: boolean): void => {
     add('measured', {
       quantity,
@@ -56,6 +61,7 @@ export function Readings({
         inputMode="decimal"
         value={value}
         onChange={(e) => setValue(e.target.value)}
+        {...(trouble === undefined ? {} : { error: trouble })}
       />
       <Field
         label="Band, channel or access point"
@@ -65,7 +71,7 @@ export function Readings({
       <button
         type="button"
         className="pressable"
-        disabled={value.trim() === '' || !Number.isFinite(Number(value))}
+        disabled={value.trim() === '' || !Number.isFinite(Number(value)) || trouble !== undefined}
         onClick={() => log(false)}
       >
         Log the reading
