@@ -8,10 +8,12 @@ export interface Outings {
 
 /** Undefined where not every walk says on which outing it was made. */
 export function outingsOf(walks: readonly WalkInterval[]): Outings | undefined {
-  const named = walks.map((w) => w.outing);
-  if (named.length === 0 || named.some((o) => o === undefined)) return undefined;
-  const count = new Set(named).size;
-  return { count, repeated: count < named.length };
+  const named = new Set<string>();
+  for (const { outing } of walks) {
+    if (outing === undefined) return undefined;
+    named.add(outing);
+  }
+  return named.size === 0 ? undefined : { count: named.size, repeated: named.size < walks.length };
 }
 
 /** From so many outings on they are a sample of outings; fewer speak for themselves. */

@@ -57,10 +57,45 @@ export interface RatioFinding {
 
 /** The walks of two products, and how their ratio stands in a fit. */
 export interface Compared {
-  readonly walks: readonly WalkInterval[];
   readonly numerator: string;
   readonly denominator: string;
+  /** Walks of the numerator, and of the denominator. */
+  readonly above: readonly WalkInterval[];
+  readonly below: readonly WalkInterval[];
 }
+
+/** Both of a pair, with their own walks out of a list by product. */
+export const comparedOf = (
+  [numerator, denominator]: readonly [string, string],
+  byProduct: ReadonlyMap<string, readonly WalkInterval[]>,
+): Compared => ({
+  numerator,
+  denominator,
+  above: byProduct.get(numerator) ?? [],
+  below: byProduct.get(denominator) ?? [],
+});
+
+export const byProduct = (walks: readonly WalkInterval[]): Map<string, WalkInterval[]> =>
+  grouped(walks, (w) => w.product);
+
+function grouped(
+  walks: readonly WalkInterval[],
+  of: (walk: WalkInterval) => string,
+): Map<string, WalkInterval[]> {
+  const lists = new Map<string, WalkInterval[]>();
+  for (const w of walks) {
+    const key = of(w);
+    const list = lists.get(key);
+    if (list) list.push(w);
+    else lists.set(key, [w]);
+  }
+  return lists;
+}
+
+const onOnePath = ({ above, below }: Compared): boolean => {
+  const path = (above[0] ?? below[0])?.path;
+  return above.every((w) => w.path === path) && below.every((w) => w.path === path);
+};
 
 /** An estimate of ln ratio, however it was come by. */
 interface Estimated {
@@ -78,7 +113,8 @@ export function ratioInFit(
   how: Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'>,
   apart = false,
 ): RatioFinding {
-  const { above, below, onePath } = sidesOf(compared);
+  const { above, below } = compared;
+  const onePath = onOnePath(compared);
   // Spreads of several paths are not told apart from their places.
   const welch = apart && weights && onePath ? welchRatio(above, below) : undefined;
   const interval95 = welch
@@ -100,8 +136,8 @@ export function found(
   how: Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'>,
   by: Estimated | (Partial<Estimated> & { readonly reason: string }),
 ): RatioFinding {
-  const { walks, numerator, denominator } = compared;
-  const { above, below, onePath } = sidesOf(compared);
+  const { numerator, denominator, above, below } = compared;
+  const onePath = onOnePath(compared);
   const [a, b] = [observedOf(above), observedOf(below)];
   const interval95 =
     by.interval95 &&
@@ -135,34 +171,19 @@ export function found(
     p: by.p,
     holmP: undefined,
     walks: [above.length, below.length],
-    bounds: ratioBounds(walks, numerator, denominator),
+    bounds: ratioBounds(compared),
   };
 }
 
-function sidesOf({ walks, numerator, denominator }: Compared): {
-  above: WalkInterval[];
-  below: WalkInterval[];
-  onePath: boolean;
-} {
-  const of = (product: string): WalkInterval[] => walks.filter((w) => w.product === product);
-  const [above, below] = [of(numerator), of(denominator)];
-  return { above, below, onePath: new Set([...above, ...below].map((w) => w.path)).size === 1 };
-}
+const byPath = (walks: readonly WalkInterval[]): Map<string, WalkInterval[]> => grouped(walks, (w) => w.path);
 
-function ratioBounds(
-  walks: readonly WalkInterval[],
-  numerator: string,
-  denominator: string,
-): Ends | undefined {
-  const onPath = (product: string, path: string): WalkInterval[] =>
-    walks.filter((w) => w.product === product && w.path === path);
-  const shared = [...new Set(walks.map((w) => w.path))].filter(
-    (path) => onPath(numerator, path).length > 0 && onPath(denominator, path).length > 0,
-  );
+function ratioBounds({ above, below }: Compared): Ends | undefined {
+  const [a, b] = [byPath(above), byPath(below)];
+  const shared = [...a.keys()].filter((path) => b.has(path));
   if (shared.length === 0) return undefined;
   const ends = shared.map((path) => ({
-    above: boundsOf(onPath(numerator, path)),
-    below: boundsOf(onPath(denominator, path)),
+    above: boundsOf(a.get(path) ?? []),
+    below: boundsOf(b.get(path) ?? []),
   }));
   const low = Math.min(
     ...ends.map(({ above, below }) => above.allHeldToM / (below.allFailedByM ?? Infinity)),
@@ -173,11 +194,10 @@ function ratioBounds(
   return { low: low > 0 ? low : undefined, high: high < Infinity ? high : undefined };
 }
 
-function oneSided({ walks, numerator, denominator }: Compared): string {
-  const guilty = [numerator, denominator].filter((product) => {
-    const own = walks.filter((w) => w.product === product);
-    return own.every((w) => w.failedM === undefined) || own.every((w) => w.heldM === 0);
-  });
+function oneSided({ numerator, denominator, above, below }: Compared): string {
+  const oneWay = (own: readonly WalkInterval[]): boolean =>
+    own.every((w) => w.failedM === undefined) || own.every((w) => w.heldM === 0);
+  const guilty = [...(oneWay(above) ? [numerator] : []), ...(oneWay(below) ? [denominator] : [])];
   return guilty.length > 0
     ? `${guilty.join(' and ')}: all walks censored on one side`
     : 'no path ties the two products together from both sides';

@@ -2,7 +2,15 @@ import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, type NoFit, type RangeFit } from './fit.ts';
 import { ratioOverGroups, ratioWithinGroups, type GroupOf } from './nested.ts';
 import { outingsOf, SAMPLE_OF_OUTINGS } from './outings.ts';
-import { found, ratioInFit, withHolm, type Compared, type RatioFinding } from './ratioFinding.ts';
+import {
+  byProduct,
+  comparedOf,
+  found,
+  ratioInFit,
+  withHolm,
+  type Compared,
+  type RatioFinding,
+} from './ratioFinding.ts';
 
 export type Pair = readonly [numerator: string, denominator: string];
 
@@ -25,11 +33,10 @@ export function ratiosOf(
   pairs: readonly Pair[],
 ): Ratios {
   const blocks = blockFits(walks);
-  const compared = pairs.map(([numerator, denominator]): Compared => ({ walks, numerator, denominator }));
+  const own = byProduct(walks);
+  const compared = pairs.map((pair) => comparedOf(pair, own));
   const paired = compared.flatMap((c) => pairedRatio(blocks, c));
-  const several = new Set(
-    fit.model.productLevels.filter((p) => severalUnits(walks.filter((w) => w.product === p))),
-  );
+  const several = new Set(fit.model.productLevels.filter((p) => severalUnits(own.get(p) ?? [])));
   const units = several.size === 0 ? [] : compared.map((c) => overUnits(c));
   const product = compared.map((c) => {
     const side = paired.find((r) => isOf(r, c));
@@ -43,14 +50,9 @@ export function ratiosOf(
 const isOf = (r: RatioFinding, { numerator, denominator }: Compared): boolean =>
   r.numerator === numerator && r.denominator === denominator;
 
-const ownOf = ({ walks, numerator, denominator }: Compared): [WalkInterval[], WalkInterval[]] => [
-  walks.filter((w) => w.product === numerator),
-  walks.filter((w) => w.product === denominator),
-];
-
 /** Fits in which a pair of walks, or an outing, is a block of its own; each made once it is asked for. */
 interface Blocks {
-  readonly pairedWalks: readonly WalkInterval[];
+  readonly pairedWalks: ReadonlyMap<string, readonly WalkInterval[]>;
   paired(): RangeFit | NoFit;
   outings(): RangeFit | NoFit;
 }
@@ -60,7 +62,7 @@ function blockFits(walks: readonly WalkInterval[]): Blocks {
   const block = (rows: readonly WalkInterval[], of: (w: WalkInterval) => string | undefined) =>
     once(() => fitRanges(rows.map((w) => ({ ...w, path: JSON.stringify([w.path, of(w)]) }))));
   return {
-    pairedWalks,
+    pairedWalks: byProduct(pairedWalks),
     paired: block(pairedWalks, (w) => w.pair),
     outings: block(walks, (w) => w.outing),
   };
@@ -75,7 +77,7 @@ function once<T>(make: () => T): () => T {
 function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): RatioFinding[] {
   const { numerator, denominator } = compared;
   const of = (product: string): Set<string> =>
-    new Set(pairedWalks.filter((w) => w.product === product).map((w) => `${w.path}/${w.pair}`));
+    new Set((pairedWalks.get(product) ?? []).map((w) => `${w.path}/${w.pair}`));
   const [a, b] = [of(numerator), of(denominator)];
   const both = [...a].filter((pair) => b.has(pair)).length;
   if (a.size === 0 || b.size === 0) return [];
@@ -83,7 +85,7 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
   return [
     ratioInFit(
       fit,
-      { ...compared, walks: pairedWalks },
+      comparedOf([numerator, denominator], pairedWalks),
       fit.model.productDifference(numerator, denominator),
       {
         method: 'paired',
@@ -95,8 +97,8 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
 }
 
 /** Half of the walks at least are of pairs: then these are what the walks were made for. */
-function mostlyPaired(compared: Compared): boolean {
-  const own = ownOf(compared).flat();
+function mostlyPaired({ above, below }: Compared): boolean {
+  const own = [...above, ...below];
   return 2 * own.filter((w) => w.pair !== undefined).length >= own.length;
 }
 
@@ -110,7 +112,7 @@ function overSample(
   test = ratioOverGroups,
   said?: string,
 ): RatioFinding {
-  const [above, below] = ownOf(compared);
+  const { above, below } = compared;
   const how = {
     method,
     basis: said ?? `by ${groups(above, of)} and ${groups(below, of)} ${method}`,
@@ -135,8 +137,8 @@ const overUnits = (compared: Compared): RatioFinding => overSample(compared, 'un
  * says, stand one by one.
  */
 function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): RatioFinding {
-  const { numerator, denominator } = compared;
-  const sides = ownOf(compared);
+  const { numerator, denominator, above, below } = compared;
+  const sides = [above, below];
   const all = outingsOf(sides.flat());
   const own = sides.map((walks) => outingsOf(walks)?.count ?? 0) as [number, number];
   const plain = (forTheseSetUps: boolean): RatioFinding =>

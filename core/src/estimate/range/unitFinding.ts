@@ -3,7 +3,7 @@ import { cellFinding, type CellFinding } from './cellFinding.ts';
 import { fitRanges, isFit } from './fit.ts';
 import { standardDeviation } from '../../numeric/moments.ts';
 import { dot } from './quantile.ts';
-import { ratioInFit, withHolm, type RatioFinding } from './ratioFinding.ts';
+import { byProduct, comparedOf, ratioInFit, withHolm, type RatioFinding } from './ratioFinding.ts';
 
 /** One unit of a product on one path: what its own walks say. */
 export interface UnitFinding {
@@ -38,6 +38,7 @@ export function unitFindings(walks: readonly WalkInterval[]): {
   if (several.length === 0) return { units: [], unitPairs: [], unitSpreads: [] };
   const rows = walks.map((w) => ({ ...w, product: level(w) }));
   const fit = fitRanges(rows);
+  const own = byProduct(rows);
   const named = (key: string): string => (JSON.parse(key) as [string, string])[1];
   const label = (key: string): string => (JSON.parse(key) as [string, string]).join(', unit ');
   const how = { method: 'shared', basis: undefined, forTheseSetUps: false } as const;
@@ -73,12 +74,7 @@ export function unitFindings(walks: readonly WalkInterval[]): {
         const list = [...of];
         return list.flatMap((a, i) =>
           list.slice(i + 1).map((b) => ({
-            ...ratioInFit(
-              fit,
-              { walks: rows, numerator: b, denominator: a },
-              fit.model.productDifference(b, a),
-              how,
-            ),
+            ...ratioInFit(fit, comparedOf([b, a], own), fit.model.productDifference(b, a), how),
             numerator: label(b),
             denominator: label(a),
           })),

@@ -12,7 +12,7 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
-import { startCluster, type Cluster } from '../../bin/lib/postgres.mjs';
+import { startCluster, type Cluster } from '../bin/lib/postgres.mjs';
 
 // A cluster's folder as it can be found: damaged, without its password, of another version. Nothing is ever deleted.
 
