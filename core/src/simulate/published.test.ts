@@ -10,7 +10,7 @@ import {
 
 // The short form of npm run bench:coverage, whose table stands in docs/intervals.md.
 
-const SETS = 80;
+const SETS = 40;
 
 /** As far as so few can tell, the share that is true is at least this: once in a thousand times they would not say so. */
 const mayBe = ({ made, true: right }: Told, least: number): void =>
@@ -25,11 +25,9 @@ describe('what is published of walks that people make', () => {
   test.each<[string, Partial<World>, without?: Statement[]]>([
     ['stands every 20 m, which are coarse', { stands: { everyM: 20 }, sigmas: [0.1, 0.1] }],
     ['a loose product beside a tight one', { sigmas: [0.35, 0.1] }],
-    ['two units of each', { walksEach: 6, units: 2, unitU: 0.15 }],
     ['one day, one set-up', { ...days, days: 'one' }, ['apart']],
     ['four days, both on each', { ...days, walksEach: 8, days: { both: 4 } }],
     ['three days of its own each', { ...days, walksEach: 9, days: { apart: 3 } }],
-    ['a path too short for two in five', { tooShort: 0.4 }],
     ['drives at 14 m/s', { drivenMps: 14, sigmas: [0.05, 0.05] }],
   ])(
     '%s: intervals hold, and verdicts at the boundary are false no more often than is said',
@@ -38,7 +36,7 @@ describe('what is published of walks that people make', () => {
       for (const statement of INTERVALS)
         if (without.includes(statement)) expect(found[statement].made).toBe(0);
         else {
-          expect(found[statement].made).toBeGreaterThan(SETS / 2);
+          expect(found[statement].made).toBeGreaterThan(0.75 * SETS);
           mayBe(found[statement], 0.95);
         }
       for (const statement of VERDICTS) mayBe(found[statement], 0.975);

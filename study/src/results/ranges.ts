@@ -131,7 +131,8 @@ export function rangesByPath(
       const criterion = criterionFor(wanted, kindId);
       if (begun.length === 0 && kinds.length > 1) return [];
       const walks = begun.map((f) => rangeWalk(f, criterion, side));
-      const summary = summarise(walkRows(own, criterion, side));
+      const rows = walkRows(own, criterion, side);
+      const summary = summarise(rows);
       const subjects = [...new Map(own.map((f) => [f.subject.id, f.subject])).values()];
       return [
         {
@@ -145,7 +146,7 @@ export function rangesByPath(
           walks,
           comesBack: comesBack(own),
           subjects,
-          walls: wallsOf({ findings: own, subjects, path, criterion, side }),
+          walls: wallsOf({ rows, subjects, path }),
           pairs: pairsOf({ findings: own, subjects, criterion, side }),
           summary,
         },

@@ -24,7 +24,9 @@ export function outingOf({
 }: Pick<Finding, 'header' | 'trace'>): string | undefined {
   const outing = trace.outing ?? stated;
   if (outing !== undefined && outing !== '') return outing;
-  return undated ? undefined : new Date(startedMs).toISOString().slice(0, 10);
+  const day = new Date(startedMs);
+  // Older versions let in what no date can hold.
+  return undated || Number.isNaN(day.getTime()) ? undefined : day.toISOString().slice(0, 10);
 }
 
 /** What all walks of a path are off by together: the fixed end's place, and the operator's mean. */

@@ -1,8 +1,13 @@
-import { separationAtM, wallOf, withScaleError, type Boundary, type Wall } from '@urvek/core';
-import type { Criterion, Side } from '@urvek/core';
-import type { Finding, SetupPath } from './findings.ts';
+import {
+  separationAtM,
+  wallOf,
+  withScaleError,
+  type Boundary,
+  type Wall,
+  type WalkInterval,
+} from '@urvek/core';
+import type { SetupPath } from './findings.ts';
 import type { Subject } from './subjects.ts';
-import { walkRows } from './walkRows.ts';
 
 /** Half of one product's walks or more end where its path changes. */
 export interface WallFound extends Wall {
@@ -26,36 +31,23 @@ function boundariesOf(path: SetupPath): Boundary[] {
 }
 
 export function wallsOf({
-  findings,
+  rows,
   subjects,
   path,
-  criterion,
-  side,
 }: {
-  readonly findings: readonly Finding[];
+  readonly rows: readonly WalkInterval[];
   readonly subjects: readonly Subject[];
   readonly path: SetupPath;
-  readonly criterion: Criterion;
-  readonly side: Side | undefined;
 }): WallFound[] {
   const boundaries = boundariesOf(path);
+  if (boundaries.length === 0) return [];
   const stands = path.checkpoints.map((c) => separationAtM(path, c.atM)).sort((a, b) => a - b);
-  return subjects.flatMap((subject) => {
-    const walks = walkRows(
-      findings.filter((f) => f.subject.id === subject.id),
-      criterion,
-      side,
-    );
+  return subjects.flatMap(({ name: product }) => {
+    const walks = rows.filter((r) => r.product === product);
     const found = wallOf(walks, boundaries, stands);
-    const scaleU = Math.max(0, ...walks.map((w) => w.scaleU ?? 0));
-    return found
-      ? [
-          {
-            ...found,
-            product: subject.name,
-            median95M: found.median95M && withScaleError(found.median95M, undefined, scaleU),
-          },
-        ]
-      : [];
+    if (!found) return [];
+    const scaleU = walks.reduce((most, w) => Math.max(most, w.scaleU ?? 0), 0);
+    const median95M = found.median95M && withScaleError(found.median95M, undefined, scaleU);
+    return [{ ...found, product, median95M }];
   });
 }
