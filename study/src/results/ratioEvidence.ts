@@ -56,7 +56,11 @@ export function ratioEvidence(
   const metres = (a?.length ?? 0) > 0 && (b?.length ?? 0) > 0;
   if (!own || !other || !a || !b || (!metres && noted.size === 0)) return undefined;
   return {
-    atStands: pairAtStands(heard(own, range.criterion), heard(other, range.criterion), noted),
+    atStands: pairAtStands(
+      heard(own, range.criterion, range.side),
+      heard(other, range.criterion, range.side),
+      noted,
+    ),
     sameOnEveryWalk: constantRatioBounds([
       ...madeTogether(b, a),
       ...[...noted.values()].flatMap(notedBounds),
@@ -145,18 +149,23 @@ function bracketOf(walks: readonly WalkInterval[]): Bracket {
 }
 
 /** What each walk found at its stands on the way out, by a criterion. */
-function heard(findings: readonly Finding[], criterion: Criterion): HeardWalk[] {
+function heard(findings: readonly Finding[], criterion: Criterion, side: Side | undefined): HeardWalk[] {
   const least = LEAST_GOOD_GRADE[criterion as OutwardCriterion] as number | undefined;
   if (least === undefined) return [];
   const atEnd = endsLastStretch(criterion as OutwardCriterion);
   return findings.flatMap((f): HeardWalk[] => {
     const outing = outingOf(f);
-    if (outing === undefined || !outcomeOf(f, criterion).interval) return [];
-    const stands = f.trace.looks.flatMap((l) =>
-      l.stand && l.place && !l.returning
-        ? [{ atM: l.place.travelledM, held: (atEnd ? l.best : l.worst) >= least }]
-        : [],
-    );
+    if (outing === undefined || !outcomeOf(f, criterion, side).interval) return [];
+    // What is judged both ways is heard both ways: a stand holds where each direction does.
+    const stands = f.directions
+      .filter((d) => side === undefined || side === 'both ways' || d.direction === side)
+      .flatMap((d) =>
+        d.trace.looks.flatMap((l) =>
+          l.stand && l.place && !l.returning
+            ? [{ atM: l.place.travelledM, held: (atEnd ? l.best : l.worst) >= least }]
+            : [],
+        ),
+      );
     return stands.length > 0 ? [{ outing, stands }] : [];
   });
 }
