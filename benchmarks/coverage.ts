@@ -11,7 +11,6 @@ const comparisons = Number(
 
 async function main(): Promise<void> {
   console.log(`${comparisons} comparisons a row.`);
-  for (const line of PUBLISHED_ROWS[0]?.head ?? []) console.log(line);
   const shim = fileURLToPath(new URL('./worker.mjs', import.meta.url));
   let [next, printed] = [0, 0];
   const done = new Map<number, string>();
@@ -31,8 +30,7 @@ async function main(): Promise<void> {
             done.set(index, row);
             for (let line = done.get(printed); line !== undefined; line = done.get(++printed)) {
               const { head } = PUBLISHED_ROWS[printed] as PublishedRow;
-              if (printed > 0 && head !== (PUBLISHED_ROWS[printed - 1] as PublishedRow).head)
-                for (const text of head) console.log(text);
+              if (head !== PUBLISHED_ROWS[printed - 1]?.head) for (const text of head) console.log(text);
               console.log(line);
             }
             give();

@@ -79,7 +79,7 @@ test('the outing of a walk is seen, and corrected', async () => {
   const { page } = session;
   await page.fill('It belongs to', 'second set-up');
   await page.press('Put it there');
-  await page.see('Walked on “second set-up”');
+  await page.see('It belongs to “second set-up”');
   await page.see('belongs to the outing “second set-up”');
 }, 120_000);
 

@@ -47,19 +47,12 @@ function binariesUnder(root, wanted) {
 export function findOrInstallPostgres(version) {
   const there = () =>
     binariesUnder(process.env.URVEK_SYSTEM_ROOT ?? '/', version) ?? binariesUnder(UNPACKED, version);
-  const wanted = version ?? UNPACKED_VERSION;
   let found = there();
-  if (
-    !found &&
-    installPackages([version === undefined ? 'postgresql' : `postgresql-${version}`], NO_MAIN_CLUSTER)
-  )
-    found = there();
-  if (
-    !found &&
-    wanted === UNPACKED_VERSION &&
-    unpackPackages([`postgresql-${wanted}`, `postgresql-client-${wanted}`, 'libpq5'], UNPACKED)
-  )
-    found = there();
+  if (!found && version === undefined && installPackages(['postgresql'], NO_MAIN_CLUSTER)) found = there();
+  if (!found && (version ?? UNPACKED_VERSION) === UNPACKED_VERSION) {
+    const packages = [`postgresql-${UNPACKED_VERSION}`, `postgresql-client-${UNPACKED_VERSION}`, 'libpq5'];
+    if (unpackPackages(packages, UNPACKED)) found = there();
+  }
   if (!found && version !== undefined)
     throw new Unable(
       `The database was made by PostgreSQL ${version}, which is not here. Nothing was changed. Run this, then start again:\n\n  sudo apt-get install -y postgresql-${version}\n\nor start with the data folder of another Urvek (URVEK_DATA).`,

@@ -160,6 +160,7 @@ const ratio = (r: RatioFinding, exponent: number | undefined) => ({
   ratio_method: r.method,
   ratio_basis: orNull(r.basis),
   for_these_set_ups: r.forTheseSetUps,
+  spreads_in_doubt: r.spreadsInDoubt,
   ratio: orNull(r.estimate?.ratio),
   log_ratio: orNull(r.estimate?.logRatio),
   se_log: orNull(r.estimate?.seLog),

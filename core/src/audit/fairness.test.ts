@@ -81,6 +81,7 @@ const ratio = (value: number, low: number, high: number): RatioFinding => ({
   method: 'shared',
   basis: undefined,
   forTheseSetUps: false,
+  spreadsInDoubt: false,
   estimable: true,
   reason: undefined,
   estimate: { ratio: value, logRatio: Math.log(value), seLog: 0.1, wald95: [low, high], waldP: 0.01 },

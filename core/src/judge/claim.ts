@@ -1,7 +1,7 @@
 import { Z90 } from '../numeric/normal.ts';
 import type { Ends } from '../estimate/range/ends.ts';
 import { cellBasis } from '../estimate/range/basis.ts';
-import { byMethod, scaleText } from '../estimate/range/scaleError.ts';
+import { aboutText, byMethod, scaleText } from '../estimate/range/scaleError.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
@@ -123,7 +123,7 @@ export function heldText({ bounds, walks, scale, withScale95M }: CellFinding): s
   const held = `in ${walks} of ${walksText(walks)}`;
   return scaleText(scale) === undefined || withScale95M.allHeldToM === undefined
     ? `Held to ${formatLength(toM)} ${held}`
-    : `Held to the end, about ${formatLength(toM)} ${byMethod(scale.method ?? '')}: at least ${formatLength(withScale95M.allHeldToM)}, ${held}`;
+    : `Held to the end, ${aboutText(formatLength(toM), scale)}: at least ${formatLength(withScale95M.allHeldToM)}, ${held}`;
 }
 
 function notTested(claim: Claim, { pathReachM }: Evidence): string {
@@ -147,6 +147,8 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
     { median: cell.interval95M.median, p90: cell.own?.p90?.interval95M },
     cell.bounds?.allHeldToM,
   );
+  if (decides(claim, exact) && cell.scale.additive)
+    return 'Measure where the fixed end stands and enter in Paths how well that is known, and learn the operator’s delay with the trainer on Bench, before the next walks: but for these the walks would decide it.';
   if (decides(claim, exact))
     return `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. Read the places again by tape, laser or map, and correct the marks in Trace.`;
   if (pathReachM !== undefined && pathReachM <= claim.distanceM)

@@ -39,6 +39,15 @@ export function heldTo(
   return { held, of: held + failed };
 }
 
+/** "5 of 6 walks held to it": what walks say of a place that the model gives. */
+export function heldToText(
+  walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[],
+  distanceM: number,
+): string {
+  const { held, of } = heldTo(walks, distanceM);
+  return of === 0 ? 'no walk tells' : `${held} of ${of} ${of === 1 ? 'walk' : 'walks'} held to it`;
+}
+
 /** Walks that must all hold before 9 of 10 may be said to. */
 export const WALKS_FOR_P10 = walksFor(0.9);
 

@@ -12,7 +12,7 @@ import {
 
 const SETS = 40;
 
-/** As far as so few can tell, the share that is true is at least this: once in a thousand times they would not say so. */
+/** As far as so few can tell, the share that is true is at least this: wrong once in a thousand times. */
 const mayBe = ({ made, true: right }: Told, least: number): void =>
   expect(clopperPearson(right, made, 0.998).high).toBeGreaterThanOrEqual(least);
 

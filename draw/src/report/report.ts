@@ -1,5 +1,5 @@
 import { PLAIN_REPORT, type Setup } from '@urvek/contract';
-import { CRITERION_MEANING, formatLength, heldTo, type LengthUnit } from '@urvek/core';
+import { CRITERION_MEANING, formatLength, heldToText, type LengthUnit } from '@urvek/core';
 import {
   claimFlags,
   claimText,
@@ -230,6 +230,9 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
     rows: range.summary.fitted
       .filter((c) => c.walks > 0)
       .map((cell) => {
+        const own = range.walks.flatMap((w) =>
+          w.product === cell.product && w.interval ? [w.interval] : [],
+        );
         const p10 =
           cell.withScale95M.p10 && endsText(cell.withScale95M.p10.low, cell.withScale95M.p10.high, show);
         return {
@@ -238,27 +241,14 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
             String(cell.walks),
             estimateText(cell, unit),
             cell.own?.p10?.estimateM !== undefined
-              ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}; ${kOfN(range, cell.product, cell.own.p10.estimateM)}`
+              ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}; ${heldToText(own, cell.own.p10.estimateM)}`
               : noTenthText(cell),
-            range.walks
-              .flatMap((w) =>
-                w.product === cell.product && w.interval ? [intervalText(w.interval, unit)] : [],
-              )
-              .join('; '),
+            own.map((interval) => intervalText(interval, unit)).join('; '),
           ],
           rests: cellRests(range, [cell.product]),
         };
       }),
   };
-}
-
-/** Walks that held to a place that the model gives, of those that tell. */
-function kOfN({ walks }: RangeView, product: string, distanceM: number): string {
-  const { held, of } = heldTo(
-    walks.flatMap((w) => (w.product === product && w.interval ? [w.interval] : [])),
-    distanceM,
-  );
-  return `${held} of ${of} walks held to it`;
 }
 
 const table = (caption: string, head: string[], rows: Row[]): Block[] =>

@@ -1,5 +1,5 @@
 import {
-  byMethod,
+  aboutText,
   outingText,
   formatLength,
   scaleText,
@@ -92,7 +92,7 @@ export function estimateText(cell: CellFinding, unit: LengthUnit): string {
   if (cell.failures === 0)
     return scaled === undefined
       ? `more than ${show(bounds.allHeldToM)} in ${cell.walks} of ${cell.walks} walks`
-      : `held to the end, about ${show(bounds.allHeldToM)} ${byMethod(cell.scale.method ?? '')}: at least ${show(cell.withScale95M.allHeldToM ?? 0)} (n = ${cell.walks})`;
+      : `held to the end, ${aboutText(show(bounds.allHeldToM), cell.scale)}: at least ${show(cell.withScale95M.allHeldToM ?? 0)} (n = ${cell.walks})`;
   if (bounds.common && cell.unplaced === 0)
     return `${commonText(bounds.common, unit)} agrees with every walk (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
   return `${cell.reason ?? 'not estimable'} (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;

@@ -8,6 +8,11 @@ export type SetupPath = Setup['paths'][number];
 export interface Finding extends WalkFinding {
   readonly header: WalkHeader;
   readonly subject: Subject;
+  /**
+   * Walks from setting a rig up to taking it down, as somebody said who was there, or by their times; undefined where
+   * nobody says, and there is no time.
+   */
+  readonly outing: string | undefined;
 }
 
 /** A walk with what was derived from its log; undefined: its log has no beginning yet. */
@@ -22,6 +27,23 @@ export const deriveEntry = (setup: Setup, { header, log }: StoredWalk): DerivedE
   return { header, derived: path && deriveWalk(log, path) };
 };
 
+/** A walk that begins this long after the one before is of another outing: a night lies between (common practice). */
+const NIGHT_MS = 8 * 3_600_000;
+
+/**
+ * Outings by the times of their walks, as they are named one after the other. Not by date: an evening goes on past
+ * midnight, and whose midnight that is nobody knows.
+ */
+function outingsByTime(): (header: WalkHeader) => string | undefined {
+  let [day, lastMs] = [0, -Infinity];
+  return ({ undated, startedMs }) => {
+    if (undated || Number.isNaN(new Date(startedMs).getTime())) return undefined;
+    if (startedMs - lastMs > NIGHT_MS) day++;
+    lastMs = startedMs;
+    return `day ${day}`;
+  };
+}
+
 /**
  * Walks in order of their start, numbered within subject and path; those of a product or path since removed
  * are left out. Walks with swapped ends answer another question, and make no subject.
@@ -35,18 +57,23 @@ export function nameFindings(setup: Setup, entries: readonly DerivedEntry[]): Fi
   const byRig = subjectByRig(subjects);
   const first = new Map(subjects.toReversed().map((s) => [s.product.id, s]));
   const paths = new Map(setup.paths.map((p) => [p.id, p]));
+  const byTime = outingsByTime();
   return [...entries]
     .sort((a, b) => a.header.startedMs - b.header.startedMs)
     .flatMap(({ header, derived }) => {
       const subject = byRig.get(rigKey(header.productId, header.rigId)) ?? first.get(header.productId);
       const path = paths.get(header.pathId);
+      const day = byTime(header);
       if (!subject || !path) return [];
       const key = `${subject.id}/${path.id}`;
       const count = (counts.get(key) ?? 0) + 1;
       counts.set(key, count);
       if (!derived) return [];
+      const { trace } = derived.directions[derived.main] as DerivedWalk['directions'][number];
+      const outing = trace.outing ?? (header.outing || day);
       return [
         nameWalk(derived, {
+          outing,
           walkId: header.id,
           label: String(count),
           product: subject.name,

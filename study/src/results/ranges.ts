@@ -18,7 +18,7 @@ import { comesBack, type ComesBack } from './comesBack.ts';
 import { namedCourse } from './course.ts';
 import { pairsOf, type SubjectPair } from './ratioEvidence.ts';
 import type { Subject } from './subjects.ts';
-import { outingOf, walkRows } from './walkRows.ts';
+import { walkRows } from './walkRows.ts';
 import { wallsOf, type WallFound } from './walls.ts';
 
 /** "Incline", or "Incline, Microphone" where several kinds are compared. */
@@ -95,7 +95,7 @@ export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): 
     between: finished ? outcome.between : undefined,
     course: finished ? namedCourse(finding.trace) : undefined,
     finished,
-    outing: outingOf(finding),
+    outing: finding.outing,
     mode: finding.trace.begin.body.mode ?? 'continuous',
     simulated: finding.trace.begin.body.simulatedSeed !== undefined,
     methods: finding.trace.methods,

@@ -16,7 +16,7 @@ import {
 } from '@urvek/core';
 import type { Finding } from './findings.ts';
 import type { Subject } from './subjects.ts';
-import { outingOf, walkRows } from './walkRows.ts';
+import { walkRows } from './walkRows.ts';
 
 interface Walked {
   readonly findings: readonly Finding[];
@@ -96,7 +96,7 @@ function notedOf(
     findings.flatMap((f) =>
       f.trace.against
         .filter((s) => isOf(s, of))
-        .map(({ how }): [string, number] => [outingOf(f) ?? f.walkId, sign * SIGN[how] + 0]),
+        .map(({ how }): [string, number] => [f.outing ?? f.walkId, sign * SIGN[how] + 0]),
     );
   const noted = new Map<string, number>();
   for (const [outing, sign] of [...said(own, against, 1), ...said(other, subject, -1)]) {
@@ -154,7 +154,7 @@ function heard(findings: readonly Finding[], criterion: Criterion, side: Side | 
   if (least === undefined) return [];
   const atEnd = endsLastStretch(criterion as OutwardCriterion);
   return findings.flatMap((f): HeardWalk[] => {
-    const outing = outingOf(f);
+    const { outing } = f;
     if (outing === undefined || !outcomeOf(f, criterion, side).interval) return [];
     // What is judged both ways is heard both ways: a stand holds where each direction does.
     const stands = f.directions

@@ -1,7 +1,6 @@
 import type { WalkHeader } from '@urvek/contract';
 import type { Direction, EndReason } from '@urvek/core';
 import type { Finding } from './findings.ts';
-import { outingOf } from './walkRows.ts';
 
 /** A walk in a line. */
 export interface WalkRow {
@@ -20,8 +19,8 @@ export interface WalkRow {
   readonly checked: boolean;
 }
 
-export const rowOf = ({ walkId, label, header, product, path, trace }: Finding): WalkRow => ({
-  outing: outingOf({ header, trace }),
+export const rowOf = ({ walkId, label, header, product, path, trace, outing }: Finding): WalkRow => ({
+  outing,
   walkId,
   label,
   header,

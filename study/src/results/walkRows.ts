@@ -17,18 +17,6 @@ function scaleOf(methods: readonly DistanceMethod[]): Pick<WalkInterval, 'method
   return scaleU > 0 ? { method: worst, scaleU } : { method: worst };
 }
 
-/** Walks of one day share it, unless it is said otherwise; whose day nobody knows stands for itself. */
-export function outingOf({
-  header: { outing: stated, undated, startedMs },
-  trace,
-}: Pick<Finding, 'header' | 'trace'>): string | undefined {
-  const outing = trace.outing ?? stated;
-  if (outing !== undefined && outing !== '') return outing;
-  const day = new Date(startedMs);
-  // Older versions let in what no date can hold.
-  return undated || Number.isNaN(day.getTime()) ? undefined : day.toISOString().slice(0, 10);
-}
-
 /** What all walks of a path are off by together: the fixed end's place, and the operator's mean. */
 function offsetOf(startOffsetUM: number | undefined, commonUM: number): Pick<WalkInterval, 'offsetUM'> {
   const offsetUM = Math.hypot(startOffsetUM ?? 0, commonUM);
@@ -46,7 +34,7 @@ export function walkRows(
     const rig = product.rigs.find((r) => r.id === finding.header.rigId);
     const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
     const pair = finding.header.slot?.pair;
-    const outing = outingOf(finding);
+    const { outing } = finding;
     const { startOffsetUM } = finding.path;
     const criterion = criterionFor(wanted, product.kindId);
     return walkIntervals([finding], criterion, side).map(

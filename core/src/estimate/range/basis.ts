@@ -16,11 +16,19 @@ export const cellBasis = (cell: CellFinding): string =>
   ]);
 
 /** What a ratio rests on: "5 and 6 walks, 5 pairs side by side". */
-export const ratioBasis = ({ walks, basis, method, forTheseSetUps, scale }: RatioFinding): string =>
+export const ratioBasis = ({
+  walks,
+  basis,
+  method,
+  forTheseSetUps,
+  spreadsInDoubt,
+  scale,
+}: RatioFinding): string =>
   joined([
     `${walks[0]} and ${walks[1]} ${walks[1] === 1 ? 'walk' : 'walks'}`,
     basis,
     method === 'welch' ? 'each with its own spread, Welch' : undefined,
+    spreadsInDoubt ? 'one spread for both, though few walks leave open whether it is one' : undefined,
     forTheseSetUps ? 'for these set-ups: their repeat was not tested' : undefined,
     scaleText(scale),
   ]);

@@ -30,8 +30,8 @@ export function dropAt(t: number, n: number, z: number): number {
 const drops = new Map<string, { readonly low: number; readonly high: number }>();
 
 /**
- * √n (x̄ − θ)/s of exact walks has the noncentrality −z√n. Walks that come in m groups tell no more of the mean
- * than m of them: √m (x̄ − θ)/s is taken for it, on m − 1 degrees of freedom.
+ * √n (x̄ − θ)/s of exact walks has the noncentrality −z√n. Walks that come in m groups tell no more of the
+ * mean than m of them: √m (x̄ − θ)/s is taken for it, on m − 1 degrees of freedom.
  */
 function dropsFor(n: number, m: number, z: number): { readonly low: number; readonly high: number } {
   const key = `${n} ${m} ${z}`;

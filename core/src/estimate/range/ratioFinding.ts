@@ -8,7 +8,7 @@ import { isFit, type NoFit, type RangeFit } from './fit.ts';
 import { profileInterval, profileP } from './profile.ts';
 import { FLAT, inMetres, quantileEstimate } from './quantile.ts';
 import { scaleErrorOfRatio, withOffsetOfRatio, withScaleError, type ScaleError } from './scaleError.ts';
-import { welchRatio } from './welch.ts';
+import { spreadsInDoubt, welchRatio } from './welch.ts';
 
 /**
  * What the test of a ratio rests on: walks with one spread for all, or each product its own where they plainly
@@ -25,6 +25,8 @@ export interface RatioFinding {
   readonly basis: string | undefined;
   /** One outing or two with both, several walks on each: it speaks for these set-ups, their repeat is not tested. */
   readonly forTheseSetUps: boolean;
+  /** Three walks or fewer, one spread for both, and it may be two: such an interval holds somewhat less often. */
+  readonly spreadsInDoubt: boolean;
   readonly estimable: boolean;
   readonly reason: string | undefined;
   readonly estimate:
@@ -97,6 +99,13 @@ const onOnePath = ({ above, below }: Compared): boolean => {
   return above.every((w) => w.path === path) && below.every((w) => w.path === path);
 };
 
+/** What a ratio rests on. */
+type How = Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'> &
+  Partial<Pick<RatioFinding, 'spreadsInDoubt'>>;
+
+/** So few walks hardly tell two spreads apart. */
+const FEW = 3;
+
 /** An estimate of ln ratio, however it was come by. */
 interface Estimated {
   readonly logRatio: number;
@@ -110,7 +119,7 @@ export function ratioInFit(
   fit: RangeFit | NoFit,
   compared: Compared,
   weights: number[] | undefined,
-  how: Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'>,
+  how: How,
   apart = false,
 ): RatioFinding {
   const { above, below } = compared;
@@ -121,19 +130,25 @@ export function ratioInFit(
     ? welch.interval95
     : weights && inMetres(profileInterval(fit, { weights, z: 0 }), 0);
   const p = welch ? welch.p : weights && profileP(fit, { weights, z: 0 }, 0);
-  const method = welch ? { ...how, method: 'welch' as const } : how;
-  if (!isFit(fit)) return found(compared, method, { reason: fit.reason, interval95, p });
-  if (!weights) return found(compared, method, { reason: oneSided(compared), interval95, p });
+  const method = welch
+    ? { ...how, method: 'welch' as const }
+    : {
+        ...how,
+        spreadsInDoubt:
+          apart && onePath && Math.min(above.length, below.length) <= FEW && spreadsInDoubt([above, below]),
+      };
+  if (!isFit(fit)) return ratioFindingOf(compared, method, { reason: fit.reason, interval95, p });
+  if (!weights) return ratioFindingOf(compared, method, { reason: oneSided(compared), interval95, p });
   const estimate = quantileEstimate({ ...fit, model: { ...fit.model, centre: 0 } }, { weights, z: 0 });
-  if (!estimate) return found(compared, method, { reason: FLAT, interval95, p });
+  if (!estimate) return ratioFindingOf(compared, method, { reason: FLAT, interval95, p });
   const logRatio = Math.log(welch?.ratio ?? estimate.estimateM);
-  return found(compared, method, { logRatio, seLog: welch?.seLog ?? estimate.seLog, interval95, p });
+  return ratioFindingOf(compared, method, { logRatio, seLog: welch?.seLog ?? estimate.seLog, interval95, p });
 }
 
 /** What was found, however, with what is common to every ratio. */
-export function found(
+export function ratioFindingOf(
   compared: Compared,
-  how: Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'>,
+  how: How,
   by: Estimated | (Partial<Estimated> & { readonly reason: string }),
 ): RatioFinding {
   const { numerator, denominator, above, below } = compared;
@@ -161,6 +176,7 @@ export function found(
   return {
     numerator,
     denominator,
+    spreadsInDoubt: false,
     ...how,
     estimable: estimate !== undefined && !('reason' in by),
     reason: 'reason' in by ? by.reason : undefined,

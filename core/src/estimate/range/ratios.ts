@@ -5,7 +5,7 @@ import { outingsOf, SAMPLE_OF_OUTINGS } from './outings.ts';
 import {
   byProduct,
   comparedOf,
-  found,
+  ratioFindingOf,
   ratioInFit,
   withHolm,
   type Compared,
@@ -119,9 +119,9 @@ function overSample(
     forTheseSetUps: false,
   };
   const over = test(above, below, of);
-  if ('reason' in over) return found(compared, how, over);
+  if ('reason' in over) return ratioFindingOf(compared, how, over);
   const [low, high] = over.interval95;
-  return found(compared, how, {
+  return ratioFindingOf(compared, how, {
     logRatio: over.logEstimate,
     seLog: over.seLog,
     interval95: { low: Math.exp(low), high: Math.exp(high) },
@@ -132,9 +132,9 @@ function overSample(
 const overUnits = (compared: Compared): RatioFinding => overSample(compared, 'units', (w) => w.unit ?? '');
 
 /**
- * Where both were walked on the same outings, these are blocks, and from three on, with several walks of one, a
- * sample; where each had outings of its own, they are a sample from two each on, and tell nothing with one. Walks that are an outing each, and those of which nobody
- * says, stand one by one.
+ * Where both were walked on the same outings, these are blocks, and from three on, with several walks of one,
+ * a sample; where each had outings of its own, they are a sample from two each on, and tell nothing with one.
+ * Walks that are an outing each, and those of which nobody says, stand one by one.
  */
 function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): RatioFinding {
   const { numerator, denominator, above, below } = compared;

@@ -87,6 +87,24 @@ describe('the place of the fixed end', () => {
   });
 });
 
+test('where the fixed end is what is uncertain, the words and the advice say so', () => {
+  const far = [walk(1, 90, undefined, { method: 'wheel', scaleU: 0.002, offsetUM: 4 })];
+  const claim = { entered: '80 m', distanceM: 80, upTo: false, condition: 'open' as const };
+  const judged = (rows: WalkInterval[]) =>
+    judgeClaim(claim, {
+      ...{ criterion: 'lost' as const, cell: summariseRanges(rows).fitted[0] },
+      ...{ unitsTested: 1, pathReachM: 400 },
+    });
+  expect(judged(far).reason).toContain('Held to the end, about 90.0 m: at least 83.6 m');
+  const rows = [86, 87, 88, 89, 90, 91].map((m, i) =>
+    walk(i, m, m, { method: 'wheel', scaleU: 0.002, offsetUM: 6, failedUM: 0.5 }),
+  );
+  const { outcome, reason, next } = judged(rows);
+  expect(outcome).toBe('undecided');
+  expect(reason).toContain('the fixed end’s place and the operator’s delay may put all distances off');
+  expect(next).toContain('enter in Paths how well that is known');
+});
+
 describe('no published interval is narrower than its distance method allows', () => {
   const rows = fc.array(
     fc.record({

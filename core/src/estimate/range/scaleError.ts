@@ -10,6 +10,8 @@ export interface ScaleError {
   readonly u: number;
   /** The method that carries most of it; absent where there is none. */
   readonly method: string | undefined;
+  /** Most of it is of the fixed end's own place, or of the operator's mean: no method would take it away. */
+  readonly additive?: true;
 }
 
 /** Of a judgement by eye the error is a person's on a day; a wheel's is the wheel's. */
@@ -65,20 +67,24 @@ const offsetOf = (walks: readonly WalkInterval[]): number =>
 
 /** The fixed end's own place is known to ± u metres: of a location that many metres off, u/D. */
 export const withOffset = (
-  { u, method }: ScaleError,
+  scale: ScaleError,
   walks: readonly WalkInterval[],
   atM: number | undefined,
-): ScaleError => ({ u: atM === undefined ? u : Math.hypot(u, offsetOf(walks) / atM), method });
+): ScaleError => withAdditive(scale, atM === undefined ? 0 : offsetOf(walks) / atM);
+
+const withAdditive = ({ u, method }: ScaleError, more: number): ScaleError => ({
+  u: Math.hypot(u, more),
+  method,
+  ...(more > u ? { additive: true as const } : {}),
+});
 
 /** In a ratio it is u·|1/D_A − 1/D_B|: nothing is left of it where both reach equally far. */
 export const withOffsetOfRatio = (
-  { u, method }: ScaleError,
+  scale: ScaleError,
   walks: readonly WalkInterval[],
   [aM, bM]: readonly [number | undefined, number | undefined],
-): ScaleError => ({
-  u: aM === undefined || bM === undefined ? u : Math.hypot(u, offsetOf(walks) * Math.abs(1 / aM - 1 / bM)),
-  method,
-});
+): ScaleError =>
+  withAdditive(scale, aM === undefined || bM === undefined ? 0 : offsetOf(walks) * Math.abs(1 / aM - 1 / bM));
 
 /** One-sided 95 %: what a bare bound moves by. */
 const Z95_ONE_SIDED = 1.6448536269514722;
@@ -107,10 +113,17 @@ export const boundWithScaleError = (m: number, side: 1 | -1, u: number): number 
 const NOTED = 0.005;
 
 /** "distances by eye, all of which may be 1.67 times off"; undefined where there is nothing to say. */
-export const scaleText = ({ u, method }: ScaleError): string | undefined =>
-  u < NOTED
-    ? undefined
-    : `distances ${method === undefined ? '' : `${byMethod(method)}, `}which may all be off by a factor of ${Math.exp(Z95 * u).toFixed(2)}`;
+export function scaleText({ u, method, additive }: ScaleError): string | undefined {
+  if (u < NOTED) return undefined;
+  const factor = `off by a factor of ${Math.exp(Z95 * u).toFixed(2)}`;
+  return additive
+    ? `the fixed end’s place and the operator’s delay may put all distances ${factor}`
+    : `distances ${method === undefined ? '' : `${byMethod(method)}, `}which may all be ${factor}`;
+}
+
+/** "about 90 m by eye", "about 90 m": a distance with what it is known by, where that is what it is off by. */
+export const aboutText = (distance: string, { method, additive }: ScaleError): string =>
+  `about ${distance}${additive || method === undefined ? '' : ` ${byMethod(method)}`}`;
 
 /** "by eye", "by wheel". */
 export const byMethod = (method: string): string => (method.startsWith('by ') ? method : `by ${method}`);

@@ -74,8 +74,9 @@ export function welchRatio(
 const DOUBTFUL = 0.4;
 
 /**
- * Whether the spreads of products on one path differ too much for their medians to share one: by the likelihood
- * ratio of one for all against one each. Products of fewer than three walks, or whose walks bound from one side only, do not tell.
+ * Whether the spreads of products on one path differ too much for their medians to share one: by the
+ * likelihood ratio of one for all against one each. Products of fewer than three walks, or whose walks bound
+ * from one side only, do not tell.
  */
 export function spreadsInDoubt(products: readonly (readonly WalkInterval[])[]): boolean {
   const telling = products.flatMap((walks) => {

@@ -72,7 +72,8 @@ export function fittedInOrder(rows: readonly ThroughputRow[], curve: readonly Th
 
 /**
  * A cap: medians at three or more nearest points within 5 % of each other, or the nearest within 5 % of a
- * measured backhaul, or above it; where that is faster by more, flat points are the product's own. The farther points that still read the same belong to it.
+ * measured backhaul, or above it; where that is faster by more, flat points are the product's own. The farther
+ * points that still read the same belong to it.
  */
 export function capOf(rows: readonly ThroughputRow[], backhaulMbps?: number): Cap | undefined {
   const medians = standsOf(rows).map((s) => median(s.values));

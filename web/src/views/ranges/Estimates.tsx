@@ -1,5 +1,5 @@
 import { HowMade, HowTrue } from '../../components/HowMade.tsx';
-import { formatLength, heldTo, outingText, scaleText, type LengthUnit } from '@urvek/core';
+import { formatLength, heldToText, outingText, scaleText, type LengthUnit } from '@urvek/core';
 import { endsText, estimateText, intervalText, noTenthText } from '@urvek/draw';
 import type { RangeView, RangeWalk } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
@@ -97,8 +97,8 @@ export function EstimateTable({
                   <>
                     <Length m={p10M} />
                     <span className="block text-[0.8rem] text-faint">
-                      {kOfN(
-                        walks.filter((w) => w.product === cell.product),
+                      {heldToText(
+                        walks.flatMap((w) => (w.product === cell.product && w.interval ? [w.interval] : [])),
                         p10M,
                       )}
                     </span>
@@ -128,15 +128,6 @@ export function EstimateTable({
       </tbody>
     </table>
   );
-}
-
-/** What the walks themselves say of a tenth that the model gives. */
-function kOfN(walks: readonly RangeWalk[], distanceM: number): string {
-  const { held, of } = heldTo(
-    walks.flatMap((w) => w.interval ?? []),
-    distanceM,
-  );
-  return of === 0 ? 'no walk tells' : `${held} of ${of} walks held to it`;
 }
 
 /** Of a disc with the median as its radius: twice the area is 1.41 times the distance. */

@@ -17,39 +17,41 @@ export function OutingList({ range, id }: { range: RangeView; id: string }) {
         set-up
       </summary>
       {open && (
-        <table className="table mt-1">
-          <thead>
-            <tr>
-              <th>Outing</th>
-              {range.subjects.map((s) => (
-                <th key={s.id}>{s.name}</th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {outings.map((outing) => (
-              <tr key={outing ?? ''}>
-                <th scope="row" className="row-head">
-                  {outing ?? 'not stated'}
-                </th>
+        <div className="overflow-x-auto">
+          <table className="table mt-1">
+            <thead>
+              <tr>
+                <th>Outing</th>
                 {range.subjects.map((s) => (
-                  <td key={s.id}>
-                    {finished
-                      .filter((w) => w.outing === outing && w.product === s.name)
-                      .map((w, i) => (
-                        <span key={w.walkId}>
-                          {i > 0 && ', '}
-                          <Link className="underline" to={`/c/${id}/trace/${w.walkId}`}>
-                            walk {w.label}
-                          </Link>
-                        </span>
-                      ))}
-                  </td>
+                  <th key={s.id}>{s.name}</th>
                 ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {outings.map((outing) => (
+                <tr key={outing ?? ''}>
+                  <th scope="row" className="row-head">
+                    {outing ?? 'not stated'}
+                  </th>
+                  {range.subjects.map((s) => (
+                    <td key={s.id}>
+                      {finished
+                        .filter((w) => w.outing === outing && w.product === s.name)
+                        .map((w, i) => (
+                          <span key={w.walkId}>
+                            {i > 0 && ', '}
+                            <Link className="underline" to={`/c/${id}/trace/${w.walkId}`}>
+                              walk {w.label}
+                            </Link>
+                          </span>
+                        ))}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
       <p className="text-[0.85rem] text-faint">
         A walk is put to another outing in its Trace; those of which nobody says stand one by one.

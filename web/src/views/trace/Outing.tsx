@@ -1,11 +1,11 @@
-import { outingOf, type Finding, type WalkRow } from '@urvek/study';
+import type { Finding, WalkRow } from '@urvek/study';
 import { useId, useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { useAddedLater } from './useAddedLater.ts';
 
 /** From setting a rig up to taking it down: its walks share that day and that set-up. Seen here, and corrected. */
 export function Outing({ finding, walks }: { finding: Finding; walks: readonly WalkRow[] }) {
-  const now = outingOf(finding);
+  const now = finding.outing;
   const [name, setName] = useState('');
   const list = useId();
   const add = useAddedLater(finding);
@@ -18,9 +18,14 @@ export function Outing({ finding, walks }: { finding: Finding; walks: readonly W
     <section className="sheet p-3" aria-label="Outing">
       <h2>Outing</h2>
       <p className="mt-1">
-        {now === undefined ? 'Not stated: it counts as an outing of its own.' : <>Walked on “{now}”.</>}{' '}
+        {now === undefined ? (
+          'Not stated: what it shares with others is not known.'
+        ) : (
+          <>It belongs to “{now}”.</>
+        )}{' '}
         <span className="text-faint">
-          From setting a rig up to taking it down; walks of one share that day and that set-up.
+          From setting a rig up to taking it down; walks of one share that day and that set-up. Unless it is
+          said, a night between two walks parts them.
         </span>
       </p>
       <form

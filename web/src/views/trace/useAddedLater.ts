@@ -5,7 +5,7 @@ import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 
-/** Adds to the log of a walk that was made, at the moment given or at its end; what is added can be withdrawn at once. */
+/** Adds to the log of a walk that was made, at its end unless another moment is given; it can be withdrawn at once. */
 export function useAddedLater({ walkId, header, trace }: Finding) {
   const notice = useNotice();
   const { endS, begin } = trace;
