@@ -352,7 +352,7 @@ describe('what is said without metres', () => {
     product('a'),
     product('b', { claims: [claim('+8 %', { form: 'ratio', against: 'a' })] }),
   ]);
-  const said: Entry = ['against', { productId: 'a', how: 'held where it failed' }];
+  const said: Entry = ['against', { productId: 'a', how: 'held where the other failed' }];
   const bare = (n: number, id: string, more: Entry[] = []): StoredWalk =>
     walk(n, id, more, { outing: `outing ${n % 2}` });
 

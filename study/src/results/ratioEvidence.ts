@@ -77,8 +77,8 @@ const isOf = (
 ): boolean => productId === product.id && (rigId === undefined || rigs.some((r) => r.id === rigId));
 
 const SIGN: Readonly<Record<AgainstWay, number>> = {
-  'held where it failed': 1,
-  'failed where it held': -1,
+  'held where the other failed': 1,
+  'failed where the other held': -1,
   'ended together': 0,
 };
 

@@ -32,11 +32,14 @@ export function AgainstForm({
 }) {
   const others = othersOf(setup, walked);
   const [chosen, setChosen] = useState(0);
-  const [how, setHow] = useState<AgainstWay>('held where it failed');
+  const [how, setHow] = useState<AgainstWay>('held where the other failed');
   const other = others[chosen];
   if (!other) return null;
   return (
     <div className="grid grid-cols-2 items-end gap-2" role="group" aria-label="Beside another">
+      <p className="col-span-2 text-[0.85rem] text-faint">
+        Of both on one outing, without a distance: it tells which was the farther, and no ratio.
+      </p>
       <Choice label="Beside" value={chosen} onChange={(e) => setChosen(Number(e.target.value))}>
         {others.map((o, i) => (
           <option key={o.name} value={i}>
@@ -51,10 +54,10 @@ export function AgainstForm({
       </Choice>
       <button
         type="button"
-        className="btn justify-self-start"
+        className="pressable col-span-2"
         onClick={() => onSaid({ ...other.of, how }, other.name)}
       >
-        Keep it
+        Keep what is said of both
       </button>
     </div>
   );

@@ -9,9 +9,6 @@ export function Beside({ setup, finding }: { setup: Setup; finding: Finding }) {
   return (
     <details className="sheet p-3">
       <summary className="cursor-pointer font-bold">Beside another, without a distance</summary>
-      <p className="mt-1 mb-2 text-[0.85rem] text-faint">
-        What is remembered of both on one outing. It tells which was the farther, and no ratio.
-      </p>
       <AgainstForm
         setup={setup}
         walked={finding.header}
