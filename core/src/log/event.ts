@@ -81,7 +81,11 @@ export interface Conditions {
 }
 
 /** How a walk went beside another that nobody measured against. */
-export const AGAINST_WAYS = ['held where the other failed', 'failed where the other held', 'ended together'] as const;
+export const AGAINST_WAYS = [
+  'held where the other failed',
+  'failed where the other held',
+  'ended together',
+] as const;
 export type AgainstWay = (typeof AGAINST_WAYS)[number];
 
 export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;
