@@ -93,6 +93,22 @@ const longWalk = (() => {
   );
   return log;
 })();
+/** So many walks end at a few posts only: 100,000 rows hold some hundreds of distinct ones. */
+const hundredThousand = ((): WalkInterval[] => {
+  const random = seeded('100,000 walks');
+  return Array.from({ length: 100_000 }, (_, i) => {
+    const [product, path] = [i % 5, Math.floor(i / 5) % 3];
+    const post = Math.floor(20 + product + 4 * path + 4 * random.normal());
+    return {
+      product: `P${product}`,
+      path: `path ${path}`,
+      walk: String(i),
+      heldM: 1.2 ** post,
+      failedM: 1.2 ** (post + 1),
+      heldUM: 0.05 * 1.2 ** post,
+    };
+  });
+})();
 const longTrace = traceWalk(longWalk, { path: DEMO_SETUP.paths[0] as Path }) as Trace;
 const rows: [string, number][] = [
   [
@@ -121,6 +137,10 @@ const rows: [string, number][] = [
   [
     '960 walks, 5 products × 6 paths (10 parameters and σ): the same',
     median(3, () => summariseRanges(simulatedWalks(5, 6, 32))),
+  ],
+  [
+    '100,000 walks at posts, 5 products × 3 paths, places known to 5 %: the same',
+    median(3, () => summariseRanges(hundredThousand)),
   ],
   [
     `demo: ${demo.length} logs of ${events} events reduced to outcomes`,

@@ -41,9 +41,11 @@ export function fitExponent(
   // In units of the spread about the mean, so that the maximiser starts near its goal.
   const scaled = (dbm: number): number => (dbm - mean) / spread;
   const data = likelihoodData(
-    readings.map((r) => ('levelDbm' in r ? scaled(r.levelDbm) : -Infinity)),
-    readings.map((r) => scaled('levelDbm' in r ? r.levelDbm : sensitivityDbm)),
-    readings.map((_, i) => i),
+    {
+      low: readings.map((r) => ('levelDbm' in r ? scaled(r.levelDbm) : -Infinity)),
+      high: readings.map((r) => scaled('levelDbm' in r ? r.levelDbm : sensitivityDbm)),
+      cell: readings.map((_, i) => i),
+    },
     logs.map((l) => [1, l - centre]),
   );
   const top = maximise((at) => evaluate(data, at), Float64Array.of(0, 0, 1));

@@ -3,6 +3,7 @@ import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { boundsOf, type Bounds } from './commonBracket.ts';
 import { boundedBy, observedOf, type Ends } from './ends.ts';
 import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
+import { ONE_LOCATION } from './levels.ts';
 import { medianOverGroups } from './nested.ts';
 import { outingsOf, SAMPLE_OF_OUTINGS, type Outings } from './outings.ts';
 import { ownSpread, type OwnSpread } from './ownSpread.ts';
@@ -157,8 +158,8 @@ function byItself(walks: readonly WalkInterval[]): {
   readonly interval95M: Ends | undefined;
   readonly reason: string | undefined;
 } {
-  const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
-  const weights = fit.model.cell('own', 'own');
+  const fit = fitRanges(walks, ONE_LOCATION);
+  const weights = fit.model.cell('', '');
   return {
     estimate: isFit(fit) && weights ? quantileEstimate(fit, { weights, z: 0 }) : undefined,
     interval95M: weights && inMetres(profileInterval(fit, { weights, z: 0 }), fit.model.centre),

@@ -58,21 +58,21 @@ export interface Bounds {
   readonly common: { readonly heldM: number; readonly failedM: number | undefined } | undefined;
 }
 
-// Not Math.max(...): a hundred thousand arguments are too many.
-const greatest = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), -Infinity);
-const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b), Infinity);
-
 export function boundsOf(walks: readonly WalkInterval[]): Bounds {
-  const holds = walks.map((w) => w.heldM);
-  const fails = walks.map((w) => w.failedM ?? Infinity);
+  let [mostHeld, leastHeld, mostFailed, leastFailed] = [-Infinity, Infinity, -Infinity, Infinity];
+  for (const { heldM, failedM = Infinity } of walks) {
+    mostHeld = Math.max(mostHeld, heldM);
+    leastHeld = Math.min(leastHeld, heldM);
+    mostFailed = Math.max(mostFailed, failedM);
+    leastFailed = Math.min(leastFailed, failedM);
+  }
   const finite = (m: number): number | undefined => (m < Infinity ? m : undefined);
-  const [heldM, failedM] = [greatest(holds), least(fails)];
   // Adjoining brackets share no place; walks that ended at one exact place do.
-  const shared = heldM < failedM || walks.every((w) => w.heldM === w.failedM && w.heldM === heldM);
+  const shared = mostHeld < leastFailed || (mostHeld === leastHeld && mostFailed === leastHeld);
   return {
     walks: walks.length,
-    allHeldToM: least(holds),
-    allFailedByM: finite(greatest(fails)),
-    common: shared ? { heldM, failedM: finite(failedM) } : undefined,
+    allHeldToM: leastHeld,
+    allFailedByM: finite(mostFailed),
+    common: shared ? { heldM: mostHeld, failedM: finite(leastFailed) } : undefined,
   };
 }

@@ -189,6 +189,11 @@ describe('designs beyond product and path', () => {
     });
     const fit = fitRanges(many);
     expect(isFit(fit) && fit.sigma).toBeGreaterThan(0.5);
+    // Places are known to 5 %, near ones and far ones: the likelihood has no bend near its top.
+    const placed = fitRanges(many.map((w) => ({ ...w, heldUM: 0.05 * w.heldM })));
+    const [loose, sharp] = [fit, placed].map((f) => (isFit(f) ? f.sigma : 0)) as [number, number];
+    expect(sharp).toBeGreaterThan(0.95 * loose);
+    expect(sharp).toBeLessThan(loose);
     const scaled = (by: number) =>
       summariseRanges(
         [40, 44, 52, 60].map((m) => ({

@@ -141,7 +141,8 @@ describe('what can be estimated', () => {
       held('B', 90),
       { ...held('C', 0), failedM: 20 },
     ]);
-    expect(model.informative).toEqual([0, 1]);
+    expect(model.informative).toBe(2);
+    expect(model.cells.map((c) => c.product)).toEqual(['A']);
     expect(model.cell('A', 'x')).toEqual([1]);
     expect(model.cell('B', 'x')).toBeUndefined();
     expect(model.productDifference('C', 'A')).toBeUndefined();

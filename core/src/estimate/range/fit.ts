@@ -2,6 +2,7 @@ import { invertInformation, solveNearlyPositive } from '../../numeric/linear.ts'
 import { maximise } from '../../numeric/maximise.ts';
 import { censoringOf, type WalkInterval } from '../../walk/walkInterval.ts';
 import { agreementOf, type Agreement } from './commonBracket.ts';
+import { AS_STATED, type Levels } from './levels.ts';
 import { evaluate, type LikelihoodData } from './likelihood.ts';
 import { buildModel, type RangeModel } from './model.ts';
 
@@ -32,25 +33,25 @@ export interface NoFit {
 
 export const isFit = (fit: RangeFit | NoFit): fit is RangeFit => 'sigma' in fit;
 
-export function fitRanges(walks: readonly WalkInterval[], withProducts = true): RangeFit | NoFit {
+export function fitRanges(walks: readonly WalkInterval[], levels: Levels = AS_STATED): RangeFit | NoFit {
   const kinds = walks.map(censoringOf);
-  const model = buildModel(walks, withProducts);
-  const rows = model.informative.map((i) => walks[i] as WalkInterval);
+  const model = buildModel(walks, levels);
+  const rows = model.cells.flatMap((c) => c.rows);
   const none = (reason: string): NoFit => ({ model, reason, supremum: undefined, near: undefined });
   if (walks.length === 0) return none('no walk');
   if (kinds.every((k) => k === 'right')) return none('no failure in any walk');
   if (kinds.every((k) => k === 'left')) return none('every walk failed at its first point');
   if (rows.length === 0) return none('every product is censored on one side on every path');
 
-  const places = rows.filter((w) => w.heldM === w.failedM);
+  const places = rows.filter(({ walk }) => walk.heldM === walk.failedM);
   const agreement = agreementOf(model.cells, places.length > 0);
   const degenerate = agreement !== 'apart';
   // Bounds that meet at one place agree with every spread.
-  if (degenerate && rows.every((w) => w.heldM === 0 || w.failedM === undefined))
-    return none(degenerateReason(rows, agreement));
+  if (degenerate && rows.every(({ walk }) => walk.heldM === 0 || walk.failedM === undefined))
+    return none(degenerateReason(model.informative, agreement));
   // Places without an error that agree exactly have a likelihood without bound.
-  if (degenerate && places.some((w) => !(w.failedUM ?? w.heldUM)))
-    return none(degenerateReason(rows, agreement));
+  if (degenerate && places.some((row) => row.uM === 0))
+    return none(degenerateReason(model.informative, agreement));
   const start = startOf(model.data);
   const top = maximise((at) => evaluate(model.data, at), start);
   const spread = 1 / (top.at[model.data.columns] as number);
@@ -58,7 +59,7 @@ export function fitRanges(walks: readonly WalkInterval[], withProducts = true): 
   if (degenerate || withinErrors)
     return {
       model,
-      reason: withinErrors ? WITHIN_ERRORS : degenerateReason(rows, agreement),
+      reason: withinErrors ? WITHIN_ERRORS : degenerateReason(model.informative, agreement),
       supremum: top.value,
       near: withdrawn(model.data, top.at, top.value),
     };
@@ -70,7 +71,7 @@ export function fitRanges(walks: readonly WalkInterval[], withProducts = true): 
     beta: Array.from(top.at.subarray(0, model.data.columns), (d) => d / tau),
     sigma: 1 / tau,
     logLikelihood: top.value,
-    loglik: places.reduce((sum, w) => sum - Math.log(w.heldM), top.value),
+    loglik: places.reduce((sum, { walk, count }) => sum - count * Math.log(walk.heldM), top.value),
     covariance: covarianceAt(top.at, top.evaluation.hessian),
   };
 }
@@ -80,8 +81,8 @@ const LEAST_SPREAD = 1e-6;
 const WITHIN_ERRORS =
   'the walks differ by no more than their places are known to: the spread between walks cannot be told from none';
 
-const degenerateReason = (rows: readonly WalkInterval[], agreement: Agreement): string =>
-  rows.length === 1
+const degenerateReason = (walks: number, agreement: Agreement): string =>
+  walks === 1
     ? 'one walk: its interval and nothing else'
     : agreement === 'adjoining'
       ? 'the brackets adjoin at one place: the spread between walks cannot be told from none'
@@ -117,9 +118,9 @@ function startOf({ low, high, count, starts, design, columns }: LikelihoodData):
     const [a, b] = [low[i] as number, high[i] as number];
     return a === -Infinity ? b : b === Infinity ? a : (a + b) / 2;
   };
-  for (let g = 0, at = 0; g + 1 < starts.length; g++, at += columns) {
+  for (let c = 0, at = 0; c + 1 < starts.length; c++, at += columns) {
     let [n, sum] = [0, 0];
-    for (let i = starts[g] as number; i < (starts[g + 1] as number); i++) {
+    for (let i = starts[c] as number; i < (starts[c + 1] as number); i++) {
       n += count[i] as number;
       sum += (count[i] as number) * middle(i);
     }
@@ -132,10 +133,10 @@ function startOf({ low, high, count, starts, design, columns }: LikelihoodData):
   }
   const beta = columns === 0 ? right : (solveNearlyPositive(normal, right) ?? right.fill(0));
   let [n, squares] = [0, 0];
-  for (let g = 0, at = 0; g + 1 < starts.length; g++, at += columns) {
+  for (let c = 0, at = 0; c + 1 < starts.length; c++, at += columns) {
     let fitted = 0;
     for (let j = 0; j < columns; j++) fitted += (design[at + j] as number) * (beta[j] as number);
-    for (let i = starts[g] as number; i < (starts[g + 1] as number); i++) {
+    for (let i = starts[c] as number; i < (starts[c + 1] as number); i++) {
       n += count[i] as number;
       squares += (count[i] as number) * (middle(i) - fitted) ** 2;
     }

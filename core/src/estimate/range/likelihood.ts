@@ -2,92 +2,90 @@ import type { Evaluation } from '../../numeric/evaluation.ts';
 import { addTerm, emptySums, takeProduct, type TermSums } from './walkTerm.ts';
 
 /**
- * Interval data in the form the likelihood wants: ln distances, centred, sorted into groups of rows that
- * share a design row (a cell: one product on one path) and the error of their places, equal rows of a group
- * once, with their count. Rows of group g are `starts[g]` to `starts[g + 1]`; its design row is
- * `design[g · columns …]`, its places are known to `errors[g]` metres (0: exactly), in units of the centre
- * that was taken off.
+ * Interval data in the form the likelihood wants: ln distances, centred, sorted into cells, which share a design
+ * row (one product on one path), and within them by the error of their places; equal rows once, with their count.
+ * Rows of cell c are `starts[c]` to `starts[c + 1]`; its design row is `design[c · columns …]`; the places of row
+ * i are known to `errors[i]` metres (0: exactly), in units of the centre that was taken off.
  */
 export interface LikelihoodData {
   readonly low: Float64Array;
   readonly high: Float64Array;
   readonly count: Float64Array;
+  readonly errors: Float64Array;
   readonly starts: Int32Array;
   readonly design: Float64Array;
-  readonly errors: Float64Array;
-  /** Locations below these are as far off as these, where an error is set against them. */
+  /** Of each cell: locations below this are as far off as this, where an error is set against them. */
   readonly floors: Float64Array;
   readonly columns: number;
 }
 
+/** Rows as they come. */
+export interface LikelihoodRows {
+  /** ln ends of each row, −∞ and +∞ where open. */
+  readonly low: ArrayLike<number>;
+  readonly high: ArrayLike<number>;
+  /** Walks of each row; one where it is not given. */
+  readonly count?: ArrayLike<number>;
+  /** Standard uncertainty of the places of each row, over exp(centre); none where it is not given. */
+  readonly errors?: ArrayLike<number>;
+  /** Index of each row's cell. */
+  readonly cell: ArrayLike<number>;
+}
+
 /**
- * @param low, high ln ends of each row, −∞ and +∞ where open
- * @param group index of each row's design row
- * @param designs design rows, `columns` figures each
- * @param errors standard uncertainty of the places of each group, over exp(centre)
+ * @param designs design rows of the cells, as many figures each as there are columns
+ * @param floors of each cell where its errors stop to follow the location, centred ln
  */
 export function likelihoodData(
-  low: ArrayLike<number>,
-  high: ArrayLike<number>,
-  group: ArrayLike<number>,
+  { low, high, count, errors, cell }: LikelihoodRows,
   designs: readonly (readonly number[])[],
-  errors: readonly number[] = designs.map(() => 0),
+  floors: readonly number[] = designs.map(() => -Infinity),
 ): LikelihoodData {
-  const columns = designs[0]?.length ?? 0;
+  const errorOf = (i: number): number => (errors ? (errors[i] as number) : 0);
   const order = Int32Array.from({ length: low.length }, (_, i) => i).sort(
-    (i, j) => (group[i] as number) - (group[j] as number) || ascending(low, i, j) || ascending(high, i, j),
+    (i, j) =>
+      (cell[i] as number) - (cell[j] as number) ||
+      errorOf(i) - errorOf(j) ||
+      ascending(low, i, j) ||
+      ascending(high, i, j),
   );
   const data = {
     low: new Float64Array(low.length),
     high: new Float64Array(low.length),
     count: new Float64Array(low.length),
+    errors: new Float64Array(low.length),
     starts: new Int32Array(designs.length + 1),
   };
   let [rows, last] = [0, -1];
   for (const i of order) {
-    const g = group[i] as number;
-    const same = g === last && low[i] === data.low[rows - 1] && high[i] === data.high[rows - 1];
-    if (same) data.count[rows - 1] = (data.count[rows - 1] as number) + 1;
+    const c = cell[i] as number;
+    const times = count ? (count[i] as number) : 1;
+    const before = rows - 1;
+    const same =
+      c === last &&
+      low[i] === data.low[before] &&
+      high[i] === data.high[before] &&
+      errorOf(i) === data.errors[before];
+    if (same) data.count[before] = (data.count[before] as number) + times;
     else {
       data.low[rows] = low[i] as number;
       data.high[rows] = high[i] as number;
-      data.count[rows++] = 1;
+      data.errors[rows] = errorOf(i);
+      data.count[rows++] = times;
     }
-    for (; last < g; last++) data.starts[last + 1] = same ? rows : rows - 1;
+    for (; last < c; last++) data.starts[last + 1] = rows - 1;
   }
   data.starts.fill(rows, last + 1);
   return {
     low: data.low.slice(0, rows),
     high: data.high.slice(0, rows),
     count: data.count.slice(0, rows),
+    errors: data.errors.slice(0, rows),
     starts: data.starts,
     design: Float64Array.from(designs.flat()),
-    errors: Float64Array.from(errors),
-    floors: floorsOf(low, high, group, designs.length),
-    columns,
+    floors: Float64Array.from(floors),
+    columns: designs[0]?.length ?? 0,
   };
-}
-
-/** ln of how far below what was observed an error is still set against the location itself: a third of it. */
-const FLOOR = Math.log(3);
-
-/**
- * Without a floor a location far below all that was observed would have an error without bound, under which
- * whatever held to any distance is as likely as not.
- */
-function floorsOf(
-  low: ArrayLike<number>,
-  high: ArrayLike<number>,
-  group: ArrayLike<number>,
-  groups: number,
-): Float64Array {
-  const floors = new Float64Array(groups).fill(Infinity);
-  for (let i = 0; i < low.length; i++) {
-    const g = group[i] as number;
-    const place = low[i] === -Infinity ? (high[i] as number) : (low[i] as number);
-    floors[g] = Math.min(floors[g] as number, place - FLOOR);
-  }
-  return floors;
 }
 
 // Infinite ends are equal, and their difference is not a number.
@@ -98,13 +96,13 @@ const ascending = (x: ArrayLike<number>, i: number, j: number): number => {
 
 /**
  * Σ ln[Φ(τ·high − xδ) − Φ(τ·low − xδ)], with densities for exact rows; concave in the parameters (δ₁ … δₚ,
- * τ), δ = β/σ, τ = 1/σ. Gradient and Hessian (row-major, full) are exact. Within a group only (η, τ)
- * matter, η = xδ: its rows are summed in those two, and spread over the parameters once. Where places have
- * an error u, the spread of the group is s = √(σ² + (u/e^μ)²) in place of σ (see withError); the sum is then
- * concave only where u is small against the spread.
+ * τ), δ = β/σ, τ = 1/σ. Gradient and Hessian (row-major, full) are exact. Within a cell only (η, τ) matter,
+ * η = xδ: its rows are summed in those two, and spread over the parameters once. Where places have an error u,
+ * the spread is s = √(σ² + (u/e^μ)²) in place of σ (see withError); the sum is then concave only where u is
+ * small against the spread.
  */
 export function evaluate(data: LikelihoodData, parameters: Float64Array): Evaluation {
-  const { low, high, count, starts, design, errors, floors, columns } = data;
+  const { low, high, count, errors, starts, design, floors, columns } = data;
   const size = columns + 1;
   const tau = parameters[columns] as number;
   const gradient = new Float64Array(size);
@@ -112,28 +110,34 @@ export function evaluate(data: LikelihoodData, parameters: Float64Array): Evalua
   const sums = emptySums();
   let value = 0;
   let [gTau, hTauTau] = [0, 0];
-  for (let g = 0, at = 0; g + 1 < starts.length; g++, at += columns) {
+  for (let c = 0, at = 0; c + 1 < starts.length; c++, at += columns) {
     let eta = 0;
     for (let j = 0; j < columns; j++) eta += (design[at + j] as number) * (parameters[j] as number);
-    sums.value = sums.gEta = sums.gTau = sums.hEtaEta = sums.hEtaTau = sums.hTauTau = 0;
-    const error = errors[g] as number;
-    const floor = floors[g] as number;
-    const shrink = error === 0 ? 1 : shrinkOf(error, Math.max(eta / tau, floor), tau);
-    for (let i = starts[g] as number, end = starts[g + 1] as number; i < end; i++)
-      addTerm(low[i] as number, high[i] as number, count[i] as number, eta * shrink, tau * shrink, sums);
-    if (error !== 0) withError(eta, tau, shrink, eta / tau > floor, sums);
-    if (sums.value === -Infinity) return { value: -Infinity, gradient, hessian };
-    value += sums.value;
-    gTau += sums.gTau;
-    hTauTau += sums.hTauTau;
+    const floor = floors[c] as number;
+    const end = starts[c + 1] as number;
+    let [gEta, hEtaEta, hEtaTau] = [0, 0, 0];
+    for (let i = starts[c] as number; i < end;) {
+      const error = errors[i] as number;
+      sums.value = sums.gEta = sums.gTau = sums.hEtaEta = sums.hEtaTau = sums.hTauTau = 0;
+      const shrink = error === 0 ? 1 : shrinkOf(error, Math.max(eta / tau, floor), tau);
+      do addTerm(low[i] as number, high[i] as number, count[i] as number, eta * shrink, tau * shrink, sums);
+      while (++i < end && errors[i] === error);
+      if (error !== 0) withError(eta, tau, shrink, eta / tau > floor, sums);
+      if (sums.value === -Infinity) return { value: -Infinity, gradient, hessian };
+      value += sums.value;
+      gEta += sums.gEta;
+      gTau += sums.gTau;
+      hEtaEta += sums.hEtaEta;
+      hEtaTau += sums.hEtaTau;
+      hTauTau += sums.hTauTau;
+    }
     for (let j = 0; j < columns; j++) {
       const x = design[at + j] as number;
       if (x === 0) continue;
-      gradient[j] = (gradient[j] as number) + sums.gEta * x;
-      hessian[j * size + columns] = (hessian[j * size + columns] as number) + sums.hEtaTau * x;
+      gradient[j] = (gradient[j] as number) + gEta * x;
+      hessian[j * size + columns] = (hessian[j * size + columns] as number) + hEtaTau * x;
       for (let k = 0; k <= j; k++)
-        hessian[j * size + k] =
-          (hessian[j * size + k] as number) + sums.hEtaEta * x * (design[at + k] as number);
+        hessian[j * size + k] = (hessian[j * size + k] as number) + hEtaEta * x * (design[at + k] as number);
     }
   }
   gradient[columns] = gTau;
@@ -142,7 +146,7 @@ export function evaluate(data: LikelihoodData, parameters: Float64Array): Evalua
   return { value: value + takeProduct(sums), gradient, hessian };
 }
 
-/** σ/s at a location: what the error of places leaves of the sharpness of a group. */
+/** σ/s at a location: what the error of places leaves of the sharpness. */
 function shrinkOf(error: number, mu: number, tau: number): number {
   return 1 / Math.sqrt(1 + (error * Math.exp(-mu) * tau) ** 2);
 }

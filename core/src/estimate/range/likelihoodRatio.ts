@@ -2,6 +2,7 @@ import { chiSquareUpper } from '../../numeric/chiSquare.ts';
 import { fUpper } from '../../numeric/fDistribution.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
+import { EACH_CELL, PATHS_ONLY } from './levels.ts';
 
 export interface ChiSquareTest {
   readonly statistic: number;
@@ -17,7 +18,7 @@ export interface ChiSquareTest {
  * the locations of the larger model: exact for uncensored normal data.
  */
 function lrOf(statistic: number, df: number, larger: RangeFit): ChiSquareTest {
-  const n = larger.model.informative.length;
+  const n = larger.model.informative;
   const left = n - larger.model.data.columns;
   return {
     statistic,
@@ -35,23 +36,21 @@ export function interactionTest(
   walks: readonly WalkInterval[],
   additive: RangeFit | NoFit,
 ): ChiSquareTest | undefined {
-  if (!isFit(additive) || additive.model.informative.length < walks.length) return undefined;
+  if (!isFit(additive) || additive.model.informative < walks.length) return undefined;
   const { productLevels, pathLevels } = additive.model;
   const cells = new Set(walks.map((w) => JSON.stringify([w.product, w.path])));
   const df = cells.size - (productLevels.length + pathLevels.length - 1);
   if (df < 1) return undefined;
-  const within = fitRanges(
-    walks.map((w) => ({ ...w, product: JSON.stringify([w.product, w.path]), path: '' })),
-  );
-  if (!isFit(within) || within.model.informative.length < walks.length) return undefined;
+  const within = fitRanges(walks, EACH_CELL);
+  if (!isFit(within) || within.model.informative < walks.length) return undefined;
   return lrOf(Math.max(0, 2 * (within.logLikelihood - additive.logLikelihood)), df, within);
 }
 
 /** Likelihood-ratio test of "all products reach equally far", path kept in the model. */
 export function productTest(walks: readonly WalkInterval[], full: RangeFit): ChiSquareTest | undefined {
   const df = full.model.productLevels.length - 1;
-  if (df === 0 || full.model.informative.length < walks.length) return undefined;
-  const without = fitRanges(walks, false);
+  if (df === 0 || full.model.informative < walks.length) return undefined;
+  const without = fitRanges(walks, PATHS_ONLY);
   if (!isFit(without)) return undefined;
   return lrOf(Math.max(0, 2 * (full.logLikelihood - without.logLikelihood)), df, full);
 }

@@ -1,6 +1,7 @@
 import { strongComponents } from '../../numeric/strongComponents.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { cellsOf, type Cell } from './cells.ts';
+import { AS_STATED, type Levels } from './levels.ts';
 import { likelihoodData, type LikelihoodData } from './likelihood.ts';
 
 /**
@@ -16,8 +17,8 @@ import { likelihoodData, type LikelihoodData } from './likelihood.ts';
 export interface RangeModel {
   readonly productLevels: readonly string[];
   readonly pathLevels: readonly string[];
-  /** Rows of the input that inform the estimate. */
-  readonly informative: readonly number[];
+  /** Walks that inform the estimate. */
+  readonly informative: number;
   /** The cells that they lie in. */
   readonly cells: readonly Cell[];
   readonly data: LikelihoodData;
@@ -34,8 +35,8 @@ export interface RangeModel {
 
 const levelsOf = (values: readonly string[]): string[] => [...new Set(values)];
 
-export function buildModel(walks: readonly WalkInterval[], withProducts = true): RangeModel {
-  const cells = cellsOf(walks, withProducts);
+export function buildModel(walks: readonly WalkInterval[], levels: Levels = AS_STATED): RangeModel {
+  const cells = cellsOf(walks, levels);
   const productLevels = levelsOf(cells.map((c) => c.product));
   const pathLevels = levelsOf(cells.map((c) => c.path));
   const productIndex = new Map(productLevels.map((level, i) => [level, i]));
@@ -54,7 +55,6 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
     }),
   );
   const tied = cells.filter((c) => component[productNode(c.product)] === component[pathNode(c.path)]);
-  const informative = tied.flatMap((c) => c.walks).sort((a, b) => a - b);
   const column = columnsOf(component, productLevels.length, pathLevels.length);
   const columns = Math.max(-1, ...column) + 1;
 
@@ -67,15 +67,10 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
     }
     return row;
   };
-  const centre = mean(
-    informative.map((i) => {
-      const { heldM, failedM } = walks[i] as WalkInterval;
-      return Math.log(heldM > 0 ? heldM : (failedM as number));
-    }),
-  );
+  const { informative, centre } = centreOf(tied);
   const cell = (product: string, path: string): number[] | undefined =>
     weights([
-      [productNode(withProducts ? product : ''), 1],
+      [productNode(product), 1],
       [pathNode(path), 1],
     ]);
   return {
@@ -85,7 +80,7 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
     cells: tied,
     centre,
     cell,
-    data: dataOf(walks, tied, centre, (c) => cell(c.product, c.path) as number[]),
+    data: dataOf(tied, centre, (c) => cell(c.product, c.path) as number[]),
     productDifference: (a, b) =>
       weights([
         [productNode(a), 1],
@@ -102,40 +97,46 @@ export function buildModel(walks: readonly WalkInterval[], withProducts = true):
 /** Errors of places that differ by less than this share are one, so that few groups are made of many walks. */
 const ONE_ERROR = 0.001;
 
-/** The error of a walk's places, the greater of its two, m: one spread serves both ends of a bracket. */
-const errorOf = ({ heldUM = 0, failedUM = 0 }: WalkInterval): number => {
-  const u = Math.max(heldUM, failedUM);
-  return u > 0 ? Math.exp(ONE_ERROR * Math.round(Math.log(u) / ONE_ERROR)) : 0;
-};
+const rounded = (u: number): number =>
+  u > 0 ? Math.exp(ONE_ERROR * Math.round(Math.log(u) / ONE_ERROR)) : 0;
 
-/** One group a cell and error of places. */
-function dataOf(
-  walks: readonly WalkInterval[],
-  cells: readonly Cell[],
-  centre: number,
-  designOf: (cell: Cell) => number[],
-): LikelihoodData {
-  const [low, high, group]: [number[], number[], number[]] = [[], [], []];
-  const designs: number[][] = [];
-  const errors: number[] = [];
-  for (const cell of cells) {
-    const design = designOf(cell);
-    const groups = new Map<number, number>();
-    for (const i of cell.walks) {
-      const walk = walks[i] as WalkInterval;
-      const error = errorOf(walk);
-      let g = groups.get(error);
-      if (g === undefined) {
-        groups.set(error, (g = designs.length));
-        designs.push(design);
-        errors.push(error / Math.exp(centre));
-      }
-      low.push(Math.log(walk.heldM) - centre);
-      high.push(walk.failedM === undefined ? Infinity : Math.log(walk.failedM) - centre);
-      group.push(g);
+/** A walk's place by which the scale of a set is told, m. */
+const placeOf = ({ heldM, failedM }: WalkInterval): number => (heldM > 0 ? heldM : (failedM as number));
+
+/** How many walks there are, and the mean of ln distance that is taken off. */
+function centreOf(cells: readonly Cell[]): { informative: number; centre: number } {
+  let [informative, sum] = [0, 0];
+  for (const { rows } of cells)
+    for (const { walk, count } of rows) {
+      informative += count;
+      sum += count * Math.log(placeOf(walk));
     }
-  }
-  return likelihoodData(low, high, group, designs, errors);
+  return { informative, centre: informative === 0 ? 0 : sum / informative };
+}
+
+/**
+ * ln of how far below what was observed in a cell an error is still set against the location itself: a third of
+ * it. Without a floor a location far below all that was observed would have an error without bound, under which
+ * whatever held to any distance is as likely as not. It is the cell's and not each error's: a bend near the
+ * estimate would stop Newton's method.
+ */
+const FLOOR = Math.log(3);
+
+function dataOf(cells: readonly Cell[], centre: number, designOf: (cell: Cell) => number[]): LikelihoodData {
+  const rows = cells.flatMap((cell, c) => cell.rows.map((row) => ({ ...row, c })));
+  const nearest = (cell: Cell): number =>
+    cell.rows.reduce((m, { walk }) => Math.min(m, placeOf(walk)), Infinity);
+  return likelihoodData(
+    {
+      low: rows.map(({ walk }) => Math.log(walk.heldM) - centre),
+      high: rows.map(({ walk: { failedM = Infinity } }) => Math.log(failedM) - centre),
+      count: rows.map((r) => r.count),
+      errors: rows.map((r) => rounded(r.uM) / Math.exp(centre)),
+      cell: rows.map((r) => r.c),
+    },
+    cells.map(designOf),
+    cells.map((cell) => Math.log(nearest(cell)) - centre - FLOOR),
+  );
 }
 
 function known(index: ReadonlyMap<string, number>, level: string, what: string): number {
@@ -143,9 +144,6 @@ function known(index: ReadonlyMap<string, number>, level: string, what: string):
   if (node === undefined) throw new RangeError(`invalid ${what}: ${JSON.stringify(level)}`);
   return node;
 }
-
-const mean = (values: readonly number[]): number =>
-  values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length;
 
 /**
  * One column a node, but for the first path of each component, which is its zero; lone nodes have none (-1).

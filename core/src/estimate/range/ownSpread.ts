@@ -3,6 +3,7 @@ import { noncentralTQuantile } from '../../numeric/noncentralT.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
 import { fitRanges, isFit } from './fit.ts';
+import { ONE_LOCATION } from './levels.ts';
 import { profileSides } from './profile.ts';
 
 /** What a product's own walks say of the distance that one in ten, or nine in ten, outlast: no other's spread. */
@@ -51,10 +52,10 @@ function dropsFor(n: number, m: number, z: number): { readonly low: number; read
  * @param groups of how many outings the walks are, where some hold several of them; two at least
  */
 export function ownSpread(walks: readonly WalkInterval[], groups = walks.length): OwnSpread | undefined {
-  const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
-  const n = fit.model.informative.length;
+  const fit = fitRanges(walks, ONE_LOCATION);
+  const n = fit.model.informative;
   if (n < 2 || n < walks.length) return undefined;
-  const weights = fit.model.cell('own', 'own');
+  const weights = fit.model.cell('', '');
   if (!weights) return undefined;
   const location = isFit(fit) ? (fit.beta[0] as number) : undefined;
   const quantile = (z: number): NonNullable<OwnSpread['p10']> | undefined => {

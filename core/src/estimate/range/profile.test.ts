@@ -28,7 +28,7 @@ test('the quick test of a value agrees with the interval’s ends, and the estim
     fc.property(walks, fc.double({ min: -1, max: 1, noNaN: true }), (list, offset) => {
       const fit = fitRanges(list);
       const weights = fit.model.cell('A', 'x');
-      if (!isFit(fit) || !weights || fit.model.informative.length <= fit.model.data.columns) return;
+      if (!isFit(fit) || !weights || fit.model.informative <= fit.model.data.columns) return;
       const target = { weights, z: 0 };
       const interval = profileInterval(fit, target);
       const estimate = weights.reduce((sum, w, j) => sum + w * (fit.beta[j] as number), 0);

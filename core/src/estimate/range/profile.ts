@@ -86,8 +86,8 @@ export function profileP(fit: RangeFit | NoFit, target: Target, theta: number): 
 }
 
 const sizeOf = ({ model }: RangeFit | NoFit): { n: number; df: number } => ({
-  n: model.informative.length,
-  df: model.informative.length - model.data.columns,
+  n: model.informative,
+  df: model.informative - model.data.columns,
 });
 
 interface Top {

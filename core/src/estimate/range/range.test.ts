@@ -48,7 +48,10 @@ describe('derivatives', () => {
   });
 
   test('the log-likelihood is concave along any line', () => {
-    const data = likelihoodData([-0.2, 0.1, -Infinity, 0], [-0.1, 0.1, 0.2, Infinity], [0, 0, 0, 0], [[1]]);
+    const data = likelihoodData(
+      { low: [-0.2, 0.1, -Infinity, 0], high: [-0.1, 0.1, 0.2, Infinity], cell: [0, 0, 0, 0] },
+      [[1]],
+    );
     const point = fc.tuple(
       fc.double({ min: -5, max: 5, noNaN: true }),
       fc.double({ min: 0.05, max: 20, noNaN: true }),

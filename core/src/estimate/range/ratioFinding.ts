@@ -2,11 +2,12 @@ import { holm } from '../../numeric/holm.ts';
 import { twoSidedNormalP, Z95 } from '../../numeric/normal.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { middleOf } from './cellFinding.ts';
-import { boundsOf } from './commonBracket.ts';
-import { boundedBy, observedOf, type Ends } from './ends.ts';
+import type { Bounds } from './commonBracket.ts';
+import { boundedBy, type Ends } from './ends.ts';
 import { isFit, type NoFit, type RangeFit } from './fit.ts';
 import { profileInterval, profileP } from './profile.ts';
 import { FLAT, inMetres, quantileEstimate } from './quantile.ts';
+import { NO_SAMPLE, type Sample } from './sample.ts';
 import { scaleErrorOfRatio, withOffsetOfRatio, withScaleError, type ScaleError } from './scaleError.ts';
 import { spreadsInDoubt, welchRatio } from './welch.ts';
 
@@ -57,47 +58,34 @@ export interface RatioFinding {
   readonly bounds: Ends | undefined;
 }
 
-/** The walks of two products, and how their ratio stands in a fit. */
+/** Two products, each with the sample of its walks. */
 export interface Compared {
   readonly numerator: string;
   readonly denominator: string;
-  /** Walks of the numerator, and of the denominator. */
-  readonly above: readonly WalkInterval[];
-  readonly below: readonly WalkInterval[];
+  readonly above: Sample;
+  readonly below: Sample;
 }
 
-/** Both of a pair, with their own walks out of a list by product. */
 export const comparedOf = (
   [numerator, denominator]: readonly [string, string],
-  byProduct: ReadonlyMap<string, readonly WalkInterval[]>,
+  samples: ReadonlyMap<string, Sample>,
 ): Compared => ({
   numerator,
   denominator,
-  above: byProduct.get(numerator) ?? [],
-  below: byProduct.get(denominator) ?? [],
+  above: samples.get(numerator) ?? NO_SAMPLE,
+  below: samples.get(denominator) ?? NO_SAMPLE,
 });
 
-export const byProduct = (walks: readonly WalkInterval[]): Map<string, WalkInterval[]> =>
-  grouped(walks, (w) => w.product);
-
-function grouped(
-  walks: readonly WalkInterval[],
-  of: (walk: WalkInterval) => string,
-): Map<string, WalkInterval[]> {
-  const lists = new Map<string, WalkInterval[]>();
-  for (const w of walks) {
-    const key = of(w);
-    const list = lists.get(key);
-    if (list) list.push(w);
-    else lists.set(key, [w]);
-  }
-  return lists;
+/** Bounds of both on the one path on which all their walks were; undefined where there are several. */
+function onOnePath({
+  above,
+  below,
+}: Compared): { readonly above: Bounds; readonly below: Bounds } | undefined {
+  const paths = new Set([...above.boundsByPath.keys(), ...below.boundsByPath.keys()]);
+  const [path = ''] = paths;
+  const [a, b] = [above.boundsByPath.get(path), below.boundsByPath.get(path)];
+  return paths.size === 1 && a && b ? { above: a, below: b } : undefined;
 }
-
-const onOnePath = ({ above, below }: Compared): boolean => {
-  const path = (above[0] ?? below[0])?.path;
-  return above.every((w) => w.path === path) && below.every((w) => w.path === path);
-};
 
 /** What a ratio rests on. */
 type How = Pick<RatioFinding, 'method' | 'basis' | 'forTheseSetUps'> &
@@ -125,7 +113,7 @@ export function ratioInFit(
   const { above, below } = compared;
   const onePath = onOnePath(compared);
   // Spreads of several paths are not told apart from their places.
-  const welch = apart && weights && onePath ? welchRatio(above, below) : undefined;
+  const welch = apart && weights && onePath ? welchRatio(above.walks, below.walks) : undefined;
   const interval95 = welch
     ? welch.interval95
     : weights && inMetres(profileInterval(fit, { weights, z: 0 }), 0);
@@ -135,7 +123,10 @@ export function ratioInFit(
     : {
         ...how,
         spreadsInDoubt:
-          apart && onePath && Math.min(above.length, below.length) <= FEW && spreadsInDoubt([above, below]),
+          apart &&
+          onePath !== undefined &&
+          Math.min(above.walks.length, below.walks.length) <= FEW &&
+          spreadsInDoubt([above.walks, below.walks]),
       };
   if (!isFit(fit)) return ratioFindingOf(compared, method, { reason: fit.reason, interval95, p });
   if (!weights) return ratioFindingOf(compared, method, { reason: oneSided(compared), interval95, p });
@@ -153,15 +144,18 @@ export function ratioFindingOf(
 ): RatioFinding {
   const { numerator, denominator, above, below } = compared;
   const onePath = onOnePath(compared);
-  const [a, b] = [observedOf(above), observedOf(below)];
+  const [a, b] = [above.observed, below.observed];
   const interval95 =
     by.interval95 &&
     boundedBy(by.interval95, { least: a.least / b.greatest, greatest: a.greatest / b.least });
-  const scale = withOffsetOfRatio(
-    scaleErrorOfRatio(above, below),
-    onePath ? [...above, ...below] : [],
-    onePath ? [middleOf(boundsOf(above)), middleOf(boundsOf(below))] : [undefined, undefined],
-  );
+  const common = scaleErrorOfRatio(above.walks, below.walks);
+  const scale = onePath
+    ? withOffsetOfRatio(
+        common,
+        [above.walks, below.walks],
+        [middleOf(onePath.above), middleOf(onePath.below)],
+      )
+    : common;
   const { logRatio, seLog } = by;
   const estimate =
     logRatio === undefined || seLog === undefined
@@ -186,21 +180,17 @@ export function ratioFindingOf(
     withScale95: interval95 && withScaleError(interval95, estimate?.ratio, scale.u),
     p: by.p,
     holmP: undefined,
-    walks: [above.length, below.length],
+    walks: [above.walks.length, below.walks.length],
     bounds: ratioBounds(compared),
   };
 }
 
-const byPath = (walks: readonly WalkInterval[]): Map<string, WalkInterval[]> => grouped(walks, (w) => w.path);
-
 function ratioBounds({ above, below }: Compared): Ends | undefined {
-  const [a, b] = [byPath(above), byPath(below)];
-  const shared = [...a.keys()].filter((path) => b.has(path));
-  if (shared.length === 0) return undefined;
-  const ends = shared.map((path) => ({
-    above: boundsOf(a.get(path) ?? []),
-    below: boundsOf(b.get(path) ?? []),
-  }));
+  const ends = Array.from(above.boundsByPath, ([path, a]) => ({
+    above: a,
+    below: below.boundsByPath.get(path),
+  })).flatMap((e) => (e.below ? [{ above: e.above, below: e.below }] : []));
+  if (ends.length === 0) return undefined;
   const low = Math.min(
     ...ends.map(({ above, below }) => above.allHeldToM / (below.allFailedByM ?? Infinity)),
   );
@@ -213,7 +203,7 @@ function ratioBounds({ above, below }: Compared): Ends | undefined {
 function oneSided({ numerator, denominator, above, below }: Compared): string {
   const oneWay = (own: readonly WalkInterval[]): boolean =>
     own.every((w) => w.failedM === undefined) || own.every((w) => w.heldM === 0);
-  const guilty = [...(oneWay(above) ? [numerator] : []), ...(oneWay(below) ? [denominator] : [])];
+  const guilty = [...(oneWay(above.walks) ? [numerator] : []), ...(oneWay(below.walks) ? [denominator] : [])];
   return guilty.length > 0
     ? `${guilty.join(' and ')}: all walks censored on one side`
     : 'no path ties the two products together from both sides';

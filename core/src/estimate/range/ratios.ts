@@ -1,9 +1,9 @@
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, type NoFit, type RangeFit } from './fit.ts';
+import { AS_STATED } from './levels.ts';
 import { ratioOverGroups, ratioWithinGroups, type GroupOf } from './nested.ts';
-import { outingsOf, SAMPLE_OF_OUTINGS } from './outings.ts';
+import { SAMPLE_OF_OUTINGS, type Outings } from './outings.ts';
 import {
-  byProduct,
   comparedOf,
   ratioFindingOf,
   ratioInFit,
@@ -11,6 +11,7 @@ import {
   type Compared,
   type RatioFinding,
 } from './ratioFinding.ts';
+import { samplesByProduct, type Sample } from './sample.ts';
 
 export type Pair = readonly [numerator: string, denominator: string];
 
@@ -33,10 +34,10 @@ export function ratiosOf(
   pairs: readonly Pair[],
 ): Ratios {
   const blocks = blockFits(walks);
-  const own = byProduct(walks);
-  const compared = pairs.map((pair) => comparedOf(pair, own));
+  const samples = samplesByProduct(walks);
+  const compared = pairs.map((pair) => comparedOf(pair, samples));
   const paired = compared.flatMap((c) => pairedRatio(blocks, c));
-  const several = new Set(fit.model.productLevels.filter((p) => severalUnits(own.get(p) ?? [])));
+  const several = new Set(fit.model.productLevels.filter((p) => severalUnits(samples.get(p)?.walks ?? [])));
   const units = several.size === 0 ? [] : compared.map((c) => overUnits(c));
   const product = compared.map((c) => {
     const side = paired.find((r) => isOf(r, c));
@@ -52,7 +53,7 @@ const isOf = (r: RatioFinding, { numerator, denominator }: Compared): boolean =>
 
 /** Fits in which a pair of walks, or an outing, is a block of its own; each made once it is asked for. */
 interface Blocks {
-  readonly pairedWalks: ReadonlyMap<string, readonly WalkInterval[]>;
+  readonly pairedWalks: ReadonlyMap<string, Sample>;
   paired(): RangeFit | NoFit;
   outings(): RangeFit | NoFit;
 }
@@ -60,9 +61,9 @@ interface Blocks {
 function blockFits(walks: readonly WalkInterval[]): Blocks {
   const pairedWalks = walks.filter((w) => w.pair !== undefined);
   const block = (rows: readonly WalkInterval[], of: (w: WalkInterval) => string | undefined) =>
-    once(() => fitRanges(rows.map((w) => ({ ...w, path: JSON.stringify([w.path, of(w)]) }))));
+    once(() => fitRanges(rows, { ...AS_STATED, path: (w) => JSON.stringify([w.path, of(w)]) }));
   return {
-    pairedWalks: byProduct(pairedWalks),
+    pairedWalks: samplesByProduct(pairedWalks),
     paired: block(pairedWalks, (w) => w.pair),
     outings: block(walks, (w) => w.outing),
   };
@@ -77,7 +78,7 @@ function once<T>(make: () => T): () => T {
 function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): RatioFinding[] {
   const { numerator, denominator } = compared;
   const of = (product: string): Set<string> =>
-    new Set((pairedWalks.get(product) ?? []).map((w) => `${w.path}/${w.pair}`));
+    new Set((pairedWalks.get(product)?.walks ?? []).map((w) => `${w.path}/${w.pair}`));
   const [a, b] = [of(numerator), of(denominator)];
   const both = [...a].filter((pair) => b.has(pair)).length;
   if (a.size === 0 || b.size === 0) return [];
@@ -98,7 +99,7 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
 
 /** Half of the walks at least are of pairs: then these are what the walks were made for. */
 function mostlyPaired({ above, below }: Compared): boolean {
-  const own = [...above, ...below];
+  const own = [...above.walks, ...below.walks];
   return 2 * own.filter((w) => w.pair !== undefined).length >= own.length;
 }
 
@@ -112,7 +113,7 @@ function overSample(
   test = ratioOverGroups,
   said?: string,
 ): RatioFinding {
-  const { above, below } = compared;
+  const [above, below] = [compared.above.walks, compared.below.walks];
   const how = {
     method,
     basis: said ?? `by ${groups(above, of)} and ${groups(below, of)} ${method}`,
@@ -131,6 +132,13 @@ function overSample(
 
 const overUnits = (compared: Compared): RatioFinding => overSample(compared, 'units', (w) => w.unit ?? '');
 
+/** The outings of both together; undefined where not every walk says on which it was made. */
+function allOutings({ above, below }: Compared): Outings | undefined {
+  if (!above.outings || !below.outings) return undefined;
+  const count = new Set([...above.outings, ...below.outings]).size;
+  return count === 0 ? undefined : { count, repeated: count < above.walks.length + below.walks.length };
+}
+
 /**
  * Where both were walked on the same outings, these are blocks, and from three on, with several walks of one,
  * a sample; where each had outings of its own, they are a sample from two each on, and tell nothing with one.
@@ -139,8 +147,8 @@ const overUnits = (compared: Compared): RatioFinding => overSample(compared, 'un
 function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): RatioFinding {
   const { numerator, denominator, above, below } = compared;
   const sides = [above, below];
-  const all = outingsOf(sides.flat());
-  const own = sides.map((walks) => outingsOf(walks)?.count ?? 0) as [number, number];
+  const all = allOutings(compared);
+  const own = sides.map((s) => s.outings?.size ?? 0) as [number, number];
   const plain = (forTheseSetUps: boolean): RatioFinding =>
     ratioInFit(
       fit,
@@ -152,7 +160,8 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
   if (!all?.repeated) return plain(false);
   if (all.count === 1) return plain(true);
   const shared = own[0] + own[1] - all.count;
-  const perOuting = (walks: readonly WalkInterval[]): boolean => outingsOf(walks)?.repeated === true;
+  const perOuting = ({ outings, walks }: Sample): boolean =>
+    outings !== undefined && outings.size < walks.length;
   if (shared >= SAMPLE_OF_OUTINGS && sides.some(perOuting))
     return overSample(
       compared,

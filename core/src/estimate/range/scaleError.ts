@@ -81,10 +81,13 @@ const withAdditive = ({ u, method }: ScaleError, more: number): ScaleError => ({
 /** In a ratio it is u·|1/D_A − 1/D_B|: nothing is left of it where both reach equally far. */
 export const withOffsetOfRatio = (
   scale: ScaleError,
-  walks: readonly WalkInterval[],
+  samples: readonly (readonly WalkInterval[])[],
   [aM, bM]: readonly [number | undefined, number | undefined],
 ): ScaleError =>
-  withAdditive(scale, aM === undefined || bM === undefined ? 0 : offsetOf(walks) * Math.abs(1 / aM - 1 / bM));
+  withAdditive(
+    scale,
+    aM === undefined || bM === undefined ? 0 : Math.max(...samples.map(offsetOf)) * Math.abs(1 / aM - 1 / bM),
+  );
 
 /** One-sided 95 %: what a bare bound moves by. */
 const Z95_ONE_SIDED = 1.6448536269514722;

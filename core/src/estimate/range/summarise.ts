@@ -119,7 +119,7 @@ function namedCoefficients({ model }: RangeFit | NoFit): NamedCoefficient[] {
 }
 
 function leftOut(walks: readonly WalkInterval[], { model }: RangeFit): string | undefined {
-  const out = walks.length - model.informative.length;
+  const out = walks.length - model.informative;
   return out === 0
     ? undefined
     : `${out} of ${walks.length} walks only bound from one side and do not enter the estimate`;

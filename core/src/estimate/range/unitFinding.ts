@@ -3,7 +3,8 @@ import { cellFinding, type CellFinding } from './cellFinding.ts';
 import { fitRanges, isFit } from './fit.ts';
 import { standardDeviation } from '../../numeric/moments.ts';
 import { dot } from './quantile.ts';
-import { byProduct, comparedOf, ratioInFit, withHolm, type RatioFinding } from './ratioFinding.ts';
+import { comparedOf, ratioInFit, withHolm, type RatioFinding } from './ratioFinding.ts';
+import { samplesByProduct } from './sample.ts';
 
 /** One unit of a product on one path: what its own walks say. */
 export interface UnitFinding {
@@ -38,7 +39,7 @@ export function unitFindings(walks: readonly WalkInterval[]): {
   if (several.length === 0) return { units: [], unitPairs: [], unitSpreads: [] };
   const rows = walks.map((w) => ({ ...w, product: level(w) }));
   const fit = fitRanges(rows);
-  const own = byProduct(rows);
+  const own = samplesByProduct(rows);
   const named = (key: string): string => (JSON.parse(key) as [string, string])[1];
   const label = (key: string): string => (JSON.parse(key) as [string, string]).join(', unit ');
   const how = { method: 'shared', basis: undefined, forTheseSetUps: false } as const;

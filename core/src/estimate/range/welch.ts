@@ -2,6 +2,7 @@ import { chiSquareUpper } from '../../numeric/chiSquare.ts';
 import { studentQuantileOfReal, studentTwoSidedP } from '../../numeric/student.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
+import { ONE_LOCATION, PRODUCTS_ONLY } from './levels.ts';
 import { fitRanges, isFit, type RangeFit } from './fit.ts';
 
 /** Below this chance of equal spreads by the likelihood ratio they plainly differ. */
@@ -25,9 +26,9 @@ interface Own {
 }
 
 function own(walks: readonly WalkInterval[]): Own | undefined {
-  const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
+  const fit = fitRanges(walks, ONE_LOCATION);
   const n = walks.length;
-  if (!isFit(fit) || n < 3 || fit.model.informative.length < n) return undefined;
+  if (!isFit(fit) || n < 3 || fit.model.informative < n) return undefined;
   return {
     n,
     mu: (fit.beta[0] as number) + fit.model.centre,
@@ -47,11 +48,7 @@ export function welchRatio(
 ): WelchRatio | undefined {
   const [a, b] = [own(numerator), own(denominator)];
   if (!a || !b) return undefined;
-  const shared = fitRanges(
-    [numerator, denominator].flatMap((walks, i) =>
-      walks.map((w) => ({ ...w, product: `${i}`, path: 'own' })),
-    ),
-  );
+  const shared = fitRanges([...numerator, ...denominator], PRODUCTS_ONLY);
   if (!isFit(shared) || !spreadsDiffer(a, b, shared)) return undefined;
   const [va, vb] = [a.squaredError, b.squaredError];
   const df = (va + vb) ** 2 / (va ** 2 / (a.n - 1) + vb ** 2 / (b.n - 1));
@@ -80,15 +77,16 @@ const DOUBTFUL = 0.4;
  */
 export function spreadsInDoubt(products: readonly (readonly WalkInterval[])[]): boolean {
   const telling = products.flatMap((walks) => {
-    const fit = fitRanges(walks.map((w) => ({ ...w, product: 'own', path: 'own' })));
+    const fit = fitRanges(walks, ONE_LOCATION);
     const top = isFit(fit) ? fit.logLikelihood : fit.supremum;
-    return walks.length >= 3 && fit.model.informative.length === walks.length && top !== undefined
+    return walks.length >= 3 && fit.model.informative === walks.length && top !== undefined
       ? [{ walks, top }]
       : [];
   });
   if (telling.length < 2) return false;
   const shared = fitRanges(
-    telling.flatMap(({ walks }, i) => walks.map((w) => ({ ...w, product: `${i}`, path: 'own' }))),
+    telling.flatMap(({ walks }) => walks),
+    PRODUCTS_ONLY,
   );
   if (!isFit(shared)) return false;
   const gained = telling.reduce((sum, t) => sum + t.top, -shared.logLikelihood);
