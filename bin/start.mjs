@@ -1,11 +1,11 @@
 // npm start: installs what is missing, starts database and server, and says where to look.
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { backupBefore, dailyBackup } from './lib/backup.mjs';
+import { claim, isPort, release, rememberedPort, state } from './lib/claim.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { startCluster, Unable } from './lib/postgres.mjs';
-import { complain, DATA, ROOT, say } from './lib/project.mjs';
-import { commandOf } from './lib/processes.mjs';
+import { startCluster } from './lib/postgres.mjs';
+import { BACKUPS, complain, DATA, DATABASE, ROOT, say, Unable } from './lib/project.mjs';
 import { enableTypeScript } from './lib/typescript.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
@@ -13,8 +13,10 @@ import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
  * What a browser keeps for Urvek belongs to one port: it is fixed, and remembered when another was chosen.
  */
 const DEFAULT_PORT = 4826;
-const PORT_FILE = join(DATA, 'port');
-const RUNNING_FILE = join(DATA, 'running.json');
+/** How often it is looked whether today's backup is there; the first time a little after the start. */
+const BACKUP_CHECK_MS = 3_600_000;
+const FIRST_BACKUP_MS = 60_000;
+const LONGEST_CLOSE_MS = 10_000;
 
 function readOptions() {
   const { values } = parseArgs({
@@ -25,50 +27,44 @@ function readOptions() {
     },
     allowNegative: true,
   });
-  const remembered = existsSync(PORT_FILE) ? Number(readFileSync(PORT_FILE, 'utf8')) : DEFAULT_PORT;
-  const port = values.port === undefined ? remembered : Number(values.port);
-  if (!(Number.isInteger(port) && port >= 1 && port <= 65535))
-    throw new Unable(`invalid --port: ${values.port}; a number from 1 to 65535`);
+  const port = values.port === undefined ? (rememberedPort() ?? DEFAULT_PORT) : Number(values.port);
+  if (!isPort(port)) throw new Unable(`invalid --port: ${values.port}; a number from 1 to 65535`);
   return { port, demo: values.demo, lan: values.lan };
 }
 
-/**
- * Claims this folder for one Urvek: two would stop each other's database. @returns what runs here already,
- * if anything.
- */
-async function claim() {
-  try {
-    writeFileSync(RUNNING_FILE, JSON.stringify({ pid: process.pid }), { flag: 'wx' });
-    return undefined;
-  } catch {
-    const { pid, url } = JSON.parse(readFileSync(RUNNING_FILE, 'utf8'));
-    if (isStart(pid)) return url ? `Urvek is already running: ${url}` : 'Urvek is already starting here.';
-    rmSync(RUNNING_FILE, { force: true });
-    return claim();
-  }
-}
-
-/** Whether a process is a start command (numbers of dead processes are given out again). */
-const isStart = (pid) => commandOf(pid).includes('start.mjs');
-
+/** The database: one of its own, watched and backed up, or the one that DATABASE_URL names. */
 async function openDatabase() {
   if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, stop: async () => {} };
-  const cluster = await startCluster(join(DATA, 'database'));
-  return { url: cluster.url('postgres'), stop: cluster.stop };
+  const cluster = await startCluster(DATABASE, { told: complain });
+  const url = cluster.url('postgres');
+  return {
+    url,
+    stop: cluster.stop,
+    daily: () => dailyBackup(cluster.tools, url, BACKUPS),
+    backupBefore: (what) => backupBefore(cluster.tools, url, BACKUPS, what),
+  };
+}
+
+/** Says what runs here already, and whether it is well. */
+async function sayRunning({ pid, url }) {
+  if (!url) return say(`Urvek is already starting here (process ${pid}).`);
+  const health = await fetch(`${url}api/health`, { signal: AbortSignal.timeout(5000) })
+    .then((r) => r.json())
+    .catch(() => undefined);
+  if (health?.ok) return say(`Urvek is already running: ${url}`);
+  say(
+    `Urvek is already running: ${url}\nIt is not well: ${health?.what ?? 'it does not answer.'} If that lasts, stop it (kill ${pid}) and start again.`,
+  );
 }
 
 async function main() {
   const { port, demo, lan } = readOptions();
-  mkdirSync(DATA, { recursive: true });
-  const already = await claim();
-  if (already) {
-    say(already);
-    return;
-  }
+  const already = claim();
+  if (already) return sayRunning(already);
   try {
     await run(port, demo, lan);
   } catch (error) {
-    rmSync(RUNNING_FILE, { force: true });
+    release();
     throw error;
   }
 }
@@ -81,8 +77,9 @@ async function run(port, demo, lan) {
   const stop = async (code) => {
     if (stopping) return;
     stopping = true;
-    await serving?.close();
-    rmSync(RUNNING_FILE, { force: true });
+    // A database that does not answer must not keep us from ending.
+    await Promise.race([serving?.close(), new Promise((r) => setTimeout(r, LONGEST_CLOSE_MS).unref())]);
+    release();
     await database.stop();
     process.exit(code);
   };
@@ -104,6 +101,7 @@ async function run(port, demo, lan) {
       work: true,
       ...(lan ? { lan: { folder: join(DATA, 'authority'), addresses, port } } : {}),
       demo: demo ? 'whole' : 'none',
+      backupBefore: database.backupBefore,
       report: (error) => complain(String(error?.stack ?? error)),
     });
   } catch (error) {
@@ -111,17 +109,30 @@ async function run(port, demo, lan) {
       error instanceof Unable
         ? error.message
         : error.code === 'EADDRINUSE'
-          ? `Port ${port} is taken by another program. Stop that, or choose another port: npm start -- --port ${port + 1}`
-          : String(error?.stack ?? error),
+          ? `Port ${port} is taken by ${(await isUrvek(port)) ? 'an Urvek of another folder' : 'another program'}. Stop that, or choose another port, which is then remembered: npm start -- --port ${port + 1}`
+          : error.name === 'Unavailable'
+            ? `The database does not answer: ${error.message}. Nothing was changed. ${process.env.DATABASE_URL ? 'Start it, or start Urvek without DATABASE_URL to use its own.' : 'Start again.'}`
+            : String(error?.stack ?? error),
     );
     return stop(1);
   }
-  writeFileSync(PORT_FILE, String(serving.port));
-  writeFileSync(RUNNING_FILE, JSON.stringify({ pid: process.pid, url: serving.url }));
+  state(serving.url, serving.port);
+  if (database.daily) keepDaily(database.daily);
   say(`Urvek is running. Open ${serving.url}`);
   for (const url of serving.lanUrls)
     say(`On the local network, for paired devices: ${url} (pair them under Devices, at the address above)`);
   say('Ctrl-C stops it.');
+}
+
+const isUrvek = (port) =>
+  fetch(`http://127.0.0.1:${port}/api/health`, { signal: AbortSignal.timeout(2000) })
+    .then(async (r) => (await r.json()).name === 'urvek')
+    .catch(() => false);
+
+function keepDaily(daily) {
+  const look = () => daily().catch((error) => complain(`Today's backup was not made: ${error.message}`));
+  setTimeout(look, FIRST_BACKUP_MS).unref();
+  setInterval(look, BACKUP_CHECK_MS).unref();
 }
 
 main().catch((error) => {

@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { startCluster, Unable } from './lib/postgres.mjs';
-import { complain, ROOT, say } from './lib/project.mjs';
+import { startCluster } from './lib/postgres.mjs';
+import { complain, ROOT, say, Unable } from './lib/project.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
 const tally = { passed: 0, failed: 0 };

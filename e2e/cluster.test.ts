@@ -1,11 +1,14 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { execFileSync } from 'node:child_process';
 import {
   chmodSync,
+  cpSync,
   existsSync,
   mkdtempSync,
   readdirSync,
   renameSync,
   rmSync,
+  statSync,
   unlinkSync,
   writeFileSync,
 } from 'node:fs';
@@ -81,4 +84,36 @@ test('what a killed start left half made is made anew', async () => {
   expect(await ask(again, 'SELECT 1 AS one')).toEqual([{ one: 1 }]);
   await again.stop();
   expect(readdirSync(other).sort()).toEqual(['cluster', 'password']);
+}, 60_000);
+
+test('a copy of the folder of an Urvek that runs is opened by itself, and that one is left alone', async () => {
+  const running = await startCluster(at, { fast: true });
+  const copy = join(folder, 'copy');
+  cpSync(at, copy, { recursive: true });
+  execFileSync('chown', ['-R', '--reference', join(at, 'cluster'), join(copy, 'cluster')]);
+  const other = await startCluster(copy, { fast: true });
+  expect(await ask(other, 'SELECT n FROM kept')).toEqual([{ n: 42 }]);
+  await other.stop();
+  expect(await ask(running, 'SELECT n FROM kept')).toEqual([{ n: 42 }]);
+  await running.stop();
+}, 60_000);
+
+test('pages carry checksums, and an old cluster gets them', async () => {
+  const state = async (): Promise<unknown> => {
+    const cluster = await startCluster(at);
+    const rows = await ask(cluster, 'SHOW data_checksums');
+    const { bin } = cluster.tools;
+    await cluster.stop();
+    return [rows, bin];
+  };
+  const [on, bin] = (await state()) as [unknown, string];
+  expect(on).toEqual([{ data_checksums: 'on' }]);
+  const { uid, gid } = statSync(join(at, 'cluster'));
+  execFileSync(join(bin, 'pg_checksums'), ['--disable', '-D', join(at, 'cluster')], {
+    uid,
+    gid,
+    stdio: 'ignore',
+  });
+  expect(((await state()) as [unknown])[0]).toEqual([{ data_checksums: 'on' }]);
+  expect(readdirSync(inside('log'))).toEqual([expect.stringMatching(/^urvek-[A-Z][a-z]{2}\.log$/)]);
 }, 60_000);

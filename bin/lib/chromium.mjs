@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { installPackages } from './debian.mjs';
-import { Unable } from './postgres.mjs';
+import { Unable } from './project.mjs';
 
 const FILES = ['/usr/bin/chromium', '/usr/bin/chromedriver'];
 const there = () => FILES.every((file) => existsSync(file));

@@ -8,3 +8,12 @@ export function commandOf(pid) {
     return '';
   }
 }
+
+/** The process that started another; 0 when that is gone. */
+export function parentOf(pid) {
+  try {
+    return Number(/^PPid:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0);
+  } catch {
+    return 0;
+  }
+}

@@ -7,7 +7,7 @@ import { openThreads } from './threads/pool.ts';
 
 /** @throws when the database is not there. Ends when the process is told to. */
 export async function work(databaseUrl: string, expiresS?: number): Promise<() => Promise<void>> {
-  const database = await openDatabase(databaseUrl);
+  const database = await openDatabase(databaseUrl, { long: true });
   const threads = openThreads();
   const report = (error: unknown): void => void process.stderr.write(`${String(error)}\n`);
   const queue = new JobQueue({

@@ -73,6 +73,6 @@ export function createApp({
       response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html')),
     );
   }
-  app.use(problemHandler(report));
+  app.use(problemHandler(report, (error) => parts.storage.unavailable(error)));
   return app;
 }

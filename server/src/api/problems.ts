@@ -1,15 +1,28 @@
 import { BadEvent, InterchangeError, type Problem } from '@urvek/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import { ValidationError } from 'yup';
-import { Conflict, NotFound } from '../storage/port.ts';
+import { Conflict, NotFound, type Storage, type Unavailable } from '../storage/port.ts';
 
 const send = (response: Response, status: number, problem: Problem): void => {
   response.status(status).json(problem);
 };
 
+/** After so long it is worth asking again. */
+const RETRY_AFTER_S = 2;
+
+export function sendAway(response: Response, { message }: Unavailable): void {
+  response.set('Retry-After', String(RETRY_AFTER_S));
+  send(response, 503, {
+    code: 'failed',
+    what: `The database does not answer now (${message.slice(0, 200)}).`,
+    kept: 'What was stored before stands; what a device has logged stays on it.',
+    todo: 'It is tried again by itself. If it stays so, look at the output of Urvek.',
+  });
+}
+
 /** One place where errors become answers. `report` gets those that are ours. */
 export const problemHandler =
-  (report: (error: unknown) => void): ErrorRequestHandler =>
+  (report: (error: unknown) => void, unavailable: Storage['unavailable']): ErrorRequestHandler =>
   (error: unknown, _request, response, _next) => {
     const { status } = error as { status?: number };
     const kept = 'Nothing of this request was stored.';
@@ -67,6 +80,8 @@ export const problemHandler =
         kept,
         todo: 'Send it again.',
       });
+    const away = unavailable(error);
+    if (away) return sendAway(response, away);
     report(error);
     send(response, 500, {
       code: 'failed',

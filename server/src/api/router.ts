@@ -15,7 +15,19 @@ const JOINABLE_MS = 48 * 3_600_000;
 export function apiRouter(parts: Parts): Router {
   const { storage } = parts;
   const router = Router();
-  router.get('/health', (_request, response) => void response.json({ name: 'urvek', ok: true }));
+  router.get('/health', async (_request, response) => {
+    try {
+      await storage.check();
+      response.json({ name: 'urvek', ok: true });
+    } catch (error) {
+      const away = storage.unavailable(error);
+      if (!away) throw error;
+      response
+        .status(503)
+        .set('Retry-After', '2')
+        .json({ name: 'urvek', ok: false, what: `The database does not answer (${away.message}).` });
+    }
+  });
   // The base's clock, for devices that compare theirs with it.
   router.get(
     '/time',

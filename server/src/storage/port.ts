@@ -30,6 +30,11 @@ export class Conflict extends Error {
   }
 }
 
+/** What keeps everything does not answer now; what was kept stands. */
+export class Unavailable extends Error {
+  override readonly name = 'Unavailable';
+}
+
 /** A walk as it is listed: what it is a walk of, and how far its log has come. */
 export interface ListedWalk {
   readonly header: WalkHeader;
@@ -59,6 +64,10 @@ export interface KeptFile {
 /** Everything the server keeps. One driver stands behind it (postgres/). */
 export interface Storage {
   now(): Date;
+  /** Asks whether it answers. @throws Unavailable */
+  check(): Promise<void>;
+  /** What is thrown because it does not answer, as that; undefined for any other error. */
+  unavailable(error: unknown): Unavailable | undefined;
   listComparisons(): Promise<ComparisonSummary[]>;
   /** Doing it twice is doing it once, as long as nothing was changed in between. */
   createComparison(wanted: NewComparison, setup: Setup, demo?: boolean): Promise<Comparison>;

@@ -1,6 +1,6 @@
 import { Piscina } from 'piscina';
 import { InterchangeError } from '@urvek/contract';
-import { Conflict, NotFound } from '../storage/port.ts';
+import { Conflict, NotFound, Unavailable } from '../storage/port.ts';
 import type { Outcome, Work } from './work.ts';
 
 /**
@@ -39,7 +39,7 @@ export function openThreads(): Threads {
 
 /** An error under its own class again, where the answer to a request depends on it. */
 function restored({ name, message }: { readonly name: string; readonly message: string }): Error {
-  for (const known of [InterchangeError, NotFound, Conflict] as const)
+  for (const known of [InterchangeError, NotFound, Conflict, Unavailable] as const)
     if (name === known.name) return new known(message);
   return new Error(message);
 }

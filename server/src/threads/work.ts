@@ -4,6 +4,7 @@ import { derive, stale } from '../findings/keeper.ts';
 import { fileOf, type FileAsked } from '../publish/files.ts';
 import { doJob } from '../jobs/doJob.ts';
 import { openDatabase } from '../storage/postgres/database.ts';
+import { unavailable } from '../storage/postgres/away.ts';
 import { Store } from '../storage/postgres/store.ts';
 import { readInterchange, readWalks } from '@urvek/contract';
 
@@ -31,7 +32,7 @@ let open: { url: string; database: DataSource } | undefined;
 async function storageAt(url: string): Promise<Store> {
   if (open?.url !== url) {
     await open?.database.destroy();
-    open = { url, database: await openDatabase(url, { migrate: false, connections: 1 }) };
+    open = { url, database: await openDatabase(url, { migrate: false, connections: 1, long: true }) };
   }
   return new Store(open.database, systemClock);
 }
@@ -45,7 +46,7 @@ export default async function run(asked: Work): Promise<Outcome> {
   try {
     return { ok: true, value: await work(asked) };
   } catch (error) {
-    const { name, message } = error as Error;
+    const { name, message } = unavailable(error) ?? (error as Error);
     return { ok: false, name, message };
   }
 }

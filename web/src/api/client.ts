@@ -28,20 +28,36 @@ export class Refused extends Error {
 
 /** No answer at all: the base is out of reach. */
 export class OutOfReach extends Error {
-  constructor() {
-    super(
-      'The base does not answer. What you log stays on this device and is sent later. Check that Urvek is running.',
-    );
+  constructor(
+    what = 'The base does not answer. What you log stays on this device and is sent later. Check that Urvek is running.',
+  ) {
+    super(what);
   }
 }
 
-async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
-  const response = await fetch(`/api${path}`, {
+/** A base that hangs is out of reach after so long; one that takes in a whole file may take its time. */
+const ANSWER_MS = 10_000;
+const WHOLE_FILE_MS = 180_000;
+
+/** Asks the base. @throws OutOfReach where it does not answer in time, or its database does not */
+export async function askBase(
+  path: string,
+  { ms = ANSWER_MS, ...asked }: RequestInit & { readonly ms?: number } = {},
+): Promise<Response> {
+  const response = await fetch(`/api${path}`, { ...asked, signal: AbortSignal.timeout(ms) }).catch(() => {
+    throw new OutOfReach();
+  });
+  if (response.status !== 503) return response;
+  const problem = (await response.json().catch(() => undefined)) as Problem | undefined;
+  throw new OutOfReach(problem && `${problem.what} ${problem.kept} ${problem.todo}`);
+}
+
+async function call<T>(method: string, path: string, body?: unknown, ms?: number): Promise<T> {
+  const response = await askBase(path, {
     method,
     headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
     body: body === undefined ? undefined : JSON.stringify(body),
-  }).catch(() => {
-    throw new OutOfReach();
+    ms,
   });
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => {
@@ -55,13 +71,13 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
 export const base = {
   comparisons: () => call<ComparisonSummary[]>('GET', '/comparisons'),
   create: (wanted: NewComparison) => call<Comparison>('POST', '/comparisons', wanted),
-  importWhole: (file: unknown) => call<Comparison>('POST', '/comparisons/import', file),
+  importWhole: (file: unknown) => call<Comparison>('POST', '/comparisons/import', file, WHOLE_FILE_MS),
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
   events: (walkId: string) => call<WalkEvent[]>('GET', `/walks/${walkId}/events`),
   withheld: (id: string) => call<Withholding[]>('GET', `/comparisons/${id}/withheld`),
   importWalks: (id: string, walks: readonly StoredWalk[]) =>
-    call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }),
+    call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }, WHOLE_FILE_MS),
   lan: () => call<LanState>('GET', '/lan'),
   offer: () => call<PairingOffer>('POST', '/lan/offers', {}),
   revoke: (deviceId: string) => call<undefined>('DELETE', `/lan/devices/${deviceId}`),

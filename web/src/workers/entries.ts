@@ -1,6 +1,7 @@
 import type { Comparison, WalkHeader } from '@urvek/contract';
 import { keyText, type WalkEvent } from '@urvek/core';
 import { deriveEntry, type DerivedEntry } from '@urvek/study';
+import { askBase } from '../api/client.ts';
 import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
 
 interface Page {
@@ -11,9 +12,12 @@ interface Page {
   readonly next?: string;
 }
 
+/** A page of walks may have to be worked out anew first. */
+const FINDINGS_MS = 60_000;
+
 /** @throws when the base does not answer, or says no. */
 async function ask<T>(path: string): Promise<{ body: T; tag: string }> {
-  const response = await fetch(`/api${path}`);
+  const response = await askBase(path, { ms: FINDINGS_MS });
   if (!response.ok) throw new Error(`the base answered ${response.status}`);
   return { body: (await response.json()) as T, tag: response.headers.get('etag') ?? '' };
 }

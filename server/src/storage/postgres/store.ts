@@ -36,6 +36,7 @@ import {
   type JobRow,
   type WalkRow,
 } from './entities.ts';
+import { unavailable } from './away.ts';
 import * as sql from './sql.ts';
 
 /** Rows of one insert: with nine columns well below the database's limit of parameters. */
@@ -51,6 +52,16 @@ export class Store implements Storage {
   now(): Date {
     return this.clock.now();
   }
+
+  async check(): Promise<void> {
+    try {
+      await this.database.query('SELECT 1');
+    } catch (error) {
+      throw unavailable(error) ?? error;
+    }
+  }
+
+  unavailable = unavailable;
 
   async listComparisons(): Promise<ComparisonSummary[]> {
     const rows = await this.database.getRepository(comparisonEntity).find({ order: { createdAt: 'ASC' } });

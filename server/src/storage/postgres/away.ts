@@ -1,0 +1,37 @@
+import { Unavailable } from '../port.ts';
+
+/**
+ * Codes by which PostgreSQL or the network says that it is away: shut down, crashed, starting (57P01 to 57P03),
+ * connections (class 08), too many of them (53300), its disk or memory full (53100, 53200), a statement that was cut
+ * off (57014), another user's or no password any more (28xxx); PostgreSQL manual, appendix A.
+ */
+const AWAY =
+  /^(57P0[1-5]|08...|53300|53100|53200|57014|28...|3D000|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH)$/;
+/** What the driver says in words only. */
+const AWAY_WORDS =
+  /^(Connection terminated|timeout exceeded when trying to connect|Query read timeout|Driver not Connected|Client has encountered a connection error)/;
+
+/** An error of the driver as what it means, where it means that the database is away. */
+export function unavailable(error: unknown): Unavailable | undefined {
+  if (error instanceof Unavailable) return error;
+  const {
+    code,
+    driverError,
+    errors,
+    message = '',
+  } = error as {
+    code?: unknown;
+    driverError?: unknown;
+    errors?: readonly unknown[];
+    message?: string;
+  };
+  const [first] = errors ?? [];
+  const cause = driverError ?? first;
+  if (cause !== undefined && cause !== error) {
+    const found = unavailable(cause);
+    if (found) return found;
+  }
+  return (typeof code === 'string' && AWAY.test(code)) || AWAY_WORDS.test(message)
+    ? new Unavailable(message === '' ? String(code) : message)
+    : undefined;
+}
