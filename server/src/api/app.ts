@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import compression from 'compression';
 import type { Parts } from './parts.ts';
 import { onlyFromHere } from './guard.ts';
+import { NotFound } from '../storage/port.ts';
 import { problemHandler } from './problems.ts';
 import { apiRouter } from './router.ts';
 
@@ -33,6 +34,7 @@ export function createApp({
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.enable('case sensitive routing');
   app.use(onlyFromHere(authorities, protocol));
   app.use(
     helmet({
@@ -69,10 +71,13 @@ export function createApp({
           ),
       }),
     );
-    app.get('/{*path}', (_request, response) =>
-      response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html')),
-    );
+    app.get('/{*path}', (request, response, next) => {
+      // A part of a page that is not here is not the page.
+      if (/\.[a-z0-9]+$/i.test(request.path)) return next(new NotFound(`nothing at ${request.path}`));
+      response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));
+      return undefined;
+    });
   }
-  app.use(problemHandler(report, (error) => parts.storage.unavailable(error)));
+  app.use(problemHandler(report, (error) => parts.storage.meaningOf(error)));
   return app;
 }

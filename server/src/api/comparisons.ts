@@ -1,24 +1,28 @@
 import {
   comparisonUpdateSchema,
   EMPTY_SETUP,
+  InterchangeError,
   newComparisonSchema,
   readInterchange,
   readWalks,
 } from '@urvek/contract';
-import { json, Router, text } from 'express';
+import { Router } from 'express';
+import { jsonBody, parsed, textBody } from './body.ts';
 import { checkIds, onlyText, STRICT, type Parts } from './parts.ts';
 
 /** A whole comparison is larger than anything else that is sent. */
-const IMPORT_LIMIT = '64mb';
+const IMPORT_LIMITS = { bytes: 64_000_000, values: 8_000_000 };
+const SETUP_LIMITS = { bytes: 1_000_000, values: 100_000 };
 /** Signs of a body that are read within the request. */
 const READ_AT_ONCE = 300_000;
 
 export function comparisonsRouter({ storage, heavy }: Parts): Router {
   const router = Router();
   checkIds(router);
-  const whole = text({ limit: IMPORT_LIMIT, type: 'application/json' });
+  const whole = textBody(IMPORT_LIMITS);
   router.post('/import', whole, async (request, response) => {
-    const body = bodyOf(request.body);
+    const body = request.body as string;
+    if (!/^\s*\{/.test(body)) throw new InterchangeError('it is no comparison: it does not begin with {');
     response
       .status(201)
       .json(
@@ -29,7 +33,7 @@ export function comparisonsRouter({ storage, heavy }: Parts): Router {
   });
   router.post('/:id/walks', whole, async (request, response) => {
     const { id } = request.params as { id: string };
-    const body = bodyOf(request.body);
+    const body = request.body as string;
     if (body.length > READ_AT_ONCE) {
       response.status(201).json(await heavy.importWalks(id, body));
       return;
@@ -39,7 +43,7 @@ export function comparisonsRouter({ storage, heavy }: Parts): Router {
     response.status(201).json({ walks: walks.length });
   });
 
-  router.use(json({ limit: '1mb', strict: true }), onlyText);
+  router.use(jsonBody(SETUP_LIMITS), onlyText);
   router.get('/', async (_request, response) => void response.json(await storage.listComparisons()));
   router.post('/', async (request, response) => {
     const wanted = await newComparisonSchema.validate(request.body, STRICT);
@@ -54,16 +58,4 @@ export function comparisonsRouter({ storage, heavy }: Parts): Router {
     response.json(await storage.updateComparison(request.params.id, update));
   });
   return router;
-}
-
-/** Express leaves an object where no text came. */
-const bodyOf = (body: unknown): string => (typeof body === 'string' ? body : '');
-
-/** @throws what Express says of a body that is no JSON. */
-function parsed(body: string): unknown {
-  try {
-    return JSON.parse(body);
-  } catch (error) {
-    throw Object.assign(error as Error, { status: 400 });
-  }
 }

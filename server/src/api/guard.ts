@@ -12,7 +12,8 @@ export function onlyFromHere(
   return (request, response, next) => {
     const host = request.headers.host ?? '';
     const origin = request.headers.origin;
-    const crossSite = request.headers['sec-fetch-site'] === 'cross-site' && request.path.startsWith('/api');
+    const crossSite =
+      request.headers['sec-fetch-site'] === 'cross-site' && /^\/api(\/|$)/i.test(request.path);
     if (
       authorities().has(host) &&
       !crossSite &&

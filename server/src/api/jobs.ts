@@ -1,6 +1,7 @@
 import { WANTED_CRITERIA } from '@urvek/contract';
 import { SIDES } from '@urvek/core';
-import { json, Router } from 'express';
+import { Router } from 'express';
+import { jsonBody } from './body.ts';
 import * as yup from 'yup';
 import { FILE_NAMES } from '../publish/files.ts';
 import { sendFile } from './files.ts';
@@ -20,7 +21,7 @@ const askedSchema = yup
 export function jobsRouter({ storage, jobs }: Parts): Router {
   const router = Router();
   checkIds(router);
-  router.use(json({ limit: '10kb', strict: true }));
+  router.use(jsonBody({ bytes: 10_000, values: 100 }));
   router.post('/', async (request, response) => {
     const asked = await askedSchema.validate(request.body, STRICT);
     await storage.getComparison(asked.comparisonId);

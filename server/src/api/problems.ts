@@ -1,11 +1,24 @@
-import { BadEvent, InterchangeError, type Problem } from '@urvek/contract';
+import { BadEvent, cutText, InterchangeError, type Problem } from '@urvek/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import { ValidationError } from 'yup';
-import { Conflict, NotFound, type Storage, type Unavailable } from '../storage/port.ts';
+import { BadBody } from './body.ts';
+import { Conflict, NotFound, Unavailable, type Storage } from '../storage/port.ts';
 
 const send = (response: Response, status: number, problem: Problem): void => {
   response.status(status).json(problem);
 };
+
+/** So many faults are named, and of each so many signs: what came in is not sent back at length. */
+const MOST_NAMED = 10;
+const MOST_SIGNS = 200;
+
+function brief(errors: readonly string[]): string {
+  const named = errors
+    .slice(0, MOST_NAMED)
+    .map((e) => (e.length > MOST_SIGNS ? `${cutText(e, MOST_SIGNS)} …` : e));
+  const more = errors.length - named.length;
+  return [...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ');
+}
 
 /** After so long it is worth asking again. */
 const RETRY_AFTER_S = 2;
@@ -22,14 +35,14 @@ export function sendAway(response: Response, { message }: Unavailable): void {
 
 /** One place where errors become answers. `report` gets those that are ours. */
 export const problemHandler =
-  (report: (error: unknown) => void, unavailable: Storage['unavailable']): ErrorRequestHandler =>
+  (report: (error: unknown) => void, meaningOf: Storage['meaningOf']): ErrorRequestHandler =>
   (error: unknown, _request, response, _next) => {
     const { status } = error as { status?: number };
     const kept = 'Nothing of this request was stored.';
     if (error instanceof BadEvent)
       return send(response, 422, {
         code: 'invalid',
-        what: error.message,
+        what: brief([error.message]),
         kept,
         todo: 'Set that event aside and send the rest.',
         positions: [error.position],
@@ -37,21 +50,21 @@ export const problemHandler =
     if (error instanceof InterchangeError)
       return send(response, 422, {
         code: 'invalid',
-        what: `The file was not imported: ${error.message}.`,
+        what: `The file was not imported: ${brief([error.message])}.`,
         kept,
         todo: 'Mend what is named, or choose another file.',
       });
     if (error instanceof ValidationError)
       return send(response, 422, {
         code: 'invalid',
-        what: error.errors.join('; '),
+        what: brief(error.errors),
         kept,
         todo: 'Mend what is named and send it again.',
       });
     if (error instanceof Conflict) {
       return send(response, 409, {
         code: 'conflict',
-        what: error.message,
+        what: brief([error.message]),
         kept: 'What was stored first stands. ' + kept,
         todo: error.positions
           ? 'Set those events aside and send the rest.'
@@ -62,26 +75,36 @@ export const problemHandler =
     if (error instanceof NotFound)
       return send(response, 404, {
         code: 'not-found',
-        what: error.message,
+        what: brief([error.message]),
         kept,
         todo: 'Check the address, or register it first.',
       });
-    if (status === 413)
-      return send(response, 413, {
-        code: 'too-large',
-        what: 'The request is too large.',
+    if (error instanceof BadBody) {
+      // What is still coming in is not waited for.
+      response.set('Connection', 'close');
+      return send(response, error.status, {
+        code: error.status === 413 ? 'too-large' : 'invalid',
+        what: `The request is not taken: ${error.message}.`,
         kept,
-        todo: 'Send it in halves.',
+        todo: error.status === 413 ? 'Send it in halves.' : 'Send JSON in UTF-8.',
       });
-    if (status === 400)
-      return send(response, 400, {
+    }
+    if (status !== undefined && status >= 400 && status < 500)
+      return send(response, status, {
         code: 'invalid',
-        what: 'The request is not readable JSON.',
+        what: 'The request is not readable.',
         kept,
-        todo: 'Send it again.',
+        todo: 'Check the address, and send it again.',
       });
-    const away = unavailable(error);
-    if (away) return sendAway(response, away);
+    const meaning = meaningOf(error);
+    if (meaning instanceof Unavailable) return sendAway(response, meaning);
+    if (meaning)
+      return send(response, 422, {
+        code: 'invalid',
+        what: `A value cannot be stored: ${brief([meaning.message])}.`,
+        kept,
+        todo: 'Mend it and send it again.',
+      });
     report(error);
     send(response, 500, {
       code: 'failed',

@@ -1,6 +1,6 @@
 import { joinCode, tidyCode } from '@urvek/contract';
 import { Router } from 'express';
-import { NotFound } from '../storage/port.ts';
+import { NotFound, Unavailable } from '../storage/port.ts';
 import { comparisonsRouter } from './comparisons.ts';
 import { filesRouter } from './files.ts';
 import { findingsRouter } from './findings.ts';
@@ -20,8 +20,8 @@ export function apiRouter(parts: Parts): Router {
       await storage.check();
       response.json({ name: 'urvek', ok: true });
     } catch (error) {
-      const away = storage.unavailable(error);
-      if (!away) throw error;
+      const away = storage.meaningOf(error);
+      if (!(away instanceof Unavailable)) throw error;
       response
         .status(503)
         .set('Retry-After', '2')

@@ -1,5 +1,6 @@
 import { BATCH_LIMIT, validateBatch, walkHeaderSchema, type Problem } from '@urvek/contract';
-import { json, Router } from 'express';
+import { Router } from 'express';
+import { jsonBody } from './body.ts';
 import * as yup from 'yup';
 import { NotFound } from '../storage/port.ts';
 import { checkIds, onlyText, STRICT, type Parts } from './parts.ts';
@@ -25,7 +26,7 @@ const heldSchema = yup
 export function walksRouter({ storage }: Parts): Router {
   const router = Router();
   checkIds(router);
-  router.use(json({ limit: '1mb', strict: true }));
+  router.use(jsonBody({ bytes: 1_000_000, values: 100_000 }));
   router.post('/held', onlyText, async (request, response) => {
     const { logs } = await heldSchema.validate(request.body, STRICT);
     response.json(await storage.heldOf(logs));

@@ -1,7 +1,8 @@
 import * as yup from 'yup';
 import type { Problem } from '@urvek/contract';
-import { json, Router, type RequestHandler } from 'express';
+import { Router, type RequestHandler } from 'express';
 import { join } from 'node:path';
+import { jsonBody } from '../api/body.ts';
 import type { Devices } from './devices.ts';
 import type { Pairing } from './pairing.ts';
 
@@ -42,7 +43,7 @@ export function pairingRoutes(pairing: Pairing, devices: Devices, certificatePem
     (_request, response) =>
       void response.type('application/x-x509-ca-cert').attachment('urvek-authority.crt').send(certificatePem),
   );
-  router.post('/pair', json({ limit: '2kb', strict: true }), async (request, response) => {
+  router.post('/pair', jsonBody({ bytes: 2000, values: 20 }), async (request, response) => {
     const { name, ...given } = await redeemSchema.validate(request.body, { strict: true });
     const result = pairing.redeem(given);
     if (result !== 'paired') {

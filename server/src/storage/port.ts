@@ -30,6 +30,11 @@ export class Conflict extends Error {
   }
 }
 
+/** A value that passed every check and cannot be kept all the same. */
+export class Unstorable extends Error {
+  override readonly name = 'Unstorable';
+}
+
 /** What keeps everything does not answer now; what was kept stands. */
 export class Unavailable extends Error {
   override readonly name = 'Unavailable';
@@ -66,8 +71,8 @@ export interface Storage {
   now(): Date;
   /** Asks whether it answers. @throws Unavailable */
   check(): Promise<void>;
-  /** What is thrown because it does not answer, as that; undefined for any other error. */
-  unavailable(error: unknown): Unavailable | undefined;
+  /** What an error of it means; undefined for one that means a fault of ours. */
+  meaningOf(error: unknown): Unavailable | Unstorable | undefined;
   listComparisons(): Promise<ComparisonSummary[]>;
   /** Doing it twice is doing it once, as long as nothing was changed in between. */
   createComparison(wanted: NewComparison, setup: Setup, demo?: boolean): Promise<Comparison>;

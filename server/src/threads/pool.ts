@@ -1,6 +1,6 @@
 import { Piscina } from 'piscina';
 import { InterchangeError } from '@urvek/contract';
-import { Conflict, NotFound, Unavailable } from '../storage/port.ts';
+import { Conflict, NotFound, Unavailable, Unstorable } from '../storage/port.ts';
 import type { Outcome, Work } from './work.ts';
 
 /**
@@ -14,6 +14,7 @@ export interface Threads {
 
 const IDLE_MS = 30_000;
 const MOST_THREADS = 2;
+const MOST_MEMORY_MB = 1500;
 
 export function openThreads(): Threads {
   let pool: Piscina | undefined;
@@ -26,8 +27,13 @@ export function openThreads(): Threads {
         idleTimeout: IDLE_MS,
         // Without the flags of the process: a test runner's do not suit a thread.
         execArgv: [],
+        resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
       });
-      const outcome = (await pool.run(work, { signal })) as Outcome;
+      const outcome = (await pool.run(work, { signal }).catch((error: Error & { code?: string }) => {
+        throw error.code === 'ERR_WORKER_OUT_OF_MEMORY'
+          ? new InterchangeError('it needs more memory than there is for it')
+          : error;
+      })) as Outcome;
       if (outcome.ok) return outcome.value as T;
       throw restored(outcome);
     },
@@ -39,7 +45,7 @@ export function openThreads(): Threads {
 
 /** An error under its own class again, where the answer to a request depends on it. */
 function restored({ name, message }: { readonly name: string; readonly message: string }): Error {
-  for (const known of [InterchangeError, NotFound, Conflict, Unavailable] as const)
+  for (const known of [InterchangeError, NotFound, Conflict, Unavailable, Unstorable] as const)
     if (name === known.name) return new known(message);
   return new Error(message);
 }

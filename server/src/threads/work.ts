@@ -4,9 +4,9 @@ import { derive, stale } from '../findings/keeper.ts';
 import { fileOf, type FileAsked } from '../publish/files.ts';
 import { doJob } from '../jobs/doJob.ts';
 import { openDatabase } from '../storage/postgres/database.ts';
-import { unavailable } from '../storage/postgres/away.ts';
+import { meaningOf } from '../storage/postgres/meaning.ts';
 import { Store } from '../storage/postgres/store.ts';
-import { readInterchange, readWalks } from '@urvek/contract';
+import { InterchangeError, readInterchange, readWalks } from '@urvek/contract';
 
 /** What a thread is asked to do. Only plain data cross. */
 export type Work =
@@ -46,8 +46,16 @@ export default async function run(asked: Work): Promise<Outcome> {
   try {
     return { ok: true, value: await work(asked) };
   } catch (error) {
-    const { name, message } = unavailable(error) ?? (error as Error);
+    const { name, message } = meaningOf(error) ?? (error as Error);
     return { ok: false, name, message };
+  }
+}
+
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new InterchangeError('it is not readable JSON');
   }
 }
 
@@ -65,9 +73,9 @@ async function work(asked: Work): Promise<unknown> {
     case 'job':
       return doJob(storage, asked.jobId);
     case 'import':
-      return storage.importComparison(readInterchange(JSON.parse(asked.text)));
+      return storage.importComparison(readInterchange(jsonOf(asked.text)));
     case 'importWalks': {
-      const walks = readWalks((JSON.parse(asked.text) as { walks?: unknown }).walks, asked.comparisonId);
+      const walks = readWalks((jsonOf(asked.text) as { walks?: unknown } | null)?.walks, asked.comparisonId);
       await storage.importWalks(asked.comparisonId, walks);
       return { walks: walks.length };
     }

@@ -5,7 +5,7 @@ import { CreateTables1764000000000 } from './migrations/createTables.ts';
 import { KeepJobs1764400000000 } from './migrations/keepJobs.ts';
 import { StateOnlyWhatWasEntered1764500000000 } from './migrations/stateOnlyWhatWasEntered.ts';
 import { KeepFindings1764300000000 } from './migrations/keepFindings.ts';
-import { unavailable } from './away.ts';
+import { meaningOf } from './meaning.ts';
 import {
   comparisonEntity,
   deviceEntity,
@@ -80,6 +80,6 @@ async function connect(url: string, answerMs: number, connections?: number): Pro
   try {
     return await database.initialize();
   } catch (error) {
-    throw unavailable(error) ?? error;
+    throw meaningOf(error) ?? error;
   }
 }

@@ -1,6 +1,7 @@
 import type { HeldLog } from '@urvek/contract';
 import type { EventKey, WalkEvent } from '@urvek/core';
 import type { EntityManager } from 'typeorm';
+import type { KeptFinding } from '../port.ts';
 import type { EventRow } from './entities.ts';
 
 // All SQL that TypeORM cannot say, or says slowly: a list goes as one JSON parameter, however long it is.
@@ -15,6 +16,25 @@ export async function walksMade(manager: EntityManager): Promise<Map<string, num
   );
   return new Map(rows.map((r) => [r.id, Number(r.made)]));
 }
+
+/** One of some walks that is here; undefined where none is. */
+export async function knownWalk(
+  manager: EntityManager,
+  walkIds: readonly string[],
+): Promise<string | undefined> {
+  const rows = await manager.query<{ id: string }[]>(
+    'SELECT id FROM walk WHERE id = ANY($1::uuid[]) LIMIT 1',
+    [walkIds],
+  );
+  return rows[0]?.id;
+}
+
+/** Kept findings of some walks. */
+export const findingsOf = (manager: EntityManager, walkIds: readonly string[]): Promise<KeptFinding[]> =>
+  manager.query<KeptFinding[]>(
+    'SELECT walk_id AS "walkId", key, finding AS json FROM walk_finding WHERE walk_id = ANY($1::uuid[])',
+    [walkIds],
+  );
 
 /** Holds a walk's row to the end of the transaction; false when there is none. */
 export async function lockWalk(manager: EntityManager, walkId: string): Promise<boolean> {

@@ -36,7 +36,7 @@ import {
   type JobRow,
   type WalkRow,
 } from './entities.ts';
-import { unavailable } from './away.ts';
+import { meaningOf } from './meaning.ts';
 import * as sql from './sql.ts';
 
 /** Rows of one insert: with nine columns well below the database's limit of parameters. */
@@ -57,11 +57,11 @@ export class Store implements Storage {
     try {
       await this.database.query('SELECT 1');
     } catch (error) {
-      throw unavailable(error) ?? error;
+      throw meaningOf(error) ?? error;
     }
   }
 
-  unavailable = unavailable;
+  meaningOf = meaningOf;
 
   async listComparisons(): Promise<ComparisonSummary[]> {
     const rows = await this.database.getRepository(comparisonEntity).find({ order: { createdAt: 'ASC' } });
@@ -229,11 +229,8 @@ export class Store implements Storage {
   }
 
   async findingsOf(walkIds: readonly string[]): Promise<Map<string, KeptFinding>> {
-    const rows =
-      walkIds.length === 0
-        ? []
-        : await this.database.getRepository(findingEntity).findBy({ walkId: In([...walkIds]) });
-    return new Map(rows.map(({ walkId, key, finding }) => [walkId, { walkId, key, json: finding }] as const));
+    const rows = await sql.findingsOf(this.database.manager, walkIds);
+    return new Map(rows.map((row) => [row.walkId, row] as const));
   }
 
   async keepFindings(findings: readonly KeptFinding[]): Promise<void> {
@@ -355,8 +352,11 @@ async function refuseOthers(
 }
 
 async function insertWalks(manager: EntityManager, walks: readonly StoredWalk[], now: Date): Promise<void> {
-  const known = await manager.getRepository(walkEntity).findBy({ id: In(walks.map((w) => w.header.id)) });
-  if (known.length > 0) throw new Conflict(`walk ${known[0]?.id} is here already`);
+  const ids = walks.map((w) => w.header.id);
+  const twice = ids.find((id, i) => ids.indexOf(id) !== i);
+  if (twice !== undefined) throw new Conflict(`walk ${twice} stands twice in the file`);
+  const known = await sql.knownWalk(manager, ids);
+  if (known !== undefined) throw new Conflict(`walk ${known} is here already`);
   const rows = walks.map(({ header, log }) => ({
     ...rowOf(header),
     entries: log.length,
@@ -371,8 +371,11 @@ async function insertWalks(manager: EntityManager, walks: readonly StoredWalk[],
       .updateEntity(false)
       .execute();
   const events = walks.flatMap((w) => w.log);
-  for (let at = 0; at < events.length; at += INSERT_ROWS)
-    await sql.insertEvents(manager, events.slice(at, at + INSERT_ROWS), now);
+  for (let at = 0; at < events.length; at += INSERT_ROWS) {
+    const some = events.slice(at, at + INSERT_ROWS);
+    if ((await sql.insertEvents(manager, some, now)).size < some.length)
+      throw new Conflict('two entries of one walk have the same number');
+  }
 }
 
 /** As JSON has it: key order and absent fields do not count. */

@@ -1,19 +1,22 @@
-import { Unavailable } from '../port.ts';
+import { Unavailable, Unstorable } from '../port.ts';
 
 /**
  * Codes by which PostgreSQL or the network says that it is away: shut down, crashed, starting (57P01 to 57P03),
- * connections (class 08), too many of them (53300), its disk or memory full (53100, 53200), a statement that was cut
+ * connections (class 08, but for 08P01, which is a fault of ours), too many of them (53300), its disk or memory full (53100, 53200), a statement that was cut
  * off (57014), another user's or no password any more (28xxx); PostgreSQL manual, appendix A.
  */
 const AWAY =
-  /^(57P0[1-5]|08...|53300|53100|53200|57014|28...|3D000|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH)$/;
+  /^(57P0[1-5]|08(?!P01)...|53300|53100|53200|57014|28...|3D000|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH)$/;
 /** What the driver says in words only. */
 const AWAY_WORDS =
   /^(Connection terminated|timeout exceeded when trying to connect|Query read timeout|Driver not Connected|Client has encountered a connection error)/;
 
-/** An error of the driver as what it means, where it means that the database is away. */
-export function unavailable(error: unknown): Unavailable | undefined {
-  if (error instanceof Unavailable) return error;
+/** A value that no column holds (class 22). */
+const NO_VALUE = /^22...$/;
+
+/** An error of the driver as what it means to others; undefined for a fault of ours. */
+export function meaningOf(error: unknown): Unavailable | Unstorable | undefined {
+  if (error instanceof Unavailable || error instanceof Unstorable) return error;
   const {
     code,
     driverError,
@@ -28,9 +31,10 @@ export function unavailable(error: unknown): Unavailable | undefined {
   const [first] = errors ?? [];
   const cause = driverError ?? first;
   if (cause !== undefined && cause !== error) {
-    const found = unavailable(cause);
+    const found = meaningOf(cause);
     if (found) return found;
   }
+  if (typeof code === 'string' && NO_VALUE.test(code)) return new Unstorable(message);
   return (typeof code === 'string' && AWAY.test(code)) || AWAY_WORDS.test(message)
     ? new Unavailable(message === '' ? String(code) : message)
     : undefined;
