@@ -149,6 +149,16 @@ class FieldLog extends Dexie {
     });
   }
 
+  /** Full disks and crashes close the log under the page: errors of the store itself, not of what was asked. */
+  refused(error: unknown): boolean {
+    return error instanceof Dexie.DexieError || error instanceof DOMException;
+  }
+
+  async reopen(): Promise<void> {
+    this.close({ disableAutoOpen: false });
+    await this.open();
+  }
+
   /** Files a walk that was begun with nothing set up: from now on it is sent. */
   async file(walkId: string, header: WalkHeader): Promise<void> {
     await this.walks.update(walkId, { comparisonId: header.comparisonId, header, registered: 0 });

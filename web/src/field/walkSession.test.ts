@@ -15,15 +15,23 @@ import { WalkSession, type Keeper } from './walkSession.ts';
 const time = (walkS: number): EventTime => ({ walkS, rate: 1, inputMs: walkS, originMs: 0, wallMs: walkS });
 
 /** A device that keeps in memory, slowly, and refuses when it is told to. */
-function keeper(): Keeper & { refuse: boolean; kept: WalkEvent[] } {
+function keeper(): Keeper & { refuse: boolean; closed: boolean; kept: WalkEvent[] } {
   const kept: WalkEvent[] = [];
   return {
     kept,
     refuse: false,
+    closed: false,
+    refused: (error) => (error as Error).message === 'full',
+    async reopen() {
+      this.closed = false;
+    },
     logOf: async () => [...kept],
     async append(walkId, kind, body, at) {
       await new Promise((wait) => setTimeout(wait, 0));
-      if (this.refuse) throw new Error('full');
+      // A full disk closes the log: room alone does not open it again.
+      this.closed ||= this.refuse;
+      if (this.closed) throw new Error('full');
+      if (kind === 'joined') throw new Error('a fault of ours');
       const event = {
         walkId,
         deviceId: 'd',
@@ -86,15 +94,39 @@ describe('a walk under way without a screen', () => {
     );
   });
 
-  test('what the device refuses changes nothing, and the next is kept', async () => {
+  test('what the device refuses waits, counts meanwhile, and is kept in order when there is room', async () => {
+    const device = keeper();
+    const session = new WalkSession('w', device, 5);
+    await session.append('begin', BEGIN, time(0));
+    device.refuse = true;
+    let kept = 0;
+    const pressed = [
+      session.append('grade', { grade: 4 }, time(1)),
+      session.append('dropoutBegin', {}, time(2)),
+      session.append('grade', { grade: 2 }, time(3)),
+    ];
+    for (const p of pressed) void p.then(() => kept++);
+    await new Promise((wait) => setTimeout(wait, 30));
+    // Seen, not called kept, and undone like any other.
+    expect(session.current()).toMatchObject({ unkept: 3, state: { grade: 2, entries: 4 } });
+    const undone = session.undo(time);
+    expect(session.current()).toMatchObject({ unkept: 4, state: { grade: 1 } });
+    expect([kept, device.kept.length]).toEqual([0, 1]);
+    device.refuse = false;
+    await Promise.all([...pressed, undone]);
+    expect(device.kept.map((e) => e.kind)).toEqual(['begin', 'grade', 'dropoutBegin', 'grade', 'correction']);
+    expect(session.current()).toMatchObject({ unkept: 0, state: { grade: 1 } });
+    expect(session.current().log).toEqual(device.kept);
+    expect(session.current().state).toEqual(liveStateOf(device.kept));
+  });
+
+  test('what is no refusal is thrown, and changes nothing', async () => {
     const device = keeper();
     const session = new WalkSession('w', device);
     await session.append('begin', BEGIN, time(0));
-    device.refuse = true;
     const before = session.current();
-    await expect(session.append('grade', { grade: 4 }, time(1))).rejects.toThrow('full');
+    await expect(session.append('joined', {} as never, time(1))).rejects.toThrow('a fault of ours');
     expect(session.current()).toBe(before);
-    device.refuse = false;
     await session.append('grade', { grade: 3 }, time(2));
     expect(session.current().state).toMatchObject({ grade: 3, entries: 2 });
   });

@@ -18,29 +18,49 @@ export interface Keeper {
     body: EventBodies[K],
     time: EventTime,
   ): Promise<WalkEvent>;
+  /** Whether an error means that the device has no room, or has closed its log, and may keep it later. */
+  refused(error: unknown): boolean;
+  /** Opens the log anew after it refused. */
+  reopen(): Promise<void>;
 }
 
 export interface SessionView {
   readonly state: LiveState;
   /** All entries, the newest last. The list grows in place: its length tells one view from the next. */
   readonly log: readonly WalkEvent[];
+  /** Of these, the last so many are not on the device yet: it refuses them, and they wait in memory. */
+  readonly unkept: number;
   /** Undefined until the log was read. */
   readonly ready: boolean;
 }
 
+/** What was asked for and is not kept yet. */
+type Asked = {
+  [K in EventKind]: { readonly kind: K; readonly body: EventBodies[K]; readonly time: EventTime };
+}[EventKind];
+
+/** After a refusal it is tried again so often. */
+const RETRY_MS = 2000;
+
 /**
  * A walk under way, without a screen: entries are kept in their order and folded into what must be known to
- * log on, at the same cost at entry 30,000 as at entry 10. Screens subscribe to it.
+ * log on, at the same cost at entry 30,000 as at entry 10. What the device refuses waits, counts meanwhile, and is
+ * kept when there is room. Screens subscribe to it.
  */
 export class WalkSession {
   private readonly log: WalkEvent[] = [];
-  private view: SessionView = { state: NOT_BEGUN, log: this.log, ready: false };
+  /** Where it stands by what is kept. */
+  private state: LiveState = NOT_BEGUN;
+  private readonly asked: Asked[] = [];
+  private refused = false;
+  private view: SessionView = { state: NOT_BEGUN, log: this.log, unkept: 0, ready: false };
   private readonly listeners = new Set<() => void>();
   private chain: Promise<unknown> = Promise.resolve();
 
   constructor(
     readonly walkId: string,
     private readonly keeper: Keeper,
+    private readonly retryMs = RETRY_MS,
   ) {
     void this.reread().catch(() => undefined);
   }
@@ -50,26 +70,22 @@ export class WalkSession {
     const read = this.chain.then(async () => {
       const log = await this.keeper.logOf(this.walkId);
       this.log.splice(0, this.log.length, ...log);
-      this.show(liveStateOf(this.log), true);
+      this.state = liveStateOf(this.log);
+      this.show();
     });
     this.chain = read.catch(() => undefined);
     return read;
   }
 
   /**
-   * Kept in the order in which it was asked for. @throws what the device says when it does not keep it;
-   * then nothing has changed.
+   * Kept in the order in which it was asked for; resolves when it is on the device. @throws what is no refusal of
+   * the device's; then nothing has changed.
    */
   append<K extends EventKind>(kind: K, body: EventBodies[K], time: EventTime): Promise<WalkEvent> {
-    const kept = this.chain.then(async () => {
-      const event = await this.keeper.append(this.walkId, kind, body, time);
-      this.log.push(event);
-      this.show(
-        event.kind === 'correction' ? liveStateOf(this.log) : withEntry(this.view.state, event),
-        true,
-      );
-      return event;
-    });
+    const entry = { kind, body, time } as unknown as Asked;
+    this.asked.push(entry);
+    if (this.refused) this.show();
+    const kept = this.chain.then(() => this.keep(entry));
     this.chain = kept.catch(() => undefined);
     return kept;
   }
@@ -93,8 +109,51 @@ export class WalkSession {
 
   readonly current = (): SessionView => this.view;
 
-  private show(state: LiveState, ready: boolean): void {
-    this.view = { state, log: this.log, ready };
+  private async keep({ kind, body, time }: Asked): Promise<WalkEvent> {
+    for (;;) {
+      try {
+        const event = await this.keeper.append(this.walkId, kind, body, time);
+        this.asked.shift();
+        this.refused = false;
+        this.log.push(event);
+        this.state = event.kind === 'correction' ? liveStateOf(this.log) : withEntry(this.state, event);
+        this.show();
+        return event;
+      } catch (error) {
+        if (!this.keeper.refused(error)) {
+          this.asked.shift();
+          throw error;
+        }
+        this.refused = true;
+        this.show();
+        await new Promise((wait) => setTimeout(wait, this.retryMs));
+        await this.keeper.reopen().catch(() => undefined);
+      }
+    }
+  }
+
+  /** Entries that wait, as they will be when they are kept: numbers are given in their order. */
+  private waiting(): WalkEvent[] {
+    const last = this.log.at(-1);
+    return this.asked.map(
+      ({ kind, body, time }, i) =>
+        ({
+          walkId: this.walkId,
+          deviceId: last?.deviceId ?? '',
+          seq: (last?.seq ?? 0) + 1 + i,
+          version: 1,
+          kind,
+          body,
+          time,
+        }) as WalkEvent,
+    );
+  }
+
+  private show(): void {
+    const waiting = this.refused ? this.waiting() : [];
+    const log = waiting.length === 0 ? this.log : [...this.log, ...waiting];
+    const state = waiting.length === 0 ? this.state : liveStateOf(log);
+    this.view = { state, log, unkept: waiting.length, ready: true };
     for (const listener of this.listeners) listener();
   }
 }

@@ -9,7 +9,6 @@ import { Logging } from './Logging.tsx';
 export function JoinedLog() {
   const { walkId = '' } = useParams<{ walkId: string }>();
   const kept = useFieldLog(() => fieldLog.walks.get(walkId).then((w) => w ?? null), `joined-${walkId}`);
-  const log = useFieldLog(() => fieldLog.logOf(walkId), `joined-log-${walkId}`);
   if (kept === null)
     return (
       <Stage title="Join a walk">
@@ -22,5 +21,5 @@ export function JoinedLog() {
         </Empty>
       </Stage>
     );
-  return kept && log ? <Logging kept={kept} log={log} /> : <Loading what="the log" />;
+  return kept ? <Logging kept={kept} /> : <Loading what="the log" />;
 }

@@ -19,25 +19,15 @@ import {
 } from '@urvek/core';
 import { type TapeGround, travelledGround, walkLanes } from '@urvek/draw';
 import { simulatedGearOf, type PlannedWalk } from '@urvek/study';
-import {
-  lazy,
-  Suspense,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  useSyncExternalStore,
-} from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Length } from '../../components/Length.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { useClockComparison } from '../../field/clocks.ts';
-import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
+import type { KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
-import { WalkSession } from '../../field/walkSession.ts';
 import { Keys } from './Ask.tsx';
 import { Clock } from './Clock.tsx';
 import { Hops } from './Hops.tsx';
@@ -53,13 +43,15 @@ import type { Log } from './modesParts.tsx';
 import { saveLog } from './saveLog.ts';
 import { GearPanel } from './status.tsx';
 import { useGear } from './useGear.ts';
+import { Unkept } from './Unkept.tsx';
 import { useTraceSoon } from './useTraceSoon.ts';
+import { useWalkSession } from './useWalkSession.ts';
 
 /** Rarely wanted, and it brings a picture of a code along. */
 const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
 
 const NOT_KEPT =
-  'This was not kept: the device refuses to store it. All before it is safe. Save the log as a file, free some space, then press again.';
+  'This was not kept: Urvek failed on it. All before it is safe. Note it, and save the log as a file.';
 /** Until the beginning is on the device, it is looked for so often. */
 const LOOK_AGAIN_MS = 100;
 /** So far ahead of a checkpoint one is told to mark it. */
@@ -89,8 +81,7 @@ export function LiveWalk({
   kept: KeptWalk;
 }) {
   const navigate = useNavigate();
-  const session = useMemo(() => new WalkSession(kept.id, fieldLog), [kept.id]);
-  const { log, state, ready } = useSyncExternalStore(session.subscribe, session.current);
+  const { session, log, state, ready, unkept } = useWalkSession(kept.id);
   // The walk stands on the device a moment before its beginning does.
   const unbegun = ready && !state.begin;
   useEffect(() => {
@@ -292,7 +283,7 @@ export function LiveWalk({
           {turned ? 'on the way back' : 'on the way out'}
         </p>
         <KeptCount walkId={kept.id} />
-        <Saved saved={saved} />
+        <Saved saved={unkept === 0 ? saved : undefined} />
         <LiveOptions
           options={options}
           onChange={(change) => setOptions((now) => ({ ...now, ...change }))}
@@ -305,6 +296,7 @@ export function LiveWalk({
           location={location.text}
         />
       </div>
+      <Unkept unkept={unkept} walkId={kept.id} log={log} />
       {error && (
         <>
           <Trouble error={error} />

@@ -6,13 +6,12 @@ import {
   lastUndoable,
   type EventBodies,
   type EventKind,
-  type WalkEvent,
 } from '@urvek/core';
 import { useState } from 'react';
 import { useComparison } from '../../api/queries.ts';
 import { Trouble } from '../../components/States.tsx';
 import { useClockComparison } from '../../field/clocks.ts';
-import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
+import type { KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { Keys } from './Ask.tsx';
@@ -23,8 +22,11 @@ import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
 import { confirmKept, useAwake } from './device.ts';
 import { subjectOf } from './subject.ts';
+import { Unkept } from './Unkept.tsx';
+import { useWalkSession } from './useWalkSession.ts';
 
-export function Logging({ kept, log }: { kept: KeptWalk; log: readonly WalkEvent[] }) {
+export function Logging({ kept }: { kept: KeptWalk }) {
+  const { session, log, ready, unkept } = useWalkSession(kept.id);
   const { data: comparison } = useComparison(kept.comparisonId);
   const subject = comparison && subjectOf(comparison, kept);
   const [noting, setNoting] = useState(false);
@@ -39,18 +41,14 @@ export function Logging({ kept, log }: { kept: KeptWalk; log: readonly WalkEvent
     automatic = false,
   ): void => {
     const walkS = Math.max(0, (performance.timeOrigin + inputMs - begunMs) / 1000);
-    fieldLog
-      .append(kept.id, k, body, eventTime(walkS, 1, inputMs))
+    session
+      .append(k, body, eventTime(walkS, 1, inputMs))
       .then(() => {
         if (!automatic) confirmKept(true);
         return sync();
       })
       .catch(() =>
-        setError(
-          new Error(
-            'This was not kept: the device refuses to store it. All before it is safe. Free some space, then press again.',
-          ),
-        ),
+        setError(new Error('This was not kept: Urvek failed on it. All before it is safe. Note it.')),
       );
   };
   useClockComparison(true, ({ inputMs, ...body }) => add('clock', body, inputMs, true));
@@ -90,6 +88,7 @@ export function Logging({ kept, log }: { kept: KeptWalk; log: readonly WalkEvent
         });
     },
   };
+  if (!ready) return null;
   return (
     <main className="mx-auto w-full max-w-[700px] px-3 py-3">
       <Keys actions={noting ? {} : actions} />
@@ -98,6 +97,7 @@ export function Logging({ kept, log }: { kept: KeptWalk; log: readonly WalkEvent
         <p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p>
         <KeptCount walkId={kept.id} />
       </div>
+      <Unkept unkept={unkept} walkId={kept.id} log={log} />
       {error && <Trouble error={error} />}
       <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
         Joined: log what comes in at this end. The walker logs where.

@@ -1,0 +1,88 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmdirSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { startApp, type App } from './support/app.ts';
+import { openBrowser, Page, type Browser } from './support/browser.ts';
+import { seen } from './support/walker.ts';
+
+// The browser's profile lies on a small disk of its own, which is filled under a walk.
+
+const SIZE_MB = 120;
+const folder = mkdtempSync(join(tmpdir(), 'urvek-disk-'));
+const mounted =
+  process.getuid?.() === 0 &&
+  spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${SIZE_MB}m`, 'tmpfs', folder]).status === 0;
+const filler = join(folder, 'filler');
+let app: App | undefined;
+let browser: Browser | undefined;
+
+beforeAll(async () => {
+  if (!mounted) return;
+  app = await startApp({ demo: true });
+  browser = await openBrowser({ profile: join(folder, 'profile') });
+}, 180_000);
+afterAll(async () => {
+  rmSync(filler, { force: true });
+  await browser?.close();
+  await app?.close();
+  if (mounted) spawnSync('umount', ['-l', folder]);
+  rmdirSync(folder);
+});
+
+/** Takes all that is left, to the last block. */
+function fill(): void {
+  const { bavail, bsize } = statfsSync(folder);
+  writeFileSync(filler, Buffer.alloc(Math.max(0, bavail * bsize)), { flag: 'a' });
+}
+
+(mounted ? test : test.skip)(
+  mounted
+    ? 'a full disk: presses wait, are not called kept, and are kept when there is room'
+    : 'not run: needs root',
+  async () => {
+    const page = new Page((browser as Browser).driver, (app as App).url);
+    const unkept = async (): Promise<number> =>
+      (await page.driver.executeScript<number | null>(
+        `return Number(document.querySelector('[data-unkept]')?.dataset.unkept ?? 0)`,
+      )) ?? 0;
+    await page.open(`/c/${DEMO_ID}/walk`);
+    await page.press('Begin the walk');
+    await page.key('4');
+    await page.until('kept', async () => (await seen(page)).kept >= 2);
+    // A browser has some room in files it has already: it is pressed until the disk is felt.
+    for (let presses = 0; (await unkept()) === 0; presses++) {
+      expect(presses).toBeLessThan(400);
+      try {
+        fill();
+      } catch {
+        // What could be taken was taken.
+      }
+      await page.key('3');
+      await page.key('4');
+    }
+    await page.key('d');
+    await page.see('not kept yet: this device has no room');
+    await page.see('Dropout ends');
+    expect(
+      (await page.driver.findElements({ xpath: `//p[starts-with(normalize-space(.), 'kept')]` })).length,
+    ).toBe(0);
+    rmSync(filler);
+    await page.until('all kept', async () => (await unkept()) === 0);
+    const log = await page.driver.executeAsyncScript<{ kind: string; seq: number }[]>(`
+      const done = arguments[0];
+      const open = indexedDB.open('urvek-field');
+      open.onsuccess = () => {
+        open.result.transaction('events').objectStore('events').getAll().onsuccess = ({ target }) => {
+          open.result.close();
+          done(target.result.map((k) => ({ kind: k.event.kind, seq: k.seq })));
+        };
+      };`);
+    // Every press once, in its order, without a gap in the numbers.
+    expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
+    expect(log.filter((e) => e.kind === 'dropoutBegin')).toHaveLength(1);
+  },
+  180_000,
+);
