@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backupBefore, dailyBackup } from './lib/backup.mjs';
-import { claim, isPort, release, rememberedPort, state } from './lib/claim.mjs';
+import { claim, isPort, openedAt, ownKey, release, rememberedPort, state } from './lib/claim.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { BACKUPS, complain, DATA, DATABASE, ROOT, say, Unable } from './lib/project.mjs';
@@ -51,9 +51,9 @@ async function sayRunning({ pid, url }) {
   const health = await fetch(`${url}api/health`, { signal: AbortSignal.timeout(5000) })
     .then((r) => r.json())
     .catch(() => undefined);
-  if (health?.ok) return say(`Urvek is already running: ${url}`);
+  if (health?.ok) return say(`Urvek is already running: ${openedAt(url)}`);
   say(
-    `Urvek is already running: ${url}\nIt is not well: ${health?.what ?? 'it does not answer.'} If that lasts, stop it (kill ${pid}) and start again.`,
+    `Urvek is already running: ${openedAt(url)}\nIt is not well: ${health?.what ?? 'it does not answer.'} If that lasts, stop it (kill ${pid}) and start again.`,
   );
 }
 
@@ -99,9 +99,12 @@ async function run(port, demo, lan) {
       port,
       webRoot: WEB_ROOT,
       work: true,
-      ...(lan ? { lan: { folder: join(DATA, 'authority'), addresses, port } } : {}),
+      ...(lan
+        ? { lan: { folder: join(DATA, 'authority'), addresses, port, current: privateAddresses } }
+        : {}),
       demo: demo ? 'whole' : 'none',
       backupBefore: database.backupBefore,
+      key: ownKey(),
       report: (error) => complain(String(error?.stack ?? error)),
     });
   } catch (error) {
@@ -118,7 +121,7 @@ async function run(port, demo, lan) {
   }
   state(serving.url, serving.port);
   if (database.daily) keepDaily(database.daily);
-  say(`Urvek is running. Open ${serving.url}`);
+  say(`Urvek is running. Open ${openedAt(serving.url)}`);
   for (const url of serving.lanUrls)
     say(`On the local network, for paired devices: ${url} (pair them under Devices, at the address above)`);
   say('Ctrl-C stops it.');

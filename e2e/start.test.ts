@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, type AddressInfo, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -61,6 +61,13 @@ const freePort = (): Promise<{ port: number; server: Server }> =>
     );
   });
 
+/** Asked with the key that the start printed. */
+async function comparisons(started: Started, url: string): Promise<{ demo: boolean }[]> {
+  const key = /\?key=(\S+)/.exec(started.output())?.[1] ?? '';
+  const answer = await fetch(`${url}api/comparisons`, { headers: { 'X-Urvek-Key': key } });
+  return (await answer.json()) as { demo: boolean }[];
+}
+
 test('start, second start, Ctrl-C, start again where it was', async () => {
   const { port, server } = await freePort();
   server.close();
@@ -68,7 +75,11 @@ test('start, second start, Ctrl-C, start again where it was', async () => {
   await until(() => first.output().includes('Open '));
   const url = `http://127.0.0.1:${port}/`;
   expect(first.output()).toContain(`Urvek is running. Open ${url}`);
-  expect(await (await fetch(`${url}api/comparisons`)).json()).toEqual([]);
+  expect(await comparisons(first, url)).toEqual([]);
+  // Another user of this machine has no key, and cannot read it.
+  expect((await fetch(`${url}api/comparisons`)).status).toBe(401);
+  expect(statSync(join(folder, 'key')).mode & 0o077).toBe(0);
+  expect(statSync(join(folder, 'address')).mode & 0o077).toBe(0);
   expect(await (await fetch(`${url}c/any/deep/link`)).text()).toContain('<div id="root">');
   expect(databases()).toHaveLength(1);
 
@@ -84,9 +95,7 @@ test('start, second start, Ctrl-C, start again where it was', async () => {
   // The port is remembered; a server that was killed leaves its database, which the next start takes over.
   const again = start();
   await until(() => again.output().includes(`Open ${url}`));
-  expect(
-    ((await (await fetch(`${url}api/comparisons`)).json()) as { demo: boolean }[]).map((c) => c.demo),
-  ).toEqual([true, true]);
+  expect((await comparisons(again, url)).map((c) => c.demo)).toEqual([true, true]);
   again.child.kill('SIGKILL');
   await again.exit;
   expect(databases()).toHaveLength(1);

@@ -1,4 +1,14 @@
-import { linkSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import {
+  chmodSync,
+  existsSync,
+  linkSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { userInfo } from 'node:os';
 import { join } from 'node:path';
 import { commandOf } from './processes.mjs';
@@ -6,6 +16,10 @@ import { DATA, Unable } from './project.mjs';
 
 const RUNNING_FILE = join(DATA, 'running.json');
 const PORT_FILE = join(DATA, 'port');
+const KEY_FILE = join(DATA, 'key');
+const KEY = /^[\w-]{32}$/;
+/** The whole address, for a browser that was opened without. */
+const ADDRESS_FILE = join(DATA, 'address');
 
 /**
  * Claims the data folder for one Urvek: two would stop each other's database. @returns what runs here already, if
@@ -54,10 +68,26 @@ function stated(file) {
   }
 }
 
+/**
+ * What a browser must know to be answered, made once: other users of this machine cannot read it. Made anew when it
+ * is lost; every browser is then opened once more at the address that is printed.
+ */
+export function ownKey() {
+  const known = existsSync(KEY_FILE) ? readFileSync(KEY_FILE, 'utf8').trim() : '';
+  if (KEY.test(known)) return known;
+  const key = randomBytes(24).toString('base64url');
+  writeFileSync(KEY_FILE, `${key}\n`, { mode: 0o600 });
+  chmodSync(KEY_FILE, 0o600);
+  return key;
+}
+
+/** The address to open, key and all. */
+export const openedAt = (url) => `${url}?key=${ownKey()}`;
+
 export const release = () => rmSync(RUNNING_FILE, { force: true });
 
 function replace(file, text) {
-  writeFileSync(`${file}.new`, text);
+  writeFileSync(`${file}.new`, text, { mode: 0o600 });
   renameSync(`${file}.new`, file);
 }
 
@@ -65,6 +95,7 @@ function replace(file, text) {
 export function state(url, port) {
   replace(PORT_FILE, String(port));
   replace(RUNNING_FILE, JSON.stringify({ pid: process.pid, data: DATA, url }));
+  replace(ADDRESS_FILE, `${openedAt(url)}\n`);
 }
 
 /** The port that was chosen before; undefined where none was, or its file is torn. */

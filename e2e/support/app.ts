@@ -14,7 +14,15 @@ export interface App {
 }
 
 /** The real application on a database and a port of its own. */
-export async function startApp({ demo, lan }: { demo: boolean; lan?: LanOptions }): Promise<App> {
+export async function startApp({
+  demo,
+  lan,
+  key,
+}: {
+  demo: boolean;
+  lan?: LanOptions;
+  key?: string;
+}): Promise<App> {
   const webRoot = process.env.URVEK_TEST_WEB;
   if (!webRoot) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
   const scratch = await scratchDatabase();
@@ -25,6 +33,7 @@ export async function startApp({ demo, lan }: { demo: boolean; lan?: LanOptions 
       webRoot,
       demo: demo ? 'small' : 'none',
       lan,
+      key,
       report: (error) => console.error(error),
     });
   let serving: Serving | undefined = await start(0);

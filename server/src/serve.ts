@@ -28,6 +28,10 @@ export interface ServeOptions {
   readonly jobExpiresS?: number;
   /** Serves on these addresses of the local network too, over HTTPS, to paired devices. */
   readonly lan?: LanOptions;
+  /** What a browser on this machine must know to be answered; absent where none is asked for. */
+  readonly key?: string;
+  /** Makes a backup, named after what it is made before; without it nothing is removed for good. */
+  readonly backupBefore?: (what: string) => Promise<string>;
 }
 
 export interface Serving {
@@ -50,13 +54,15 @@ export async function serve({
   works,
   work = false,
   lan,
+  key,
+  backupBefore,
 }: ServeOptions): Promise<Serving> {
   const database = await openDatabase(databaseUrl);
   const store = new Store(database, clock);
   await loadDemo(store, demo);
   const threads = openThreads();
   const jobs = new JobQueue({ databaseUrl, storage: store, threads, report, expiresS: jobExpiresS, works });
-  const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs };
+  const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs, backupBefore };
   const authorities = new Set<string>();
   let network: Network | undefined;
   let server: Server | undefined;
@@ -74,7 +80,8 @@ export async function serve({
         authorities: () => authorities,
         webRoot,
         report,
-        lan: lanRouter(new Devices(database, clock), network),
+        lan: lanRouter(new Devices(database, clock), store, network),
+        key,
       }),
     );
     await listen(server, port, '127.0.0.1');

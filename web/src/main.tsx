@@ -3,6 +3,7 @@ import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { Refused } from './api/client.ts';
+import { takeKeyFromAddress } from './api/key.ts';
 import { useComparison } from './api/queries.ts';
 import { StageStrip, TopBar, useComparisonId } from './components/Frame.tsx';
 import { NoticeArea } from './components/Notice.tsx';
@@ -98,6 +99,7 @@ const router = createBrowserRouter([
   { path: '*', element: <Navigate to="/" replace /> },
 ]);
 
+await takeKeyFromAddress();
 registerServiceWorker();
 void compareWithBase()
   // Out of reach, it is asked at the next start.

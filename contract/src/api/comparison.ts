@@ -16,6 +16,14 @@ export const comparisonUpdateSchema = yup
   .object({ ...comparisonHead, setup: setupSchema.required(), revision: yup.number().integer().required() })
   .noUnknown();
 
+/** Sets a comparison aside, or, without a reason, takes it back. */
+export const asideSchema = yup.object({ reason: yup.string().trim().min(1).max(500) }).noUnknown();
+
+/** Where all that was there before is kept. */
+export interface Removed {
+  readonly backup: string;
+}
+
 export type NewComparison = yup.InferType<typeof newComparisonSchema>;
 export type ComparisonUpdate = yup.InferType<typeof comparisonUpdateSchema>;
 
@@ -25,6 +33,8 @@ interface ComparisonHead {
   readonly question: string;
   /** Its walks come from simulated gear. */
   readonly demo: boolean;
+  /** It was set aside: hidden, and nothing of it lost. */
+  readonly aside?: { readonly reason: string; readonly atMs: number };
   readonly revision: number;
   readonly updatedAt: string;
 }

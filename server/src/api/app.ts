@@ -3,6 +3,7 @@ import helmet from 'helmet';
 import { join } from 'node:path';
 import compression from 'compression';
 import type { Parts } from './parts.ts';
+import { onlyWithKey } from './key.ts';
 import { onlyFromHere } from './guard.ts';
 import { NotFound } from '../storage/port.ts';
 import { problemHandler } from './problems.ts';
@@ -21,6 +22,8 @@ export interface AppOptions {
   readonly protocol?: 'http' | 'https';
   /** Pairing and devices, for this machine's own pages only. */
   readonly lan?: RequestHandler;
+  /** What a browser must know to be answered; absent where none is asked for. */
+  readonly key?: string;
 }
 
 export function createApp({
@@ -31,6 +34,7 @@ export function createApp({
   before = [],
   protocol,
   lan,
+  key,
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -57,6 +61,7 @@ export function createApp({
     }),
   );
   app.use(compression());
+  if (key !== undefined) app.use(onlyWithKey(key));
   for (const handler of before) app.use(handler);
   if (lan) app.use('/api/lan', lan);
   app.use('/api', apiRouter(parts));

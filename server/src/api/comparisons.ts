@@ -1,14 +1,18 @@
 import {
+  asideSchema,
   comparisonUpdateSchema,
   EMPTY_SETUP,
   InterchangeError,
   newComparisonSchema,
   readInterchange,
   readWalks,
+  type Removed,
 } from '@urvek/contract';
 import { Router } from 'express';
 import { jsonBody, parsed, textBody } from './body.ts';
+import { Conflict } from '../storage/port.ts';
 import { checkIds, onlyText, STRICT, type Parts } from './parts.ts';
+import { requires, whoOf } from './who.ts';
 
 /** A whole comparison is larger than anything else that is sent. */
 const IMPORT_LIMITS = { bytes: 64_000_000, values: 8_000_000 };
@@ -16,11 +20,12 @@ const SETUP_LIMITS = { bytes: 1_000_000, values: 100_000 };
 /** Signs of a body that are read within the request. */
 const READ_AT_ONCE = 300_000;
 
-export function comparisonsRouter({ storage, heavy }: Parts): Router {
+export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Router {
   const router = Router();
+  const titleOf = async (id: string): Promise<string> => `“${(await storage.getComparison(id)).title}”`;
   checkIds(router);
   const whole = textBody(IMPORT_LIMITS);
-  router.post('/import', whole, async (request, response) => {
+  router.post('/import', requires('editor'), whole, async (request, response) => {
     const body = request.body as string;
     if (!/^\s*\{/.test(body)) throw new InterchangeError('it is no comparison: it does not begin with {');
     response
@@ -31,7 +36,7 @@ export function comparisonsRouter({ storage, heavy }: Parts): Router {
           : await heavy.import(body),
       );
   });
-  router.post('/:id/walks', whole, async (request, response) => {
+  router.post('/:id/walks', requires('editor'), whole, async (request, response) => {
     const { id } = request.params as { id: string };
     const body = request.body as string;
     if (body.length > READ_AT_ONCE) {
@@ -45,7 +50,7 @@ export function comparisonsRouter({ storage, heavy }: Parts): Router {
 
   router.use(jsonBody(SETUP_LIMITS), onlyText);
   router.get('/', async (_request, response) => void response.json(await storage.listComparisons()));
-  router.post('/', async (request, response) => {
+  router.post('/', requires('editor'), async (request, response) => {
     const wanted = await newComparisonSchema.validate(request.body, STRICT);
     response.status(201).json(await storage.createComparison(wanted, EMPTY_SETUP));
   });
@@ -53,9 +58,31 @@ export function comparisonsRouter({ storage, heavy }: Parts): Router {
     '/:id',
     async (request, response) => void response.json(await storage.getComparison(request.params.id)),
   );
-  router.put('/:id', async (request, response) => {
+  router.put('/:id', requires('editor'), async (request, response) => {
     const update = await comparisonUpdateSchema.validate(request.body, STRICT);
-    response.json(await storage.updateComparison(request.params.id, update));
+    response.json(await storage.updateComparison(request.params.id as string, update));
+  });
+  router.put('/:id/aside', requires('editor'), async (request, response) => {
+    const { id } = request.params as { id: string };
+    const { reason } = await asideSchema.validate(request.body, STRICT);
+    await storage.setAside(id, reason);
+    await storage.note(
+      whoOf(response).name,
+      `${reason === undefined ? 'took back' : 'set aside'} the comparison ${await titleOf(id)}${reason === undefined ? '' : `: ${reason}`}`,
+    );
+    response.status(204).end();
+  });
+  router.delete('/:id', requires('owner'), async (request, response) => {
+    const { id } = request.params as { id: string };
+    const title = await titleOf(id);
+    if (!backupBefore)
+      throw new Conflict(
+        'This Urvek runs on a database of somebody else’s, and cannot make a backup first: nothing is removed for good here',
+      );
+    const file = await backupBefore('removing');
+    await storage.removeComparison(id);
+    await storage.note(whoOf(response).name, `removed the comparison ${title} for good; it is in ${file}`);
+    response.json({ backup: file } satisfies Removed);
   });
   return router;
 }

@@ -9,6 +9,7 @@ export interface Parts {
   readonly storage: Storage;
   readonly heavy: Heavy;
   readonly jobs: JobQueue;
+  readonly backupBefore?: (what: string) => Promise<string>;
 }
 
 /** Bodies are checked against schemas that convert nothing and name every fault. */

@@ -8,8 +8,9 @@ import {
   NameConstraints,
 } from '@peculiar/asn1-x509';
 import * as x509 from '@peculiar/x509';
-import { webcrypto } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import ipaddr from 'ipaddr.js';
+import { createHash, webcrypto } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Clock } from '../clock.ts';
 
@@ -55,36 +56,64 @@ export async function openAuthority(
   clock: Clock,
 ): Promise<Authority> {
   if (addresses.length === 0) throw new RangeError('invalid addresses: none');
-  const file = join(folder, 'authority.json');
-  const kept = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Kept) : undefined;
-  const fits =
-    kept !== undefined &&
-    addresses.every((a) => kept.addresses.includes(a)) &&
-    new x509.X509Certificate(kept.certificatePem).notAfter.getTime() >
-      clock.now().getTime() + SERVER_DAYS * DAY_MS;
-  const identity = fits ? kept : { ...(await makeAuthority(addresses, clock)), addresses };
-  if (!fits) {
+  const lasts = clock.now().getTime() + SERVER_DAYS * DAY_MS;
+  const kept = keptIn(folder).find(
+    (k) =>
+      addresses.every((a) => k.addresses.includes(a)) &&
+      new x509.X509Certificate(k.certificatePem).notAfter.getTime() > lasts,
+  );
+  const identity = kept ?? { ...(await makeAuthority(addresses, clock)), addresses };
+  if (!kept) {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
-    writeFileSync(file, JSON.stringify(identity), { mode: 0o600 });
+    writeFileSync(join(folder, nameFor(addresses)), JSON.stringify(identity), { mode: 0o600 });
   }
   return {
     certificatePem: identity.certificatePem,
-    fresh: !fits,
+    fresh: !kept,
     serverFor: (address) => makeServer(identity, address, clock),
   };
 }
 
-const octets = (address: string): number[] => {
-  const parts = address.split('.').map(Number);
-  if (parts.length !== 4 || parts.some((p) => !(Number.isInteger(p) && p >= 0 && p <= 255)))
+/** One a set of addresses: a host that goes back to where it was has the authority that its phones know. */
+const nameFor = (addresses: readonly string[]): string =>
+  `authority-${createHash('sha256')
+    .update([...addresses].sort().join(' '))
+    .digest('hex')
+    .slice(0, 16)}.json`;
+
+function keptIn(folder: string): Kept[] {
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .filter((name) => /^authority.*\.json$/.test(name))
+    .flatMap((name) => {
+      try {
+        return [JSON.parse(readFileSync(join(folder, name), 'utf8')) as Kept];
+      } catch {
+        // Torn: it vouches for nothing any more.
+        return [];
+      }
+    });
+}
+
+/** 4 of IPv4, 16 of IPv6. */
+function octets(address: string): number[] {
+  if (!ipaddr.isValid(address) || (!address.includes(':') && !ipaddr.IPv4.isValidFourPartDecimal(address)))
     throw new RangeError(`invalid address: ${address}`);
-  return parts;
-};
+  return ipaddr.parse(address).toByteArray();
+}
 
 /** One address, as a subtree: the address and a mask of ones. */
 const only = (address: string): GeneralSubtree =>
   new GeneralSubtree({
-    base: AsnConvert.parse(Uint8Array.from([0x87, 8, ...octets(address), 255, 255, 255, 255]), GeneralName),
+    base: AsnConvert.parse(
+      Uint8Array.from([
+        0x87,
+        2 * octets(address).length,
+        ...octets(address),
+        ...octets(address).map(() => 255),
+      ]),
+      GeneralName,
+    ),
   });
 /**
  * A subject that is no name of a host, which would be held against the constraints too: hence "Urvek at".

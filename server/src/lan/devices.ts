@@ -1,6 +1,7 @@
-import type { PairedDevice } from '@urvek/contract';
+import type { DeviceRole, PairedDevice } from '@urvek/contract';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { IsNull, type DataSource } from 'typeorm';
+import type { Who } from '../api/who.ts';
 import type { Clock } from '../clock.ts';
 import { deviceEntity } from '../storage/postgres/entities.ts';
 
@@ -14,12 +15,13 @@ export class Devices {
   ) {}
 
   /** A new device's token: 256 bits, told once. */
-  async add(name: string): Promise<string> {
+  async add(name: string, role: DeviceRole): Promise<string> {
     const token = randomBytes(32).toString('base64url');
     const now = this.clock.now();
     await this.database.getRepository(deviceEntity).insert({
       id: randomUUID(),
       name,
+      role,
       tokenHash: hashOf(token),
       pairedAt: now,
       seenAt: now,
@@ -28,12 +30,14 @@ export class Devices {
     return token;
   }
 
-  /** Whether a token is of a device that is paired and not revoked. */
-  async knows(token: string): Promise<boolean> {
-    const { affected } = await this.database
-      .getRepository(deviceEntity)
-      .update({ tokenHash: hashOf(token), revokedAt: IsNull() }, { seenAt: this.clock.now() });
-    return affected === 1;
+  /** The device of a token, where it is paired and not revoked. */
+  async known(token: string): Promise<Who | undefined> {
+    const of = { tokenHash: hashOf(token), revokedAt: IsNull() };
+    const devices = this.database.getRepository(deviceEntity);
+    const device = await devices.findOneBy(of);
+    if (!device) return undefined;
+    await devices.update(of, { seenAt: this.clock.now() });
+    return { role: device.role, name: device.name };
   }
 
   async list(): Promise<PairedDevice[]> {
@@ -41,6 +45,7 @@ export class Devices {
     return rows.map((r) => ({
       id: r.id,
       name: r.name,
+      role: r.role,
       pairedMs: r.pairedAt.getTime(),
       seenMs: r.seenAt.getTime(),
       revoked: r.revokedAt !== null,

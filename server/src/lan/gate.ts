@@ -1,8 +1,11 @@
 import * as yup from 'yup';
-import type { Problem } from '@urvek/contract';
-import { Router, type RequestHandler } from 'express';
+import { Router, type Request, type RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
 import { join } from 'node:path';
 import { jsonBody } from '../api/body.ts';
+import { cookieOf } from '../api/cookie.ts';
+import { isWho, refuse } from '../api/who.ts';
+import type { Storage } from '../storage/port.ts';
 import type { Devices } from './devices.ts';
 import type { Pairing } from './pairing.ts';
 
@@ -11,12 +14,24 @@ export const COOKIE = '__Host-urvek-device';
 const YEAR_MS = 365 * 86_400_000;
 const PAGE = join(import.meta.dirname, 'page');
 
-const cookieOf = (header: string | undefined): string | undefined =>
-  header
-    ?.split(';')
-    .map((part) => part.trim())
-    .find((part) => part.startsWith(`${COOKIE}=`))
-    ?.slice(COOKIE.length + 1);
+/** So many requests a minute an address may make that nobody knows. */
+const STRANGER_LIMIT = 120;
+
+const unauthenticated = (): RequestHandler =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: STRANGER_LIMIT,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: (_request, response) =>
+      refuse(response, 429, {
+        what: 'Too many requests from an address that is not paired.',
+        kept: 'Nothing was changed.',
+        todo: 'Wait a minute, then pair this device.',
+      }),
+  });
+
+const addressOf = (request: Request): string => request.socket.remoteAddress ?? 'nowhere';
 
 const redeemSchema = yup
   .object({
@@ -30,8 +45,14 @@ const redeemSchema = yup
  * On the local network nothing is open but the page that pairs, and the authority's certificate, which is
  * public.
  */
-export function pairingRoutes(pairing: Pairing, devices: Devices, certificatePem: string): Router {
+export function pairingRoutes(
+  pairing: Pairing,
+  devices: Devices,
+  storage: Storage,
+  certificatePem: string,
+): Router {
   const router = Router();
+  router.use(['/pair', '/pair.js', '/authority.crt'], unauthenticated());
   router.get('/pair', (_request, response) =>
     response.set('Cache-Control', 'no-store').sendFile(join(PAGE, 'pair.html')),
   );
@@ -45,26 +66,22 @@ export function pairingRoutes(pairing: Pairing, devices: Devices, certificatePem
   );
   router.post('/pair', jsonBody({ bytes: 2000, values: 20 }), async (request, response) => {
     const { name, ...given } = await redeemSchema.validate(request.body, { strict: true });
-    const result = pairing.redeem(given);
-    if (result !== 'paired') {
-      const problem: Problem =
-        result === 'unknown'
-          ? {
-              code: 'refused',
-              what: 'This code is wrong, was used, or has expired.',
-              kept: 'This device was not paired.',
-              todo: 'Make a new code on the machine that runs Urvek, under Devices.',
-            }
-          : {
-              code: 'refused',
-              what: 'Too many wrong codes.',
-              kept: 'This device was not paired.',
-              todo: 'Wait five minutes, then make a new code.',
-            };
-      response.status(result === 'unknown' ? 403 : 429).json(problem);
+    const result = await pairing.redeem(addressOf(request), given);
+    if (typeof result === 'string') {
+      if (result === 'too many attempts')
+        await storage.note(addressOf(request), 'tried too many wrong codes');
+      refuse(response, result === 'unknown' ? 403 : 429, {
+        what:
+          result === 'unknown'
+            ? 'This code is wrong, was used, or has expired.'
+            : 'Too many wrong codes from this device.',
+        kept: 'This device was not paired.',
+        todo: 'Make a new code on the machine that runs Urvek, under Devices.',
+      });
       return;
     }
-    response.cookie(COOKIE, await devices.add(name), {
+    await storage.note(addressOf(request), `paired “${name}”, ${result.role}`);
+    response.cookie(COOKIE, await devices.add(name, result.role), {
       httpOnly: true,
       secure: true,
       sameSite: 'strict',
@@ -78,18 +95,26 @@ export function pairingRoutes(pairing: Pairing, devices: Devices, certificatePem
 
 /** Lets paired devices through. A page is led to the pairing page; anything else is told. */
 export function onlyPaired(devices: Devices): RequestHandler {
+  const limited = unauthenticated();
   return async (request, response, next) => {
-    const token = cookieOf(request.headers.cookie);
-    if (token !== undefined && (await devices.knows(token))) return next();
-    if (request.method === 'GET' && request.accepts('html') !== false && !request.path.startsWith('/api'))
-      return response.redirect(303, '/pair');
-    const problem: Problem = {
-      code: 'refused',
-      what: 'This device is not paired, or was revoked.',
-      kept: 'What it logged stays on it.',
-      todo: 'Pair it: make a code on the machine that runs Urvek, under Devices.',
-    };
-    response.status(401).json(problem);
-    return undefined;
+    const token = cookieOf(request.headers.cookie, COOKIE);
+    const device = token === undefined ? undefined : await devices.known(token);
+    if (device) {
+      isWho(response, device);
+      return next();
+    }
+    return limited(request, response, () => {
+      if (
+        request.method === 'GET' &&
+        request.accepts('html') !== false &&
+        !/^\/api(\/|$)/i.test(request.path)
+      )
+        return response.redirect(303, '/pair');
+      return refuse(response, 401, {
+        what: 'This device is not paired, or was revoked.',
+        kept: 'What it logged stays on it.',
+        todo: 'Pair it: make a code on the machine that runs Urvek, under Devices.',
+      });
+    });
   };
 }

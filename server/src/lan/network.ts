@@ -1,3 +1,4 @@
+import ipaddr from 'ipaddr.js';
 import type { Server } from 'node:http';
 import { createServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
@@ -16,33 +17,43 @@ export interface LanOptions {
   readonly folder: string;
   readonly addresses: readonly string[];
   readonly port: number;
+  /** The addresses that this host has now. */
+  readonly current?: () => readonly string[];
 }
 
 /** What is open on the local network. */
 export interface Network {
   readonly urls: readonly string[];
   readonly freshAuthority: boolean;
+  /** What has changed of this host's addresses since. */
+  changed(): { readonly got: readonly string[]; readonly lost: readonly string[] };
   readonly certificatePem: string;
   readonly pairing: Pairing;
   readonly servers: readonly Server[];
 }
 
-const PRIVATE = /^(10\.|192\.168\.|172\.(1[6-9]|2\d|3[01])\.|169\.254\.)/;
-
 /**
- * This host’s private addresses: a public one is never served on.
+ * This host’s private addresses: a public one is never served on, and one that holds on a single link only (IPv6
+ * fe80) cannot be typed into a browser.
  * @public for the start command
  */
 export const privateAddresses = (): string[] =>
   Object.values(networkInterfaces()).flatMap((list) =>
-    (list ?? []).flatMap((i) =>
-      i.family === 'IPv4' && !i.internal && PRIVATE.test(i.address) ? [i.address] : [],
-    ),
+    (list ?? []).flatMap((i) => (!i.internal && isPrivate(i.address) ? [i.address] : [])),
   );
+
+function isPrivate(address: string): boolean {
+  const at = ipaddr.parse(address);
+  const range = at.range();
+  return range === 'private' || range === 'uniqueLocal' || (range === 'linkLocal' && at.kind() === 'ipv4');
+}
+
+/** As it stands in an address of the web. */
+const inUrl = (address: string): string => (address.includes(':') ? `[${address}]` : address);
 
 /** One HTTPS server an address, each with a certificate for that address only. */
 export async function openNetwork(
-  { folder, addresses, port }: LanOptions,
+  { folder, addresses, port, current = () => addresses }: LanOptions,
   {
     database,
     parts,
@@ -52,7 +63,7 @@ export async function openNetwork(
   }: { database: DataSource; parts: Parts; clock: Clock; webRoot?: string; report: (error: unknown) => void },
 ): Promise<Network> {
   const authority = await openAuthority(folder, addresses, clock);
-  const pairing = new Pairing(clock);
+  const pairing = new Pairing(database, clock);
   const devices = new Devices(database, clock);
   const servers: Server[] = [];
   const urls: string[] = [];
@@ -66,7 +77,10 @@ export async function openNetwork(
         webRoot,
         report,
         protocol: 'https',
-        before: [pairingRoutes(pairing, devices, authority.certificatePem), onlyPaired(devices)],
+        before: [
+          pairingRoutes(pairing, devices, parts.storage, authority.certificatePem),
+          onlyPaired(devices),
+        ],
       });
       const server = createServer(
         { key: keyPem, cert: certificatePem + authority.certificatePem, minVersion: 'TLSv1.2' },
@@ -75,8 +89,8 @@ export async function openNetwork(
       await listen(server, port, address);
       servers.push(server);
       const taken = (server.address() as AddressInfo).port;
-      authorities.add(`${address}:${taken}`);
-      urls.push(`https://${address}:${taken}/`);
+      authorities.add(`${inUrl(address)}:${taken}`);
+      urls.push(`https://${inUrl(address)}:${taken}/`);
     }
   } catch (error) {
     await Promise.all(servers.map(closed));
@@ -85,6 +99,13 @@ export async function openNetwork(
   return {
     urls,
     freshAuthority: authority.fresh,
+    changed: () => {
+      const now = current();
+      return {
+        got: now.filter((a) => !addresses.includes(a)),
+        lost: addresses.filter((a) => !now.includes(a)),
+      };
+    },
     certificatePem: authority.certificatePem,
     pairing,
     servers,

@@ -9,6 +9,7 @@ import type {
   NewComparison,
   Setup,
   StoredWalk,
+  TrailEntry,
   WalkHeader,
 } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
@@ -78,6 +79,14 @@ export interface Storage {
   createComparison(wanted: NewComparison, setup: Setup, demo?: boolean): Promise<Comparison>;
   /** @throws NotFound */
   getComparison(id: string): Promise<Comparison>;
+  /** Hides a comparison, with a reason, or shows it again. @throws NotFound */
+  setAside(id: string, reason: string | undefined): Promise<void>;
+  /** For good. @throws NotFound */
+  removeComparison(id: string): Promise<void>;
+  /** Notes what was done, and by whom. */
+  note(who: string, what: string): Promise<void>;
+  /** The newest first. */
+  trail(): Promise<TrailEntry[]>;
   /** @throws Conflict when another change came first. */
   updateComparison(id: string, update: ComparisonUpdate): Promise<Comparison>;
   /**

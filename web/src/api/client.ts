@@ -7,14 +7,18 @@ import type {
   HeldLog,
   LanState,
   NewComparison,
+  DeviceRole,
   PairingOffer,
   Problem,
+  Removed,
   StoredWalk,
   WalkHeader,
   WantedCriterion,
 } from '@urvek/contract';
 import type { Side, WalkEvent } from '@urvek/core';
 import type { Withholding } from '@urvek/study';
+import { setShutOut } from '../state/shutOut.ts';
+import { keyHeader } from './key.ts';
 
 /** An answer of the base that says no. */
 export class Refused extends Error {
@@ -44,9 +48,16 @@ export async function askBase(
   path: string,
   { ms = ANSWER_MS, ...asked }: RequestInit & { readonly ms?: number } = {},
 ): Promise<Response> {
-  const response = await fetch(`/api${path}`, { ...asked, signal: AbortSignal.timeout(ms) }).catch(() => {
+  const headers = { ...(asked.headers as Record<string, string> | undefined), ...(await keyHeader()) };
+  const response = await fetch(`/api${path}`, {
+    ...asked,
+    headers,
+    signal: AbortSignal.timeout(ms),
+  }).catch(() => {
     throw new OutOfReach();
   });
+  if (response.status === 401) setShutOut((await response.clone().json()) as Problem);
+  else setShutOut(undefined);
   if (response.status !== 503) return response;
   const problem = (await response.json().catch(() => undefined)) as Problem | undefined;
   throw new OutOfReach(problem && `${problem.what} ${problem.kept} ${problem.todo}`);
@@ -79,7 +90,10 @@ export const base = {
   importWalks: (id: string, walks: readonly StoredWalk[]) =>
     call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }, WHOLE_FILE_MS),
   lan: () => call<LanState>('GET', '/lan'),
-  offer: () => call<PairingOffer>('POST', '/lan/offers', {}),
+  offer: (role: DeviceRole) => call<PairingOffer>('POST', '/lan/offers', { role }),
+  setAside: (id: string, reason?: string) =>
+    call<undefined>('PUT', `/comparisons/${id}/aside`, reason === undefined ? {} : { reason }),
+  remove: (id: string) => call<Removed>('DELETE', `/comparisons/${id}`, undefined, WHOLE_FILE_MS),
   revoke: (deviceId: string) => call<undefined>('DELETE', `/lan/devices/${deviceId}`),
   time: () => call<{ baseMs: number }>('GET', '/time'),
   join: (code: string) => call<WalkHeader>('GET', `/join/${encodeURIComponent(code)}`),

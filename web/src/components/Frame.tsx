@@ -6,35 +6,39 @@ import { Link, NavLink, useParams } from 'react-router';
 import { useFieldLog, useWorkspace, type Workspace } from '../api/queries.ts';
 import { fieldLog, HERE, SET_ASIDE, UNFILED } from '../field/fieldLog.ts';
 import { useUnit } from '../state/unit.ts';
+import { ShutOut } from './ShutOut.tsx';
 import { Loading, Trouble } from './States.tsx';
 
 export function TopBar({ children }: { children?: ReactNode }) {
   const [unit, setUnit] = useUnit();
   return (
-    <header className="no-print flex items-center gap-4 bg-ink px-4 py-1.5 text-sheet">
-      <Link to="/" className="font-head text-lg font-bold tracking-wide">
-        Urvek
-      </Link>
-      <div className="min-w-0 flex-1 truncate">{children}</div>
-      <FieldStatus />
-      <Link to="/methods" className="text-sm underline">
-        Methods
-      </Link>
-      <label className="flex items-center gap-1.5 text-sm">
-        Unit
-        <select
-          value={unit}
-          onChange={(e) => setUnit(e.target.value as LengthUnit)}
-          className="border border-sheet bg-ink px-1 py-0.5 text-sheet"
-        >
-          {LENGTH_UNITS.map((u) => (
-            <option key={u} value={u}>
-              {u}
-            </option>
-          ))}
-        </select>
-      </label>
-    </header>
+    <>
+      <header className="no-print flex items-center gap-4 bg-ink px-4 py-1.5 text-sheet">
+        <Link to="/" className="font-head text-lg font-bold tracking-wide">
+          Urvek
+        </Link>
+        <div className="min-w-0 flex-1 truncate">{children}</div>
+        <FieldStatus />
+        <Link to="/methods" className="text-sm underline">
+          Methods
+        </Link>
+        <label className="flex items-center gap-1.5 text-sm">
+          Unit
+          <select
+            value={unit}
+            onChange={(e) => setUnit(e.target.value as LengthUnit)}
+            className="border border-sheet bg-ink px-1 py-0.5 text-sheet"
+          >
+            {LENGTH_UNITS.map((u) => (
+              <option key={u} value={u}>
+                {u}
+              </option>
+            ))}
+          </select>
+        </label>
+      </header>
+      <ShutOut />
+    </>
   );
 }
 

@@ -1,4 +1,5 @@
 import { DataSource } from 'typeorm';
+import { AddAccess1764600000000 } from './migrations/addAccess.ts';
 import { AddDevices1764200000000 } from './migrations/addDevices.ts';
 import { AddWalkSlot1764100000000 } from './migrations/addWalkSlot.ts';
 import { CreateTables1764000000000 } from './migrations/createTables.ts';
@@ -63,6 +64,7 @@ async function connect(url: string, answerMs: number, connections?: number): Pro
       KeepFindings1764300000000,
       KeepJobs1764400000000,
       StateOnlyWhatWasEntered1764500000000,
+      AddAccess1764600000000,
     ],
     installExtensions: false,
     connectTimeoutMS: CONNECT_MS,

@@ -1,4 +1,4 @@
-import type { Setup, WalkHeader } from '@urvek/contract';
+import type { DeviceRole, Setup, WalkHeader } from '@urvek/contract';
 import type { EventTime } from '@urvek/core';
 import { EntitySchema } from 'typeorm';
 
@@ -7,6 +7,7 @@ export interface ComparisonRow {
   title: string;
   question: string;
   demo: boolean;
+  aside: { readonly reason: string; readonly atMs: number } | null;
   setup: Setup;
   revision: number;
   createdAt: Date;
@@ -81,6 +82,7 @@ export const comparisonEntity = new EntitySchema<ComparisonRow>({
     title: { type: 'text' },
     question: { type: 'text' },
     demo: { type: 'boolean' },
+    aside: { type: 'jsonb', nullable: true },
     setup: { type: 'jsonb' },
     revision: { type: 'integer' },
     createdAt: { type: 'timestamptz', name: 'created_at' },
@@ -146,6 +148,7 @@ export const factEntity = new EntitySchema<FactRow>({
 export interface DeviceRow {
   id: string;
   name: string;
+  role: DeviceRole;
   tokenHash: string;
   pairedAt: Date;
   seenAt: Date;
@@ -158,6 +161,7 @@ export const deviceEntity = new EntitySchema<DeviceRow>({
   columns: {
     id: { type: 'uuid', primary: true },
     name: { type: 'text' },
+    role: { type: 'text' },
     tokenHash: { type: 'text', name: 'token_hash' },
     pairedAt: { type: 'timestamptz', name: 'paired_at' },
     seenAt: { type: 'timestamptz', name: 'seen_at' },

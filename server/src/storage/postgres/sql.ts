@@ -1,4 +1,4 @@
-import type { HeldLog } from '@urvek/contract';
+import type { DeviceRole, HeldLog, TrailEntry } from '@urvek/contract';
 import type { EventKey, WalkEvent } from '@urvek/core';
 import type { EntityManager } from 'typeorm';
 import type { KeptFinding } from '../port.ts';
@@ -123,4 +123,68 @@ export async function beginJob(manager: EntityManager, id: string): Promise<obje
     [id],
   );
   return rows[0]?.asked;
+}
+
+/** An offer to pair takes the place of every earlier one, and of what was tried against that. */
+export async function offerPairing(
+  manager: EntityManager,
+  offer: { secretHash: string; codeHash: string; role: DeviceRole; until: Date },
+): Promise<void> {
+  await manager.query('DELETE FROM pairing_try');
+  await manager.query(
+    `INSERT INTO pairing_offer (one, secret_hash, code_hash, role, until) VALUES (1, $1, $2, $3, $4)
+     ON CONFLICT (one) DO UPDATE SET secret_hash = $1, code_hash = $2, role = $3, until = $4`,
+    [offer.secretHash, offer.codeHash, offer.role, offer.until],
+  );
+}
+
+/** Takes up the offer that stands, once whoever asks; the role that it gives, or undefined. */
+export async function takeOffer(
+  manager: EntityManager,
+  by: 'secret_hash' | 'code_hash',
+  hash: string,
+  now: Date,
+): Promise<DeviceRole | undefined> {
+  const [rows] = await manager.query<[{ role: DeviceRole }[], number]>(
+    `DELETE FROM pairing_offer WHERE ${by} = $1 AND until > $2 RETURNING role`,
+    [hash, now],
+  );
+  return rows[0]?.role;
+}
+
+/** Whether an offer stands, and how many wrong codes an address has tried against it. */
+export async function triesOf(
+  manager: EntityManager,
+  address: string,
+  now: Date,
+): Promise<{ stands: boolean; tries: number }> {
+  const [row] = await manager.query<{ stands: boolean; tries: string }[]>(
+    `SELECT EXISTS (SELECT 1 FROM pairing_offer WHERE until > $2) AS stands,
+            (SELECT count(*) FROM pairing_try WHERE address = $1) AS tries`,
+    [address, now],
+  );
+  return { stands: row?.stands ?? false, tries: Number(row?.tries ?? 0) };
+}
+
+export const addTry = (manager: EntityManager, address: string, now: Date): Promise<unknown> =>
+  manager.query('INSERT INTO pairing_try (address, at) VALUES ($1, $2)', [address, now]);
+
+export const addTrail = (manager: EntityManager, who: string, what: string, now: Date): Promise<unknown> =>
+  manager.query('INSERT INTO trail (at, who, what) VALUES ($1, $2, $3)', [now, who, what]);
+
+/** The newest first. */
+export const readTrail = (manager: EntityManager, most: number): Promise<TrailEntry[]> =>
+  manager.query<TrailEntry[]>(
+    `SELECT extract(epoch FROM at)::float8 * 1000 AS "atMs", who, what FROM trail ORDER BY id DESC LIMIT $1`,
+    [most],
+  );
+
+/** A comparison with its walks, their logs and findings, for good. */
+export async function removeComparison(manager: EntityManager, id: string): Promise<void> {
+  await manager.query(
+    'DELETE FROM walk_event WHERE walk_id IN (SELECT id FROM walk WHERE comparison_id = $1)',
+    [id],
+  );
+  await manager.query('DELETE FROM walk WHERE comparison_id = $1', [id]);
+  await manager.query('DELETE FROM comparison WHERE id = $1', [id]);
 }

@@ -9,6 +9,7 @@ import type {
   NewComparison,
   Setup,
   StoredWalk,
+  TrailEntry,
   WalkHeader,
 } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
@@ -41,6 +42,8 @@ import * as sql from './sql.ts';
 
 /** Rows of one insert: with nine columns well below the database's limit of parameters. */
 const INSERT_ROWS = 1000;
+
+const TRAIL_SHOWN = 200;
 
 /** Storage in PostgreSQL, through TypeORM; what TypeORM cannot say stands in sql.ts. */
 export class Store implements Storage {
@@ -106,6 +109,25 @@ export class Store implements Storage {
       throw new Conflict(`comparison ${id} was changed elsewhere: revision ${now.revision}, not ${revision}`);
     }
     return this.getComparison(id);
+  }
+
+  async setAside(id: string, reason: string | undefined): Promise<void> {
+    const aside = reason === undefined ? null : { reason, atMs: this.clock.now().getTime() };
+    const { affected } = await this.database.getRepository(comparisonEntity).update({ id }, { aside });
+    if (affected === 0) throw new NotFound(`no comparison ${id}`);
+  }
+
+  async removeComparison(id: string): Promise<void> {
+    await this.requireComparison(id);
+    await this.database.transaction((manager) => sql.removeComparison(manager, id));
+  }
+
+  async note(who: string, what: string): Promise<void> {
+    await sql.addTrail(this.database.manager, who, what, this.clock.now());
+  }
+
+  trail(): Promise<TrailEntry[]> {
+    return sql.readTrail(this.database.manager, TRAIL_SHOWN);
   }
 
   async importComparison({
@@ -386,6 +408,7 @@ const headOf = ({
   title,
   question,
   demo,
+  aside,
   revision,
   updatedAt,
 }: Omit<ComparisonRow, 'setup'>): Omit<Comparison, 'setup'> => ({
@@ -393,6 +416,7 @@ const headOf = ({
   title,
   question,
   demo,
+  ...(aside ? { aside } : {}),
   revision,
   updatedAt: updatedAt.toISOString(),
 });

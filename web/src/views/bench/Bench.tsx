@@ -6,6 +6,7 @@ import { base } from '../../api/client.ts';
 import { studies, useComparisons } from '../../api/queries.ts';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
+import { AsideList } from './Aside.tsx';
 import { Entry } from './Entry.tsx';
 import { ImportWhole } from './ImportWhole.tsx';
 import { NewComparisonForm } from './NewComparisonForm.tsx';
@@ -14,6 +15,7 @@ import { Unfiled } from './Unfiled.tsx';
 /** Home: the comparisons, and what each wants next. */
 export function Bench() {
   const { data, error } = useComparisons();
+  const shown = data?.filter((c) => !c.aside) ?? [];
   const client = useQueryClient();
   // Seen once with a link, every comparison is there without one.
   useEffect(
@@ -51,12 +53,13 @@ export function Bench() {
           <Unfiled />
           {error && <Trouble error={error} />}
           {!data && !error && <Loading what="the comparisons" />}
-          {data?.length === 0 && (
+          {data && shown.length === 0 && (
             <Empty title="No comparison yet">Put the question on the right, then enter the kit.</Empty>
           )}
-          {data?.map((comparison) => (
+          {shown.map((comparison) => (
             <Entry key={comparison.id} comparison={comparison} />
           ))}
+          <AsideList comparisons={data?.filter((c) => c.aside) ?? []} />
         </section>
         <div className="grid content-start gap-3">
           <NewComparisonForm />

@@ -1,17 +1,24 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { PairingOffer } from '@urvek/contract';
+import type { DeviceRole, PairingOffer } from '@urvek/contract';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { base } from '../../api/client.ts';
 import { Stage } from '../../components/Frame.tsx';
 import { QrCode } from '../../components/QrCode.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
+import { Trail } from './Trail.tsx';
+
+const MAY: Readonly<Record<DeviceRole, string>> = {
+  logger: 'log walks and read',
+  editor: 'change comparisons too',
+};
 
 /** Phones on the local network: paired by a code or a picture, listed, and revoked. */
 export function Devices() {
   const { data, error } = useQuery({ queryKey: ['lan'], queryFn: base.lan, refetchInterval: 4000 });
   const client = useQueryClient();
   const [offer, setOffer] = useState<PairingOffer>();
+  const [role, setRole] = useState<DeviceRole>('logger');
   const make = useMutation({ mutationFn: base.offer, onSuccess: setOffer });
   const revoke = useMutation({
     mutationFn: base.revoke,
@@ -34,6 +41,14 @@ export function Devices() {
         <div className="grid gap-4 lg:grid-cols-2">
           <section className="sheet grid content-start gap-3 p-4" aria-label="Pair a device">
             <h2>Pair a device</h2>
+            {(data.changed.got.length > 0 || data.changed.lost.length > 0) && (
+              <p role="status" className="border-l-4 border-degraded pl-3">
+                The addresses of this machine have changed since the start
+                {data.changed.got.length > 0 && `: it has ${data.changed.got.join(', ')} now`}
+                {data.changed.lost.length > 0 && `; ${data.changed.lost.join(', ')} is gone`}. Stop Urvek and
+                start it again to be reached there. Devices keep what they log.
+              </p>
+            )}
             {data.freshAuthority && (
               <p className="border-l-4 border-degraded pl-3">
                 This machine has a new authority, because it is the first start on the network or its
@@ -49,7 +64,7 @@ export function Devices() {
                 . The pairing page offers it too, and says how on the usual systems. It can vouch for nothing
                 but this machine’s own addresses.
               </li>
-              <li>Make a code. It works once, for five minutes.</li>
+              <li>Choose what the device may do, and make a code. It works once, for five minutes.</li>
               <li>
                 Scan the picture with the phone, or open{' '}
                 {data.addresses.map((a) => (
@@ -60,8 +75,22 @@ export function Devices() {
                 and type the code.
               </li>
             </ol>
-            <div>
-              <button className="btn btn-main" onClick={() => make.mutate()}>
+            <div className="flex flex-wrap items-center gap-3">
+              <label className="flex items-center gap-2">
+                It may
+                <select
+                  className="input"
+                  value={role}
+                  onChange={(e) => setRole(e.target.value as DeviceRole)}
+                >
+                  {Object.entries(MAY).map(([value, text]) => (
+                    <option key={value} value={value}>
+                      {text}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <button className="btn btn-main" onClick={() => make.mutate(role)}>
                 Make a code
               </button>
             </div>
@@ -101,7 +130,7 @@ export function Devices() {
                   <span className="flex-1">
                     <strong>{d.name}</strong>
                     <span className="block text-[0.85rem] text-faint">
-                      paired {format(d.pairedMs, 'd MMMM, HH:mm')}; last seen{' '}
+                      may {MAY[d.role]}; paired {format(d.pairedMs, 'd MMMM, HH:mm')}; last seen{' '}
                       {format(d.seenMs, 'd MMMM, HH:mm')}
                     </span>
                   </span>
@@ -120,6 +149,11 @@ export function Devices() {
               ))}
             </ul>
           </section>
+        </div>
+      )}
+      {data && (
+        <div className="mt-4">
+          <Trail trail={data.trail} />
         </div>
       )}
     </Stage>

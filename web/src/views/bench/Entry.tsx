@@ -1,6 +1,7 @@
 import type { ComparisonSummary } from '@urvek/contract';
 import { ArrowRight } from 'lucide-react';
 import { Link } from 'react-router';
+import { SetComparisonAside } from './Aside.tsx';
 
 export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
   const { to, text } = nextStep(c);
@@ -40,6 +41,7 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
           <ArrowRight aria-hidden size={16} />
         </Link>
       </p>
+      <SetComparisonAside comparison={c} />
     </article>
   );
 }

@@ -1,0 +1,104 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { serve, type Serving } from './serve.ts';
+import { scratchDatabase } from './test/scratchDatabase.ts';
+
+// Another user of this machine reaches loopback, and has no key.
+
+const KEY = 'k'.repeat(32);
+let scratch: Awaited<ReturnType<typeof scratchDatabase>>;
+let serving: Serving;
+const removed: string[] = [];
+
+beforeAll(async () => {
+  scratch = await scratchDatabase();
+  serving = await serve({
+    databaseUrl: scratch.url,
+    port: 0,
+    demo: 'none',
+    webRoot: new URL('../../web', import.meta.url).pathname,
+    key: KEY,
+    backupBefore: async (what) => {
+      removed.push(what);
+      return `/backups/before-${what}`;
+    },
+    report: (e) => {
+      throw e;
+    },
+  });
+}, 60_000);
+afterAll(async () => {
+  await serving.close();
+  await scratch.drop();
+});
+
+const ask = (path: string, headers: Record<string, string> = {}, init: RequestInit = {}): Promise<Response> =>
+  fetch(new URL(path, serving.url), { headers: { 'content-type': 'application/json', ...headers }, ...init });
+
+test('without the key: 401 with what to do, whatever the case of the path; health and the page are open', async () => {
+  for (const path of [
+    'api/comparisons',
+    'api/lan',
+    'api/time',
+    'API/comparisons',
+    'api/comparisons?key=wrong',
+  ])
+    expect([path, (await ask(path)).status]).toEqual([path, 401]);
+  const said = (await (await ask('api/comparisons')).json()) as { todo: string };
+  expect(said.todo).toContain('.urvek/address');
+  expect((await ask('api/comparisons', { 'X-Urvek-Key': 'wrong' })).status).toBe(401);
+  expect((await ask('api/comparisons', { cookie: `urvek-key-${serving.port}=wrong` })).status).toBe(401);
+  expect((await ask('api/health')).status).toBe(200);
+  expect((await ask('')).status).toBe(200);
+});
+
+test('the printed address gives a cookie of this port; the header alone does too', async () => {
+  const opened = await ask(`?key=${KEY}`);
+  expect(String(opened.headers.get('set-cookie'))).toMatch(
+    new RegExp(`^urvek-key-${serving.port}=${KEY}; Max-Age=\\d+; Path=/; .*HttpOnly; SameSite=Strict$`),
+  );
+  const cookie = String(opened.headers.get('set-cookie')).split(';')[0] as string;
+  expect((await ask('api/comparisons', { cookie })).status).toBe(200);
+  // A browser that lost its cookies in a crash.
+  const byHeader = await ask('api/comparisons', { 'X-Urvek-Key': KEY });
+  expect([byHeader.status, byHeader.headers.has('set-cookie')]).toEqual([200, true]);
+});
+
+test('set aside and taken back; removed for good only behind a backup', async () => {
+  const key = { 'X-Urvek-Key': KEY };
+  const id = '00000000-0000-4000-8000-00000000000a';
+  const at = `api/comparisons/${id}`;
+  await ask('api/comparisons', key, {
+    method: 'POST',
+    body: JSON.stringify({ id, title: 'Old', question: '' }),
+  });
+  const walk = '00000000-0000-4000-8000-00000000000b';
+  await ask(`api/walks/${walk}`, key, {
+    method: 'PUT',
+    body: JSON.stringify({
+      id: walk,
+      comparisonId: id,
+      productId: 'p',
+      rigId: 'r',
+      pathId: 'q',
+      startedMs: 1,
+    }),
+  });
+  expect((await ask(`${at}/aside`, key, { method: 'PUT', body: '{"reason":"tried out"}' })).status).toBe(204);
+  expect(await (await ask('api/comparisons', key)).json()).toMatchObject([
+    { id, aside: { reason: 'tried out' } },
+  ]);
+  await ask(`${at}/aside`, key, { method: 'PUT', body: '{}' });
+  expect(((await (await ask('api/comparisons', key)).json()) as object[])[0]).not.toHaveProperty('aside');
+  expect(await (await ask(at, key, { method: 'DELETE' })).json()).toEqual({
+    backup: '/backups/before-removing',
+  });
+  expect(removed).toEqual(['removing']);
+  expect(await (await ask('api/comparisons', key)).json()).toEqual([]);
+  expect((await ask(`api/walks/${walk}/events`, key)).status).toBe(404);
+  const { trail } = (await (await ask('api/lan', key)).json()) as { trail: { what: string }[] };
+  expect(trail.map((t) => t.what)).toEqual([
+    'removed the comparison “Old” for good; it is in /backups/before-removing',
+    'took back the comparison “Old”',
+    'set aside the comparison “Old”: tried out',
+  ]);
+});

@@ -1,0 +1,34 @@
+import type { TrailEntry } from '@urvek/contract';
+import { format } from 'date-fns';
+
+/** Who did what that others may want to know of. */
+export const Trail = ({ trail }: { trail: readonly TrailEntry[] }) => (
+  <section className="sheet p-4" aria-label="What was done">
+    <h2>What was done</h2>
+    <p className="text-[0.85rem] text-faint">
+      Pairing, revoking, files taken, comparisons set aside and removed. The newest first.
+    </p>
+    {trail.length === 0 ? (
+      <p className="mt-1 text-faint">Nothing yet.</p>
+    ) : (
+      <ul
+        className="mt-1 max-h-72 overflow-y-auto"
+        tabIndex={0}
+        aria-label="What was done, the newest first"
+        data-trail={trail.length}
+      >
+        {trail.map((t) => (
+          <li
+            key={`${t.atMs} ${t.what}`}
+            className="grid grid-cols-[9.5rem_1fr] gap-x-3 border-b border-rule py-0.5 text-[0.85rem]"
+          >
+            <span className="figure text-faint">{format(t.atMs, 'd MMM yyyy, HH:mm')}</span>
+            <span>
+              {t.who}: {t.what}
+            </span>
+          </li>
+        ))}
+      </ul>
+    )}
+  </section>
+);
