@@ -1,5 +1,5 @@
 import { checkCoordinate, type Coordinate } from '../geometry/geodesic.ts';
-import { ROUTE_FILE_LIMIT_BYTES, RouteFileError, type RouteFile } from './gpx.ts';
+import { MOST_PLACES, ROUTE_FILE_LIMIT_BYTES, RouteFileError, type RouteFile } from './gpx.ts';
 
 type Json = Record<string, unknown>;
 
@@ -15,7 +15,7 @@ function placeOf(position: unknown, where: string): Coordinate {
     position.length < 2 ||
     !position.slice(0, 3).every((v) => typeof v === 'number')
   )
-    throw new RouteFileError(`${where}: ${JSON.stringify(position)} is not a position`);
+    throw new RouteFileError(`${where}: ${JSON.stringify(position).slice(0, 200)} is not a position`);
   const [longitudeDeg, latitudeDeg, heightM] = position as [number, number, number | undefined];
   const place = { latitudeDeg, longitudeDeg, ...(heightM === undefined ? {} : { heightM }) };
   try {
@@ -24,6 +24,19 @@ function placeOf(position: unknown, where: string): Coordinate {
     throw new RouteFileError(`${where}: ${(error as RangeError).message}`);
   }
   return place;
+}
+
+/** A multiple line in a collection lies seven levels deep, with properties some more. */
+const DEEPEST = 50;
+
+/** Whether it is nested deeper than any file of routes needs. Brackets in texts count too: there are few. */
+function isDeeper(text: string): boolean {
+  let depth = 0;
+  for (const [bracket] of text.matchAll(/[[\]{}]/g)) {
+    depth += bracket === '[' || bracket === '{' ? 1 : -1;
+    if (depth > DEEPEST) return true;
+  }
+  return false;
 }
 
 const listOf = (value: unknown, where: string): unknown[] => {
@@ -38,6 +51,7 @@ const listOf = (value: unknown, where: string): unknown[] => {
 export function readGeoJson(text: string): RouteFile {
   if (text.length > ROUTE_FILE_LIMIT_BYTES)
     throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
+  if (isDeeper(text)) throw new RouteFileError('it is nested too deep');
   let root: unknown;
   try {
     root = JSON.parse(text);
@@ -68,6 +82,8 @@ export function readGeoJson(text: string): RouteFile {
         `${where}: not GeoJSON: its type is ${JSON.stringify(geometry.type) ?? 'missing'}`,
       );
   });
+  if (lines.reduce((sum, l) => sum + l.places.length, waypoints.length) > MOST_PLACES)
+    throw new RouteFileError(`it holds more than ${MOST_PLACES} places`);
   return { lines: lines.filter((l) => l.places.length > 1), waypoints };
 }
 

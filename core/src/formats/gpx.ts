@@ -13,6 +13,21 @@ export class RouteFileError extends Error {}
 /** A day's track of one fix a second is 15 MB. */
 export const ROUTE_FILE_LIMIT_BYTES = 20_000_000;
 
+/** Two days of one place a second. */
+export const MOST_PLACES = 200_000;
+/** A point of a track lies four elements deep, with extensions some more. */
+const DEEPEST = 50;
+
+/** Whether elements are nested deeper than any file of routes needs: before anything is built from them. */
+function isDeeper(text: string): boolean {
+  let depth = 0;
+  for (const [tag, closing] of text.matchAll(/<(\/?)[A-Za-z_][^>]*>/g)) {
+    if (closing) depth--;
+    else if (!tag.endsWith('/>') && ++depth > DEEPEST) return true;
+  }
+  return false;
+}
+
 const asList = (value: unknown): Record<string, unknown>[] =>
   (Array.isArray(value) ? value : value === undefined || value === '' ? [] : [value]) as Record<
     string,
@@ -49,6 +64,9 @@ export function readGpx(text: string): RouteFile {
     throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
   if (/<!DOCTYPE|<!ENTITY/i.test(text))
     throw new RouteFileError('the file declares a document type or entities, which no GPX file needs');
+  if ((text.match(/<(trkpt|rtept|wpt)\b/g) ?? []).length > MOST_PLACES)
+    throw new RouteFileError(`it holds more than ${MOST_PLACES} places`);
+  if (isDeeper(text)) throw new RouteFileError('its elements are nested too deep');
   const valid = XMLValidator.validate(text);
   if (valid !== true)
     throw new RouteFileError(`not well-formed XML: line ${valid.err.line}: ${valid.err.msg}`);

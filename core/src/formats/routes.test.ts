@@ -148,6 +148,11 @@ describe('files', () => {
   });
 
   test('a huge file is refused before it is parsed; GeoJSON says where it is wrong', () => {
+    // Nested deeper than any file of routes, which parsers follow to the end of their stack.
+    const deep = `<gpx>${'<trk>'.repeat(20_000)}${'</trk>'.repeat(20_000)}</gpx>`;
+    expect(() => readGpx(deep)).toThrow('nested too deep');
+    expect(() => readGeoJson('['.repeat(100_000) + ']'.repeat(100_000))).toThrow('nested too deep');
+    expect(() => readGpx(`<gpx>${'<wpt/>'.repeat(200_001)}</gpx>`)).toThrow('more than 200000 places');
     expect(() => readGpx('x'.repeat(100_000_000))).toThrow('larger than 20 MB');
     expect(() => readGeoJson('{"type":"LineString","coordinates":[[0,0],[0,95]]}')).toThrow(
       'feature 1, position 2: invalid latitudeDeg: 95',

@@ -44,12 +44,18 @@ export function readTable(text: string, { required, optional = [] }: TableColumn
   return records.map((record) => rowOf(record, header.cells));
 }
 
+/** More than any table of walks; what is longer is not read at all. */
+const MOST_LINES = 500_000;
+
 interface CsvRecord {
   readonly cells: string[];
   readonly line: number;
 }
 
 export function parseRecords(text: string, delimiter = ','): CsvRecord[] {
+  let lines = 0;
+  for (let at = text.indexOf('\n'); at !== -1; at = text.indexOf('\n', at + 1))
+    if (++lines > MOST_LINES) throw new FormatError(lines, undefined, `more than ${MOST_LINES} lines`);
   try {
     const parsed = parse(text, {
       delimiter,

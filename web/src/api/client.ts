@@ -63,11 +63,14 @@ export async function askBase(
   throw new OutOfReach(problem && `${problem.what} ${problem.kept} ${problem.todo}`);
 }
 
-async function call<T>(method: string, path: string, body?: unknown, ms?: number): Promise<T> {
+const call = <T>(method: string, path: string, body?: unknown, ms?: number): Promise<T> =>
+  callText(method, path, body === undefined ? undefined : JSON.stringify(body), ms);
+
+async function callText<T>(method: string, path: string, body?: string, ms?: number): Promise<T> {
   const response = await askBase(path, {
     method,
     headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
-    body: body === undefined ? undefined : JSON.stringify(body),
+    body,
     ms,
   });
   if (response.status === 204) return undefined as T;
@@ -82,7 +85,8 @@ async function call<T>(method: string, path: string, body?: unknown, ms?: number
 export const base = {
   comparisons: () => call<ComparisonSummary[]>('GET', '/comparisons'),
   create: (wanted: NewComparison) => call<Comparison>('POST', '/comparisons', wanted),
-  importWhole: (file: unknown) => call<Comparison>('POST', '/comparisons/import', file, WHOLE_FILE_MS),
+  /** From the text of its file. */
+  importWhole: (text: string) => callText<Comparison>('POST', '/comparisons/import', text, WHOLE_FILE_MS),
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
   events: (walkId: string) => call<WalkEvent[]>('GET', `/walks/${walkId}/events`),

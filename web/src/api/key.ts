@@ -2,7 +2,7 @@ import { fieldLog } from '../field/fieldLog.ts';
 
 /** The key to the base on this machine: in the address when Urvek is opened as the start says, kept on this device. */
 const FACT = 'base key';
-export const KEY_HEADER = 'X-Urvek-Key';
+const KEY_HEADER = 'X-Urvek-Key';
 
 /** Takes the key out of the page's address, where it shall not stay. Before anything is asked of the base. */
 export async function takeKeyFromAddress(): Promise<void> {

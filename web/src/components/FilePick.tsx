@@ -1,16 +1,15 @@
 import { Upload } from 'lucide-react';
-import { useTextFile } from './useTextFile.ts';
+import type { FileKind } from '../workers/files.worker.ts';
+import { useFile, type FileReading } from './useFile.ts';
 
-/** A button that takes a text file. */
-export function FilePick({
+/** A button that takes a file. */
+export function FilePick<K extends FileKind>({
   label,
   hint,
   accept,
-  ...reading
-}: { label: string; hint: string; accept: string; read: (name: string, text: string) => void } & Parameters<
-  typeof useTextFile
->[1]) {
-  const { error, onChange } = useTextFile(reading.read, reading);
+  ...asked
+}: { label: string; hint: string; accept: string } & FileReading<K>) {
+  const { error, reading, onChange } = useFile(asked);
   return (
     <div>
       <label className="btn cursor-pointer focus-within:outline-3 focus-within:outline-accent">
@@ -18,6 +17,14 @@ export function FilePick({
         {label}
         <input type="file" accept={accept} aria-label={hint} className="sr-only" onChange={onChange} />
       </label>
+      {reading && (
+        <p role="status" className="mt-1 flex items-center gap-2 text-[0.85rem]">
+          Reading {reading.name} …
+          <button type="button" className="btn" onClick={reading.cancel}>
+            Cancel
+          </button>
+        </p>
+      )}
       {error !== undefined && (
         <p role="alert" className="max-w-96 text-[0.85rem] font-bold text-lost">
           {error}

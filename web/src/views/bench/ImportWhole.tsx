@@ -26,10 +26,10 @@ export function ImportWhole() {
         label="Import a comparison"
         hint="Import a whole comparison, a file ending in .urvek.json"
         accept=".json,application/json"
+        kind="comparison"
         limitBytes={IMPORT_LIMIT_BYTES}
-        expects={[SyntaxError]}
         kept="Nothing was stored; choose another file."
-        read={(_, text) => take.mutate(JSON.parse(text))}
+        take={(text) => take.mutate(text)}
       />
       {take.isPending && (
         <p role="status" className="text-faint">

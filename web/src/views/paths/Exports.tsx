@@ -1,12 +1,11 @@
-import { LEAST_STEP_M, TOLERANCE_M } from '@urvek/core';
+import { LEAST_STEP_M, TOLERANCE_M, writeGeoJson, writeGpx } from '@urvek/core';
 import { type SetupPath, routeFileOf } from '@urvek/study';
 import { download } from '../../state/download.ts';
-import { exportAs } from './routeFiles.ts';
 
 export function Exports({ path }: { path: SetupPath }) {
   const save = (format: 'gpx' | 'geojson', type: string): void => {
     const file = routeFileOf(path);
-    if (file) download(`${path.name}.${format}`, exportAs[format](file), type);
+    if (file) download(`${path.name}.${format}`, (format === 'gpx' ? writeGpx : writeGeoJson)(file), type);
   };
   return (
     <p className="mt-1 text-[0.85rem]">

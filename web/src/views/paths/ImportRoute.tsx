@@ -1,7 +1,6 @@
-import { ROUTE_FILE_LIMIT_BYTES, RouteFileError } from '@urvek/core';
+import { ROUTE_FILE_LIMIT_BYTES } from '@urvek/core';
 import type { SetupPath } from '@urvek/study';
 import { FilePick } from '../../components/FilePick.tsx';
-import { pathsFromFile } from './routeFiles.ts';
 
 /** Routes over coordinates, from GPX or GeoJSON. */
 export const ImportRoute = ({ onPaths }: { onPaths: (paths: SetupPath[]) => void }) => (
@@ -9,9 +8,9 @@ export const ImportRoute = ({ onPaths }: { onPaths: (paths: SetupPath[]) => void
     label="Import a route"
     hint="Import a route from a GPX or GeoJSON file"
     accept=".gpx,.geojson,.json"
+    kind="routes"
     limitBytes={ROUTE_FILE_LIMIT_BYTES}
-    expects={[RouteFileError]}
     kept="The paths are as they were; choose another file."
-    read={(name, text) => onPaths(pathsFromFile(name, text))}
+    take={onPaths}
   />
 );

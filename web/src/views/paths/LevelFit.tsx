@@ -1,9 +1,7 @@
 import {
   fitExponent,
   fittedLevelDbm,
-  FormatError,
   predictPath,
-  readLevels,
   type LevelReading,
   type Path,
   type PathLink,
@@ -92,10 +90,10 @@ export function LevelFit({
           label="Levels as CSV"
           hint="Logged levels: a CSV with distance_m and level_dbm, the level empty where it was lost"
           accept=".csv,text/csv"
+          kind="levels"
           limitBytes={LIMIT_BYTES}
-          expects={[FormatError]}
           kept="The levels shown are as they were; mend the file and choose it again."
-          read={(_, text) => setReadings(readLevels(text))}
+          take={setReadings}
         />
         <Field
           className="w-40"

@@ -1,4 +1,3 @@
-import { FormatError, readSurvey } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
@@ -18,10 +17,10 @@ export function Survey({ form }: { form: SetupForm }) {
           label="Import"
           hint="Import a survey: a CSV with when, end, frequency_mhz, level_dbm, what"
           accept=".csv,text/csv"
+          kind="survey"
           limitBytes={LIMIT_BYTES}
-          expects={[FormatError]}
           kept="The survey is as it was."
-          read={(_, text) => rows.append(readSurvey(text))}
+          take={(read) => rows.append(read)}
         />
         <button
           type="button"

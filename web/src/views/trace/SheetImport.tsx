@@ -1,7 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import {
   DISTANCE_METHODS,
-  FormatError,
   formatLength,
   LENGTH_UNITS,
   type DistanceMethod,
@@ -10,7 +9,6 @@ import {
 import {
   guessMapping,
   previewSheet,
-  readSheet,
   SHEET_FIELDS,
   walksOfSheet,
   type Sheet,
@@ -74,11 +72,10 @@ function Importer({ id, comparison: { setup } }: Ready) {
           label={sheet ? 'Another file' : 'Choose a file'}
           hint="Import walks: a CSV, with a header"
           accept=".csv,.tsv,.txt,text/csv"
+          kind="sheet"
           limitBytes={LIMIT_BYTES}
-          expects={[FormatError]}
           kept="Nothing was imported."
-          read={(name, text) => {
-            const read = readSheet(text);
+          take={(read, name) => {
             setSheet({ ...read, name });
             setMapping(guessMapping(read));
           }}

@@ -6,8 +6,6 @@ import {
   readGpx,
   routeOf,
   RouteFileError,
-  writeGeoJson,
-  writeGpx,
 } from '@urvek/core';
 import type { SetupPath } from '@urvek/study';
 
@@ -46,5 +44,3 @@ export function pathsFromFile(name: string, text: string): SetupPath[] {
     };
   });
 }
-
-export const exportAs = { gpx: writeGpx, geojson: writeGeoJson } as const;

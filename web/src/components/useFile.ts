@@ -1,0 +1,61 @@
+import * as Comlink from 'comlink';
+import { useState, type ChangeEvent } from 'react';
+import type { FileKind, FileRead, FilesWorker } from '../workers/files.worker.ts';
+
+export interface FileReading<K extends FileKind> {
+  readonly kind: K;
+  readonly limitBytes: number;
+  /** What stays as it was when the file is not taken. */
+  readonly kept: string;
+  readonly take: (value: FileRead<K>, name: string) => void;
+}
+
+/**
+ * A file chosen by the user, read in a thread of its own that can be ended, and handed on. What is wrong with it is
+ * said with what was kept.
+ */
+export function useFile<K extends FileKind>({
+  kind,
+  limitBytes,
+  kept,
+  take,
+}: FileReading<K>): {
+  error: string | undefined;
+  /** While it is read: its name, and how to end that. */
+  reading: { readonly name: string; readonly cancel: () => void } | undefined;
+  onChange: (e: ChangeEvent<HTMLInputElement>) => void;
+} {
+  const [error, setError] = useState<string>();
+  const [reading, setReading] = useState<{ name: string; cancel: () => void }>();
+  const refuse = (name: string, why: string): void => setError(`${name} was not imported: ${why}. ${kept}`);
+  const read = async (file: File): Promise<void> => {
+    setError(undefined);
+    if (file.size > limitBytes) return refuse(file.name, `the file is larger than ${limitBytes / 1e6} MB`);
+    const thread = new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' });
+    const done = (): void => {
+      thread.terminate();
+      setReading(undefined);
+    };
+    setReading({
+      name: file.name,
+      cancel: () => {
+        done();
+        refuse(file.name, 'it was cancelled');
+      },
+    });
+    const found = await Comlink.wrap<FilesWorker>(thread).read(kind, file);
+    done();
+    if ('trouble' in found) refuse(file.name, found.trouble);
+    else take(found.value as FileRead<K>, file.name);
+    return undefined;
+  };
+  return {
+    error,
+    reading,
+    onChange: (e) => {
+      const [file] = e.target.files ?? [];
+      e.target.value = '';
+      if (file) void read(file);
+    },
+  };
+}
