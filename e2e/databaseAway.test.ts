@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startCluster, type Cluster } from '../bin/lib/postgres.mjs';
 import { serve, type Serving } from '../server/src/serve.ts';
+import { smallDisk, type SmallDisk } from './support/smallDisk.ts';
 
 // The database is killed, and frozen, under a server that runs.
 
@@ -100,3 +101,49 @@ test('a database that is frozen keeps no request waiting for long, and goes on w
   }
   await until(async () => (await ask('comparisons')).status === 200);
 }, 90_000);
+
+const disk = smallDisk(250);
+afterAll(() => disk?.close());
+
+(disk ? test : test.skip)(
+  disk
+    ? 'the disk of the database is full: refused with a word, and well again when there is room'
+    : 'not run: needs root',
+  async () => {
+    const { folder: at, fill, empty } = disk as SmallDisk;
+    const full = await startCluster(join(at, 'database'));
+    const server = await serve({
+      databaseUrl: full.url('postgres'),
+      port: 0,
+      demo: 'none',
+      report: () => undefined,
+    });
+    const send = async (id: string): Promise<number> =>
+      (
+        await fetch(new URL('api/comparisons', server.url), {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ id, title: 'Full', question: '?'.repeat(500) }),
+        })
+      ).status;
+    const acknowledged: string[] = [];
+    const statuses = new Set<number>();
+    // Its log has some room in files that are there already: it is written to until the disk is felt.
+    for (let i = 0; i < 60_000 && !statuses.has(503); i++) {
+      if (i % 200 === 20) fill();
+      const id = randomUUID();
+      const status = await send(id);
+      statuses.add(status);
+      if (status === 201) acknowledged.push(id);
+    }
+    expect([...statuses].sort()).toEqual([201, 503]);
+    empty();
+    await until(async () => (await send(randomUUID())) === 201);
+    const list = (await (await fetch(new URL('api/comparisons', server.url))).json()) as { id: string }[];
+    const there = new Set(list.map((c) => c.id));
+    expect(acknowledged.filter((id) => !there.has(id))).toEqual([]);
+    await server.close();
+    await full.stop();
+  },
+  180_000,
+);

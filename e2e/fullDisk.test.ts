@@ -1,45 +1,31 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmdirSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { startApp, type App } from './support/app.ts';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
+import { smallDisk } from './support/smallDisk.ts';
 import { seen } from './support/walker.ts';
 
 // The browser's profile lies on a small disk of its own, which is filled under a walk.
 
-const SIZE_MB = 120;
-const folder = mkdtempSync(join(tmpdir(), 'urvek-disk-'));
-const mounted =
-  process.getuid?.() === 0 &&
-  spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${SIZE_MB}m`, 'tmpfs', folder]).status === 0;
-const filler = join(folder, 'filler');
+const disk = smallDisk(120);
 let app: App | undefined;
 let browser: Browser | undefined;
 
 beforeAll(async () => {
-  if (!mounted) return;
+  if (!disk) return;
   app = await startApp({ demo: true });
-  browser = await openBrowser({ profile: join(folder, 'profile') });
+  browser = await openBrowser({ profile: join(disk.folder, 'profile') });
 }, 180_000);
 afterAll(async () => {
-  rmSync(filler, { force: true });
+  disk?.empty();
   await browser?.close();
   await app?.close();
-  if (mounted) spawnSync('umount', ['-l', folder]);
-  rmdirSync(folder);
+  disk?.close();
 });
 
-/** Takes all that is left, to the last block. */
-function fill(): void {
-  const { bavail, bsize } = statfsSync(folder);
-  writeFileSync(filler, Buffer.alloc(Math.max(0, bavail * bsize)), { flag: 'a' });
-}
-
-(mounted ? test : test.skip)(
-  mounted
+(disk ? test : test.skip)(
+  disk
     ? 'a full disk: presses wait, are not called kept, and are kept when there is room'
     : 'not run: needs root',
   async () => {
@@ -55,11 +41,7 @@ function fill(): void {
     // A browser has some room in files it has already: it is pressed until the disk is felt.
     for (let presses = 0; (await unkept()) === 0; presses++) {
       expect(presses).toBeLessThan(400);
-      try {
-        fill();
-      } catch {
-        // What could be taken was taken.
-      }
+      disk?.fill();
       await page.key('3');
       await page.key('4');
     }
@@ -69,7 +51,7 @@ function fill(): void {
     expect(
       (await page.driver.findElements({ xpath: `//p[starts-with(normalize-space(.), 'kept')]` })).length,
     ).toBe(0);
-    rmSync(filler);
+    disk?.empty();
     await page.until('all kept', async () => (await unkept()) === 0);
     const log = await page.driver.executeAsyncScript<{ kind: string; seq: number }[]>(`
       const done = arguments[0];

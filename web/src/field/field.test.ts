@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { afterAll, afterEach, describe, expect, test } from '@jest/globals';
-import type { WalkHeader } from '@urvek/contract';
+import { InterchangeError, readWalkFile, writeWalkFile, type WalkHeader } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
 import { Dexie } from 'dexie';
 import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
 
 // A database in memory in place of the browser's, before the log opens its own.
 Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange });
-const { fieldLog, AT_BASE, HERE, SET_ASIDE } = await import('./fieldLog.ts');
+const { fieldLog, AT_BASE, HERE, SET_ASIDE, UNFILED } = await import('./fieldLog.ts');
 const { compareWithBase, sync } = await import('./sync.ts');
 const { eventTime } = await import('./time.ts');
 
@@ -203,6 +203,30 @@ test('an event that the server fails on alone is set aside; where it fails on al
   await note(id, 'poison');
   expect(await sync()).toBe(false);
   expect(await fieldLog.events.where({ walkId: id, place: HERE }).count()).toBe(1);
+});
+
+test('a walk that was saved as a file is read back, whole and once, and sent', async () => {
+  const base = new FakeBase(() => 'answer');
+  globalThis.fetch = base.fetch as typeof fetch;
+  const id = crypto.randomUUID();
+  await fieldLog.adopt(header(id), 1);
+  for (const text of ['a', 'b', 'c']) await note(id, text);
+  const text = writeWalkFile(header(id), await fieldLog.logOf(id));
+  await Promise.all([fieldLog.walks.clear(), fieldLog.events.clear()]);
+  const file = readWalkFile(JSON.parse(text));
+  expect(await fieldLog.takeIn(file)).toBe(3);
+  expect(await fieldLog.takeIn(file)).toBe(0);
+  expect(await sync()).toBe(true);
+  expect(base.logs.get(id)?.size).toBe(3);
+  // It is this device's own: it goes on with its numbers.
+  expect((await note(id, 'd')).seq).toBe(4);
+  // Files of earlier versions hold the log alone: what it was a walk of is asked.
+  const alone = readWalkFile((JSON.parse(text) as { log: unknown }).log);
+  await Promise.all([fieldLog.walks.clear(), fieldLog.events.clear()]);
+  await fieldLog.takeIn(alone);
+  expect(await fieldLog.walks.get(id)).toMatchObject({ comparisonId: UNFILED, underWay: 0 });
+  expect(() => readWalkFile({ format: 'other' })).toThrow('not a walk that was saved');
+  expect(() => readWalkFile([{ walkId: id, kind: 'grade' }])).toThrow(InterchangeError);
 });
 
 describe('a log that was kept alone', () => {

@@ -1,4 +1,4 @@
-import type { WalkHeader } from '@urvek/contract';
+import type { WalkFile, WalkHeader } from '@urvek/contract';
 import type { EventBodies, EventKind, EventTime, WalkEvent } from '@urvek/core';
 import { Dexie, type EntityTable, type Table } from 'dexie';
 
@@ -162,6 +162,38 @@ class FieldLog extends Dexie {
   /** Files a walk that was begun with nothing set up: from now on it is sent. */
   async file(walkId: string, header: WalkHeader): Promise<void> {
     await this.walks.update(walkId, { comparisonId: header.comparisonId, header, registered: 0 });
+  }
+
+  /**
+   * Takes in a walk that was saved as a file: what is here already stays, the rest waits to be sent. One whose header
+   * the file does not tell waits to be filed. @returns how many entries are new here
+   */
+  async takeIn({ walkId, header, log }: WalkFile): Promise<number> {
+    return this.transaction('rw', this.walks, this.events, this.facts, async () => {
+      const device = await this.deviceId();
+      const last = log.reduce((most, e) => (e.deviceId === device ? Math.max(most, e.seq) : most), 0);
+      const known = await this.walks.get(walkId);
+      if (known) await this.walks.update(walkId, { nextSeq: Math.max(known.nextSeq, last + 1) });
+      else
+        await this.walks.add({
+          id: walkId,
+          comparisonId: header?.comparisonId ?? UNFILED,
+          header: header ?? {
+            ...{ id: walkId, comparisonId: UNFILED, productId: '', rigId: '', pathId: '' },
+            startedMs: Math.round(log[0]?.time.wallMs ?? 0),
+          },
+          registered: 0,
+          underWay: 0,
+          nextSeq: last + 1,
+        });
+      let taken = 0;
+      for (const event of log) {
+        if (await this.events.get([walkId, event.deviceId, event.seq])) continue;
+        await this.events.add({ walkId, deviceId: event.deviceId, seq: event.seq, event, place: HERE });
+        taken++;
+      }
+      return taken;
+    });
   }
 
   async logOf(walkId: string): Promise<WalkEvent[]> {

@@ -1,4 +1,5 @@
 import { FormatError, readLevels, readSurvey, RouteFileError } from '@urvek/core';
+import { InterchangeError, readWalkFile } from '@urvek/contract';
 import { readSheet } from '@urvek/study';
 import * as Comlink from 'comlink';
 import { pathsFromFile } from './routePaths.ts';
@@ -14,6 +15,7 @@ const READERS = {
     JSON.parse(text);
     return text;
   },
+  walk: (_: string, text: string) => readWalkFile(JSON.parse(text)),
 } as const;
 
 export type FileKind = keyof typeof READERS;
@@ -21,7 +23,10 @@ export type FileRead<K extends FileKind> = ReturnType<(typeof READERS)[K]>;
 
 /** What a reader says in its own words; anything else comes of a file that is something else, or nested too deep. */
 const told = (error: unknown): string =>
-  error instanceof FormatError || error instanceof RouteFileError || error instanceof SyntaxError
+  error instanceof FormatError ||
+  error instanceof RouteFileError ||
+  error instanceof InterchangeError ||
+  error instanceof SyntaxError
     ? error.message.slice(0, 300)
     : 'it is not a file of this kind, or is nested too deep to be read';
 

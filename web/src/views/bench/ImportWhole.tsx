@@ -1,10 +1,16 @@
+import type { WalkFile } from '@urvek/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { FilePick } from '../../components/FilePick.tsx';
+import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
+import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
+import { sync } from '../../field/sync.ts';
 
 const IMPORT_LIMIT_BYTES = 64_000_000;
+/** Ten hours of a wheel that is read every second are 9 MB. */
+const WALK_LIMIT_BYTES = 30_000_000;
 
 /**
  * A whole comparison from a file of another Urvek, or of this one's past: all of it is taken in, or nothing.
@@ -19,6 +25,17 @@ export function ImportWhole() {
       void navigate(`/c/${comparison.id}/ranges`);
     },
   });
+  const tell = useNotice();
+  const takeWalk = async (file: WalkFile): Promise<void> => {
+    const taken = await fieldLog.takeIn(file);
+    tell({ text: taken === 0 ? 'All of that walk is here already.' : `${taken} entries taken in.` });
+    const kept = await fieldLog.walks.get(file.walkId);
+    void sync();
+    if (kept)
+      await navigate(
+        kept.comparisonId === UNFILED ? `/file/${kept.id}` : `/c/${kept.comparisonId}/trace/${kept.id}`,
+      );
+  };
   return (
     <section className="sheet grid gap-2 p-4" aria-label="Import a comparison">
       <h2>From a file</h2>
@@ -30,6 +47,15 @@ export function ImportWhole() {
         limitBytes={IMPORT_LIMIT_BYTES}
         kept="Nothing was stored; choose another file."
         take={(text) => take.mutate(text)}
+      />
+      <FilePick
+        label="Import a walk"
+        hint="Import a walk that was saved as a file"
+        accept=".json,application/json"
+        kind="walk"
+        limitBytes={WALK_LIMIT_BYTES}
+        kept="Nothing was changed; choose another file."
+        take={(file) => void takeWalk(file)}
       />
       {take.isPending && (
         <p role="status" className="text-faint">

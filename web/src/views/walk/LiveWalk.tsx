@@ -296,11 +296,11 @@ export function LiveWalk({
           location={location.text}
         />
       </div>
-      <Unkept unkept={unkept} walkId={kept.id} log={log} />
+      <Unkept unkept={unkept} header={kept.header} log={log} />
       {error && (
         <>
           <Trouble error={error} />
-          <button type="button" className="btn" onClick={() => saveLog(kept.id, log)}>
+          <button type="button" className="btn" onClick={() => saveLog(kept.header, log)}>
             Save the log as a file
           </button>
         </>

@@ -97,7 +97,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
         <p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p>
         <KeptCount walkId={kept.id} />
       </div>
-      <Unkept unkept={unkept} walkId={kept.id} log={log} />
+      <Unkept unkept={unkept} header={kept.header} log={log} />
       {error && <Trouble error={error} />}
       <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
         Joined: log what comes in at this end. The walker logs where.

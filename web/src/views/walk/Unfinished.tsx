@@ -47,7 +47,7 @@ export function Unfinished({
               Go on with it
             </button>
           )}
-          <button className="btn" disabled={!log} onClick={() => log && saveLog(kept.id, log)}>
+          <button className="btn" disabled={!log} onClick={() => log && saveLog(kept.header, log)}>
             Save the log as a file
           </button>
           <button

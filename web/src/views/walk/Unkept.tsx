@@ -1,14 +1,15 @@
+import type { WalkHeader } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
 import { saveLog } from './saveLog.ts';
 
 /** What is pressed and not on the device yet, because that refuses it. */
 export const Unkept = ({
   unkept,
-  walkId,
+  header,
   log,
 }: {
   unkept: number;
-  walkId: string;
+  header: WalkHeader;
   log: readonly WalkEvent[];
 }) =>
   unkept === 0 ? null : (
@@ -20,7 +21,7 @@ export const Unkept = ({
         Log on: they wait in this page, which must stay open, and are kept by themselves once there is room.
         Delete films or pictures on this device, or save the log as a file.
       </p>
-      <button type="button" className="btn mt-1" onClick={() => saveLog(walkId, log)}>
+      <button type="button" className="btn mt-1" onClick={() => saveLog(header, log)}>
         Save the log as a file
       </button>
     </div>
