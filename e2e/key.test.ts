@@ -22,6 +22,7 @@ test('a bookmark without the key says how to open Urvek, and logging goes on; wi
   await page.see('it stands in the file .urvek/address');
   // What is logged meanwhile is kept here.
   await page.open('/walk-now');
+  await page.press('Begin the walk');
   await page.until('a walk', async () =>
     page.driver.executeScript<boolean>('return document.querySelector("[data-kept]")?.dataset.kept > 0'),
   );

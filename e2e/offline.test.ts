@@ -80,6 +80,7 @@ test('offline from cold: plan and paths are there, a walk is logged, and every e
 test('Walk now: two presses to a running log, nothing set up; afterwards it is filed, and what is unknown says so', async () => {
   await page.open('/');
   await page.press('Walk now');
+  await page.press('Begin the walk');
   await page.see('Dropout begins');
   await page.key('w');
   await page.fill('Travelled distance', '0.04 km');

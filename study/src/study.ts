@@ -9,7 +9,7 @@ import { nextPoints, type NextPoint } from './plan/planning.ts';
 import { stageStates, type StageState } from './plan/stages.ts';
 import { isSealed, seal } from './plan/seal.ts';
 import { pathCurves, type PathCurves } from './results/curves.ts';
-import { deriveEntry, nameFindings, type DerivedEntry, type Finding } from './results/findings.ts';
+import { counted, deriveEntry, nameFindings, type DerivedEntry, type Finding } from './results/findings.ts';
 import { loggedLevels } from './results/levels.ts';
 import { acrossPaths, rangesByPath, type PathRanges } from './results/ranges.ts';
 import { rowOf, type WalkRow } from './results/rows.ts';
@@ -23,6 +23,9 @@ import { rowOf, type WalkRow } from './results/rows.ts';
  * study made anew after one walk more, or a keystroke in the plan, works out only what that changes.
  */
 export class Study {
+  /** Every walk, those too that were left out. */
+  readonly all: readonly Finding[];
+  /** Those that count. */
   readonly findings: readonly Finding[];
   private readonly byId: ReadonlyMap<string, Finding>;
   private readonly kept = new Map<string, unknown>();
@@ -31,8 +34,9 @@ export class Study {
     readonly setup: Setup,
     readonly entries: readonly DerivedEntry[],
   ) {
-    this.findings = nameFindings(setup, entries);
-    this.byId = new Map(this.findings.map((f) => [f.walkId, f]));
+    this.all = nameFindings(setup, entries);
+    this.findings = counted(this.all);
+    this.byId = new Map(this.all.map((f) => [f.walkId, f]));
   }
 
   /** From the logs themselves. */
@@ -61,7 +65,7 @@ export class Study {
 
   /** Every walk in a line: what lists, the plan and the strip of stages need. */
   get rows(): readonly WalkRow[] {
-    return this.once('rows', () => this.findings.map(rowOf));
+    return this.once('rows', () => this.all.map(rowOf));
   }
 
   ranges(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathRanges[] {

@@ -197,6 +197,7 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     how: yup.string().oneOf(AGAINST_WAYS).required(),
   }),
   outing: strict({ name: yup.string().trim().required().max(60) }),
+  leftOut: strict({ reason: yup.string().trim().min(1).max(500) }),
   end: strict({
     reason: yup.string().oneOf(END_REASONS).required(),
     reading: reading().default(undefined).optional(),

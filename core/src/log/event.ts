@@ -190,6 +190,8 @@ export interface EventBodies {
   against: { readonly productId: string; readonly rigId?: string; readonly how: AgainstWay };
   /** The outing that the walk belongs to, as somebody says who was there; the latest counts. */
   outing: { readonly name: string };
+  /** The walk is in no result, for this reason; without one it counts again. The latest counts. */
+  leftOut: { readonly reason?: string };
   end: { readonly reason: EndReason; readonly reading?: Reading };
   /** A further device takes part: at which end, and which direction it watches. */
   joined: { readonly role: 'walker' | 'base'; readonly direction: Direction };

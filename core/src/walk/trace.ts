@@ -92,6 +92,8 @@ export interface Trace extends Track {
   readonly rungs: readonly (EventBodies['rung'] & Placed)[];
   /** The outing that somebody put it to; its day otherwise. */
   readonly outing?: string;
+  /** Why the walk is in no result. */
+  readonly leftOut?: string;
   /** What was said of it beside walks of others. */
   readonly against: readonly EventBodies['against'][];
 }
@@ -209,6 +211,7 @@ export function traceWalk(
     calls: placed('call').filter((c) => c.direction === direction),
     rungs: placed('rung').filter((c) => c.direction === direction),
     ...outingIn(of('outing')),
+    ...leftOutIn(of('leftOut')),
     against: of('against').map((e) => e.body),
   };
 }
@@ -231,12 +234,18 @@ export function directionsOf(given: readonly WalkEvent[]): Direction[] {
   return [...new Set([...(watched ? [begin.body.direction] : []), ...seen])];
 }
 
+/** What was said last, by the clocks of those who said it. */
+const latest = <E extends WalkEvent>(said: readonly E[]): E | undefined =>
+  said.reduce<E | undefined>((a, b) => (a && a.time.wallMs > b.time.wallMs ? a : b), undefined);
+
 const outingIn = (said: readonly EventOf<'outing'>[]): Pick<Trace, 'outing'> => {
-  const last = said.reduce<EventOf<'outing'> | undefined>(
-    (a, b) => (a && a.time.wallMs > b.time.wallMs ? a : b),
-    undefined,
-  );
+  const last = latest(said);
   return last ? { outing: last.body.name } : {};
+};
+
+const leftOutIn = (said: readonly EventOf<'leftOut'>[]): Pick<Trace, 'leftOut'> => {
+  const reason = latest(said)?.body.reason;
+  return reason === undefined ? {} : { leftOut: reason };
 };
 
 interface AtStands {

@@ -3,6 +3,7 @@ import { CRITERION_MEANING, formatLength, heldToText, type LengthUnit } from '@u
 import {
   claimFlags,
   claimText,
+  counted,
   rangeTitle,
   checkpointMatrix,
   speaking,
@@ -52,11 +53,17 @@ export interface ReportInput {
 
 /** The report of a comparison: every figure in it is made from the log. */
 export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
-  const findings = input.findings.filter((f) => f.trace.endReason);
+  const findings = counted(input.findings).filter((f) => f.trace.endReason);
   const ranges = input.judged.ranges.filter(
     (r) => r.summary.n > 0 || withoutMetres(r).length > 0 || r.pairs.length > 0,
   );
-  const own = { ...input, findings, ranges, unfinished: input.findings.filter((f) => !f.trace.endReason) };
+  const own = {
+    ...input,
+    findings,
+    ranges,
+    unfinished: counted(input.findings).filter((f) => !f.trace.endReason),
+    leftOut: input.findings.filter((f) => f.trace.leftOut !== undefined),
+  };
   const sections =
     form === 'short'
       ? [inShort(own), paid(own)]
@@ -87,6 +94,7 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
 interface Own extends ReportInput {
   readonly ranges: readonly RangeView[];
   readonly unfinished: readonly Finding[];
+  readonly leftOut: readonly Finding[];
 }
 
 function dates(findings: readonly Finding[], day: (ms: number) => string): string {
@@ -410,13 +418,20 @@ const fairness = ({ judged, findings }: Own): ReportSection => ({
   ),
 });
 
-const untested = ({ setup, findings, judged }: Own): ReportSection => ({
+/** Walks that were made and are in no figure: named, with the reason. */
+const leftOutItems = (leftOut: readonly Finding[]): Sentence[] =>
+  leftOut.map((f) =>
+    say(`Walk ${f.label} of ${f.product} on ${f.path.name} was left out: ${f.trace.leftOut}`, walkRests([f])),
+  );
+
+const untested = ({ setup, findings, judged, leftOut }: Own): ReportSection => ({
   id: 'untested',
   title: 'What was not tested',
   blocks: [
     {
       kind: 'list',
       items: [
+        ...leftOutItems(leftOut),
         ...untestedItems(setup, findings),
         ...judged.verdicts
           .filter((v) => v.verdict.outcome === 'not tested')

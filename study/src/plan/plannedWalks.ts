@@ -86,6 +86,8 @@ export function plannedWalks(setup: Setup): Slot<PlannedWalk>[] {
 export interface Walked {
   readonly header: WalkHeader;
   readonly endReason: EndReason | undefined;
+  /** Why it is in no result. */
+  readonly leftOut?: string | undefined;
 }
 
 /**
@@ -99,7 +101,8 @@ export interface SlotState<W extends Walked> extends Slot<PlannedWalk> {
 export function planState<W extends Walked>(setup: Setup, walks: readonly W[]): SlotState<W>[] {
   const left = new Map<string, W[]>();
   for (const walk of walks) {
-    if (!walk.endReason) continue;
+    // A walk that was left out fills no place of the plan.
+    if (!walk.endReason || walk.leftOut !== undefined) continue;
     const key = `${walk.header.productId}/${walk.header.pathId}`;
     const own = left.get(key);
     if (own) own.push(walk);

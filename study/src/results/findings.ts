@@ -85,12 +85,18 @@ export function nameFindings(setup: Setup, entries: readonly DerivedEntry[]): Fi
     });
 }
 
-/** The same from the logs themselves. */
+/** Those that count, from the logs themselves. */
 export const findWalks = (setup: Setup, walks: readonly StoredWalk[]): Finding[] =>
-  nameFindings(
-    setup,
-    walks.map((walk) => deriveEntry(setup, walk)),
+  counted(
+    nameFindings(
+      setup,
+      walks.map((walk) => deriveEntry(setup, walk)),
+    ),
   );
+
+/** Walks that count: those that somebody left out, with a reason, are in no result. */
+export const counted = (findings: readonly Finding[]): Finding[] =>
+  findings.filter((f) => f.trace.leftOut === undefined);
 
 /** Walks that speak for a product as it is used: those with swapped ends answer another question. */
 export const speaking = (findings: readonly Finding[]): Finding[] =>

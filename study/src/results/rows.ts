@@ -15,6 +15,8 @@ export interface WalkRow {
   readonly simulated: boolean;
   /** Absent: not stated. */
   readonly outing: string | undefined;
+  /** Why it is in no result; absent where it counts. */
+  readonly leftOut: string | undefined;
   /** Something of the rig check was done before it. */
   readonly checked: boolean;
 }
@@ -28,6 +30,7 @@ export const rowOf = ({ walkId, label, header, product, path, trace, outing }: F
   path: path.name,
   direction: trace.direction,
   endReason: trace.endReason,
+  leftOut: trace.leftOut,
   simulated: trace.begin.body.simulatedSeed !== undefined,
   checked: trace.begin.body.checks?.some((c) => c.result !== 'not done') ?? false,
 });

@@ -76,15 +76,16 @@ export function StageStrip({ id }: { id: string }) {
                 `block h-full border-l border-rule px-3 pt-1 pb-1.5 hover:bg-white ${isActive ? 'bg-white shadow-[inset_0_-5px_0_var(--color-accent)]' : ''}`
               }
             >
-              <span className="flex items-baseline gap-1.5 font-head font-bold">
+              <span className="relative flex items-baseline gap-1.5 font-head font-bold">
                 <span className="figure text-xs font-normal text-faint">{i + 1}</span>
                 {STAGE_NAME[stage]}
                 <span
                   aria-hidden
+                  data-done={done}
                   className={`ml-auto inline-block size-2.5 border-[1.5px] ${done ? 'border-clear bg-clear' : 'border-faint'}`}
                 />
               </span>
-              <span className="block text-[0.8rem] whitespace-nowrap text-faint">
+              <span className="relative block text-[0.8rem] whitespace-nowrap text-faint">
                 {text}
                 <span className="sr-only">{done ? ', done' : ', not done'}</span>
               </span>

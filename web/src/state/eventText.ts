@@ -67,6 +67,8 @@ export function eventText(event: WalkEvent): string {
       return `beside another: ${event.body.how}`;
     case 'outing':
       return `belongs to the outing “${event.body.name}”`;
+    case 'leftOut':
+      return event.body.reason === undefined ? 'counts again' : `left out: ${event.body.reason}`;
     case 'end':
       return `ended: ${event.body.reason}`;
     case 'correction':

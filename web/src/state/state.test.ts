@@ -124,6 +124,7 @@ test('every kind of event has its words', () => {
     fixedEnd: { reading },
     against: { productId: 'b', how: 'held where the other failed' },
     outing: { name: 'the wet Tuesday' },
+    leftOut: { reason: 'a rehearsal' },
     end: { reason: 'weather' },
     correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
@@ -155,6 +156,7 @@ test('every kind of event has its words', () => {
     'the fixed end stands at 40.0 m, by wheel',
     'beside another: held where the other failed',
     'belongs to the outing “the wet Tuesday”',
+    'left out: a rehearsal',
     'ended: weather',
     'correction (withdraw): slip',
   ]);

@@ -123,7 +123,7 @@ const api = {
         title: out.title,
         question: out.question,
         setup: out.setup,
-        findings: study.findings,
+        findings: study.all,
         judged,
         unit,
         day: (ms) => format(ms, 'd MMMM yyyy'),

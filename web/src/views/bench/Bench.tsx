@@ -10,6 +10,7 @@ import { AsideList } from './Aside.tsx';
 import { Entry } from './Entry.tsx';
 import { ImportWhole } from './ImportWhole.tsx';
 import { NewComparisonForm } from './NewComparisonForm.tsx';
+import { UnderWay } from './UnderWay.tsx';
 import { Unfiled } from './Unfiled.tsx';
 
 /** Home: the comparisons, and what each wants next. */
@@ -50,6 +51,7 @@ export function Bench() {
     >
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
         <section aria-label="Comparisons" className="grid content-start gap-3">
+          <UnderWay />
           <Unfiled />
           {error && <Trouble error={error} />}
           {!data && !error && <Loading what="the comparisons" />}

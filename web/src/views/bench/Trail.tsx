@@ -13,7 +13,6 @@ export const Trail = ({ trail }: { trail: readonly TrailEntry[] }) => (
     ) : (
       <ul
         className="mt-1 max-h-72 overflow-y-auto"
-        tabIndex={0}
         aria-label="What was done, the newest first"
         data-trail={trail.length}
       >

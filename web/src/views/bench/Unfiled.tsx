@@ -5,30 +5,26 @@ import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 
 /** Walks begun with nothing set up that are not filed under a comparison yet. */
 export function Unfiled() {
-  const walks = useFieldLog(() => fieldLog.walks.where({ comparisonId: UNFILED }).toArray(), 'unfiled');
+  const walks = useFieldLog(async () => {
+    const unfiled = await fieldLog.walks
+      .where({ comparisonId: UNFILED })
+      .filter((w) => w.underWay === 0)
+      .toArray();
+    const discarded = await Promise.all(
+      unfiled.map(async (w) => (await fieldLog.logOf(w.id)).some((e) => e.kind === 'leftOut')),
+    );
+    return unfiled.filter((_, i) => !discarded[i]);
+  }, 'unfiled');
   if (!walks || walks.length === 0) return null;
   return (
     <ul className="grid gap-2">
       {walks.map((w) => (
         <li key={w.id} className="sheet border-l-4 border-l-degraded px-4 py-2">
-          A walk of {format(w.header.startedMs, 'd MMMM, HH:mm')}{' '}
-          {w.underWay ? (
-            <>
-              is not finished:{' '}
-              <Link className="underline" to="/walk-now">
-                go on with it
-              </Link>
-              .
-            </>
-          ) : (
-            <>
-              is kept on this device only:{' '}
-              <Link className="underline" to={`/file/${w.id}`}>
-                say what it was a walk of
-              </Link>
-              .
-            </>
-          )}
+          A walk of {format(w.header.startedMs, 'd MMMM, HH:mm')} is kept on this device only:{' '}
+          <Link className="underline" to={`/file/${w.id}`}>
+            say what it was a walk of
+          </Link>
+          .
         </li>
       ))}
     </ul>

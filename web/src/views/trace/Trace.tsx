@@ -10,6 +10,7 @@ import { Tape } from '../../components/Tape.tsx';
 import { Beside } from './Beside.tsx';
 import { FailedChecks } from './FailedChecks.tsx';
 import { Lag } from './Lag.tsx';
+import { LeaveOut } from './LeaveOut.tsx';
 import { Legend } from './Legend.tsx';
 import { Log } from './Log.tsx';
 import { Outcomes } from './Outcomes.tsx';
@@ -84,6 +85,11 @@ function TraceStage(workspace: Ready) {
       <div className="grid gap-4 lg:grid-cols-[210px_1fr]">
         <WalkList id={id} walks={walks} current={finding.walkId} />
         <div className="grid min-w-0 content-start gap-4">
+          {finding.trace.leftOut !== undefined && (
+            <p role="status" className="border-l-4 border-degraded bg-sheet p-2">
+              <strong>Left out of every result:</strong> {finding.trace.leftOut}
+            </p>
+          )}
           <section className="sheet px-3 py-2" aria-label="The walk on the tape">
             <Tape
               title={`Walk ${finding.label} of ${finding.product} on the tape`}
@@ -102,6 +108,7 @@ function TraceStage(workspace: Ready) {
             <div className="grid content-start gap-4">
               <Outcomes finding={finding} joined={joined} />
               <Outing finding={finding} walks={walks} />
+              <LeaveOut key={finding.walkId} finding={finding} />
               <Beside setup={comparison.setup} finding={finding} />
               <Lag finding={finding} log={log} />
               <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />

@@ -15,9 +15,11 @@ export function WalkList({ id, walks, current }: { id: string; walks: readonly W
                   aria-current={f.walkId === current ? 'page' : undefined}
                   className={`block border-b border-rule px-3 py-1.5 hover:bg-white ${f.walkId === current ? 'bg-white font-bold shadow-[inset_5px_0_0_var(--color-accent)]' : ''}`}
                 >
-                  {f.product} <span className="figure">{f.label}</span>
+                  <span className={f.leftOut === undefined ? '' : 'line-through'}>
+                    {f.product} <span className="figure">{f.label}</span>
+                  </span>
                   <span className="block text-[0.8rem] font-normal text-faint">
-                    {f.path}, {f.endReason ?? 'under way'}
+                    {f.path}, {f.leftOut === undefined ? (f.endReason ?? 'under way') : 'left out'}
                   </span>
                 </Link>
               </li>

@@ -2,7 +2,7 @@ import type { WalkHeader } from '@urvek/contract';
 import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode } from '@urvek/core';
 import { travelledGround } from '@urvek/draw';
 import { planState, slotOf } from '@urvek/study';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useStudy } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
 import { Stage, type Ready } from '../../components/Frame.tsx';
@@ -16,7 +16,7 @@ import { ConditionsForm } from './ConditionsForm.tsx';
 import { RigCheck, type Results } from './RigCheck.tsx';
 import { StartAt } from './StartAt.tsx';
 import { AT_FIXED_END, NOT_STATED, readingOfStart, type StartPlace } from './startPlace.ts';
-import { storageTrouble } from './device.ts';
+import { StorageTrouble } from './StorageTrouble.tsx';
 
 const heightText = (m: number | undefined): string => (m === undefined ? 'height not stated' : `${m} m`);
 
@@ -35,9 +35,7 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
   const [gear, setGear] = useState(last?.gear ?? (walks.at(-1)?.simulated ? 'simulated' : 'real'));
   const simulated = gear === 'simulated';
   const [conditions, setConditions] = useState<Conditions>({});
-  const [trouble, setTrouble] = useState<string>();
   const [error, setError] = useState<Error>();
-  useEffect(() => void storageTrouble().then(setTrouble), []);
   const slot = chosen === undefined ? next : slots[chosen];
   // A sealed plan has letters for names, and the audit would give them away.
   const { data: audits } = useStudy(
@@ -182,11 +180,7 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
               Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.
             </p>
           )}
-          {trouble && (
-            <p role="status" className="border-l-4 border-degraded pl-3 text-[0.85rem]">
-              {trouble}
-            </p>
-          )}
+          <StorageTrouble />
           {error && <Trouble error={error} />}
           <div>
             <button

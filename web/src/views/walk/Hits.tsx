@@ -2,6 +2,7 @@ import { DIRECTIONS, type Direction } from '@urvek/core';
 import { useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
+import { Touch } from './Touch.tsx';
 
 const ORIENTATIONS = ['not stated', 'facing it', 'side on', 'back to it', 'in the pocket'] as const;
 const COUNTED = { presses: 'presses, one receiver', receivers: 'receivers, at one press' } as const;
@@ -31,12 +32,8 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
         <span className="figure">{hits}</span> of <span className="figure">{presses}</span> answered
       </h2>
       <div className="grid grid-cols-2 gap-2">
-        <button type="button" className="pressable" onClick={() => become([hits + 1, misses])}>
-          Answered
-        </button>
-        <button type="button" className="pressable" onClick={() => become([hits, misses + 1])}>
-          No answer
-        </button>
+        <Touch onPress={() => become([hits + 1, misses])}>Answered</Touch>
+        <Touch onPress={() => become([hits, misses + 1])}>No answer</Touch>
       </div>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
         <Choice
@@ -66,17 +63,15 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
           ))}
         </Choice>
       </div>
-      <button
-        type="button"
-        className="pressable"
+      <Touch
         disabled={presses === 0}
-        onClick={() => {
+        onPress={() => {
           add('hits', count);
           become([0, 0]);
         }}
       >
         Log {hits} of {presses}
-      </button>
+      </Touch>
     </section>
   );
 }

@@ -1,37 +1,53 @@
 import { useRef, type PointerEvent } from 'react';
+import { Touch } from './Touch.tsx';
 
-/** A press that is held this long is a dropout that lasts as long as it is held. */
-const HELD_MS = 500;
+interface Dropout {
+  readonly lost: boolean;
+  readonly onBegin: (inputMs: number) => void;
+  readonly onEnd: (inputMs: number) => void;
+  readonly tall: boolean;
+}
 
-/** The dropout key: a press begins it and a press ends it; held, it lasts as long as it is held. */
-export function HoldPress({
-  lost,
-  onBegin,
-  onEnd,
-  tall,
-}: {
-  lost: boolean;
-  onBegin: (inputMs: number) => void;
-  onEnd: (inputMs: number) => void;
-  tall: boolean;
-}) {
-  const begun = useRef<number>(undefined);
-  const down = (e: PointerEvent): void => {
-    if (e.button !== 0) return;
-    if (lost) onEnd(e.timeStamp);
-    else {
-      begun.current = e.timeStamp;
-      onBegin(e.timeStamp);
-    }
+const Key = () => (
+  <span className="key absolute top-1 right-1 hidden md:block" aria-hidden>
+    D
+  </span>
+);
+
+const looks = ({ lost, tall }: Dropout): string =>
+  `col-span-5 text-lg ${tall ? 'min-h-48' : ''} ${lost ? 'is-lost' : ''}`;
+
+/** The dropout key: a press begins it and a press ends it. */
+export const DropoutPress = (dropout: Dropout) => (
+  <Touch
+    className={looks(dropout)}
+    aria-keyshortcuts="d"
+    onPress={dropout.lost ? dropout.onEnd : dropout.onBegin}
+  >
+    {dropout.lost ? 'Dropout ends' : 'Dropout begins'}
+    <Key />
+  </Touch>
+);
+
+/** The same for who chose to hold: a dropout lasts as long as the key is held. */
+export function HoldPress(dropout: Dropout) {
+  const { lost, onBegin, onEnd } = dropout;
+  const held = useRef(false);
+  const down = (e: PointerEvent<HTMLElement>): void => {
+    if (e.button !== 0 || held.current) return;
+    held.current = true;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    if (!lost) onBegin(e.timeStamp);
   };
-  const up = (e: PointerEvent): void => {
-    if (begun.current !== undefined && e.timeStamp - begun.current > HELD_MS) onEnd(e.timeStamp);
-    begun.current = undefined;
+  const up = (e: PointerEvent<HTMLElement>): void => {
+    if (!held.current) return;
+    held.current = false;
+    onEnd(e.timeStamp);
   };
   return (
     <button
       type="button"
-      className={`pressable relative col-span-5 text-lg ${tall ? 'min-h-48' : ''} ${lost ? 'bg-lost! text-white' : ''}`}
+      className={`pressable relative is-held ${looks(dropout)}`}
       aria-keyshortcuts="d"
       onPointerDown={down}
       onPointerUp={up}
@@ -40,10 +56,8 @@ export function HoldPress({
         if (e.detail === 0) (lost ? onEnd : onBegin)(e.timeStamp);
       }}
     >
-      {lost ? 'Dropout ends' : 'Dropout begins'}
-      <span className="key absolute top-1 right-1 hidden md:block" aria-hidden>
-        D
-      </span>
+      {lost ? 'Lost: let go when it is back' : 'Hold while it is lost'}
+      <Key />
     </button>
   );
 }

@@ -2,6 +2,7 @@ import { DIRECTIONS, RUNGS, type Direction } from '@urvek/core';
 import { useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
+import { Touch } from './Touch.tsx';
 
 /** Voice, then a tone, then data: what still gets through at one place. */
 export function Ladder({ add }: PanelProps) {
@@ -16,20 +17,8 @@ export function Ladder({ add }: PanelProps) {
       {RUNGS.map((rung) => (
         <div key={rung} className="grid grid-cols-[1fr_1fr_1fr] items-center gap-2">
           <strong>{rung}</strong>
-          <button
-            type="button"
-            className="pressable"
-            onClick={() => add('rung', { rung, worked: true, direction })}
-          >
-            {rung} worked
-          </button>
-          <button
-            type="button"
-            className="pressable"
-            onClick={() => add('rung', { rung, worked: false, direction })}
-          >
-            {rung} failed
-          </button>
+          <Touch onPress={() => add('rung', { rung, worked: true, direction })}>{rung} worked</Touch>
+          <Touch onPress={() => add('rung', { rung, worked: false, direction })}>{rung} failed</Touch>
         </div>
       ))}
     </section>

@@ -1,30 +1,16 @@
+import type { Options } from './useOptions.ts';
+
 /** How simulated gear may play: times as fast as the clock. */
 const RATES = [1, 2, 5, 10, 20, 60];
-
-/** How one wants to log. */
-export interface Options {
-  readonly rate: number;
-  readonly sun: boolean;
-  readonly sound: boolean;
-  readonly speak: boolean;
-  readonly guided: boolean;
-  readonly locating: boolean;
-}
-
-export const USUAL_OPTIONS: Options = {
-  rate: 1,
-  sun: false,
-  sound: true,
-  speak: false,
-  guided: false,
-  locating: false,
-};
 
 const TICKS = [
   ['sun', 'sun'],
   ['sound', 'beep'],
   ['speak', 'spoken prompts'],
   ['guided', 'guided'],
+  ['hold', 'hold for dropouts'],
+  ['keys', 'letter keys'],
+  ['leftHand', 'left hand'],
 ] as const;
 
 export function LiveOptions({
@@ -43,21 +29,26 @@ export function LiveOptions({
   location: string;
 }) {
   return (
-    <div className="ml-auto flex flex-wrap items-center gap-x-2.5 text-[0.9rem]">
-      <button type="button" className="btn-quiet" onClick={onSecondDevice}>
+    <div className="ml-auto flex flex-wrap items-center gap-x-2.5 text-[0.95rem]">
+      <button type="button" className="btn btn-quiet min-h-11" onClick={onSecondDevice}>
         second device
       </button>
-      {TICKS.map(([name, label]) => (
-        <label key={name} className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            className="size-4"
-            checked={options[name]}
-            onChange={(e) => onChange({ [name]: e.target.checked })}
-          />
-          {label}
-        </label>
-      ))}
+      <details className="relative">
+        <summary className="btn btn-quiet min-h-11">options</summary>
+        <div className="sheet absolute right-0 z-10 grid w-60 gap-1 p-2 shadow-md">
+          {TICKS.map(([name, label]) => (
+            <label key={name} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={options[name]}
+                onChange={(e) => onChange({ [name]: e.target.checked })}
+              />
+              {label}
+            </label>
+          ))}
+        </div>
+      </details>
       {simulated ? (
         <label className="flex items-center gap-1.5">
           speed

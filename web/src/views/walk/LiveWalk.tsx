@@ -1,5 +1,6 @@
 import { Asked, type Asking } from './Asked.tsx';
-import { LiveOptions, USUAL_OPTIONS } from './LiveOptions.tsx';
+import { LiveOptions } from './LiveOptions.tsx';
+import { useOptions } from './useOptions.ts';
 import { LogKeys } from './LogKeys.tsx';
 import type { Comparison } from '@urvek/contract';
 import {
@@ -89,8 +90,8 @@ export function LiveWalk({
     const timer = setInterval(() => void session.reread(), LOOK_AGAIN_MS);
     return () => clearInterval(timer);
   }, [unbegun, session]);
-  const [options, setOptions] = useState(USUAL_OPTIONS);
-  const { sun, sound, speak, guided, locating } = options;
+  const [options, setOptions] = useOptions();
+  const { sun, sound, speak, guided, locating, keys, leftHand } = options;
   const [asking, setAsking] = useState<Asking>();
   const [error, setError] = useState<Error>();
   const [openCount, setOpenCount] = useState<EventBodies['hits']>();
@@ -103,6 +104,12 @@ export function LiveWalk({
     soundNow.current = sound;
   }, [sound]);
   useAwake();
+
+  // The whole page, head and tape too.
+  useEffect(() => {
+    document.documentElement.classList.toggle('sun', sun);
+    return () => document.documentElement.classList.remove('sun');
+  }, [sun]);
 
   // On a phone the stages make room for the buttons while one walks.
   useEffect(() => {
@@ -274,8 +281,8 @@ export function LiveWalk({
   };
 
   return (
-    <main className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${sun ? 'sun' : ''}`}>
-      <Keys actions={asking ? {} : actions} />
+    <main className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${leftHand ? 'left-hand' : ''}`}>
+      <Keys actions={asking || !keys ? {} : actions} />
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h1>{subject?.product.name ?? 'Walk now'}</h1>
         <p>
@@ -286,7 +293,7 @@ export function LiveWalk({
         <Saved saved={unkept === 0 ? saved : undefined} />
         <LiveOptions
           options={options}
-          onChange={(change) => setOptions((now) => ({ ...now, ...change }))}
+          onChange={setOptions}
           onSecondDevice={() => setJoining(true)}
           simulated={gear.simulated}
           onRate={(rate) => {
@@ -412,6 +419,7 @@ export function LiveWalk({
               turned={turned}
               standing={state.standing}
               canUndo={undoable !== undefined}
+              hold={options.hold}
               onDropout={press('dropoutBegin', {})}
               onBack={press('dropoutEnd', {})}
             />

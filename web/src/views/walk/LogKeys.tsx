@@ -2,7 +2,7 @@ import { GRADES, type Grade, type WalkMode } from '@urvek/core';
 import { Length } from '../../components/Length.tsx';
 import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
-import { HoldPress } from './HoldPress.tsx';
+import { DropoutPress, HoldPress } from './HoldPress.tsx';
 
 /** The keys of a walk: large, and the same by keyboard. */
 export function LogKeys({
@@ -15,6 +15,7 @@ export function LogKeys({
   turned,
   standing,
   canUndo,
+  hold,
   onDropout,
   onBack,
 }: {
@@ -28,15 +29,18 @@ export function LogKeys({
   turned: boolean;
   standing: boolean;
   canUndo: boolean;
+  /** A dropout lasts as long as its key is held. */
+  hold: boolean;
   onDropout: (inputMs: number) => void;
   onBack: (inputMs: number) => void;
 }) {
   // At stands one grades what is called or pressed; while walking, what is noticed.
   const watching = mode === 'continuous' || mode === 'indoor' || mode === 'drive';
   const lost = grade === 1;
+  const Dropout = hold ? HoldPress : DropoutPress;
   return (
     <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
-      {watching && <HoldPress lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />}
+      {watching && <Dropout lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />}
       {watching &&
         GRADES.map((g) => (
           <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>

@@ -2,6 +2,7 @@ import { DIRECTIONS, freshWords, scoreReadBack, type Direction } from '@urvek/co
 import { useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
+import { Touch } from './Touch.tsx';
 
 const device = {
   uniform: () => (crypto.getRandomValues(new Uint32Array(1))[0] as number) / 2 ** 32,
@@ -37,9 +38,7 @@ export function ReadBack({ add }: PanelProps) {
         ))}
       </Choice>
       <Field label="Heard at the other end" value={heard} onChange={(e) => setHeard(e.target.value)} />
-      <button type="button" className="pressable" onClick={log}>
-        Log what was heard
-      </button>
+      <Touch onPress={log}>Log what was heard</Touch>
       {score && <p role="status">{score}</p>}
     </section>
   );

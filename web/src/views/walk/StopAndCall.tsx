@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Settle } from './Settle.tsx';
 import type { PanelProps } from './modesParts.tsx';
+import { Touch } from './Touch.tsx';
 
 const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
   'mobile-to-fixed': 'Fixed end hears me',
@@ -50,16 +51,14 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
         {here.name}, <Length m={here.atM} />
       </h2>
       {!atIt ? (
-        <button
-          type="button"
-          className="pressable"
-          onClick={() => {
+        <Touch
+          onPress={() => {
             mark(here.atM, here.name);
             setArrived(here.name);
           }}
         >
           I stand at {here.name}
-        </button>
+        </Touch>
       ) : (
         <>
           {arrived === here.name && <Settle key={here.name} />}
@@ -71,19 +70,18 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
               </legend>
               <div className="grid grid-cols-5 gap-1.5">
                 {GRADES.map((g) => (
-                  <button
+                  <Touch
                     key={g}
-                    type="button"
-                    className="pressable"
+
                     aria-label={`${DIRECTION_WORDS[direction]}: ${g}, ${kind.words[g]}`}
-                    onClick={() => {
+                    onPress={() => {
                       add('call', { checkpoint: here.name, direction, grade: g, tries });
                       setTries(1);
                     }}
                   >
                     <span className="figure text-xl">{g}</span>
                     <span className="text-[0.75rem] leading-tight font-normal">{kind.words[g]}</span>
-                  </button>
+                  </Touch>
                 ))}
               </div>
             </fieldset>
@@ -101,11 +99,11 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
               />{' '}
               tries
             </label>
-            <button type="button" className="pressable flex-1" onClick={leave}>
+            <Touch className="flex-1" onPress={leave}>
               {missing.length === 0
                 ? `Leave ${here.name}`
                 : `Leave, not reported: ${missing.map((d) => `“${DIRECTION_WORDS[d]}”`).join(', ')}`}
-            </button>
+            </Touch>
           </div>
         </>
       )}

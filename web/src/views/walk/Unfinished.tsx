@@ -2,8 +2,8 @@ import type { Comparison } from '@urvek/contract';
 import { useFieldLog } from '../../api/queries.ts';
 import { Stage } from '../../components/Frame.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
-import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import { discard, endWhereItStopped } from './discard.ts';
 import { saveLog } from './saveLog.ts';
 import { subjectOf } from './subject.ts';
 
@@ -41,7 +41,7 @@ export function Unfinished({
             : 'Begun with nothing set up'}
           : {log?.length ?? 0} events are kept on this device.
         </p>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
           {(subject || !comparison) && (
             <button className="btn btn-main" onClick={() => void resume()}>
               Go on with it
@@ -50,17 +50,11 @@ export function Unfinished({
           <button className="btn" disabled={!log} onClick={() => log && saveLog(kept.header, log)}>
             Save the log as a file
           </button>
-          <button
-            className="btn"
-            disabled={!last}
-            onClick={() =>
-              last &&
-              void fieldLog
-                .append(kept.id, 'end', { reason: 'time' }, eventTime(last.time.walkS, last.time.rate))
-                .then(sync)
-            }
-          >
+          <button className="btn" disabled={!last} onClick={() => void endWhereItStopped(kept)}>
             End it where it stopped
+          </button>
+          <button className="btn" disabled={!last} onClick={() => void discard(kept)}>
+            Discard it: begun by mistake
           </button>
         </div>
       </div>

@@ -1,5 +1,5 @@
 import type { WalkHeader } from '@urvek/contract';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { Stage } from '../../components/Frame.tsx';
@@ -9,10 +9,12 @@ import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 import { LiveWalk } from './LiveWalk.tsx';
 import { Unfinished } from './Unfinished.tsx';
+import { Unfiled } from '../bench/Unfiled.tsx';
+import { StorageTrouble } from './StorageTrouble.tsx';
 import { OneTab } from './Walk.tsx';
 
 /** Begins a walk of which nothing is known yet; nothing is asked in mid-walk that can be asked after. */
-async function begin(): Promise<void> {
+async function begin(begun: (walkId: string) => void): Promise<void> {
   const header: WalkHeader = {
     id: crypto.randomUUID(),
     comparisonId: UNFILED,
@@ -21,6 +23,7 @@ async function begin(): Promise<void> {
     pathId: '',
     startedMs: nowMs(),
   };
+  begun(header.id);
   await fieldLog.adopt(header, 1);
   await fieldLog.append(
     header.id,
@@ -42,26 +45,11 @@ export const WalkNow = () => (
 
 function Now() {
   const open = useFieldLog(() => fieldLog.walks.where('underWay').equals(1).toArray(), 'under-way');
-  const [live, setLive] = useState(false);
+  const [live, setLive] = useState<string>();
   const [error, setError] = useState<Error>();
-  const begun = useRef(false);
-  const found = open?.[0];
-  useEffect(() => {
-    if (!open || found || begun.current) return;
-    begun.current = true;
-    setLive(true);
-    void begin().catch((cause: unknown) =>
-      setError(
-        new Error(
-          'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.',
-          { cause },
-        ),
-      ),
-    );
-  }, [open, found]);
-  if (error) return <Trouble error={error} />;
-  if (!found) return <Loading what="the log" />;
-  if (found.comparisonId !== UNFILED)
+  if (!open) return <Loading what="the log" />;
+  const [found] = open;
+  if (found && found.comparisonId !== UNFILED)
     return (
       <Stage title="Walk now">
         <Empty title="A planned walk is not finished">
@@ -73,9 +61,30 @@ function Now() {
         </Empty>
       </Stage>
     );
-  return live ? (
-    <LiveWalk comparison={undefined} subject={undefined} kept={found} />
-  ) : (
-    <Unfinished comparison={undefined} kept={found} onResume={() => setLive(true)} />
+  if (found && live === found.id) return <LiveWalk comparison={undefined} subject={undefined} kept={found} />;
+  if (found) return <Unfinished comparison={undefined} kept={found} onResume={() => setLive(found.id)} />;
+  const press = (): void =>
+    void begin(setLive).catch((cause: unknown) =>
+      setError(
+        new Error(
+          'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.',
+          { cause },
+        ),
+      ),
+    );
+  return (
+    <Stage
+      title="Walk now"
+      lead="Nothing is set up and nothing is asked: the press begins, and what it was a walk of is said afterwards."
+    >
+      <div className="grid gap-3">
+        {error && <Trouble error={error} />}
+        <StorageTrouble />
+        <button className="btn btn-main min-h-20 w-full justify-center text-lg md:w-80" onClick={press}>
+          Begin the walk
+        </button>
+        <Unfiled />
+      </div>
+    </Stage>
   );
 }

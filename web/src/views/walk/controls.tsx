@@ -1,6 +1,7 @@
 import type { Reading, Tick } from '@urvek/core';
 import type { ReactNode } from 'react';
 import type { Actions } from './controlsParts.tsx';
+import { Touch } from './Touch.tsx';
 
 export const wheelReading = (tick: Tick): Reading => ({
   travelledM: Math.max(0, tick.wheelM),
@@ -24,18 +25,17 @@ export function Press({
   children: ReactNode;
 }) {
   return (
-    <button
-      type="button"
-      className={`pressable relative ${pressed ? 'bg-ink text-sheet' : ''} ${className}`}
-      aria-pressed={pressed}
+    <Touch
+      className={className}
+      pressed={pressed}
       aria-keyshortcuts={k}
       disabled={disabled}
-      onClick={(e) => actions[k]?.(e.timeStamp)}
+      onPress={(inputMs) => actions[k]?.(inputMs)}
     >
       {children}
       <span className="key absolute top-1 right-1 hidden md:block" aria-hidden>
         {k.toUpperCase()}
       </span>
-    </button>
+    </Touch>
   );
 }

@@ -1,0 +1,157 @@
+import { expect, test } from '@jest/globals';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { useSession } from './support/session.ts';
+import type { Page } from './support/browser.ts';
+
+// A thumb on a phone: real touches, as the browser gets them.
+
+const session = useSession({ demo: true });
+const STAGES = ['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'];
+
+const tools = (page: Page) => (name: string, parameters: object) =>
+  (
+    page.driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }
+  ).sendDevToolsCommand(name, parameters);
+
+async function phone(page: Page, width: number, height: number): Promise<void> {
+  const send = tools(page);
+  await send('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: true });
+  await send('Emulation.setTouchEmulationEnabled', { enabled: true });
+}
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+const middleOf = (page: Page, words: string): Promise<Point> =>
+  page.driver.executeScript<Point>(
+    `const b = [...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith(arguments[0]));
+     b.scrollIntoView({ block: 'center' });
+     const r = b.getBoundingClientRect();
+     return { x: r.left + r.width / 2, y: r.top + r.height / 2 };`,
+    words,
+  );
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** One finger down, along some points, and up. */
+async function touch(page: Page, path: readonly Point[], holdMs = 30): Promise<void> {
+  const send = tools(page);
+  const [first, ...rest] = path;
+  await send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [first] });
+  for (const point of rest)
+    await send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [point] });
+  await wait(holdMs);
+  await send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+}
+
+const kinds = (page: Page): Promise<string[]> =>
+  page.driver.executeAsyncScript<string[]>(`
+    const done = arguments[0];
+    const open = indexedDB.open('urvek-field');
+    open.onsuccess = () => {
+      open.result.transaction('events').objectStore('events').getAll().onsuccess = ({ target }) => {
+        open.result.close();
+        const last = target.result.at(-1)?.walkId;
+        done(target.result.filter((k) => ['dropoutBegin', 'dropoutEnd', 'grade', 'end', 'leftOut'].includes(k.event.kind)).map((k) => k.event.kind));
+      };
+    };`);
+const settled = async (page: Page): Promise<string[]> => {
+  await wait(400);
+  return kinds(page);
+};
+
+test('a press counts once at its first touch; swiped or slid off it is withdrawn, and one touch restores it', async () => {
+  const { page } = session;
+  await phone(page, 390, 844);
+  await page.open('/walk-now');
+  await page.see('Begin the walk');
+  // Nothing begins by itself, whatever is reloaded.
+  await page.open('/walk-now');
+  expect(await settled(page)).toEqual([]);
+  await page.press('Begin the walk');
+  await page.see('Dropout begins');
+  const key = await middleOf(page, 'Dropout begins');
+
+  // A swipe that starts on the key scrolls.
+  await touch(page, [
+    key,
+    { x: key.x, y: key.y - 40 },
+    { x: key.x, y: key.y - 120 },
+    { x: key.x, y: key.y - 200 },
+  ]);
+  expect(await settled(page)).toEqual([]);
+  // Slid off sideways: withdrawn, said so, and restored by one touch.
+  await wait(4500);
+  const again = await middleOf(page, 'Dropout begins');
+  const [mark] = [await middleOf(page, 'Turn round')];
+  await touch(page, [again, { x: again.x + 20, y: again.y }, { x: mark.x, y: again.y + 160 }]);
+  await page.see('withdrawn: touch to log it');
+  expect(await settled(page)).toEqual([]);
+  await touch(page, [await middleOf(page, 'Dropout begins')]);
+  expect(await settled(page)).toEqual(['dropoutBegin']);
+  // Held for long: one all the same.
+  await touch(page, [await middleOf(page, 'Dropout ends')], 700);
+  expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd']);
+  // Two touches of a trembling hand, 140 ms apart.
+  const trembling = await middleOf(page, 'Dropout begins');
+  await touch(page, [trembling], 10);
+  await wait(60);
+  await touch(page, [{ x: trembling.x + 2, y: trembling.y }], 10);
+  expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd', 'dropoutBegin']);
+}, 120_000);
+
+test('a walk begun by mistake stands on Bench, and is discarded in one press', async () => {
+  const { page } = session;
+  await page.open('/');
+  await page.see('A walk is not finished');
+  await page.press('Discard');
+  await page.until('gone', async () => (await kinds(page)).includes('leftOut'));
+  await page.open('/walk-now');
+  await page.see('Begin the walk');
+}, 60_000);
+
+test('no stage is wider than the phone, upright or across', async () => {
+  const { page } = session;
+  const wide: string[] = [];
+  for (const [width, height] of [
+    [390, 844],
+    [320, 640],
+    [844, 390],
+  ] as const) {
+    await phone(page, width, height);
+    for (const stage of [
+      '',
+      ...STAGES.map((s) => `c/${DEMO_ID}/${s}`),
+      'walk-now',
+      'devices',
+      'join',
+      'methods',
+    ]) {
+      await page.open(`/${stage}`);
+      await page.find('//h1');
+      await wait(600);
+      const over = await page.driver.executeScript<number>(
+        'return document.documentElement.scrollWidth - innerWidth',
+      );
+      if (over > 0) wide.push(`${stage} at ${width}: ${over} px over`);
+    }
+  }
+  expect(wide).toEqual([]);
+}, 240_000);
+
+test('a walk is left out with a reason, named in the report, and counts again as easily', async () => {
+  const { page } = session;
+  await tools(page)('Emulation.setTouchEmulationEnabled', { enabled: false });
+  await tools(page)('Emulation.setDeviceMetricsOverride', {
+    ...{ width: 1280, height: 800, deviceScaleFactor: 1, mobile: false },
+  });
+  await page.open(`/c/${DEMO_ID}/trace`);
+  await page.fill('Why it is left out', 'the receiver was off');
+  await page.press('Leave it out');
+  await page.see('Left out of every result:');
+  await page.open(`/c/${DEMO_ID}/report`);
+  await page.see('was left out: the receiver was off');
+  await page.open(`/c/${DEMO_ID}/trace`);
+  await page.press('Count it again');
+  await page.see('Leave this walk out');
+}, 120_000);

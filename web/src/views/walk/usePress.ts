@@ -1,0 +1,72 @@
+import { useEffect, useRef, useState, type MouseEvent, type PointerEvent } from 'react';
+
+/** Touches of one key nearer than this are one: a hand trembles. Counters are pressed faster, and on purpose. */
+const REPEAT_MS = 250;
+export const COUNTER_REPEAT_MS = 100;
+/** A press that was slid off its key can be restored for so long. */
+const RESTORE_MS = 4000;
+
+interface Pressed {
+  /** Slid off the key: nothing was logged, and one touch logs it after all, at the time of the first. */
+  readonly withdrawn: boolean;
+  readonly handlers: {
+    onPointerDown(e: PointerEvent<HTMLElement>): void;
+    onPointerUp(e: PointerEvent<HTMLElement>): void;
+    onPointerCancel(): void;
+    onClick(e: MouseEvent<HTMLElement>): void;
+  };
+}
+
+const isOn = (e: PointerEvent<HTMLElement>): boolean => {
+  const { left, right, top, bottom } = e.currentTarget.getBoundingClientRect();
+  return e.clientX >= left && e.clientX <= right && e.clientY >= top && e.clientY <= bottom;
+};
+
+/**
+ * A press counts at its first touch, if it is released on the key: sliding off it, or a swipe that began on it,
+ * withdraws it. A keyboard, or a voice, presses at once.
+ */
+export function usePress(act: (inputMs: number) => void, repeatMs = REPEAT_MS): Pressed {
+  const touchedMs = useRef<number>(undefined);
+  const lastMs = useRef(-Infinity);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const [withdrawnMs, setWithdrawnMs] = useState<number>();
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const commit = (inputMs: number): void => {
+    clearTimeout(timer.current);
+    setWithdrawnMs(undefined);
+    if (Math.abs(inputMs - lastMs.current) < repeatMs) return;
+    lastMs.current = inputMs;
+    act(inputMs);
+  };
+  const withdraw = (): void => {
+    const touched = touchedMs.current;
+    touchedMs.current = undefined;
+    if (touched === undefined) return;
+    setWithdrawnMs(touched);
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => setWithdrawnMs(undefined), RESTORE_MS);
+  };
+  return {
+    withdrawn: withdrawnMs !== undefined,
+    handlers: {
+      onPointerDown: (e) => {
+        if (e.button !== 0) return;
+        touchedMs.current = withdrawnMs ?? e.timeStamp;
+        e.currentTarget.setPointerCapture(e.pointerId);
+      },
+      onPointerUp: (e) => {
+        const touched = touchedMs.current;
+        if (touched === undefined) return;
+        if (!isOn(e)) return withdraw();
+        touchedMs.current = undefined;
+        commit(touched);
+      },
+      onPointerCancel: withdraw,
+      // By a pointer it was counted above.
+      onClick: (e) => {
+        if (e.detail === 0) commit(e.timeStamp);
+      },
+    },
+  };
+}
