@@ -22,6 +22,8 @@ async function violations(): Promise<string[]> {
 
 test.each([
   ['/', 'Clip microphones'],
+  ['/quick', 'Make it, and go to the first walk'],
+  ['/walk-now', 'Begin the walk'],
   ['/trainer', 'Begin the lesson'],
   ['key-sheet', 'show the key'],
   ['kit', 'Add a product'],
@@ -50,6 +52,7 @@ test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized
   await session.page.key('d');
   await session.page.see('Dropout ends');
   expect(await violations()).toEqual([]);
+  await session.page.press('options');
   await (await session.page.find("//label[contains(., 'sun')]/input")).click();
   expect(await violations()).toEqual([]);
   const heights = await session.page.driver.executeScript<number[]>(

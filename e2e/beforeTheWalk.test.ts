@@ -163,6 +163,7 @@ test('Walk: what fails in the rig check is kept with the walk and printed', asyn
   await session.page.see('Dropout begins');
   await session.page.key('e');
   await session.page.press('weather');
+  await session.page.press('its trace');
   await session.page.see('Failed in the rig check:');
   await session.page.press('Report');
   await session.page.see('failed in the rig check: Batteries fresh at both ends');

@@ -111,6 +111,7 @@ test('stop and call: a checkpoint is not left silently half-filled', async () =>
   await page.see('post 2');
   await page.key('e');
   await page.press('time');
+  await page.press('its trace');
   await page.see('went on');
   await page.open(`/c/${DEMO_ID}/ranges`);
   await page.see('one way only. The mobile end does not hear');

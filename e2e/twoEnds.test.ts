@@ -81,6 +81,7 @@ test('two browsers on one walk, one clock 37 minutes off: what happens at once s
   await walker.until('six presses at the base', async () => presses((await newest()).log).length === 6);
   await walker.key('e');
   await walker.press('time');
+  await walker.press('its trace');
   await walker.see('Trace:');
   const { log, joined } = joinLogs((await newest()).log);
   expect(joined).toEqual([
@@ -146,6 +147,7 @@ test('the device’s own location, along the route: snapped to the path with its
   }
   await page.key('e');
   await page.press('time');
+  await page.press('its trace');
   await page.see('Trace:');
   const walk = await newest();
   expect((await fixes()).map((e) => e.kind === 'fix' && Math.round(e.body.accuracyM))).toEqual(

@@ -33,6 +33,7 @@ async function walkOnce(back: boolean): Promise<void> {
   }
   await session.page.key('e');
   await session.page.press('time');
+  await session.page.press('its trace');
   await session.page.see('Outcomes, in separation');
 }
 

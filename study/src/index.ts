@@ -35,3 +35,4 @@ export * from './results/walkRows.ts';
 export * from './results/walkedOrder.ts';
 export * from './results/walls.ts';
 export * from './study.ts';
+export * from './plan/quickSetup.ts';

@@ -64,6 +64,7 @@ const router = createBrowserRouter([
     HydrateFallback: Waiting,
     children: [
       { path: '/', ...view(() => import('./views/bench/Bench.tsx'), 'Bench') },
+      { path: '/quick', ...view(() => import('./views/bench/Quick.tsx'), 'Quick') },
       { path: '/walk-now', ...view(() => import('./views/walk/WalkNow.tsx'), 'WalkNow') },
       { path: '/methods', ...view(() => import('./views/methods/Methods.tsx'), 'Methods') },
       { path: '/devices', ...view(() => import('./views/bench/Devices.tsx'), 'Devices') },

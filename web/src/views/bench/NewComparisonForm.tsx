@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { newComparisonSchema, type NewComparison } from '@urvek/contract';
 import { Plus } from 'lucide-react';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
@@ -28,6 +28,11 @@ export function NewComparisonForm() {
       onSubmit={(e) => void form.handleSubmit((wanted) => create.mutate(wanted))(e)}
     >
       <h2>New comparison</h2>
+      <p>
+        <Link className="btn" to="/quick">
+          Quick: two products, one path
+        </Link>
+      </p>
       <Field
         label="Title"
         placeholder="Two routers in the mill"

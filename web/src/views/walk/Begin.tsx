@@ -3,6 +3,7 @@ import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode 
 import { travelledGround } from '@urvek/draw';
 import { planState, slotOf } from '@urvek/study';
 import { useState } from 'react';
+import { useLocation } from 'react-router';
 import { useStudy } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
 import { Stage, type Ready } from '../../components/Frame.tsx';
@@ -13,6 +14,7 @@ import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 import { keepLastWalk, lastWalk } from '../../state/lastWalk.ts';
 import { ConditionsForm } from './ConditionsForm.tsx';
+import { JustWalked } from './JustWalked.tsx';
 import { RigCheck, type Results } from './RigCheck.tsx';
 import { StartAt } from './StartAt.tsx';
 import { AT_FIXED_END, NOT_STATED, readingOfStart, type StartPlace } from './startPlace.ts';
@@ -23,6 +25,8 @@ const heightText = (m: number | undefined): string => (m === undefined ? 'height
 /** The next walk of the plan, or another; a walk begins with its baseline. */
 export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walkId: string) => void }) {
   const { comparison, walks } = workspace;
+  const { state } = useLocation() as { state: { walked?: string } | null };
+  const walked = state?.walked;
   const slots = planState(comparison.setup, walks);
   const next = slots.find((s) => !s.walk) ?? slots[0];
   const [chosen, setChosen] = useState<number>();
@@ -105,6 +109,7 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           : 'The plan is walked; this would be an extra walk.'
       }
     >
+      {walked !== undefined && <JustWalked workspace={workspace} walkId={walked} />}
       <div className="sheet grid gap-4 p-4 md:grid-cols-2">
         <div className="grid content-start gap-3">
           <Choice
@@ -143,6 +148,15 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
             {heightText(rig.heightMobileM)}, channel {rig.channel || 'not stated'}. Test signal:{' '}
             {kind.testSignal}.
           </p>
+          {error && <Trouble error={error} />}
+          <div>
+            <button
+              className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
+              onClick={() => void begin()}
+            >
+              Begin the walk
+            </button>
+          </div>
           <RigCheck
             key={rig.id}
             kind={kind}
@@ -181,15 +195,6 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
             </p>
           )}
           <StorageTrouble />
-          {error && <Trouble error={error} />}
-          <div>
-            <button
-              className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
-              onClick={() => void begin()}
-            >
-              Begin the walk
-            </button>
-          </div>
         </div>
         <div>
           <Tape title={`The path ${path.name}`} ground={travelledGround(path)} measure="travelled" />

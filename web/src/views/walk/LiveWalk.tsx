@@ -224,6 +224,18 @@ export function LiveWalk({
       setAsking({ nearer: reading });
     else mark(reading, name);
   };
+  const finish = async (reason: EventBodies['end']['reason']): Promise<void> => {
+    const walkS = gear.walkS(performance.now());
+    gear.stop();
+    await add(
+      'end',
+      { reason, ...(tick ? { reading: wheelReading(tick) } : {}) },
+      Math.max(walkS, state.lastS) + 0.01,
+    );
+    if (comparison) await navigate(`/c/${comparison.id}/walk`, { state: { walked: kept.id } });
+    else await navigate(`/file/${kept.id}`);
+  };
+
   const actions: Actions = {
     d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
     ...Object.fromEntries(
@@ -259,6 +271,9 @@ export function LiveWalk({
     r: () => setAsking('reconnected'),
     n: () => setAsking('note'),
     e: () => setAsking('end'),
+    j: () => {
+      if (lost) void finish('link failed');
+    },
     u: () => {
       void session
         .undo((walkS) => eventTime(walkS, rateNow.current, performance.now()))
@@ -269,17 +284,6 @@ export function LiveWalk({
         .then(() => sync());
     },
   };
-  const finish = async (reason: EventBodies['end']['reason']): Promise<void> => {
-    const walkS = gear.walkS(performance.now());
-    gear.stop();
-    await add(
-      'end',
-      { reason, ...(tick ? { reading: wheelReading(tick) } : {}) },
-      Math.max(walkS, state.lastS) + 0.01,
-    );
-    await navigate(comparison ? `/c/${comparison.id}/trace/${kept.id}` : `/file/${kept.id}`);
-  };
-
   return (
     <main className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${leftHand ? 'left-hand' : ''}`}>
       <Keys actions={asking || !keys ? {} : actions} />

@@ -41,6 +41,11 @@ export function LogKeys({
   return (
     <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
       {watching && <Dropout lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />}
+      {watching && lost && (
+        <Press k="j" actions={actions} className="col-span-5">
+          It does not come back: end here
+        </Press>
+      )}
       {watching &&
         GRADES.map((g) => (
           <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>

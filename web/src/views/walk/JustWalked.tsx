@@ -1,0 +1,32 @@
+import { travelledGround, walkLanes } from '@urvek/draw';
+import { Link } from 'react-router';
+import { useStudy } from '../../api/queries.ts';
+import type { Ready } from '../../components/Frame.tsx';
+import { Tape } from '../../components/Tape.tsx';
+
+/** The walk that has just ended, on the tape, above the next one. */
+export function JustWalked({ workspace, walkId }: { workspace: Ready; walkId: string }) {
+  const { data: finding } = useStudy(workspace, ['finding', walkId], (study, of) =>
+    study.finding(of, walkId),
+  );
+  if (!finding) return null;
+  return (
+    <section className="sheet mb-3 px-3 py-1" aria-label="The walk that has just ended">
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <strong>
+          {finding.product} on {finding.path.name}, walk {finding.label}
+        </strong>
+        ended: {finding.trace.endReason}
+        <Link className="underline" to={`/c/${workspace.id}/trace/${walkId}`}>
+          its trace
+        </Link>
+      </p>
+      <Tape
+        title={`Walk ${finding.label} of ${finding.product} on the tape`}
+        ground={travelledGround(finding.path)}
+        measure="travelled"
+        lanes={walkLanes(finding.trace, 'out', 'walk')}
+      />
+    </section>
+  );
+}
