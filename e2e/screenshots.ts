@@ -1,10 +1,13 @@
 // npm run screenshots: one current picture of each stage from the demo data, at 1280×800 (the walk also at
-// 390×844). An Urvek with the demo must be running; its address is the first argument, or the default one.
-import { mkdirSync, writeFileSync } from 'node:fs';
+// 390×844). An Urvek with the demo must be running; its whole address is the first argument, or the one that it
+// wrote down.
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
 
-const origin = process.argv[2] ?? 'http://127.0.0.1:4826/';
+/** As the start printed it, key and all. */
+const address = process.argv[2] ?? readFileSync('.urvek/address', 'utf8').trim();
+const origin = new URL('/', address).href;
 const folder = process.argv[3] ?? 'docs/screenshots';
 const DEMO = '/c/0c1d0000-0000-4000-8000-000000000001';
 const SLATE_WORKS = '/c/0c1d0000-0000-4000-8000-000000000002';
@@ -52,7 +55,7 @@ async function main(): Promise<void> {
   const desk = await openBrowser();
   const page = new Page(desk.driver, origin);
   try {
-    await page.open('/');
+    await page.driver.get(address);
     await page.see('Clip microphones');
     await shoot(page, 'bench');
     for (const [stage, sign] of [
@@ -104,6 +107,8 @@ async function main(): Promise<void> {
   }
   const phone = await openBrowser({ width: 390, height: 844 });
   try {
+    await phone.driver.get(address);
+    await new Page(phone.driver, origin).see('Clip microphones');
     await walking(phone, 'walk-phone', false);
   } finally {
     await phone.close();

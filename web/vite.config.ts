@@ -13,7 +13,7 @@ export default defineConfig({
       filename: 'serviceWorker.ts',
       injectRegister: false,
       injectManifest: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2,wav}'],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wav}'],
         maximumFileSizeToCacheInBytes: 5_000_000,
       },
       manifest: {
@@ -24,7 +24,12 @@ export default defineConfig({
         display: 'standalone',
         background_color: '#f6f2e7',
         theme_color: '#1c211f',
-        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+        icons: [
+          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: '/icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
       },
     }),
   ],

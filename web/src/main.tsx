@@ -1,4 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import type { ComparisonSummary } from '@urvek/contract';
 import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
@@ -10,6 +11,7 @@ import { NoticeArea } from './components/Notice.tsx';
 import { Waiting } from './components/States.tsx';
 import { PictureStyle } from './components/Picture.tsx';
 import { askBackgroundSync, registerServiceWorker } from './field/background.ts';
+import { fieldLog } from './field/fieldLog.ts';
 import { compareWithBase, sync } from './field/sync.ts';
 import './styles.css';
 
@@ -101,7 +103,19 @@ const router = createBrowserRouter([
 ]);
 
 await takeKeyFromAddress();
-registerServiceWorker();
+/** What was asked for before the service worker was there is asked for once more, by this page, so that it is kept. */
+async function keepForOffline(): Promise<void> {
+  await client.refetchQueries();
+  // The study's thread is older than the service worker, which does not see what that fetches.
+  const { entriesAtBase } = await import('./workers/entries.ts');
+  for (const { id } of client.getQueryData<ComparisonSummary[]>(['comparisons']) ?? [])
+    await entriesAtBase(id).catch(() => undefined);
+}
+
+registerServiceWorker(
+  async () => (await fieldLog.walks.where('underWay').equals(1).count()) > 0,
+  () => void keepForOffline(),
+);
 void compareWithBase()
   // Out of reach, it is asked at the next start.
   .catch(() => undefined)

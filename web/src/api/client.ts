@@ -30,6 +30,9 @@ export class Refused extends Error {
   }
 }
 
+/** The base does not know this browser: that is said at the top of every page. */
+export const isShutOut = (error: Error): boolean => error instanceof Refused && error.status === 401;
+
 /** No answer at all: the base is out of reach. */
 export class OutOfReach extends Error {
   constructor(

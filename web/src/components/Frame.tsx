@@ -3,6 +3,7 @@ import type { Comparison } from '@urvek/contract';
 import { seal, STAGE_NAME, type WalkRow } from '@urvek/study';
 import { useMemo, type ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
+import { isShutOut } from '../api/client.ts';
 import { useFieldLog, useWorkspace, type Workspace } from '../api/queries.ts';
 import { fieldLog, HERE, SET_ASIDE, UNFILED } from '../field/fieldLog.ts';
 import { useUnit } from '../state/unit.ts';
@@ -143,7 +144,7 @@ export function WithWorkspace({
       comparison && overview?.sealed ? { ...comparison, setup: seal(comparison.setup, id) } : comparison,
     [comparison, overview?.sealed, id],
   );
-  if (error && !overview) return <Trouble error={error} />;
+  if (error && !overview) return isShutOut(error) ? null : <Trouble error={error} />;
   if (!shown || !overview) return <Loading what="the comparison" />;
   const { sealed, rows } = overview;
   return (

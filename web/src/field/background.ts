@@ -5,11 +5,28 @@ interface SyncRegistration extends ServiceWorkerRegistration {
   readonly sync?: { register(tag: string): Promise<void> };
 }
 
-/** Makes the application installable and there without a network, where the browser allows it. */
-export function registerServiceWorker(): void {
+/** Said to a newer version that waits. */
+export const TAKE_OVER = 'urvek: take over';
+
+/**
+ * Makes the application installable and there without a network, where the browser allows it. A newer version waits
+ * until a page begins while no walk is under way, and then takes over before anything is done in it. `onFirst`: what
+ * was fetched before the first one was there is fetched once more, so that it is kept.
+ */
+export function registerServiceWorker(isWalking: () => Promise<boolean>, onFirst: () => void): void {
   if (!('serviceWorker' in navigator)) return;
+  const { serviceWorker } = navigator;
+  const first = serviceWorker.controller === null;
+  serviceWorker.addEventListener('controllerchange', () => (first ? onFirst() : location.reload()), {
+    once: true,
+  });
   // Refused on an address that is not secure: everything works, but not offline.
-  void navigator.serviceWorker.register('/serviceWorker.js', { type: 'classic' }).catch(() => undefined);
+  void serviceWorker
+    .register('/serviceWorker.js', { type: 'classic' })
+    .then(async ({ waiting }) => {
+      if (waiting && !(await isWalking())) waiting.postMessage(TAKE_OVER);
+    })
+    .catch(() => undefined);
 }
 
 /** Asks the browser to send what waits when there is a link again, page or no page. */

@@ -2,7 +2,7 @@
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
-import { SYNC_TAG } from './background.ts';
+import { SYNC_TAG, TAKE_OVER } from './background.ts';
 import { sync } from './sync.ts';
 
 declare const self: ServiceWorkerGlobalScope & {
@@ -27,7 +27,13 @@ registerRoute(
   new NetworkFirst({ cacheName: 'base', networkTimeoutSeconds: BASE_TIMEOUT_S }),
 );
 
-self.addEventListener('install', () => void self.skipWaiting());
+// The first one takes over at once; a newer one waits until the page says that no walk is under way.
+self.addEventListener('install', () => {
+  if (!self.registration.active) void self.skipWaiting();
+});
+self.addEventListener('message', (event) => {
+  if (event.data === TAKE_OVER) void self.skipWaiting();
+});
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 // The browser has a link again, even if no page is open: send what waits.
 self.addEventListener('sync', ((event: ExtendableEvent & { tag: string }) => {

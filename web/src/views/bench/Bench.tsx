@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Footprints } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { base } from '../../api/client.ts';
+import { base, isShutOut } from '../../api/client.ts';
 import { studies, useComparisons } from '../../api/queries.ts';
 import { Stage } from '../../components/Frame.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
@@ -53,7 +53,7 @@ export function Bench() {
         <section aria-label="Comparisons" className="grid content-start gap-3">
           <UnderWay />
           <Unfiled />
-          {error && <Trouble error={error} />}
+          {error && !isShutOut(error) && <Trouble error={error} />}
           {!data && !error && <Loading what="the comparisons" />}
           {data && shown.length === 0 && (
             <Empty title="No comparison yet">Put the question on the right, then enter the kit.</Empty>

@@ -46,7 +46,7 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
         return (
           <div
             key={field.key}
-            className="mt-1 grid grid-cols-[1.1fr_auto_1fr_1.1fr_1fr_auto] items-end gap-2"
+            className="mt-1 grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.1fr_auto_1fr_1.1fr_1fr_auto]"
           >
             <Choice label="Of" {...form.register(`${at}.${i}.form`)}>
               {CLAIM_FORMS.map((f) => (

@@ -108,7 +108,7 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
         </div>
         {rigs.fields.map((field, i) => (
           <div key={field.key} className="mt-2">
-            <div className="grid grid-cols-6 items-end gap-x-3 gap-y-2">
+            <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-6">
               <Field
                 className="col-span-2"
                 label="Rig"
@@ -145,7 +145,7 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
               <summary className="cursor-pointer text-[0.85rem] text-faint">
                 Antenna, power, firmware, battery and the rest
               </summary>
-              <div className="mt-1 grid grid-cols-6 gap-x-3 gap-y-2">
+              <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-6">
                 <Choice
                   className="col-span-2"
                   label="Antenna stands"

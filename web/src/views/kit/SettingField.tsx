@@ -4,7 +4,15 @@ import { asFigure, asMetres } from '../../components/figures.ts';
 import type { SetupForm } from './form.ts';
 import type { Setting } from './rigsParts.tsx';
 
-const SPAN = ['', 'col-span-1', 'col-span-2', 'col-span-3', 'col-span-4', 'col-span-5', 'col-span-6'];
+const SPAN = [
+  '',
+  'col-span-1',
+  'col-span-2',
+  'col-span-2 sm:col-span-3',
+  'col-span-2 sm:col-span-4',
+  'col-span-2 sm:col-span-5',
+  'col-span-2 sm:col-span-6',
+];
 
 const TEXTS: readonly (keyof RigSettings)[] = [
   'channel',

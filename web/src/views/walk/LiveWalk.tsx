@@ -232,6 +232,7 @@ export function LiveWalk({
       { reason, ...(tick ? { reading: wheelReading(tick) } : {}) },
       Math.max(walkS, state.lastS) + 0.01,
     );
+    window.scrollTo(0, 0);
     if (comparison) await navigate(`/c/${comparison.id}/walk`, { state: { walked: kept.id } });
     else await navigate(`/file/${kept.id}`);
   };

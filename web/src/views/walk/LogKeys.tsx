@@ -94,12 +94,15 @@ export function LogKeys({
       <Press k="r" actions={actions}>
         Recon&shy;nected …
       </Press>
-      <Press k="u" actions={actions} className="col-span-2" disabled={!canUndo}>
-        Undo
-      </Press>
-      <Press k="e" actions={actions} className="col-span-3">
-        End …
-      </Press>
+      {/* Always in reach of the thumb. */}
+      <div className="sticky bottom-0 z-[5] col-span-5 grid grid-cols-5 gap-2 bg-paper py-1">
+        <Press k="u" actions={actions} className="col-span-2" disabled={!canUndo}>
+          Undo
+        </Press>
+        <Press k="e" actions={actions} className="col-span-3">
+          End …
+        </Press>
+      </div>
     </div>
   );
 }
