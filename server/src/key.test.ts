@@ -83,6 +83,14 @@ test('set aside and taken back; removed for good only behind a backup', async ()
       startedMs: 1,
     }),
   });
+  const time = { walkS: 0, rate: 1, inputMs: 0, originMs: 0, wallMs: 0 };
+  const deviceId = '00000000-0000-4000-8000-00000000000c';
+  const event = { walkId: walk, deviceId, seq: 1, version: 1, kind: 'note', time, body: { text: 'logged' } };
+  const logged = await ask(`api/walks/${walk}/events`, key, {
+    method: 'POST',
+    body: JSON.stringify({ events: [event] }),
+  });
+  expect(logged.status).toBe(200);
   expect((await ask(`${at}/aside`, key, { method: 'PUT', body: '{"reason":"tried out"}' })).status).toBe(204);
   expect(await (await ask('api/comparisons', key)).json()).toMatchObject([
     { id, aside: { reason: 'tried out' } },

@@ -393,11 +393,10 @@ async function insertWalks(manager: EntityManager, walks: readonly StoredWalk[],
       .updateEntity(false)
       .execute();
   const events = walks.flatMap((w) => w.log);
-  for (let at = 0; at < events.length; at += INSERT_ROWS) {
-    const some = events.slice(at, at + INSERT_ROWS);
-    if ((await sql.insertEvents(manager, some, now)).size < some.length)
-      throw new Conflict('two entries of one walk have the same number');
-  }
+  if (new Set(events.map((e) => `${e.walkId}/${e.deviceId}/${e.seq}`)).size < events.length)
+    throw new Conflict('two entries of one walk have the same number');
+  for (let at = 0; at < events.length; at += INSERT_ROWS)
+    await sql.insertEvents(manager, events.slice(at, at + INSERT_ROWS), now);
 }
 
 /** As JSON has it: key order and absent fields do not count. */

@@ -18,6 +18,7 @@ import { JustWalked } from './JustWalked.tsx';
 import { RigCheck, type Results } from './RigCheck.tsx';
 import { StartAt } from './StartAt.tsx';
 import { AT_FIXED_END, NOT_STATED, readingOfStart, type StartPlace } from './startPlace.ts';
+import { notBegun } from './device.ts';
 import { StorageTrouble } from './StorageTrouble.tsx';
 
 const heightText = (m: number | undefined): string => (m === undefined ? 'height not stated' : `${m} m`);
@@ -92,12 +93,7 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
       keepLastWalk(comparison.id, { mode, gear });
       onBegin(header.id);
     } catch (cause) {
-      setError(
-        new Error(
-          'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.',
-          { cause },
-        ),
-      );
+      setError(notBegun(cause));
     }
   };
   return (

@@ -7,6 +7,7 @@ import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
+import { notBegun } from './device.ts';
 import { LiveWalk } from './LiveWalk.tsx';
 import { Unfinished } from './Unfinished.tsx';
 import { Unfiled } from '../bench/Unfiled.tsx';
@@ -63,15 +64,7 @@ function Now() {
     );
   if (found && live === found.id) return <LiveWalk comparison={undefined} subject={undefined} kept={found} />;
   if (found) return <Unfinished comparison={undefined} kept={found} onResume={() => setLive(found.id)} />;
-  const press = (): void =>
-    void begin(setLive).catch((cause: unknown) =>
-      setError(
-        new Error(
-          'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.',
-          { cause },
-        ),
-      ),
-    );
+  const press = (): void => void begin(setLive).catch((cause: unknown) => setError(notBegun(cause)));
   return (
     <Stage
       title="Walk now"

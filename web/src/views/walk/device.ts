@@ -129,3 +129,10 @@ export async function storageTrouble(): Promise<string | undefined> {
     return 'This browser does not say whether it keeps data. Save the log as a file after each walk.';
   }
 }
+
+/** What is said when the beginning of a walk is not kept. */
+export const notBegun = (cause: unknown): Error =>
+  new Error(
+    'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.',
+    { cause },
+  );
