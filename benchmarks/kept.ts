@@ -1,11 +1,14 @@
 // npm run bench:kept -- ADDRESS: how long from a press to "kept" in a real browser, on a running Urvek with
 // the demo.
+import { readFileSync } from 'node:fs';
 import { openBrowser, Page } from '../e2e/support/browser.ts';
 
 const PRESSES = 200;
 const browser = await openBrowser();
 try {
-  const page = new Page(browser.driver, process.argv[2] ?? 'http://127.0.0.1:4826/');
+  const address = process.argv[2] ?? readFileSync('.urvek/address', 'utf8').trim();
+  const page = new Page(browser.driver, new URL('/', address).href);
+  await page.driver.get(address);
   await page.open('/c/0c1d0000-0000-4000-8000-000000000001/walk');
   await page.press('Begin the walk');
   await page.see('Dropout begins');

@@ -2,15 +2,21 @@
 // empty one is best).
 import type { WalkEvent } from '@urvek/core';
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 
-const [address = 'http://127.0.0.1:4826/', seconds = '60'] = process.argv.slice(2);
+/** As the start printed it, key and all. */
+const [address = readFileSync('.urvek/address', 'utf8').trim(), seconds = '60'] = process.argv.slice(2);
+const headers = {
+  'content-type': 'application/json',
+  'X-Urvek-Key': new URL(address).searchParams.get('key') ?? '',
+};
 const DEVICES = 50;
 const PER_SECOND = 10;
 
 const send = async (method: string, path: string, body: unknown): Promise<Response> => {
   const response = await fetch(new URL(`api${path}`, address), {
     method,
-    headers: { 'content-type': 'application/json' },
+    headers,
     body: JSON.stringify(body),
   });
   if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
@@ -48,7 +54,9 @@ async function device(n: number): Promise<number> {
     await send('POST', `/walks/${walkId}/events`, { events });
     times.push(performance.now() - sentMs);
   }
-  const log = (await (await fetch(new URL(`api/walks/${walkId}/events`, address))).json()) as unknown[];
+  const log = (await (
+    await fetch(new URL(`api/walks/${walkId}/events`, address), { headers })
+  ).json()) as unknown[];
   return log.length;
 }
 

@@ -2,27 +2,31 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { backup, contentOf, sizeOf } from './lib/backup.mjs';
-import { complain, DATABASE, say, Unable } from './lib/project.mjs';
+import { holdingFolder } from './lib/claim.mjs';
+import { placeOf } from './lib/clusterFolder.mjs';
+import { DATABASE, failed, onlyOwnDatabase, say, Unable } from './lib/project.mjs';
 import { runningCluster, startCluster } from './lib/postgres.mjs';
 
 async function main() {
   const [name] = process.argv.slice(2);
   if (!name) throw new Unable('Name the file to write: npm run backup -- FILE');
+  onlyOwnDatabase();
   const file = resolve(process.env.INIT_CWD ?? '.', name);
   if (existsSync(file)) throw new Unable(`${file} is there already. Nothing was changed; name another file.`);
   const running = await runningCluster(DATABASE);
-  const cluster = running ?? (await startCluster(DATABASE));
-  try {
-    const url = cluster.url('postgres');
-    await backup(cluster.tools, url, file);
-    say(`${(await contentOf(cluster.tools, url)).text}, in ${file} (${sizeOf(file)}).`);
-    say('The files that people keep, and what a phone has not sent yet, are not in it.');
-  } finally {
-    if (!running) await cluster.stop();
-  }
+  if (running) return write(running, file);
+  return holdingFolder(async () => {
+    if (!existsSync(placeOf(DATABASE).cluster))
+      throw new Unable(`There is no database in ${DATABASE} yet: nothing to back up.`);
+    const cluster = await startCluster(DATABASE);
+    await write(cluster, file).finally(cluster.stop);
+  });
 }
 
-main().catch((error) => {
-  complain(error instanceof Unable ? error.message : String(error?.stack ?? error));
-  process.exit(1);
-});
+async function write({ tools, url }, file) {
+  await backup(tools, url('postgres'), file);
+  say(`${(await contentOf(tools, url('postgres'))).text}, in ${file} (${sizeOf(file)}).`);
+  say('The files that people keep, and what a phone has not sent yet, are not in it.');
+}
+
+main().catch(failed);

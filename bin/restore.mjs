@@ -3,9 +3,10 @@ import { existsSync, renameSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backupBefore, contentOf, restore } from './lib/backup.mjs';
+import { holdingFolder } from './lib/claim.mjs';
 import { placeOf } from './lib/clusterFolder.mjs';
-import { BACKUPS, complain, DATABASE, say, Unable } from './lib/project.mjs';
-import { runningCluster, startCluster } from './lib/postgres.mjs';
+import { BACKUPS, DATABASE, failed, onlyOwnDatabase, say, Unable } from './lib/project.mjs';
+import { startCluster } from './lib/postgres.mjs';
 
 async function main() {
   const { values, positionals } = parseArgs({
@@ -14,27 +15,25 @@ async function main() {
   });
   const [name] = positionals;
   if (!name) throw new Unable('Name the backup: npm run restore -- FILE');
+  onlyOwnDatabase();
   const file = resolve(process.env.INIT_CWD ?? '.', name);
   if (!existsSync(file)) throw new Unable(`There is no file ${file}. Nothing was changed.`);
-  if (await runningCluster(DATABASE))
-    throw new Unable(
-      'Urvek is running. Stop it first, with Ctrl-C where it was started; nothing was changed.',
-    );
-  if (values.fresh) putAside();
-  const cluster = await startCluster(DATABASE);
-  try {
-    const url = cluster.url('postgres');
-    const before = await contentOf(cluster.tools, url).catch(() => undefined);
-    if (before && before.comparisons > 0)
-      say(
-        `What was here is kept in ${await backupBefore(cluster.tools, url, BACKUPS, 'restore')}: ${before.text}.`,
-      );
-    await restore(cluster.tools, url, file);
-    say(`Restored: ${(await contentOf(cluster.tools, url)).text}. Start Urvek again with npm start.`);
-    say('Devices that logged since then send again what is missing, once they reach it.');
-  } finally {
-    await cluster.stop();
+  return holdingFolder(async () => {
+    if (values.fresh) putAside();
+    const cluster = await startCluster(DATABASE);
+    await putBack(cluster, file).finally(cluster.stop);
+  });
+}
+
+async function putBack({ tools, url }, file) {
+  const before = await contentOf(tools, url('postgres')).catch(() => undefined);
+  if (before && before.comparisons > 0) {
+    const kept = await backupBefore(tools, url('postgres'), BACKUPS, 'restore');
+    say(`What was here is kept in ${kept}: ${before.text}.`);
   }
+  await restore(tools, url('postgres'), file);
+  say(`Restored: ${(await contentOf(tools, url('postgres'))).text}. Start Urvek again with npm start.`);
+  say('Devices that logged since then send again what is missing, once they reach it.');
 }
 
 /** A database that this PostgreSQL cannot open makes room for one that it makes itself. */
@@ -46,7 +45,4 @@ function putAside() {
   say(`The database that was here was put aside as ${aside}.`);
 }
 
-main().catch((error) => {
-  complain(error instanceof Unable ? error.message : String(error?.stack ?? error));
-  process.exit(1);
-});
+main().catch(failed);

@@ -5,7 +5,7 @@ import { backupBefore, dailyBackup } from './lib/backup.mjs';
 import { claim, isPort, openedAt, ownKey, release, rememberedPort, state } from './lib/claim.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startCluster } from './lib/postgres.mjs';
-import { BACKUPS, complain, DATA, DATABASE, ROOT, say, Unable } from './lib/project.mjs';
+import { BACKUPS, complain, DATA, DATABASE, failed, ROOT, say, Unable } from './lib/project.mjs';
 import { enableTypeScript } from './lib/typescript.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
@@ -138,7 +138,4 @@ function keepDaily(daily) {
   setInterval(look, BACKUP_CHECK_MS).unref();
 }
 
-main().catch((error) => {
-  complain(error instanceof Unable ? error.message : String(error?.stack ?? error));
-  process.exit(1);
-});
+main().catch(failed);

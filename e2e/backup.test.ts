@@ -87,6 +87,10 @@ test('what is no backup changes nothing', async () => {
     expect.stringMatching(/is not a backup of Urvek, or is damaged. Nothing was changed./),
   ]);
   expect(command('restore', 'second', join(folder, 'none')).said).toMatch(/There is no file/);
+  expect(command('backup', 'third', join(folder, 'third.backup')).said).toMatch(/nothing to back up/);
+  process.env.DATABASE_URL = 'postgres://elsewhere/none';
+  expect(command('backup', 'second', join(folder, 'theirs.backup')).said).toMatch(/DATABASE_URL is set/);
+  delete process.env.DATABASE_URL;
   expect((await findings('second', 'none'))[0]?.split('\n').length).toBeGreaterThan(10);
 }, 120_000);
 

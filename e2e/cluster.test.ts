@@ -117,3 +117,14 @@ test('pages carry checksums, and an old cluster gets them', async () => {
   expect(((await state()) as [unknown])[0]).toEqual([{ data_checksums: 'on' }]);
   expect(readdirSync(inside('log'))).toEqual([expect.stringMatching(/^urvek-[A-Z][a-z]{2}\.log$/)]);
 }, 60_000);
+
+const root = process.getuid?.() === 0;
+(root ? test : test.skip)(
+  root ? 'root opens a cluster as the user who made it' : 'not run: needs root',
+  async () => {
+    execFileSync('chown', ['-R', 'nobody', join(at, 'cluster')]);
+    expect(await kept()).toEqual([{ n: 42 }]);
+    expect(statSync(inside('postgresql.auto.conf')).uid).toBe(statSync(join(at, 'cluster')).uid);
+  },
+  60_000,
+);

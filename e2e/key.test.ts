@@ -15,7 +15,7 @@ afterAll(async () => {
   await app.close();
 });
 
-test('a bookmark without the key says how to open Urvek, and logging goes on; with it all is there, and stays after a crash', async () => {
+test('without the key it is said how to open Urvek, and logging goes on; with it all is there', async () => {
   const page = new Page(browser.driver, app.url);
   await page.open('/');
   await page.see('This browser has no key to this Urvek.');

@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { userInfo } from 'node:os';
 import { join } from 'node:path';
-import { commandOf } from './processes.mjs';
+import { holdsFolder } from './processes.mjs';
 import { DATA, Unable } from './project.mjs';
 
 const RUNNING_FILE = join(DATA, 'running.json');
@@ -51,10 +51,8 @@ function claimed(own) {
       rmSync(draft, { force: true });
     }
     const other = stated(RUNNING_FILE);
-    // Torn, of a folder that this one was copied from, or of a process that is gone: nobody's. Numbers of dead
-    // processes are given out again. A database that somebody still runs on it refuses for itself.
-    if (other?.data === DATA && commandOf(other.pid).includes('start.mjs'))
-      return { pid: other.pid, url: other.url };
+    // Torn, of a folder that this one was copied from, or of a process that is gone: nobody's. A database that somebody still runs on it refuses for itself.
+    if (other?.data === DATA && holdsFolder(other.pid)) return { pid: other.pid, url: other.url };
     rmSync(RUNNING_FILE, { force: true });
   }
 }
@@ -83,6 +81,20 @@ export function ownKey() {
 
 /** The address to open, key and all. */
 export const openedAt = (url) => `${url}?key=${ownKey()}`;
+
+/**
+ * Runs a command on the database of this data folder, which nobody else may hold meanwhile. @throws Unable where it is
+ * somebody else's database, or the folder is held.
+ */
+export async function holdingFolder(work) {
+  const other = claim();
+  if (other) throw new Unable(`Urvek is running (process ${other.pid}). Stop it first; nothing was changed.`);
+  try {
+    return await work();
+  } finally {
+    release();
+  }
+}
 
 export const release = () => rmSync(RUNNING_FILE, { force: true });
 

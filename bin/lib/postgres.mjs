@@ -12,7 +12,7 @@ import {
   renewPassword,
   versionOf,
 } from './clusterFolder.mjs';
-import { commandOf, parentOf } from './processes.mjs';
+import { commandOf, holdsFolder, parentOf } from './processes.mjs';
 import { Unable } from './project.mjs';
 
 export const freePort = () =>
@@ -189,7 +189,7 @@ async function stopLeftover(cluster) {
   const mark = readMark(cluster);
   if (!mark || !commandOf(mark.pid).includes(cluster)) return;
   const starter = parentOf(mark.pid);
-  if (commandOf(starter).includes('start.mjs'))
+  if (holdsFolder(starter))
     throw new Unable(
       `Urvek is already running on this database (process ${starter}). Stop that one first, with Ctrl-C where it was started or: kill ${starter}`,
     );

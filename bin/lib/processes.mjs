@@ -9,6 +9,9 @@ export function commandOf(pid) {
   }
 }
 
+/** Whether a process is a command of Urvek's that holds a data folder (numbers of dead processes are given out again). */
+export const holdsFolder = (pid) => /\b(start|backup|restore)\.mjs\b/.test(commandOf(pid));
+
 /** The process that started another; 0 when that is gone. */
 export function parentOf(pid) {
   try {

@@ -14,3 +14,17 @@ export const complain = (text) => process.stderr.write(`${text}\n`);
 
 /** A failure whose message is all that the user needs. */
 export class Unable extends Error {}
+
+/** The last word of a command that could not do what it should. */
+export function failed(error) {
+  complain(error instanceof Unable ? error.message : String(error?.stack ?? error));
+  process.exit(1);
+}
+
+/** @throws Unable where the database is somebody else's */
+export function onlyOwnDatabase() {
+  if (process.env.DATABASE_URL)
+    throw new Unable(
+      'DATABASE_URL is set: that database is backed up and restored by its own means (pg_dump, pg_restore). Nothing was changed.',
+    );
+}

@@ -1,7 +1,7 @@
 import { NOTHING_WITHHELD } from '@urvek/contract';
 import { LENGTH_UNITS } from '@urvek/core';
 import { REPORT_FORMS, reportHtml, reportOf, reportText, sceneToSvg } from '@urvek/draw';
-import { findingsCsv, findWalks, Study, walksCsv, withhold } from '@urvek/study';
+import { findingsCsv, Study, walksCsv, withhold } from '@urvek/study';
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { BadInput } from './badInput.ts';
@@ -38,10 +38,10 @@ export async function report(
   const { comparison, setup, walks } = withPrivate
     ? whole
     : withhold(whole, whole.setup.report?.withheld ?? NOTHING_WITHHELD).file;
-  const findings = findWalks(setup, walks);
-  const judged = Study.ofLogs(setup, walks).judgement();
+  const study = Study.ofLogs(setup, walks);
+  const judged = study.judgement();
   const document = reportOf(
-    { title: comparison.title, question: comparison.question, setup, findings, judged, unit, day },
+    { title: comparison.title, question: comparison.question, setup, findings: study.all, judged, unit, day },
     form,
   );
   const figures = document.sections.flatMap((s) => s.blocks.flatMap((b) => (b.kind === 'figure' ? [b] : [])));
@@ -50,7 +50,7 @@ export async function report(
     ...(form === 'short' ? [['report.txt', reportText(document)] as [string, string]] : []),
     ...figures.map((f): [string, string] => [`${fileName(f.name)}.svg`, sceneToSvg(f.scene)]),
     ['findings.csv', findingsCsv(judged)],
-    ['walks.csv', walksCsv(setup, findings)],
+    ['walks.csv', walksCsv(setup, study.findings)],
   ];
   try {
     await mkdir(out, { recursive: true });

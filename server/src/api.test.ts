@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import {
   BATCH_LIMIT,
   readInterchange,
@@ -13,29 +13,12 @@ import { randomUUID } from 'node:crypto';
 import { request as rawRequest } from 'node:http';
 import { DataSource } from 'typeorm';
 import { DEMO_ID } from './demo/cindermoor.ts';
-import { serve, type Serving } from './serve.ts';
+import { serve } from './serve.ts';
 import { openDatabase } from './storage/postgres/database.ts';
 import { scratchDatabase } from './test/scratchDatabase.ts';
+import { useServer } from './test/useServer.ts';
 
-let scratch: Awaited<ReturnType<typeof scratchDatabase>>;
-let serving: Serving;
-const failures: unknown[] = [];
-
-beforeAll(async () => {
-  scratch = await scratchDatabase();
-  serving = await serve({
-    databaseUrl: scratch.url,
-    port: 0,
-    demo: 'small',
-    report: (e) => failures.push(e),
-  });
-}, 60_000);
-
-afterAll(async () => {
-  await serving.close();
-  await scratch.drop();
-  expect(failures).toEqual([]);
-});
+const server = useServer({ demo: 'small' });
 
 interface Answer {
   status: number;
@@ -47,7 +30,7 @@ const call = async (
   body?: unknown,
   headers: Record<string, string> = {},
 ): Promise<Answer> => {
-  const response = await fetch(new URL(`api${path}`, serving.url), {
+  const response = await fetch(new URL(`api${path}`, server.serving.url), {
     method,
     headers: { 'content-type': 'application/json', ...headers },
     body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
@@ -207,7 +190,7 @@ describe('the log of a walk', () => {
   test('is append-only in the database itself', async () => {
     const database = await new DataSource({
       type: 'postgres',
-      url: scratch.url,
+      url: server.databaseUrl,
       installExtensions: false,
     }).initialize();
     await expect(database.query("UPDATE walk_event SET kind = 'note'")).rejects.toThrow('append-only');
@@ -242,15 +225,16 @@ describe('what is not here, or not allowed', () => {
   });
 
   test('a page elsewhere cannot reach it: wrong Origin, wrong Host, cross-site requests are 403', async () => {
-    for (const origin of ['http://evil.example', 'null', `https://127.0.0.1:${serving.port}`])
+    for (const origin of ['http://evil.example', 'null', `https://127.0.0.1:${server.serving.port}`])
       expect((await call('GET', '/comparisons', undefined, { origin })).status).toBe(403);
     expect(
-      (await call('GET', '/comparisons', undefined, { origin: `http://127.0.0.1:${serving.port}` })).status,
+      (await call('GET', '/comparisons', undefined, { origin: `http://127.0.0.1:${server.serving.port}` }))
+        .status,
     ).toBe(200);
     const rebound = await new Promise<number | undefined>((resolve, reject) => {
       rawRequest(
         {
-          port: serving.port,
+          port: server.serving.port,
           host: '127.0.0.1',
           path: '/api/comparisons',
           headers: { host: 'rebound.example' },
@@ -295,7 +279,7 @@ describe('comparisons', () => {
   });
 
   test('the demo is there once, however often the server starts, and its CSV holds what the findings hold', async () => {
-    const second = await serve({ databaseUrl: scratch.url, port: 0, demo: 'small', report: () => {} });
+    const second = await serve({ databaseUrl: server.databaseUrl, port: 0, demo: 'small', report: () => {} });
     await second.close();
     const list = (await call('GET', '/comparisons')).body as { demo: boolean; walksPlanned: number }[];
     expect(list.filter((c) => c.demo)).toEqual([
@@ -359,7 +343,9 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
       databaseUrl: other.url,
       port: 0,
       demo: 'none',
-      report: (e) => failures.push(e),
+      report: (e) => {
+        throw e;
+      },
     });
     try {
       const send = async (body: unknown): Promise<number> =>
@@ -393,7 +379,7 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
       expect(await send(file)).toBe(201);
       const csv = async (at: string): Promise<string> =>
         (await fetch(new URL(`api/comparisons/${DEMO_ID}/walk-intervals.csv`, at))).text();
-      expect(await csv(elsewhere.url)).toBe(await csv(serving.url));
+      expect(await csv(elsewhere.url)).toBe(await csv(server.serving.url));
       const again = (await (
         await fetch(new URL(`api/comparisons/${DEMO_ID}/comparison.json`, elsewhere.url))
       ).json()) as Interchange;

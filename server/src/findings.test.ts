@@ -6,37 +6,21 @@ import { createHash, randomUUID } from 'node:crypto';
 import { DataSource } from 'typeorm';
 import { DEMO_ID, DEMO_SETUP, demoWalks } from './demo/cindermoor.ts';
 import { SLATE_WORKS, slateWorksWalks } from './demo/slateWorks.ts';
-import { serve, type Serving } from './serve.ts';
-import { scratchDatabase } from './test/scratchDatabase.ts';
+import { useServer } from './test/useServer.ts';
 
-let scratch: Awaited<ReturnType<typeof scratchDatabase>>;
-let serving: Serving;
+const server = useServer({ demo: 'small' });
 let database: DataSource;
-const failures: unknown[] = [];
 
 beforeAll(async () => {
-  scratch = await scratchDatabase();
-  serving = await serve({
-    databaseUrl: scratch.url,
-    port: 0,
-    demo: 'small',
-    report: (e) => failures.push(e),
-  });
   database = await new DataSource({
     type: 'postgres',
-    url: scratch.url,
+    url: server.databaseUrl,
     installExtensions: false,
   }).initialize();
 }, 60_000);
+afterAll(() => database.destroy());
 
-afterAll(async () => {
-  await database.destroy();
-  await serving.close();
-  await scratch.drop();
-  expect(failures).toEqual([]);
-});
-
-const at = (path: string): string => new URL(`api${path}`, serving.url).href;
+const at = (path: string): string => new URL(`api${path}`, server.serving.url).href;
 const send = (method: string, path: string, body: unknown): Promise<Response> =>
   fetch(at(path), { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
 

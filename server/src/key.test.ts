@@ -1,38 +1,24 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { serve, type Serving } from './serve.ts';
-import { scratchDatabase } from './test/scratchDatabase.ts';
+import { expect, test } from '@jest/globals';
+import { useServer } from './test/useServer.ts';
 
 // Another user of this machine reaches loopback, and has no key.
 
 const KEY = 'k'.repeat(32);
-let scratch: Awaited<ReturnType<typeof scratchDatabase>>;
-let serving: Serving;
 const removed: string[] = [];
-
-beforeAll(async () => {
-  scratch = await scratchDatabase();
-  serving = await serve({
-    databaseUrl: scratch.url,
-    port: 0,
-    demo: 'none',
-    webRoot: new URL('../../web', import.meta.url).pathname,
-    key: KEY,
-    backupBefore: async (what) => {
-      removed.push(what);
-      return `/backups/before-${what}`;
-    },
-    report: (e) => {
-      throw e;
-    },
-  });
-}, 60_000);
-afterAll(async () => {
-  await serving.close();
-  await scratch.drop();
+const server = useServer({
+  webRoot: new URL('../../web', import.meta.url).pathname,
+  key: KEY,
+  backupBefore: async (what) => {
+    removed.push(what);
+    return `/backups/before-${what}`;
+  },
 });
 
 const ask = (path: string, headers: Record<string, string> = {}, init: RequestInit = {}): Promise<Response> =>
-  fetch(new URL(path, serving.url), { headers: { 'content-type': 'application/json', ...headers }, ...init });
+  fetch(new URL(path, server.serving.url), {
+    headers: { 'content-type': 'application/json', ...headers },
+    ...init,
+  });
 
 test('without the key: 401 with what to do, whatever the case of the path; health and the page are open', async () => {
   for (const path of [
@@ -46,7 +32,9 @@ test('without the key: 401 with what to do, whatever the case of the path; healt
   const said = (await (await ask('api/comparisons')).json()) as { todo: string };
   expect(said.todo).toContain('.urvek/address');
   expect((await ask('api/comparisons', { 'X-Urvek-Key': 'wrong' })).status).toBe(401);
-  expect((await ask('api/comparisons', { cookie: `urvek-key-${serving.port}=wrong` })).status).toBe(401);
+  expect((await ask('api/comparisons', { cookie: `urvek-key-${server.serving.port}=wrong` })).status).toBe(
+    401,
+  );
   expect((await ask('api/health')).status).toBe(200);
   expect((await ask('')).status).toBe(200);
 });
@@ -54,7 +42,9 @@ test('without the key: 401 with what to do, whatever the case of the path; healt
 test('the printed address gives a cookie of this port; the header alone does too', async () => {
   const opened = await ask(`?key=${KEY}`);
   expect(String(opened.headers.get('set-cookie'))).toMatch(
-    new RegExp(`^urvek-key-${serving.port}=${KEY}; Max-Age=\\d+; Path=/; .*HttpOnly; SameSite=Strict$`),
+    new RegExp(
+      `^urvek-key-${server.serving.port}=${KEY}; Max-Age=\\d+; Path=/; .*HttpOnly; SameSite=Strict$`,
+    ),
   );
   const cookie = String(opened.headers.get('set-cookie')).split(';')[0] as string;
   expect((await ask('api/comparisons', { cookie })).status).toBe(200);
@@ -91,6 +81,18 @@ test('set aside and taken back; removed for good only behind a backup', async ()
     body: JSON.stringify({ events: [event] }),
   });
   expect(logged.status).toBe(200);
+  const log = (...more: object[]): Promise<Response> =>
+    ask(`api/walks/${walk}/events`, key, { method: 'POST', body: JSON.stringify({ events: more }) });
+  const made = async (): Promise<unknown> =>
+    ((await (await ask('api/comparisons', key)).json()) as { walksMade: number }[])[0]?.walksMade;
+  // A walk that is left out is not made; withdrawn, it is.
+  await log({ ...event, seq: 2, kind: 'end', body: { reason: 'time' } });
+  expect(await made()).toBe(1);
+  await log({ ...event, seq: 3, kind: 'leftOut', body: { reason: 'begun by mistake' } });
+  expect(await made()).toBe(0);
+  const amends = { deviceId, seq: 3 };
+  await log({ ...event, seq: 4, kind: 'correction', body: { amends, action: 'withdraw', reason: 'undone' } });
+  expect(await made()).toBe(1);
   expect((await ask(`${at}/aside`, key, { method: 'PUT', body: '{"reason":"tried out"}' })).status).toBe(204);
   expect(await (await ask('api/comparisons', key)).json()).toMatchObject([
     { id, aside: { reason: 'tried out' } },

@@ -68,7 +68,9 @@ export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Rout
     await storage.setAside(id, reason);
     await storage.note(
       whoOf(response).name,
-      `${reason === undefined ? 'took back' : 'set aside'} the comparison ${await titleOf(id)}${reason === undefined ? '' : `: ${reason}`}`,
+      reason === undefined
+        ? `took back the comparison ${await titleOf(id)}`
+        : `set aside the comparison ${await titleOf(id)}: ${reason}`,
     );
     response.status(204).end();
   });
@@ -77,7 +79,7 @@ export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Rout
     const title = await titleOf(id);
     if (!backupBefore)
       throw new Conflict(
-        'This Urvek runs on a database of somebody else’s, and cannot make a backup first: nothing is removed for good here',
+        'No backup can be made first, on a database of somebody else’s: nothing is removed for good',
       );
     const file = await backupBefore('removing');
     await storage.removeComparison(id);

@@ -30,7 +30,9 @@ export function onlyWithKey(key: string): RequestHandler {
     return refuse(response, 401, {
       what: 'This browser has no key to this Urvek.',
       kept: 'What was logged here stays here, and is sent once it has one.',
-      todo: 'Open Urvek at the whole address that it printed at its start, with the key in it; it stands in the file .urvek/address, too.',
+      todo:
+        'Open Urvek at the whole address that it printed at its start, with the key in it; ' +
+        'it stands in the file .urvek/address, too.',
     });
   };
 }

@@ -2,7 +2,7 @@ import type { Job } from '@urvek/contract';
 import PgBoss from 'pg-boss';
 import { randomUUID } from 'node:crypto';
 import type { FileAsked } from '../publish/files.ts';
-import type { KeptFile, Storage } from '../storage/port.ts';
+import { Unavailable, type KeptFile, type Storage } from '../storage/port.ts';
 import type { Threads } from '../threads/pool.ts';
 
 const QUEUE = 'files';
@@ -60,14 +60,17 @@ export class JobQueue {
   }
 
   private async start(): Promise<PgBoss> {
-    const { databaseUrl, threads, report, expiresS = EXPIRES_S, works = true } = this.options;
+    const { databaseUrl, storage, threads, report, expiresS = EXPIRES_S, works = true } = this.options;
     const boss = new PgBoss({
       connectionString: databaseUrl,
       max: 3,
       maintenanceIntervalSeconds: Math.max(1, Math.min(30, Math.floor(expiresS / 2))),
       schedule: false,
     });
-    boss.on('error', report);
+    // A database that went away is said by who watches it, and is asked again by itself.
+    boss.on('error', (error) => {
+      if (!(storage.meaningOf(error) instanceof Unavailable)) report(error);
+    });
     await boss.start();
     await boss.createQueue(QUEUE);
     if (!works) return boss;

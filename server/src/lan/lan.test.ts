@@ -187,7 +187,7 @@ describe('pairing', () => {
     await database.destroy();
   });
 
-  test('a logger logs and reads; an editor changes comparisons; what is private, and what is for good, is the owner’s', async () => {
+  test('a logger logs and reads; an editor changes comparisons; private parts are the owner’s', async () => {
     const [logs, edits] = [await pair('Logs', 'logger'), await pair('Edits', 'editor')];
     const status = async (cookie: string, method: string, path: string, body?: unknown): Promise<number> =>
       (await lan(method, path, { cookie, ...(body === undefined ? {} : { body }) })).status;

@@ -237,7 +237,12 @@ export async function fuzz(url: string, requests: number, seed: string): Promise
     const { status, bytes } = await send(url, sent);
     slowestMs = Math.max(slowestMs, performance.now() - since);
     byStatus[status] = (byStatus[status] ?? 0) + 1;
-    const said = `${sent.method} ${sent.path.slice(0, 90)} ${JSON.stringify(sent.headers)} ${String(sent.body).slice(0, 400)}`;
+    const said = [
+      sent.method,
+      sent.path.slice(0, 90),
+      JSON.stringify(sent.headers),
+      String(sent.body).slice(0, 400),
+    ].join(' ');
     if (status >= 500) failures.push(`${status}: ${said}`);
     if (status === 0 || bytes > LARGEST_ANSWER) hangs.push(said);
   }

@@ -36,7 +36,7 @@ export function quickSetup(
       {
         id: newId(),
         name: 'The path',
-        condition: 'open',
+        condition: 'unstated',
         model: 'two-slope',
         distanceMethod: 'by eye',
         hazards: '',

@@ -32,7 +32,13 @@ self.addEventListener('install', () => {
   if (!self.registration.active) void self.skipWaiting();
 });
 self.addEventListener('message', (event) => {
-  if (event.data === TAKE_OVER) void self.skipWaiting();
+  if (event.data !== TAKE_OVER) return;
+  // Another page may hold what nobody has saved yet, and goes on with the parts that it began with.
+  event.waitUntil(
+    self.clients
+      .matchAll({ type: 'window', includeUncontrolled: true })
+      .then((pages) => (pages.length > 1 ? undefined : self.skipWaiting())),
+  );
 });
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 // The browser has a link again, even if no page is open: send what waits.

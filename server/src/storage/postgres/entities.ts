@@ -133,6 +133,7 @@ export const eventEntity = new EntitySchema<EventRow>({
     body: { type: 'jsonb' },
     receivedAt: { type: 'timestamptz', name: 'received_at' },
   },
+  indices: [{ name: 'walk_left_out', columns: ['walkId'], where: "kind = 'leftOut'" }],
   foreignKeys: [
     { target: 'walk', columnNames: ['walkId'], referencedColumnNames: ['id'], name: 'event_walk' },
   ],

@@ -1,15 +1,24 @@
 import { Unavailable, Unstorable } from '../port.ts';
 
 /**
- * Codes by which PostgreSQL or the network says that it is away: shut down, crashed, starting (57P01 to 57P03),
- * connections (class 08, but for 08P01, which is a fault of ours), too many of them (53300), its disk or memory full (53100, 53200), a statement that was cut
- * off (57014), another user's or no password any more (28xxx); PostgreSQL manual, appendix A.
+ * Codes by which PostgreSQL or the network says that it is away: shut down, crashed, starting (57P01 to 57P05); a
+ * statement that was cut off (57014); connections (class 08, but for 08P01, which is a fault of ours), or too many of
+ * them (53300); its disk or memory full (53100, 53200); another user's, or no password any more (class 28); no such
+ * database (3D000); PostgreSQL manual, appendix A.
  */
-const AWAY =
-  /^(57P0[1-5]|08(?!P01)...|53300|53100|53200|57014|28...|3D000|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH)$/;
+const AWAY = /^(57P0[1-5]|57014|08(?!P01)...|53[123]00|28...|3D000)$/;
+const NETWORK = new Set([
+  ...['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT'],
+  ...['ENOTFOUND', 'EAI_AGAIN', 'EHOSTUNREACH'],
+]);
 /** What the driver says in words only. */
-const AWAY_WORDS =
-  /^(Connection terminated|timeout exceeded when trying to connect|Query read timeout|Driver not Connected|Client has encountered a connection error)/;
+const AWAY_WORDS = [
+  'Connection terminated',
+  'timeout exceeded when trying to connect',
+  'Query read timeout',
+  'Driver not Connected',
+  'Client has encountered a connection error',
+];
 
 /** A value that no column holds (class 22). */
 const NO_VALUE = /^22...$/;
@@ -35,7 +44,8 @@ export function meaningOf(error: unknown): Unavailable | Unstorable | undefined 
     if (found) return found;
   }
   if (typeof code === 'string' && NO_VALUE.test(code)) return new Unstorable(message);
-  return (typeof code === 'string' && AWAY.test(code)) || AWAY_WORDS.test(message)
+  const away = typeof code === 'string' && (AWAY.test(code) || NETWORK.has(code));
+  return away || AWAY_WORDS.some((words) => message.startsWith(words))
     ? new Unavailable(message === '' ? String(code) : message)
     : undefined;
 }

@@ -9,10 +9,18 @@ import type { EventRow } from './entities.ts';
 type Row = Omit<EventRow, 'receivedAt'>;
 const COLUMNS = 'e.walk_id AS "walkId", e.device_id AS "deviceId", e.seq, e.version, e.kind, e.time, e.body';
 
-/** Finished walks of each comparison. */
+/** Finished walks of each comparison; those do not count that somebody left out, unless that was withdrawn. */
 export async function walksMade(manager: EntityManager): Promise<Map<string, number>> {
   const rows = await manager.query<{ id: string; made: string }[]>(
-    'SELECT comparison_id AS id, count(*) AS made FROM walk WHERE finished GROUP BY 1',
+    `SELECT comparison_id AS id, count(*) AS made FROM walk w
+     WHERE finished AND (
+       SELECT e.body->>'reason' FROM walk_event e
+       WHERE e.walk_id = w.id AND e.kind = 'leftOut' AND NOT EXISTS (
+         SELECT 1 FROM walk_event c
+         WHERE c.walk_id = w.id AND c.kind = 'correction' AND c.body->>'action' = 'withdraw'
+           AND c.body->'amends'->>'deviceId' = e.device_id::text AND (c.body->'amends'->>'seq')::integer = e.seq)
+       ORDER BY (e.time->>'wallMs')::float8 DESC LIMIT 1) IS NULL
+     GROUP BY 1`,
   );
   return new Map(rows.map((r) => [r.id, Number(r.made)]));
 }

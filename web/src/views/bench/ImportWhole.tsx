@@ -1,7 +1,7 @@
 import type { WalkFile } from '@urvek/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { base } from '../../api/client.ts';
+import { base, Refused } from '../../api/client.ts';
 import { FilePick } from '../../components/FilePick.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
@@ -27,7 +27,15 @@ export function ImportWhole() {
   });
   const tell = useNotice();
   const takeWalk = async (file: WalkFile): Promise<void> => {
-    const taken = await fieldLog.takeIn(file);
+    // A walk of a comparison that is not here is filed anew.
+    const strange =
+      file.header !== undefined &&
+      file.header.comparisonId !== UNFILED &&
+      (await base.comparison(file.header.comparisonId).then(
+        () => false,
+        (error: unknown) => error instanceof Refused && error.status === 404,
+      ));
+    const taken = await fieldLog.takeIn(strange ? { ...file, header: undefined } : file);
     tell({ text: taken === 0 ? 'All of that walk is here already.' : `${taken} entries taken in.` });
     const kept = await fieldLog.walks.get(file.walkId);
     void sync();

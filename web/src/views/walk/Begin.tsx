@@ -144,15 +144,6 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
             {heightText(rig.heightMobileM)}, channel {rig.channel || 'not stated'}. Test signal:{' '}
             {kind.testSignal}.
           </p>
-          {error && <Trouble error={error} />}
-          <div>
-            <button
-              className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
-              onClick={() => void begin()}
-            >
-              Begin the walk
-            </button>
-          </div>
           <RigCheck
             key={rig.id}
             kind={kind}
@@ -191,6 +182,15 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
             </p>
           )}
           <StorageTrouble />
+          {error && <Trouble error={error} />}
+          <div className="sticky bottom-0 z-[5] bg-sheet py-1">
+            <button
+              className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
+              onClick={() => void begin()}
+            >
+              Begin the walk
+            </button>
+          </div>
         </div>
         <div>
           <Tape title={`The path ${path.name}`} ground={travelledGround(path)} measure="travelled" />

@@ -286,7 +286,9 @@ export function LiveWalk({
     },
   };
   return (
-    <main className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${leftHand ? 'left-hand' : ''}`}>
+    <main
+      className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${leftHand ? 'left-hand' : ''} ${keys ? '' : 'no-keys'}`}
+    >
       <Keys actions={asking || !keys ? {} : actions} />
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h1>{subject?.product.name ?? 'Walk now'}</h1>

@@ -133,6 +133,7 @@ export async function storageTrouble(): Promise<string | undefined> {
 /** What is said when the beginning of a walk is not kept. */
 export const notBegun = (cause: unknown): Error =>
   new Error(
-    'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. Free some space or use a normal window, then begin again.',
+    'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. ' +
+      'Free some space or use a normal window, then begin again.',
     { cause },
   );
