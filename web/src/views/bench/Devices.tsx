@@ -76,7 +76,7 @@ export function Devices() {
               </li>
             </ol>
             <div className="flex flex-wrap items-center gap-3">
-              <label className="flex items-center gap-2">
+              <label className="flex items-center gap-2 whitespace-nowrap">
                 It may
                 <select
                   className="input"
