@@ -23,6 +23,7 @@ const project = (displayName, roots, more = {}) => ({
 });
 
 export default {
+  testSequencer: '<rootDir>/bin/lib/longestFirst.mjs',
   projects: [
     project(
       'units',

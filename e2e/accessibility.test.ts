@@ -1,5 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { AxeBuilder } from '@axe-core/webdriverjs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { useSession } from './support/session.ts';
 import { setSpeed } from './support/walker.ts';
@@ -60,4 +63,45 @@ test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized
   );
   expect(heights.length).toBeGreaterThanOrEqual(11);
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64);
+  await session.page.press('End …');
+  await session.page.press('weather');
+  await session.page.see('ended: weather');
 }, 180_000);
+
+test('nor have a table’s preview, a correction, the questions of a walk, and what the system colours', async () => {
+  const { page } = session;
+  const found: string[] = [];
+  const look = async (state: string): Promise<void> => {
+    // The system's colours once where there are many: they are of one style sheet.
+    for (const value of state === 'correction' || state === 'End …' ? ['active', 'none'] : ['none']) {
+      await (
+        page.driver as unknown as { sendDevToolsCommand(n: string, p: object): Promise<void> }
+      ).sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value }] });
+      found.push(...(await violations()).map((v) => `${state}, forced colours ${value}: ${v}`));
+    }
+  };
+  await page.open(`/c/${DEMO_ID}/trace`);
+  await page.press('Correct');
+  await page.find('//*[@role="dialog"]');
+  await look('correction');
+  await page.open(`/c/${DEMO_ID}/import-sheet`);
+  await page.find('//input[@type="file"]');
+  const folder = mkdtempSync(join(tmpdir(), 'urvek-axe-'));
+  writeFileSync(join(folder, 'walks.csv'), 'walk,distance,grade\n1,20,5\n1,40,1\n1,far,3\n');
+  await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(join(folder, 'walks.csv'));
+  await page.see('walks.csv');
+  await look('preview');
+  rmSync(folder, { recursive: true });
+  await page.open(`/c/${DEMO_ID}/walk`);
+  await page.press('Begin the walk');
+  await page.see('Dropout begins');
+  for (const key of ['Note', 'At … m', 'Reading …', 'Door, turn …', 'End …']) {
+    await page.press(key);
+    await look(key);
+    if (key !== 'End …') await page.press(key === 'Reading …' ? 'Done' : 'Cancel');
+  }
+  await page.press('weather');
+  await page.see('ended: weather');
+  await look('after End');
+  expect(found).toEqual([]);
+}, 240_000);

@@ -126,7 +126,7 @@ test('Paths: a route from a GPX file becomes a path with its posts; a bad file i
 
 test('Plan: simulated power with progress and stop, then the run sheet', async () => {
   await session.page.open(`/c/${DEMO_ID}/plan`);
-  await session.page.fill('Ratio worth telling', '1.4');
+  await session.page.fill('Smallest difference that matters', '1.4');
   await session.page.press('Simulate comparisons');
   await session.page.press('Stop');
   await session.page.press('Simulate comparisons');

@@ -52,8 +52,8 @@ afterAll(async () => {
       (await page.driver.findElements({ xpath: `//p[starts-with(normalize-space(.), 'kept')]` })).length,
     ).toBe(0);
     disk?.empty();
-    await page.until('all kept', async () => (await unkept()) === 0);
-    const log = await page.driver.executeAsyncScript<{ kind: string; seq: number }[]>(`
+    const kept = (): Promise<{ kind: string; seq: number }[]> =>
+      page.driver.executeAsyncScript<{ kind: string; seq: number }[]>(`
       const done = arguments[0];
       const open = indexedDB.open('urvek-field');
       open.onsuccess = () => {
@@ -62,6 +62,15 @@ afterAll(async () => {
           done(target.result.map((k) => ({ kind: k.event.kind, seq: k.seq })));
         };
       };`);
+    await page.until(
+      'all kept',
+      async () => (await unkept()) === 0 && (await kept()).some((e) => e.kind === 'dropoutBegin'),
+    );
+    // Nothing failed for another reason than the disk.
+    expect(
+      (await page.driver.findElements({ xpath: `//*[contains(text(), 'Urvek failed on it')]` })).length,
+    ).toBe(0);
+    const log = await kept();
     // Every press once, in its order, without a gap in the numbers.
     expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
     expect(log.filter((e) => e.kind === 'dropoutBegin')).toHaveLength(1);

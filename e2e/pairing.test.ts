@@ -3,6 +3,7 @@ import { AxeBuilder } from '@axe-core/webdriverjs';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { startApp, type App } from './support/app.ts';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
 
@@ -58,6 +59,12 @@ test('a phone is paired by the code on this machine’s page, works, and is shut
   await phone.press('Pair');
   await phone.see('Clip microphones on the Incline');
   expect(await phone.driver.executeScript('return document.cookie')).toBe('');
+  // It may log: the plan counts what others walked, and results of that are not for it.
+  await phone.open(`/c/${DEMO_ID}/walk`);
+  await phone.see('This device reads its own walks only.');
+  await phone.see('Begin the walk');
+  await phone.open(`/c/${DEMO_ID}/ranges`);
+  await phone.see('This device reads its own walks only.');
   await desk.press('Revoke Phone');
   await desk.see('revoked');
   await phone.driver.executeScript(

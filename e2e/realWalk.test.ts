@@ -13,6 +13,8 @@ beforeAll(async () => {
   await page.fill('From the fixed end', '10 yd');
   await page.choose('How', 'hits');
   await page.press('Begin the walk');
+  await page.see('Once a real one is finished they are rehearsals');
+  await page.press('Begin with real gear');
   await page.see('0 of 0 answered');
 }, 120_000);
 

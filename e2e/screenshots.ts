@@ -12,6 +12,21 @@ const folder = process.argv[3] ?? 'docs/screenshots';
 const DEMO = '/c/0c1d0000-0000-4000-8000-000000000001';
 const SLATE_WORKS = '/c/0c1d0000-0000-4000-8000-000000000002';
 
+/** Made up, as all of the demo is. */
+const NOTES = [
+  'walk\tproduct\tpath\tdirection\tat\tpoint\twords\tevent\tremark',
+  '1\tHolmroe Pair\tIncline\t\t0 m\tlower gate\t\tbegin\t',
+  '\t\t\tboth\t120 m\t\tloud and clear\t\t',
+  '\t\t\tto-fixed\t260 m\tfootbridge\tscratchy but readable\t\twind from the west',
+  '\t\t\tto-mobile\t260 m\tfootbridge\tfive and nine\t\t',
+  '\t\t\tboth\tabout 340 m\t\tdropped out a couple of times\t\t',
+  '\t\t\tboth\t0.40 m\tupper gate\tno answer\t\tcalled three times',
+  '\t\t\t\t\t\t\tend: link failed\t',
+  '2\t\t\tboth\t120 m\t\tloud and clear\t\t',
+  '\t\t\tboth\t300-340 m\t\treadable with effort\t\t',
+  '\t\t\tboth\t1,320 ft\tupper gate\tnothing heard\tend\t',
+].join('\n');
+
 async function shoot(page: Page, name: string): Promise<void> {
   await page.driver.sleep(700);
   writeFileSync(join(folder, `${name}.png`), await page.driver.takeScreenshot(), 'base64');
@@ -98,6 +113,18 @@ async function main(): Promise<void> {
       "document.querySelector('[data-throughput-curves]').closest('section').scrollIntoView()",
     );
     await shoot(page, 'ranges-throughput');
+    await page.open('/notebook');
+    await page.find('//*[@role="grid"]');
+    await page.driver.executeScript(
+      `const data = new DataTransfer();
+       data.setData('text/plain', arguments[0]);
+       const pasted = { clipboardData: data, bubbles: true, cancelable: true };
+       document.querySelector('[role=grid]').dispatchEvent(new ClipboardEvent('paste', pasted));`,
+      NOTES,
+    );
+    await page.find('//*[@aria-label="What is in the way"]');
+    await shoot(page, 'notebook');
+    await page.driver.executeScript("localStorage.removeItem('urvek.notebook.new')");
     await page.open('/trainer');
     await page.see('Begin the lesson');
     await shoot(page, 'trainer');

@@ -128,12 +128,19 @@ test('no stage is wider than the phone, upright or across', async () => {
   ] as const) {
     await phone(page, width, height);
     // Across, where one walks.
-    for (const stage of height < width ? [`c/${DEMO_ID}/walk`, 'walk-now'] : ALL) {
+    // Stages at 320 px are looked at by anyPerson.test.ts.
+    const shown = {
+      390: ALL,
+      320: ALL.filter((s) => !s.startsWith('c/')),
+      844: [`c/${DEMO_ID}/walk`, 'walk-now'],
+    };
+    for (const stage of shown[width]) {
       await page.open(`/${stage}`);
       await page.find('//h1');
       await wait(300);
       const over = await page.driver.executeScript<number>(
-        'return document.documentElement.scrollWidth - innerWidth',
+        // A phone zooms out where a page is too wide: the device's width is meant.
+        `return document.documentElement.scrollWidth - ${width}`,
       );
       if (over > 0) wide.push(`${stage} at ${width}: ${over} px over`);
       if (stage.endsWith('kit')) {
@@ -144,6 +151,89 @@ test('no stage is wider than the phone, upright or across', async () => {
   }
   expect(wide).toEqual([]);
 }, 240_000);
+
+test('every mode on a small phone: its panel, Undo and End are in sight together, and work by touch', async () => {
+  const { page } = session;
+  const inSight = (): Promise<Record<string, [number, number]>> =>
+    page.driver.executeScript<Record<string, [number, number]>>(
+      `window.scrollTo(0, 0);
+       const names = ['Hits', 'Read back', 'Fallback ladder', 'Stop and call', 'Undo and end'];
+       return Object.fromEntries(names.flatMap((name) => {
+         const e = document.querySelector('main [aria-label="' + name + '"]');
+         const r = e?.getBoundingClientRect();
+         return r && r.height > 0 ? [[name, [r.top, r.bottom]]] : [];
+       }));`,
+    );
+  const wrong: string[] = [];
+  for (const [mode, panel, key] of [
+    ['hits', 'Hits', 'Answered'],
+    ['read-back', 'Read back', 'Log what was heard'],
+    ['ladder', 'Fallback ladder', 'tone worked'],
+    ['stop and call', 'Stop and call', 'I stand at'],
+    ['continuous', undefined, 'Dropout begins'],
+    ['drive', undefined, 'Dropout begins'],
+  ] as const) {
+    await phone(page, 360, 740);
+    await page.open(`/c/${DEMO_ID}/walk`);
+    await page.choose('How', mode);
+    await page.press('Begin the walk');
+    await page.see(key);
+    for (const [width, height] of [
+      [360, 740],
+      [390, 844],
+      [844, 390],
+    ] as const) {
+      await phone(page, width, height);
+      await wait(150);
+      const seen = await inSight();
+      const bar = seen['Undo and end'];
+      if (!bar || bar[1] > height) wrong.push(`${mode} at ${width}: End at ${bar?.[1]}`);
+      const own = panel && seen[panel];
+      // Across, a phone is scrolled to its panel; upright it is not.
+      if (panel && height > width && (!own || own[1] > (bar?.[0] ?? 0) + 1))
+        wrong.push(`${mode} at ${width}: panel ends at ${own?.[1]}, under the keys at ${bar?.[0]}`);
+      const small = await page.driver.executeScript<string[]>(
+        `const hasText = (e) => [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim());
+         const isSmall = (e) => parseFloat(getComputedStyle(e).fontSize) < 14;
+         return [...document.querySelectorAll('main *')]
+           .filter((e) => e.offsetParent && !e.closest('.sr-only') && hasText(e) && isSmall(e))
+           .map((e) => e.textContent.trim().slice(0, 30));`,
+      );
+      if (small.length > 0) wrong.push(`${mode} at ${width}: text under 14 px: ${small.join(', ')}`);
+    }
+    await phone(page, 360, 740);
+    await touch(page, [await middleOf(page, key)]);
+    await page.press('End …');
+    if (mode === 'hits') await page.press('Leave them out');
+    await page.press('weather');
+    await page.see('ended: weather');
+  }
+  expect(wrong).toEqual([]);
+}, 240_000);
+
+test('the mark key held for long asks which post it is, and the post stands at the moment of the touch', async () => {
+  const { page } = session;
+  await phone(page, 390, 844);
+  await page.open(`/c/${DEMO_ID}/walk`);
+  await page.choose('How', 'continuous');
+  await page.press('Begin the walk');
+  await page.see('Mark post 1');
+  await touch(page, [await middleOf(page, 'Mark post 1')], 900);
+  await page.see('Which post is it?');
+  await page.press('post 3');
+  await page.until('the mark told', async () =>
+    (await page.text('//*[@aria-label="Last events"]')).includes('post 3'),
+  );
+  expect(await page.text('//*[@aria-label="Last events"]')).not.toContain('post 1');
+  await page.press('End …');
+  await page.press('weather');
+  // Ended by mistake, it goes on.
+  await page.press('it has not ended: walk on');
+  await page.see('Mark post');
+  await page.press('End …');
+  await page.press('weather');
+  await page.see('ended: weather');
+}, 120_000);
 
 test('a walk is left out with a reason, named in the report, and counts again as easily', async () => {
   const { page } = session;

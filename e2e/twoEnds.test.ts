@@ -26,6 +26,10 @@ async function beginReal(page: Page): Promise<void> {
   await page.open(`/c/${DEMO_ID}/walk`);
   await page.choose('Gear', 'real, on foot');
   await page.press('Begin the walk');
+  // The demo's walks are simulated.
+  const question = '//*[@role="group"][contains(@aria-label, "they are rehearsals")]';
+  if ((await page.driver.findElements({ xpath: question })).length > 0)
+    await page.press('Begin with real gear');
   await page.see('Dropout begins');
 }
 
@@ -46,6 +50,7 @@ const pressAt = (page: Page, key: string, trueMs: number, skewMs: number): Promi
 test('two browsers on one walk, one clock 37 minutes off: what happens at once stands at one moment, and the two logs stand side by side', async () => {
   const { page: walker } = session;
   await beginReal(walker);
+  await walker.press('options');
   await walker.press('second device');
   const code = await (await walker.find('//*[@data-join-code]')).getAttribute('data-join-code');
   second = await openBrowser({

@@ -90,6 +90,40 @@ export async function main(args: readonly string[], output: Output): Promise<num
       output.out(await report(file, options));
     });
   program
+    .command('notebook <file>')
+    .description(
+      'take a table of observations (a row each; at, point or event) into a comparison, or write one out of it (--csv)',
+    )
+    .option(
+      '--into <comparison>',
+      'the comparison (JSON) that the walks are added to; what is not in it is made',
+    )
+    .option('--out <file>', 'where the comparison with them is written')
+    .option('--set-aside', 'take the other rows where some are wrong or can be read two ways')
+    .option('--unit <name>', 'unit of distances without one: m, km, ft, yd, mi')
+    .option('--method <name>', 'how distances were come by, where a row does not say it')
+    .option('--kind <name>', 'kind of products that the comparison does not have yet')
+    .option('--csv', 'the walks of a comparison as such a table')
+    .action(
+      async (
+        file: string,
+        options: {
+          into?: string;
+          out?: string;
+          setAside?: true;
+          unit?: string;
+          method?: string;
+          kind?: string;
+          csv?: true;
+        },
+      ) => {
+        const { notebook } = await import('./notebook.ts');
+        const { out, err } = await notebook(file, options);
+        output.out(out);
+        if (err) output.err(err);
+      },
+    );
+  program
     .command('convert <length>')
     .description('a length in another unit: urvek convert "0.45 km" --to ft')
     .requiredOption('--to <unit>', 'm, km, ft, yd or mi')

@@ -7,6 +7,7 @@ export * from './tape/predictionLane.ts';
 export * from './tape/rangeLanes.ts';
 export * from './tape/scale.ts';
 export * from './tape/tape.ts';
+export * from './tape/tell.ts';
 export * from './tape/walkLanes.ts';
 export * from './thinness.ts';
 export * from './time/timeLine.ts';

@@ -18,12 +18,14 @@ export async function startApp({
   demo,
   lan,
   key,
+  webRoot = process.env.URVEK_TEST_WEB,
 }: {
   demo: boolean;
   lan?: LanOptions;
   key?: string;
+  /** Another build than the one under test. */
+  webRoot?: string;
 }): Promise<App> {
-  const webRoot = process.env.URVEK_TEST_WEB;
   if (!webRoot) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
   const scratch = await scratchDatabase();
   const start = (port: number): Promise<Serving> =>

@@ -111,7 +111,7 @@ export class Page {
 
   async see(text: string): Promise<WebElement> {
     return this.find(
-      `//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`,
+      `//body//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`,
     );
   }
 

@@ -93,21 +93,71 @@ test('set aside and taken back; removed for good only behind a backup', async ()
   const amends = { deviceId, seq: 3 };
   await log({ ...event, seq: 4, kind: 'correction', body: { amends, action: 'withdraw', reason: 'undone' } });
   expect(await made()).toBe(1);
+  // Beside a real walk, one with simulated gear is a rehearsal, and not made; alone it is.
+  const rehearsal = '00000000-0000-4000-8000-00000000000e';
+  const header = { id: rehearsal, comparisonId: id, productId: 'p', rigId: 'r', pathId: 'q', startedMs: 1 };
+  await ask(`api/walks/${rehearsal}`, key, { method: 'PUT', body: JSON.stringify(header) });
+  const begun = { direction: 'mobile-to-fixed', simulatedSeed: 's' };
+  const rehearse = (...more: object[]): Promise<Response> =>
+    ask(`api/walks/${rehearsal}/events`, key, { method: 'POST', body: JSON.stringify({ events: more }) });
+  const of = { ...event, walkId: rehearsal };
+  await rehearse(
+    { ...of, kind: 'begin', body: begun },
+    { ...of, seq: 2, kind: 'end', body: { reason: 'time' } },
+  );
+  expect(await made()).toBe(1);
+  await log({ ...event, seq: 5, kind: 'leftOut', body: { reason: 'the receiver was off' } });
+  expect(await made()).toBe(1);
+  await rehearse({ ...of, seq: 3, kind: 'leftOut', body: { reason: 'only tried' } });
+  expect(await made()).toBe(0);
   expect((await ask(`${at}/aside`, key, { method: 'PUT', body: '{"reason":"tried out"}' })).status).toBe(204);
   expect(await (await ask('api/comparisons', key)).json()).toMatchObject([
     { id, aside: { reason: 'tried out' } },
   ]);
   await ask(`${at}/aside`, key, { method: 'PUT', body: '{}' });
   expect(((await (await ask('api/comparisons', key)).json()) as object[])[0]).not.toHaveProperty('aside');
+  // One walk goes by itself; who holds it still is told so, and an import brings it back.
+  const single = '00000000-0000-4000-8000-00000000000d';
+  const put = (): Promise<Response> =>
+    ask(`api/walks/${single}`, key, {
+      method: 'PUT',
+      body: JSON.stringify({
+        id: single,
+        comparisonId: id,
+        productId: 'p',
+        rigId: 'r',
+        pathId: 'q',
+        startedMs: 1,
+      }),
+    });
+  expect((await put()).status).toBe(204);
+  const whole = (await (await ask(`${at}/comparison.json`, key)).json()) as {
+    walks: { header: { id: string } }[];
+  };
+  expect(await (await ask(`api/walks/${single}`, key, { method: 'DELETE' })).json()).toEqual({
+    backup: '/backups/before-removing',
+  });
+  expect((await ask(`api/walks/${single}`, key, { method: 'DELETE' })).status).toBe(404);
+  const gone = await put();
+  expect([gone.status, ((await gone.json()) as { code: string }).code]).toEqual([410, 'gone']);
+  expect((await ask(`api/walks/${walk}/events`, key)).status).toBe(200);
+  const back = await ask(`${at}/walks`, key, {
+    method: 'POST',
+    body: JSON.stringify({ walks: whole.walks.filter((w) => w.header.id === single) }),
+  });
+  expect([back.status, (await put()).status]).toEqual([201, 204]);
   expect(await (await ask(at, key, { method: 'DELETE' })).json()).toEqual({
     backup: '/backups/before-removing',
   });
-  expect(removed).toEqual(['removing']);
+  expect(removed).toEqual(['removing', 'removing']);
+  expect((await put()).status).toBe(410);
   expect(await (await ask('api/comparisons', key)).json()).toEqual([]);
   expect((await ask(`api/walks/${walk}/events`, key)).status).toBe(404);
   const { trail } = (await (await ask('api/lan', key)).json()) as { trail: { what: string }[] };
   expect(trail.map((t) => t.what)).toEqual([
     'removed the comparison “Old” for good; it is in /backups/before-removing',
+    expect.stringMatching(/^removed the walk of 1970-\S+ from “Old” for good; it is in \/backups/),
+    'took the file Old.urvek.json',
     'took back the comparison “Old”',
     'set aside the comparison “Old”: tried out',
   ]);

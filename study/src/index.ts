@@ -36,3 +36,7 @@ export * from './results/walkedOrder.ts';
 export * from './results/walls.ts';
 export * from './study.ts';
 export * from './plan/quickSetup.ts';
+export * from './notebook/columns.ts';
+export * from './notebook/rowsOfWalks.ts';
+export * from './notebook/takeNotebook.ts';
+export type { RowProblem } from './notebook/readRow.ts';

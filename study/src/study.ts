@@ -12,7 +12,7 @@ import { pathCurves, type PathCurves } from './results/curves.ts';
 import { counted, deriveEntry, nameFindings, type DerivedEntry, type Finding } from './results/findings.ts';
 import { loggedLevels } from './results/levels.ts';
 import { acrossPaths, rangesByPath, type PathRanges } from './results/ranges.ts';
-import { rowOf, type WalkRow } from './results/rows.ts';
+import { rowOf, withheldRows, type WalkRow } from './results/rows.ts';
 
 /**
  * One comparison with its walks: made once from a set-up and what was derived from the logs, indexed by id,
@@ -23,7 +23,7 @@ import { rowOf, type WalkRow } from './results/rows.ts';
  * study made anew after one walk more, or a keystroke in the plan, works out only what that changes.
  */
 export class Study {
-  /** Every walk, those too that were left out. */
+  /** Every walk whose log is here, those too that were left out. */
   readonly all: readonly Finding[];
   /** Those that count. */
   readonly findings: readonly Finding[];
@@ -65,7 +65,7 @@ export class Study {
 
   /** Every walk in a line: what lists, the plan and the strip of stages need. */
   get rows(): readonly WalkRow[] {
-    return this.once('rows', () => this.all.map(rowOf));
+    return this.once('rows', () => [...this.all.map(rowOf), ...withheldRows(this.setup, this.entries)]);
   }
 
   ranges(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathRanges[] {

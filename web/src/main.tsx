@@ -66,6 +66,7 @@ const router = createBrowserRouter([
     HydrateFallback: Waiting,
     children: [
       { path: '/', ...view(() => import('./views/bench/Bench.tsx'), 'Bench') },
+      { path: '/notebook', ...view(() => import('./views/notebook/Notebook.tsx'), 'NewNotebook') },
       { path: '/quick', ...view(() => import('./views/bench/Quick.tsx'), 'Quick') },
       { path: '/walk-now', ...view(() => import('./views/walk/WalkNow.tsx'), 'WalkNow') },
       { path: '/methods', ...view(() => import('./views/methods/Methods.tsx'), 'Methods') },
@@ -93,6 +94,7 @@ const router = createBrowserRouter([
       { path: 'run-sheet', ...view(() => import('./views/plan/RunSheet.tsx'), 'RunSheet') },
       { path: 'walk', ...view(() => import('./views/walk/Walk.tsx'), 'Walk') },
       { path: 'trace/:walkId?', ...view(() => import('./views/trace/Trace.tsx'), 'Trace') },
+      { path: 'notebook', ...view(() => import('./views/notebook/Notebook.tsx'), 'ComparisonNotebook') },
       { path: 'import-sheet', ...view(() => import('./views/trace/SheetImport.tsx'), 'SheetImport') },
       { path: 'ranges', ...view(() => import('./views/ranges/Ranges.tsx'), 'Ranges') },
       { path: 'verdict', ...view(() => import('./views/verdict/Verdict.tsx'), 'Verdict') },

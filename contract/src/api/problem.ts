@@ -1,6 +1,6 @@
 /** Every error of the API: what happened, what was kept, what to do. */
 export interface Problem {
-  readonly code: 'invalid' | 'not-found' | 'conflict' | 'too-large' | 'refused' | 'failed';
+  readonly code: 'invalid' | 'not-found' | 'gone' | 'conflict' | 'too-large' | 'refused' | 'failed';
   readonly what: string;
   readonly kept: string;
   readonly todo: string;

@@ -16,7 +16,8 @@ const UNTRAINED_MEAN_S = 0.2;
 
 /** How well the mean itself is known: an error common to all presses of an operator. */
 export const meanErrorS = ({ spreadS, answers }: OperatorDelay = DEFAULT_DELAY): number =>
-  answers === undefined ? UNTRAINED_MEAN_S : spreadS / Math.sqrt(answers);
+  // Without spread nobody pressed: it was written down, or read off a frame that stands still.
+  answers === undefined && spreadS > 0 ? UNTRAINED_MEAN_S : spreadS / Math.sqrt(answers ?? 1);
 
 export interface Lag {
   readonly lagS: number;

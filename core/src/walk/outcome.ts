@@ -83,7 +83,16 @@ export function outcomesOf(trace: Trace, path: Pick<Path, 'legs'>, delay?: Opera
     selfRegain(context),
     afterReset(context),
     firstReached(context),
-  ];
+  ].map(beyondZero);
+}
+
+const AT_ZERO = 'failed at the zero point: check cable, battery and channel before it counts';
+
+/** What holds or fails at the zero point, a press in the first moment say, tells no distance. */
+function beyondZero(outcome: Outcome): Outcome {
+  const { criterion, interval: found, between } = outcome;
+  if (!found || (found.failedM ?? found.heldM) > 0) return outcome;
+  return none(criterion, found.failedM === undefined ? 'it held at the zero point alone' : AT_ZERO, between);
 }
 
 const none = (criterion: Criterion, absent: string, between?: Outcome['between']): Outcome => ({
@@ -236,12 +245,7 @@ function joined(
     ? around
     : { held: nameAt(trace, first.atS), failed: nextName(trace, first.atS) };
   if (first.place) {
-    if (fromTheStart && first.place.travelledM < ZERO_POINT_M)
-      return none(
-        criterion,
-        'failed at the zero point: check cable, battery and channel before it counts',
-        between,
-      );
+    if (fromTheStart && first.place.travelledM < ZERO_POINT_M) return none(criterion, AT_ZERO, between);
     return interval(context, criterion, held, { ...first, place: first.place }, between);
   }
   const last = held?.place ? held : lastMarkBefore(trace, first.atS);

@@ -1,8 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import type { Path } from '../geometry/path.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import type { EventKind } from '../log/event.ts';
 import { findWalk, outcomeOf, type WalkFinding } from './finding.ts';
+import { censoringOf } from './walkInterval.ts';
 import { logOf } from '../test/logOf.ts';
 
 const path: Path = {
@@ -308,4 +310,38 @@ test('rungs, tries and words read back are looks like any other', () => {
     [100, 'end', { reason: 'time' }],
   );
   expect(intervalOf(words, 'last usable')).toEqual([50, 100]);
+});
+
+test('whatever moments are pressed, no outcome is an interval that holds no distance', () => {
+  fc.assert(
+    fc.property(
+      fc.array(
+        fc.tuple(fc.constantFrom(0, 0.01, 0.4, 1, 5, 20), fc.constantFrom('dropoutBegin', 'dropoutEnd')),
+        {
+          minLength: 1,
+          maxLength: 6,
+        },
+      ),
+      fc.constantFrom(0, 0.3, 40),
+      (presses, markM) => {
+        const timed = presses
+          .toSorted(([a], [b]) => a - b)
+          .map(([s, kind]): Entry => [s, kind as 'dropoutBegin', {}]);
+        const walk = find(
+          begin('continuous'),
+          ...timed,
+          [30, 'mark', at(markM)],
+          [60, 'end', { reason: 'time' }],
+        );
+        for (const { interval } of walk.outcomes) if (interval) censoringOf(interval);
+      },
+    ),
+  );
+  const early = find(
+    begin('continuous'),
+    [0.3, 'dropoutBegin'],
+    [30, 'mark', at(40)],
+    [60, 'end', { reason: 'time' }],
+  );
+  expect(outcomeOf(early, 'first dropout').absent).toContain('failed at the zero point');
 });

@@ -62,7 +62,7 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
     findings,
     ranges,
     unfinished: counted(input.findings).filter((f) => !f.trace.endReason),
-    leftOut: input.findings.filter((f) => f.trace.leftOut !== undefined),
+    leftOut: input.findings.filter((f) => f.leftOut !== undefined),
   };
   const sections =
     form === 'short'
@@ -421,7 +421,7 @@ const fairness = ({ judged, findings }: Own): ReportSection => ({
 /** Walks that were made and are in no figure: named, with the reason. */
 const leftOutItems = (leftOut: readonly Finding[]): Sentence[] =>
   leftOut.map((f) =>
-    say(`Walk ${f.label} of ${f.product} on ${f.path.name} was left out: ${f.trace.leftOut}`, walkRests([f])),
+    say(`Walk ${f.label} of ${f.product} on ${f.path.name} was left out: ${f.leftOut}`, walkRests([f])),
   );
 
 const untested = ({ setup, findings, judged, leftOut }: Own): ReportSection => ({

@@ -10,8 +10,7 @@ import {
 } from '@urvek/contract';
 import { Router } from 'express';
 import { jsonBody, parsed, textBody } from './body.ts';
-import { Conflict } from '../storage/port.ts';
-import { checkIds, onlyText, STRICT, type Parts } from './parts.ts';
+import { backedUp, checkIds, onlyText, STRICT, type Parts } from './parts.ts';
 import { requires, whoOf } from './who.ts';
 
 /** A whole comparison is larger than anything else that is sent. */
@@ -77,11 +76,7 @@ export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Rout
   router.delete('/:id', requires('owner'), async (request, response) => {
     const { id } = request.params as { id: string };
     const title = await titleOf(id);
-    if (!backupBefore)
-      throw new Conflict(
-        'No backup can be made first, on a database of somebody else’s: nothing is removed for good',
-      );
-    const file = await backupBefore('removing');
+    const file = await backedUp(backupBefore);
     await storage.removeComparison(id);
     await storage.note(whoOf(response).name, `removed the comparison ${title} for good; it is in ${file}`);
     response.json({ backup: file } satisfies Removed);

@@ -24,6 +24,10 @@ export const sendFile = (response: Response, { name, type, text }: KeptFile): vo
 export function filesRouter({ storage, heavy }: Parts): Router {
   const router = Router();
   checkIds(router);
+  router.use(
+    ['/:id/walk-intervals.csv', '/:id/files', '/:id/comparison.json', '/:id/withheld'],
+    requires('editor'),
+  );
   const answer = async (asked: FileAsked, response: Response): Promise<void> => {
     const file = await heavy.file(asked, abortWith(response));
     await storage.note(

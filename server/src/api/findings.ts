@@ -1,9 +1,10 @@
 import { Router } from 'express';
-import { createHash } from 'node:crypto';
+import { createHash, createHmac, randomBytes } from 'node:crypto';
 import * as yup from 'yup';
 import { findingKeys } from '../findings/keeper.ts';
 import type { Cursor } from '../storage/port.ts';
 import { checkIds, type Parts } from './parts.ts';
+import { mayRead, whoOf } from './who.ts';
 
 /** Walks of a page: about 1 kB each when compressed. */
 const PAGE = 200;
@@ -19,6 +20,18 @@ const readCursor = (after: string | undefined): Cursor | undefined => {
 };
 
 /**
+ * Another id for a walk that the asker may not read: it stands for its place in the plan, and opens nothing. The same
+ * while this server runs.
+ */
+const SALT = randomBytes(16);
+const otherId = (id: string): string =>
+  createHmac('sha256', SALT)
+    .update(id)
+    .digest('hex')
+    // Version 8 of RFC 9562: of one's own making.
+    .replace(/^(.{8})(.{4})(.{3})(.{3})(.{12}).*$/, '$1-$2-8$3-8$4-$5');
+
+/**
  * What was worked out from the logs of a comparison, a page of walks at a time, in order of their start.
  * The answer is put together from texts as they are kept; its tag names their keys, so that nothing is read
  * that the asker has already.
@@ -30,21 +43,36 @@ export function findingsRouter({ storage, heavy }: Parts): Router {
     const { id } = request.params;
     const { after } = await cursorSchema.validate(request.query);
     const walks = await storage.listWalks(id, { after: readCursor(after), most: PAGE });
+    const may = await mayRead(
+      storage,
+      whoOf(response),
+      walks.map((w) => w.header.id),
+    );
+    const others = walks.map((w) => w.header.id).filter((w) => !may(w));
+    const made = others.length > 0 ? await storage.madeAmong(others) : new Set<string>();
     const keyOf = findingKeys((await storage.getComparison(id)).setup);
     const tag = createHash('sha256')
-      .update(JSON.stringify(walks.map((w) => [w.header, keyOf(w)])))
+      .update(JSON.stringify(walks.map((w) => [w.header, keyOf(w), may(w.header.id), made.has(w.header.id)])))
       .digest('base64url');
     response.set('ETag', `W/"${tag}"`).set('Cache-Control', 'private, no-cache').type('application/json');
     if (request.fresh) {
       response.status(304).end();
       return;
     }
-    const found = await heavy.findings(id, walks);
-    const last = walks.length === PAGE ? walks.at(-1)?.header : undefined;
-    const parts = walks.map(
-      ({ header, entries }) =>
-        `{"header":${JSON.stringify(header)},"entries":${entries},"derived":${found.get(header.id)?.json ?? 'null'}}`,
+    const found = await heavy.findings(
+      id,
+      walks.filter((w) => may(w.header.id)),
     );
+    const last = walks.length === PAGE ? walks.at(-1)?.header : undefined;
+    const parts = walks.flatMap(({ header, entries }) => {
+      if (!may(header.id)) {
+        if (!made.has(header.id)) return [];
+        const other = JSON.stringify({ ...header, id: otherId(header.id) });
+        return `{"header":${other},"entries":0,"derived":null,"withheld":true}`;
+      }
+      const derived = found.get(header.id)?.json ?? 'null';
+      return `{"header":${JSON.stringify(header)},"entries":${entries},"derived":${derived}}`;
+    });
     const next = last ? `,"next":"${last.startedMs}_${last.id}"` : '';
     response.send(`{"walks":[${parts.join(',')}]${next}}`);
   });

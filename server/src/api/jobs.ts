@@ -22,6 +22,7 @@ const askedSchema = yup
 export function jobsRouter({ storage, jobs }: Parts): Router {
   const router = Router();
   checkIds(router);
+  router.use(requires('editor'));
   router.use(jsonBody({ bytes: 10_000, values: 100 }));
   router.post('/', async (request, response) => {
     const asked = await askedSchema.validate(request.body, STRICT);

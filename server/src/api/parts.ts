@@ -1,6 +1,6 @@
 import { checkTexts } from '@urvek/contract';
 import type { RequestHandler, Router } from 'express';
-import { NotFound, type Storage } from '../storage/port.ts';
+import { Conflict, NotFound, type Storage } from '../storage/port.ts';
 import type { JobQueue } from '../jobs/queue.ts';
 import type { Heavy } from '../heavy.ts';
 
@@ -10,6 +10,15 @@ export interface Parts {
   readonly heavy: Heavy;
   readonly jobs: JobQueue;
   readonly backupBefore?: (what: string) => Promise<string>;
+}
+
+/** Nothing is removed for good without a backup. @returns its file @throws Conflict where none can be made */
+export async function backedUp(backupBefore: Parts['backupBefore']): Promise<string> {
+  if (!backupBefore)
+    throw new Conflict(
+      'No backup can be made first, on a database of somebody else’s: nothing is removed for good',
+    );
+  return backupBefore('removing');
 }
 
 /** Bodies are checked against schemas that convert nothing and name every fault. */

@@ -2,7 +2,7 @@ import { BadEvent, cutText, InterchangeError, type Problem } from '@urvek/contra
 import type { ErrorRequestHandler, Response } from 'express';
 import { ValidationError } from 'yup';
 import { BadBody } from './body.ts';
-import { Conflict, NotFound, Unavailable, type Storage } from '../storage/port.ts';
+import { Conflict, Gone, NotFound, Unavailable, type Storage } from '../storage/port.ts';
 
 const send = (response: Response, status: number, problem: Problem): void => {
   response.status(status).json(problem);
@@ -72,6 +72,13 @@ export const problemHandler =
         positions: error.positions,
       });
     }
+    if (error instanceof Gone)
+      return send(response, 410, {
+        code: 'gone',
+        what: brief([error.message]),
+        kept: 'What a device has of it stays on it, and the backup that was made before has all of it.',
+        todo: 'To have it back, put that backup back.',
+      });
     if (error instanceof NotFound)
       return send(response, 404, {
         code: 'not-found',

@@ -7,6 +7,7 @@ import { findingsRouter } from './findings.ts';
 import { jobsRouter } from './jobs.ts';
 import type { Parts } from './parts.ts';
 import { walksRouter } from './walks.ts';
+import { isOwn, whoOf } from './who.ts';
 
 /** A walk can be joined for two days. */
 const JOINABLE_MS = 48 * 3_600_000;
@@ -40,6 +41,7 @@ export function apiRouter(parts: Parts): Router {
       (w) => joinCode(w.id) === code,
     );
     if (!header) throw new NotFound(`no walk of the last two days has the code ${code}`);
+    await isOwn(storage, whoOf(response), header.id);
     response.json(header);
   });
   router.use('/comparisons', findingsRouter(parts), filesRouter(parts), comparisonsRouter(parts));

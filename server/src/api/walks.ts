@@ -1,9 +1,10 @@
-import { BATCH_LIMIT, validateBatch, walkHeaderSchema, type Problem } from '@urvek/contract';
-import { Router } from 'express';
+import { BATCH_LIMIT, validateBatch, walkHeaderSchema, type Problem, type Removed } from '@urvek/contract';
+import { Router, type RequestHandler } from 'express';
 import { jsonBody } from './body.ts';
 import * as yup from 'yup';
 import { NotFound } from '../storage/port.ts';
-import { checkIds, onlyText, STRICT, type Parts } from './parts.ts';
+import { backedUp, checkIds, onlyText, STRICT, type Parts } from './parts.ts';
+import { isOwn, mayRead, requires, whoOf } from './who.ts';
 
 const batchSchema = yup.object({ events: yup.array(yup.mixed()).required() }).noUnknown();
 
@@ -23,26 +24,53 @@ const heldSchema = yup
   .noUnknown();
 
 /** Single walks: registered, logged, read whole. */
-export function walksRouter({ storage }: Parts): Router {
+export function walksRouter({ storage, backupBefore }: Parts): Router {
   const router = Router();
   checkIds(router);
+  /** Another's walk is, for a device that only logs, not here: what it logged itself it registers anew. */
+  const own: RequestHandler = async (request, response, next) => {
+    const id = request.params.id as string;
+    if (!(await mayRead(storage, whoOf(response), [id]))(id))
+      throw new NotFound(`no walk ${id} of this device`);
+    next();
+  };
   router.use(jsonBody({ bytes: 1_000_000, values: 100_000 }));
   router.post('/held', onlyText, async (request, response) => {
     const { logs } = await heldSchema.validate(request.body, STRICT);
-    response.json(await storage.heldOf(logs));
+    const may = await mayRead(
+      storage,
+      whoOf(response),
+      logs.map((l) => l.walkId),
+    );
+    response.json(await storage.heldOf(logs.filter((l) => may(l.walkId))));
   });
   router.put('/:id', onlyText, async (request, response) => {
     const header = await walkHeaderSchema.validate(request.body, STRICT);
     if (header.id !== request.params.id)
       throw new NotFound(`walk ${header.id} was sent to the address of ${request.params.id}`);
     await storage.registerWalk(header);
+    await isOwn(storage, whoOf(response), header.id);
     response.status(204).end();
+  });
+  router.delete('/:id', requires('owner'), async (request, response) => {
+    const { id } = request.params as { id: string };
+    const { comparisonId, startedMs } = await storage.getHeader(id);
+    const { title } = await storage.getComparison(comparisonId);
+    const file = await backedUp(backupBefore);
+    await storage.removeWalk(id);
+    const begun = new Date(startedMs).toISOString();
+    await storage.note(
+      whoOf(response).name,
+      `removed the walk of ${begun} from “${title}” for good; it is in ${file}`,
+    );
+    response.json({ backup: file } satisfies Removed);
   });
   router.get(
     '/:id/events',
-    async (request, response) => void response.json(await storage.logOf(request.params.id)),
+    own,
+    async (request, response) => void response.json(await storage.logOf(request.params.id as string)),
   );
-  router.post('/:id/events', async (request, response) => {
+  router.post('/:id/events', own, async (request, response) => {
     const { events } = await batchSchema.validate(request.body, STRICT);
     if (events.length > BATCH_LIMIT) {
       const problem: Problem = {
@@ -54,7 +82,8 @@ export function walksRouter({ storage }: Parts): Router {
       response.status(413).json(problem);
       return;
     }
-    response.json(await storage.append(request.params.id, validateBatch(request.params.id, events)));
+    const id = request.params.id as string;
+    response.json(await storage.append(id, validateBatch(id, events)));
   });
   return router;
 }

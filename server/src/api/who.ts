@@ -1,10 +1,13 @@
 import type { Problem, Role } from '@urvek/contract';
 import type { RequestHandler, Response } from 'express';
+import type { Storage } from '../storage/port.ts';
 
 /** Who asks: the owner, at this machine, or a paired device. */
 export interface Who {
   readonly role: Role;
   readonly name: string;
+  /** A paired device's. */
+  readonly deviceId?: string;
 }
 
 const OWNER: Who = { role: 'owner', name: 'this machine' };
@@ -21,6 +24,22 @@ const ONLY: Readonly<Record<Role, string>> = {
   editor: 'a device that may change comparisons, or the machine that runs Urvek',
   owner: 'the machine that runs Urvek',
 };
+
+/** A device that may only log sees its own walks: those it registered, or joined by their code. */
+export async function mayRead(
+  storage: Storage,
+  { role, deviceId }: Who,
+  walkIds: readonly string[],
+): Promise<(walkId: string) => boolean> {
+  if (role !== 'logger' || deviceId === undefined) return () => true;
+  const own = await storage.readableBy(deviceId, walkIds);
+  return (id) => own.has(id);
+}
+
+/** What a device registers or joins is its own from then on. */
+export async function isOwn(storage: Storage, { deviceId }: Who, walkId: string): Promise<void> {
+  if (deviceId !== undefined) await storage.letRead(deviceId, walkId);
+}
 
 export function refuse(response: Response, status: 401 | 403 | 429, problem: Omit<Problem, 'code'>): void {
   response.status(status).json({ code: 'refused', ...problem } satisfies Problem);

@@ -37,7 +37,7 @@ export class Devices {
     const device = await devices.findOneBy(of);
     if (!device) return undefined;
     await devices.update(of, { seenAt: this.clock.now() });
-    return { role: device.role, name: device.name };
+    return { role: device.role, name: device.name, deviceId: device.id };
   }
 
   async list(): Promise<PairedDevice[]> {

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { DeviceRole, LanState, PairingOffer } from '@urvek/contract';
+import { joinCode, type DeviceRole, type LanState, type PairingOffer } from '@urvek/contract';
 import { randomUUID, X509Certificate } from 'node:crypto';
 import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, request } from 'node:https';
@@ -197,7 +197,7 @@ describe('pairing', () => {
     const at = `/api/comparisons/${made.id}`;
     for (const cookie of [logs, edits]) {
       expect(await status(cookie, 'GET', at)).toBe(200);
-      expect(await status(cookie, 'GET', `${at}/comparison.json`)).toBe(200);
+      expect(await status(cookie, 'GET', `${at}/comparison.json`)).toBe(cookie === edits ? 200 : 403);
       expect(await status(cookie, 'GET', `${at}/comparison.json?private=kept`)).toBe(403);
       expect(await status(cookie, 'DELETE', at)).toBe(403);
     }
@@ -224,6 +224,83 @@ describe('pairing', () => {
       who: 'Edits',
       what: 'set aside the comparison “From afar”: made by mistake',
     });
+  });
+
+  test('a logger reads the walks that it logged or joined; of others it knows that they were made', async () => {
+    const [mine, other, edits] = [
+      await pair('Mine', 'logger'),
+      await pair('Other', 'logger'),
+      await pair('Edits', 'editor'),
+    ];
+    const ask = async (
+      cookie: string,
+      method: string,
+      path: string,
+      body?: unknown,
+    ): Promise<{ status: number; said: unknown }> => {
+      const { status, body: text } = await lan(method, `/api${path}`, {
+        cookie,
+        ...(body === undefined ? {} : { body }),
+      });
+      return { status, said: text === '' ? undefined : JSON.parse(text) };
+    };
+    const comparisonId = randomUUID();
+    await ask(edits, 'POST', '/comparisons', { id: comparisonId, title: 'Two walkers', question: '' });
+    const header = {
+      id: randomUUID(),
+      comparisonId,
+      productId: 'p',
+      rigId: 'r',
+      pathId: 'q',
+      startedMs: nowMs,
+    };
+    const at = `/walks/${header.id}`;
+    const time = { walkS: 0, rate: 1, inputMs: 0, originMs: 0, wallMs: 0 };
+    const deviceId = randomUUID();
+    const note = {
+      walkId: header.id,
+      deviceId,
+      seq: 1,
+      version: 1,
+      kind: 'note',
+      time,
+      body: { text: 'heard' },
+    };
+    expect((await ask(mine, 'PUT', at, header)).status).toBe(204);
+    expect((await ask(mine, 'POST', `${at}/events`, { events: [note] })).status).toBe(200);
+    const findings = async (cookie: string) =>
+      (await ask(cookie, 'GET', `/comparisons/${comparisonId}/findings`)).said as {
+        walks: { header: { id: string; rigId: string }; entries: number; withheld?: true }[];
+      };
+    for (const cookie of [mine, edits])
+      expect((await findings(cookie)).walks).toMatchObject([{ header, entries: 1 }]);
+    // What is not finished is nobody else's matter.
+    expect((await findings(other)).walks).toEqual([]);
+    const end = { ...note, seq: 2, kind: 'end', body: { reason: 'time' } };
+    await ask(mine, 'POST', `${at}/events`, { events: [end] });
+    const [seen] = (await findings(other)).walks;
+    expect(seen).toMatchObject({ header: { rigId: 'r' }, entries: 0, derived: null, withheld: true });
+    expect(seen?.header.id).not.toBe(header.id);
+    expect((await ask(other, 'GET', `/walks/${seen?.header.id}/events`)).status).toBe(404);
+    for (const [method, body] of [
+      ['GET', undefined],
+      ['POST', { events: [{ ...note, seq: 3 }] }],
+    ] as const)
+      expect((await ask(other, method, `${at}/events`, body)).status).toBe(404);
+    const held = { logs: [{ walkId: header.id, deviceId }] };
+    expect((await ask(other, 'POST', '/walks/held', held)).said).toEqual([]);
+    expect((await ask(mine, 'POST', '/walks/held', held)).said).toMatchObject([{ highest: 2, count: 2 }]);
+    expect((await ask(other, 'GET', `/comparisons/${comparisonId}/files/events.csv`)).status).toBe(403);
+    expect((await ask(other, 'POST', '/jobs', { comparisonId, name: 'events.csv' })).status).toBe(403);
+    expect((await ask(other, 'DELETE', at)).status).toBe(403);
+    // Joined by the code that stands on the walker's screen.
+    expect((await ask(other, 'GET', `/join/${joinCode(header.id)}`)).said).toEqual(header);
+    expect((await ask(other, 'GET', `${at}/events`)).said).toEqual([note, end]);
+    // The same phone paired anew has its header still, and its own walk again.
+    const anew = await pair('Mine again', 'logger');
+    expect((await ask(anew, 'GET', `${at}/events`)).status).toBe(404);
+    await ask(anew, 'PUT', at, header);
+    expect((await ask(anew, 'GET', `${at}/events`)).status).toBe(200);
   });
 
   test('an address that nobody knows is heard so often a minute, and no more', async () => {

@@ -19,6 +19,11 @@ export class NotFound extends Error {
   override readonly name = 'NotFound';
 }
 
+/** The thing asked for was here, and was removed for good. */
+export class Gone extends Error {
+  override readonly name = 'Gone';
+}
+
 /** What was sent contradicts what is stored; `positions` name the events of a batch. */
 export class Conflict extends Error {
   override readonly name = 'Conflict';
@@ -81,8 +86,16 @@ export interface Storage {
   getComparison(id: string): Promise<Comparison>;
   /** Hides a comparison, with a reason, or shows it again. @throws NotFound */
   setAside(id: string, reason: string | undefined): Promise<void>;
-  /** For good. @throws NotFound */
+  /** For good, with its walks. @throws NotFound */
   removeComparison(id: string): Promise<void>;
+  /** For good. @throws NotFound */
+  removeWalk(id: string): Promise<void>;
+  /** Which of these walks are finished, and not left out. */
+  madeAmong(walkIds: readonly string[]): Promise<Set<string>>;
+  /** A paired device may read this walk from now on. */
+  letRead(deviceId: string, walkId: string): Promise<void>;
+  /** Which of these walks a paired device may read. */
+  readableBy(deviceId: string, walkIds: readonly string[]): Promise<Set<string>>;
   /** Notes what was done, and by whom. */
   note(who: string, what: string): Promise<void>;
   /** The newest first. */
@@ -96,8 +109,10 @@ export interface Storage {
   importComparison(file: Interchange): Promise<Comparison>;
   /** Takes in walks with their logs, all or none. @throws Conflict when one of them is here already. */
   importWalks(comparisonId: string, walks: readonly StoredWalk[]): Promise<void>;
-  /** Registers a walk; the same header again changes nothing. */
+  /** Registers a walk; the same header again changes nothing. @throws Gone where it was removed for good */
   registerWalk(header: WalkHeader): Promise<void>;
+  /** @throws NotFound */
+  getHeader(walkId: string): Promise<WalkHeader>;
   /** Walks begun since, newest first: of them a second device names the one it joins. */
   walksSince(ms: number): Promise<WalkHeader[]>;
   /** Walks of a comparison in order of their start, a page at a time. */

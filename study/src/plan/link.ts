@@ -4,7 +4,7 @@ import type { Product, Rig } from '@urvek/contract';
 /** What a prediction of a link wants, and is not stated. */
 export function missingForPrediction(product: Product, rig: Rig): string[] {
   const wanted: readonly (readonly [string, number | undefined])[] = [
-    ['the level that the receiver needs', product.sensitivityDbm],
+    ['the weakest level it receives', product.sensitivityDbm],
     ['the band', product.bandMHz],
     ['the power', rig.powerMw ?? product.powerMw],
     ['the height of the fixed end', rig.heightFixedM],

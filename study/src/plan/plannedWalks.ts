@@ -88,6 +88,8 @@ export interface Walked {
   readonly endReason: EndReason | undefined;
   /** Why it is in no result. */
   readonly leftOut?: string | undefined;
+  /** Another device's. */
+  readonly withheld?: true;
 }
 
 /**

@@ -30,7 +30,7 @@ const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n ==
 export function stageStates(setup: Setup, walks: readonly Walked[], outcomes: number): StageState[] {
   const planned = plannedWalks(setup).length;
   const filled = planState(setup, walks).filter((s) => s.walk).length;
-  const finished = walks.filter((w) => w.endReason);
+  const finished = walks.filter((w) => w.endReason && !w.withheld);
   const claims = setup.products.reduce((sum, p) => sum + p.claims.length, 0);
   return [
     {

@@ -13,12 +13,16 @@ export interface Finding extends WalkFinding {
    * nobody says, and there is no time.
    */
   readonly outing: string | undefined;
+  /** Why it is in no result; undefined where it counts. */
+  readonly leftOut: string | undefined;
 }
 
 /** A walk with what was derived from its log; undefined: its log has no beginning yet. */
 export interface DerivedEntry {
   readonly header: WalkHeader;
   readonly derived: DerivedWalk | undefined;
+  /** It was made, and its log is not for this device to read. */
+  readonly withheld?: true;
 }
 
 /** Works a walk out on the path of a set-up; undefined when its path is no longer there. */
@@ -58,6 +62,7 @@ export function nameFindings(setup: Setup, entries: readonly DerivedEntry[]): Fi
   const first = new Map(subjects.toReversed().map((s) => [s.product.id, s]));
   const paths = new Map(setup.paths.map((p) => [p.id, p]));
   const byTime = outingsByTime();
+  const rehearsal = rehearsals(entries);
   return [...entries]
     .sort((a, b) => a.header.startedMs - b.header.startedMs)
     .flatMap(({ header, derived }) => {
@@ -80,9 +85,22 @@ export function nameFindings(setup: Setup, entries: readonly DerivedEntry[]): Fi
           path,
           header,
           subject,
+          leftOut: trace.leftOut ?? rehearsal(trace),
         }),
       ];
     });
+}
+
+type Trace = Finding['trace'];
+const isSimulated = ({ begin }: Trace): boolean => begin.body.simulatedSeed !== undefined;
+
+/** Once a real walk is finished, those with simulated gear are rehearsals: they never mix with what is real. */
+function rehearsals(entries: readonly DerivedEntry[]): (trace: Trace) => string | undefined {
+  const real = entries.some(({ derived }) => {
+    const trace = derived?.directions[derived.main]?.trace;
+    return trace?.endReason !== undefined && trace.leftOut === undefined && !isSimulated(trace);
+  });
+  return (trace) => (real && isSimulated(trace) ? 'simulated gear, beside real walks' : undefined);
 }
 
 /** Those that count, from the logs themselves. */
@@ -94,9 +112,9 @@ export const findWalks = (setup: Setup, walks: readonly StoredWalk[]): Finding[]
     ),
   );
 
-/** Walks that count: those that somebody left out, with a reason, are in no result. */
+/** Walks that count: those that somebody left out, and rehearsals, are in no result. */
 export const counted = (findings: readonly Finding[]): Finding[] =>
-  findings.filter((f) => f.trace.leftOut === undefined);
+  findings.filter((f) => f.leftOut === undefined);
 
 /** Walks that speak for a product as it is used: those with swapped ends answer another question. */
 export const speaking = (findings: readonly Finding[]): Finding[] =>

@@ -1,6 +1,6 @@
-import type { WalkHeader } from '@urvek/contract';
-import type { Direction, EndReason } from '@urvek/core';
-import type { Finding } from './findings.ts';
+import type { Setup, WalkHeader } from '@urvek/contract';
+import { kindOf, type Direction, type EndReason } from '@urvek/core';
+import type { DerivedEntry, Finding } from './findings.ts';
 
 /** A walk in a line. */
 export interface WalkRow {
@@ -17,11 +17,22 @@ export interface WalkRow {
   readonly outing: string | undefined;
   /** Why it is in no result; absent where it counts. */
   readonly leftOut: string | undefined;
+  /** Another device's: nothing is known of it but that it was made. */
+  readonly withheld?: true;
   /** Something of the rig check was done before it. */
   readonly checked: boolean;
 }
 
-export const rowOf = ({ walkId, label, header, product, path, trace, outing }: Finding): WalkRow => ({
+export const rowOf = ({
+  walkId,
+  label,
+  header,
+  product,
+  path,
+  trace,
+  outing,
+  leftOut,
+}: Finding): WalkRow => ({
   outing,
   walkId,
   label,
@@ -30,7 +41,31 @@ export const rowOf = ({ walkId, label, header, product, path, trace, outing }: F
   path: path.name,
   direction: trace.direction,
   endReason: trace.endReason,
-  leftOut: trace.leftOut,
+  leftOut,
   simulated: trace.begin.body.simulatedSeed !== undefined,
   checked: trace.begin.body.checks?.some((c) => c.result !== 'not done') ?? false,
 });
+
+/** Walks that other devices made, for one that may not read them: they fill their places of the plan. */
+export const withheldRows = ({ products, paths }: Setup, entries: readonly DerivedEntry[]): WalkRow[] =>
+  entries.flatMap(({ header, withheld }) => {
+    const product = products.find((p) => p.id === header.productId);
+    const path = paths.find((p) => p.id === header.pathId);
+    if (!withheld || !product || !path) return [];
+    return [
+      {
+        outing: undefined,
+        walkId: header.id,
+        label: 'of another device',
+        header,
+        product: product.name,
+        path: path.name,
+        direction: kindOf(product.kindId).direction,
+        endReason: 'not stated',
+        leftOut: undefined,
+        simulated: false,
+        checked: false,
+        withheld: true as const,
+      },
+    ];
+  });

@@ -102,6 +102,7 @@ export const base = {
   setAside: (id: string, reason?: string) =>
     call<undefined>('PUT', `/comparisons/${id}/aside`, reason === undefined ? {} : { reason }),
   remove: (id: string) => call<Removed>('DELETE', `/comparisons/${id}`, undefined, WHOLE_FILE_MS),
+  removeWalk: (id: string) => call<Removed>('DELETE', `/walks/${id}`, undefined, WHOLE_FILE_MS),
   revoke: (deviceId: string) => call<undefined>('DELETE', `/lan/devices/${deviceId}`),
   time: () => call<{ baseMs: number }>('GET', '/time'),
   join: (code: string) => call<WalkHeader>('GET', `/join/${encodeURIComponent(code)}`),

@@ -1,6 +1,6 @@
 import { WANTED_CRITERIA, type WantedCriterion } from '@urvek/contract';
 import { CRITERION_MEANING } from '@urvek/core';
-import { Choice } from './Field.tsx';
+import { Choice, Options } from './Field.tsx';
 
 export function CriterionChoice({
   value,
@@ -17,11 +17,7 @@ export function CriterionChoice({
         onChange={(e) => onChange(e.target.value as WantedCriterion)}
         className="w-60"
       >
-        {WANTED_CRITERIA.map((c) => (
-          <option key={c} value={c}>
-            {c}
-          </option>
-        ))}
+        <Options of={WANTED_CRITERIA} />
       </Choice>
       <p className="pb-1.5 text-faint">
         {value === 'by kind' ? 'the usual one of each kind of product' : CRITERION_MEANING[value]}

@@ -1,26 +1,38 @@
 import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
 import type { Comparison } from '@urvek/contract';
-import { seal, STAGE_NAME, type WalkRow } from '@urvek/study';
+import { nextStage, seal, STAGE_NAME, type WalkRow } from '@urvek/study';
 import { useMemo, type ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { isShutOut } from '../api/client.ts';
 import { useFieldLog, useWorkspace, type Workspace } from '../api/queries.ts';
 import { fieldLog, HERE, SET_ASIDE, UNFILED } from '../field/fieldLog.ts';
 import { useUnit } from '../state/unit.ts';
+import { Heading } from './Heading.tsx';
 import { ShutOut } from './ShutOut.tsx';
 import { Loading, Trouble } from './States.tsx';
+import { Options } from './Field.tsx';
 
 export function TopBar({ children }: { children?: ReactNode }) {
   const [unit, setUnit] = useUnit();
   return (
     <>
       <header className="no-print flex items-center gap-4 bg-ink px-4 py-1.5 text-sheet">
+        <a
+          href="#work"
+          className="absolute -top-20 left-2 z-30 bg-sheet px-3 py-2 text-ink focus:top-1"
+          onClick={(e) => {
+            e.preventDefault();
+            document.querySelector<HTMLElement>('main h1')?.focus();
+          }}
+        >
+          Skip to the work
+        </a>
         <Link to="/" className="font-head text-lg font-bold tracking-wide">
           Urvek
         </Link>
         <div className="min-w-0 flex-1 truncate">{children}</div>
         <FieldStatus />
-        <Link to="/methods" className="text-sm underline">
+        <Link to="/methods" className="hidden text-sm underline sm:inline">
           Methods
         </Link>
         <label className="flex items-center gap-1.5 text-sm">
@@ -30,11 +42,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
             onChange={(e) => setUnit(e.target.value as LengthUnit)}
             className="border border-sheet bg-ink px-1 py-0.5 text-sheet"
           >
-            {LENGTH_UNITS.map((u) => (
-              <option key={u} value={u}>
-                {u}
-              </option>
-            ))}
+            <Options of={LENGTH_UNITS} />
           </select>
         </label>
       </header>
@@ -52,7 +60,7 @@ function FieldStatus() {
   const unfiled = left.filter((k) => loose?.includes(k.walkId)).length;
   const waiting = left.length - aside.length - unfiled;
   return (
-    <p role="status" className="text-sm whitespace-nowrap">
+    <p className="text-sm whitespace-nowrap">
       {waiting > 0 && <span>{waiting} to send</span>}
       {unfiled > 0 && <span className="ml-2">{unfiled} not filed</span>}
       {aside.length > 0 && (
@@ -66,6 +74,7 @@ function FieldStatus() {
 export function StageStrip({ id }: { id: string }) {
   const { overview } = useWorkspace(id, true);
   if (!overview) return null;
+  const next = nextStage(overview.stages)?.stage;
   return (
     <nav aria-label="Stages" className="no-print overflow-x-auto border-b-2 border-ink bg-sheet">
       <ol className="flex min-w-max">
@@ -87,6 +96,7 @@ export function StageStrip({ id }: { id: string }) {
                 />
               </span>
               <span className="relative block text-[0.8rem] whitespace-nowrap text-faint">
+                {stage === next && <strong className="text-ink">next: </strong>}
                 {text}
                 <span className="sr-only">{done ? ', done' : ', not done'}</span>
               </span>
@@ -113,13 +123,13 @@ export function Stage({
   children: ReactNode;
 }) {
   return (
-    <main className="mx-auto w-full max-w-[1240px] px-4 py-4">
+    <main id="work" className="mx-auto w-full max-w-[1240px] px-4 py-4">
       <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
         <div className="min-w-0 flex-1">
-          <h1>{title}</h1>
+          <Heading title={title}>{title}</Heading>
           {lead && <p className="max-w-[80ch] text-faint">{lead}</p>}
         </div>
-        {actions && <div className="no-print flex gap-2">{actions}</div>}
+        {actions && <div className="no-print flex flex-wrap gap-2">{actions}</div>}
       </div>
       {children}
     </main>
@@ -146,12 +156,18 @@ export function WithWorkspace({
   );
   if (error && !overview) return isShutOut(error) ? null : <Trouble error={error} />;
   if (!shown || !overview) return <Loading what="the comparison" />;
-  const { sealed, rows } = overview;
+  const { sealed, rows, withheld } = overview;
   return (
     <>
       {sealed && (
         <p role="status" className="no-print bg-degraded px-4 py-1 text-white">
           Blind: products are letters until all planned walks are in; the key is sealed.
+        </p>
+      )}
+      {withheld > 0 && (
+        <p role="status" className="no-print bg-cover px-4 py-1">
+          This device reads its own walks only. Others: {withheld}; here they count for the plan, not for
+          results. Those stand on the machine that runs Urvek.
         </p>
       )}
       {children({ id, comparison: shown, walks: rows, of, madeFrom, sealed })}

@@ -1,4 +1,4 @@
-import type { ComponentProps, ReactNode } from 'react';
+import type { ComponentProps, KeyboardEvent, ReactNode } from 'react';
 import { SCENE_CSS, SCENE_PATTERNS, type Scene, type Shape } from '@urvek/draw';
 
 function ShapeElement({ shape }: { shape: Shape }) {
@@ -29,17 +29,21 @@ function ShapeElement({ shape }: { shape: Shape }) {
 export function Picture({
   scene,
   onPoint,
+  stops,
   children,
   ...svg
-}: { scene: Scene; onPoint?: (groupId: string) => void; children?: ReactNode } & Omit<
-  ComponentProps<'svg'>,
-  'children'
->) {
+}: {
+  scene: Scene;
+  onPoint?: (groupId: string) => void;
+  /** Groups that a keyboard stops at, to follow them as a pointer does. */
+  stops?: (groupId: string) => boolean;
+  children?: ReactNode;
+} & Omit<ComponentProps<'svg'>, 'children'>) {
   return (
     <svg
       viewBox={`0 0 ${scene.width} ${scene.height}`}
       width="100%"
-      role={children === undefined ? 'img' : 'group'}
+      role={children === undefined && !stops ? 'img' : 'group'}
       aria-label={scene.title}
       data-scene
       {...svg}
@@ -56,6 +60,18 @@ export function Picture({
           key={group.id}
           data-group={group.id}
           onClick={onPoint && group.title !== undefined ? () => onPoint(group.id) : undefined}
+          {...(onPoint && stops?.(group.id)
+            ? {
+                tabIndex: 0,
+                role: 'link',
+                'aria-label': group.title,
+                onKeyDown: (e: KeyboardEvent) => {
+                  if (e.key !== 'Enter') return;
+                  e.preventDefault();
+                  onPoint(group.id);
+                },
+              }
+            : {})}
           className={onPoint && group.title !== undefined ? 'cursor-pointer' : undefined}
         >
           {group.title !== undefined && <title>{group.title}</title>}

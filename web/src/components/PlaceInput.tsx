@@ -7,7 +7,7 @@ import {
   type PlacedName,
   UnknownPoint,
 } from '@urvek/core';
-import { Choice, Field } from './Field.tsx';
+import { Choice, Field, Options } from './Field.tsx';
 
 /** A distance as it is typed, and how it was come by. */
 export interface TypedPlace {
@@ -102,11 +102,7 @@ export function PlaceInput({
         value={value.method}
         onChange={(e) => onChange({ ...value, method: e.target.value as DistanceMethod })}
       >
-        {DISTANCE_METHODS.map((m) => (
-          <option key={m} value={m}>
-            {m}
-          </option>
-        ))}
+        <Options of={DISTANCE_METHODS} />
       </Choice>
       {doubt && (
         <p role="alert" className="col-span-2 border-l-4 border-degraded pl-2">

@@ -1,5 +1,5 @@
-import { scaleOf, tapeScene, type TapeOptions } from '@urvek/draw';
-import { useEffect, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import { scaleOf, tapeScene, tellTape, type TapeOptions } from '@urvek/draw';
+import { useEffect, useId, useRef, useState, type PointerEvent, type RefObject } from 'react';
 import { useUnit } from '../state/unit.ts';
 import { Picture } from './Picture.tsx';
 
@@ -23,15 +23,18 @@ export function useWidth(least: number): [RefObject<HTMLDivElement | null>, numb
  */
 export function Tape({
   onPoint,
+  stops,
   onHover,
   ...options
 }: Omit<TapeOptions, 'width' | 'unit' | 'labelWidth'> & {
   onPoint?: (groupId: string) => void;
+  stops?: (groupId: string) => boolean;
   onHover?: (atM: number | undefined) => void;
 }) {
+  const told = useId();
   const [unit] = useUnit();
   const [place, width] = useWidth(320);
-  const whole = { ...options, unit, width, labelWidth: width < 600 ? 74 : 150 };
+  const whole = { ...options, unit, width, labelWidth: width < 600 ? 88 : 150 };
   const hover = onHover && {
     onPointerMove: (e: PointerEvent<SVGSVGElement>) =>
       onHover(
@@ -45,7 +48,12 @@ export function Tape({
   };
   return (
     <div ref={place}>
-      <Picture scene={tapeScene(whole)} onPoint={onPoint} {...hover} />
+      <Picture scene={tapeScene(whole)} onPoint={onPoint} stops={stops} aria-describedby={told} {...hover} />
+      <div id={told} className="sr-only">
+        {tellTape(whole).map((sentence, i) => (
+          <p key={i}>{sentence}.</p>
+        ))}
+      </div>
     </div>
   );
 }

@@ -7,7 +7,7 @@ import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
 
 // A database in memory in place of the browser's, before the log opens its own.
 Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange });
-const { fieldLog, AT_BASE, HERE, SET_ASIDE, UNFILED } = await import('./fieldLog.ts');
+const { fieldLog, AT_BASE, HERE, REMOVED, SET_ASIDE, UNFILED } = await import('./fieldLog.ts');
 const { compareWithBase, sync } = await import('./sync.ts');
 const { eventTime } = await import('./time.ts');
 
@@ -19,6 +19,9 @@ class FakeBase {
     private readonly plan: (call: number) => 'answer' | 'unreachable' | 'lost answer',
     private readonly limit = 50,
   ) {}
+
+  /** Walks that were removed for good. */
+  readonly gone = new Set<string>();
 
   readonly fetch = async (url: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const fate = this.plan(this.calls++);
@@ -42,6 +45,8 @@ class FakeBase {
           return own.length > 0 ? [{ walkId, deviceId, highest, count: own.length }] : [];
         }),
       );
+    if (init?.method === 'PUT' && this.gone.has(id))
+      return Response.json({ code: 'gone', what: 'gone', kept: '', todo: '' }, { status: 410 });
     if (init?.method === 'PUT') {
       if (!this.logs.has(id)) this.logs.set(id, new Map());
       return new Response(null, { status: 204 });
@@ -136,6 +141,26 @@ describe('sending', () => {
       { numRuns: 15 },
     );
   }, 60_000);
+
+  test('what the base removed for good is sent no more, and is counted nowhere as waiting', async () => {
+    const base = new FakeBase(() => 'answer');
+    globalThis.fetch = base.fetch as typeof fetch;
+    const id = crypto.randomUUID();
+    await fieldLog.adopt(header(id), 1);
+    await note(id, 'one');
+    await sync();
+    base.logs.delete(id);
+    base.gone.add(id);
+    await compareWithBase();
+    await note(id, 'two');
+    await sync();
+    expect((await fieldLog.events.where({ walkId: id }).toArray()).map((k) => k.place)).toEqual([
+      REMOVED,
+      REMOVED,
+    ]);
+    expect(await sync()).toBe(true);
+    expect((await fieldLog.logOf(id)).length).toBe(2);
+  });
 
   test('what the base refuses is set aside with its reason, and never blocks the rest', async () => {
     const id = crypto.randomUUID();

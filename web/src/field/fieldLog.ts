@@ -5,17 +5,21 @@ import { Dexie, type EntityTable, type Table } from 'dexie';
 /** Stands for the comparison of a walk that is not filed under one yet: it stays on this device. */
 export const UNFILED = '00000000-0000-0000-0000-000000000000';
 
-/** How far an event has come: on this device only, at the base, or refused by it and set aside. */
+/**
+ * How far an event has come: on this device only, at the base, refused by it and set aside, or of a walk that was
+ * removed there for good.
+ */
 export const HERE = 0;
 export const AT_BASE = 1;
 export const SET_ASIDE = 2;
+export const REMOVED = 3;
 
 export interface KeptEvent {
   readonly walkId: string;
   readonly deviceId: string;
   readonly seq: number;
   readonly event: WalkEvent;
-  readonly place: typeof HERE | typeof AT_BASE | typeof SET_ASIDE;
+  readonly place: typeof HERE | typeof AT_BASE | typeof SET_ASIDE | typeof REMOVED;
   readonly refusal?: string;
 }
 
@@ -146,6 +150,22 @@ class FieldLog extends Dexie {
         ...(kind === 'end' ? { underWay: 0 as const } : {}),
       });
       return event;
+    });
+  }
+
+  /** A walk that was ended by mistake goes on: its end is withdrawn. */
+  async walkOn(walkId: string, time: EventTime): Promise<void> {
+    const end = (await this.logOf(walkId)).findLast((e) => e.kind === 'end');
+    if (!end) return;
+    await this.transaction('rw', this.walks, this.events, this.facts, async () => {
+      const amends = { deviceId: end.deviceId, seq: end.seq };
+      await this.append(
+        walkId,
+        'correction',
+        { amends, action: 'withdraw', reason: 'the walk goes on' },
+        time,
+      );
+      await this.walks.update(walkId, { underWay: 1 });
     });
   }
 

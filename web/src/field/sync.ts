@@ -1,5 +1,14 @@
 import { base, OutOfReach, Refused } from '../api/client.ts';
-import { AT_BASE, fieldLog, HERE, SET_ASIDE, UNFILED, type KeptEvent, type KeptWalk } from './fieldLog.ts';
+import {
+  AT_BASE,
+  fieldLog,
+  HERE,
+  REMOVED,
+  SET_ASIDE,
+  UNFILED,
+  type KeptEvent,
+  type KeptWalk,
+} from './fieldLog.ts';
 
 const BATCH = 200;
 const RETRY_MS = 3000;
@@ -25,10 +34,17 @@ async function sendWalk(walk: KeptWalk): Promise<void> {
   }
 }
 
+/** What the base removed for good is not sent again: what this device has of it stays here, and counts nowhere. */
 async function register({ id, header }: KeptWalk): Promise<void> {
-  await base.register(header);
+  await base.register(header).catch(async (error: unknown) => {
+    if (error instanceof Refused && error.status === 410) await isRemoved(id);
+    throw error;
+  });
   await fieldLog.walks.update(id, { registered: 1 });
 }
+
+export const isRemoved = (walkId: string): Promise<number> =>
+  fieldLog.events.where({ walkId }).modify({ place: REMOVED });
 
 /** What was sent is no longer there: it waits again. The same event sent twice does nothing. */
 const withdraw = (walkId: string, deviceId?: string): Promise<number> =>

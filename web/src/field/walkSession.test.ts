@@ -113,7 +113,16 @@ describe('a walk under way without a screen', () => {
     expect(session.current()).toMatchObject({ unkept: 4, state: { grade: 1 } });
     expect([kept, device.kept.length]).toEqual([0, 1]);
     device.refuse = false;
+    // None is called kept, nor forgotten, before it is: what is kept and what waits are always all of it.
+    const seen: number[] = [];
+    const stop = session.subscribe(() => {
+      const { log, unkept } = session.current();
+      seen.push(log.length);
+      expect(log.length - unkept).toBe(device.kept.length);
+    });
     await Promise.all([...pressed, undone]);
+    stop();
+    expect(new Set(seen)).toEqual(new Set([5]));
     expect(device.kept.map((e) => e.kind)).toEqual(['begin', 'grade', 'dropoutBegin', 'grade', 'correction']);
     expect(session.current()).toMatchObject({ unkept: 0, state: { grade: 1 } });
     expect(session.current().log).toEqual(device.kept);

@@ -114,7 +114,8 @@ export class WalkSession {
       try {
         const event = await this.keeper.append(this.walkId, kind, body, time);
         this.asked.shift();
-        this.refused = false;
+        // Until all that waited is kept, it is shown as waiting.
+        this.refused &&= this.asked.length > 0;
         this.log.push(event);
         this.state = event.kind === 'correction' ? liveStateOf(this.log) : withEntry(this.state, event);
         this.show();
@@ -122,6 +123,7 @@ export class WalkSession {
       } catch (error) {
         if (!this.keeper.refused(error)) {
           this.asked.shift();
+          if (this.refused) this.show();
           throw error;
         }
         this.refused = true;

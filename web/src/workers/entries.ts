@@ -2,12 +2,14 @@ import type { Comparison, WalkHeader } from '@urvek/contract';
 import { keyText, type WalkEvent } from '@urvek/core';
 import { deriveEntry, type DerivedEntry } from '@urvek/study';
 import { askBase } from '../api/client.ts';
-import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
+import { AT_BASE, fieldLog, REMOVED } from '../field/fieldLog.ts';
 
 interface Page {
   readonly walks: readonly {
     readonly header: WalkHeader;
     readonly derived: DerivedEntry['derived'] | null;
+    /** Another device's, and not for this one to read. */
+    readonly withheld?: true;
   }[];
   readonly next?: string;
 }
@@ -40,8 +42,10 @@ export async function entriesAtBase(id: string): Promise<AtBase> {
     const { body: page, tag }: { body: Page; tag: string } = await ask<Page>(
       `/comparisons/${id}/findings${next === undefined ? '' : `?after=${next}`}`,
     );
-    for (const { header, derived } of page.walks)
-      entries.set(header.id, { header, derived: derived ?? undefined });
+    for (const walk of page.walks) {
+      const { header, derived, withheld } = walk;
+      entries.set(header.id, { header, derived: derived ?? undefined, ...(withheld ? { withheld } : {}) });
+    }
     tags.push(tag);
     next = page.next;
   } while (next !== undefined);
@@ -61,6 +65,8 @@ export async function withThisDevice(
     const known = atBase.has(walkId);
     const all = await fieldLog.events.where({ walkId }).count();
     const sent = await fieldLog.events.where({ walkId, place: AT_BASE }).count();
+    const removed = await fieldLog.events.where({ walkId, place: REMOVED }).count();
+    if (!known && removed > 0) continue;
     const before = mine.get(walkId);
     if (known && sent === all) {
       // Sent, but perhaps after the base was asked: what was worked out here may know more.

@@ -35,6 +35,8 @@ export interface Overview {
   readonly rows: readonly WalkRow[];
   readonly sealed: boolean;
   readonly stages: readonly StageState[];
+  /** Walks that other devices logged: this one may know only that they were made. */
+  readonly withheld: number;
 }
 
 export interface ReportView {
@@ -76,7 +78,12 @@ const api = {
   },
   overview: (of: Of): Overview => {
     const study = studyOf(of);
-    return { rows: study.rows, sealed: !of.open && study !== held.get(of.id)?.study, stages: study.stages() };
+    return {
+      rows: study.rows,
+      sealed: !of.open && study !== held.get(of.id)?.study,
+      stages: study.stages(),
+      withheld: study.entries.filter((e) => e.withheld).length,
+    };
   },
   judgement: (of: Of, criterion?: WantedCriterion, side?: Side): JudgementView =>
     viewOfJudgement(studyOf(of).judgement(criterion, side)),

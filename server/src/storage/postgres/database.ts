@@ -1,6 +1,7 @@
 import { DataSource } from 'typeorm';
 import { AddAccess1764600000000 } from './migrations/addAccess.ts';
 import { AddDevices1764200000000 } from './migrations/addDevices.ts';
+import { AddWalkReaders1764700000000 } from './migrations/addWalkReaders.ts';
 import { AddWalkSlot1764100000000 } from './migrations/addWalkSlot.ts';
 import { CreateTables1764000000000 } from './migrations/createTables.ts';
 import { KeepJobs1764400000000 } from './migrations/keepJobs.ts';
@@ -65,6 +66,7 @@ async function connect(url: string, answerMs: number, connections?: number): Pro
       KeepJobs1764400000000,
       StateOnlyWhatWasEntered1764500000000,
       AddAccess1764600000000,
+      AddWalkReaders1764700000000,
     ],
     installExtensions: false,
     connectTimeoutMS: CONNECT_MS,

@@ -133,7 +133,10 @@ export const eventEntity = new EntitySchema<EventRow>({
     body: { type: 'jsonb' },
     receivedAt: { type: 'timestamptz', name: 'received_at' },
   },
-  indices: [{ name: 'walk_left_out', columns: ['walkId'], where: "kind = 'leftOut'" }],
+  indices: [
+    { name: 'walk_left_out', columns: ['walkId'], where: "kind = 'leftOut'" },
+    { name: 'walk_begun', columns: ['walkId'], where: "kind = 'begin'" },
+  ],
   foreignKeys: [
     { target: 'walk', columnNames: ['walkId'], referencedColumnNames: ['id'], name: 'event_walk' },
   ],

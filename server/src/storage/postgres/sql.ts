@@ -9,20 +9,46 @@ import type { EventRow } from './entities.ts';
 type Row = Omit<EventRow, 'receivedAt'>;
 const COLUMNS = 'e.walk_id AS "walkId", e.device_id AS "deviceId", e.seq, e.version, e.kind, e.time, e.body';
 
-/** Finished walks of each comparison; those do not count that somebody left out, unless that was withdrawn. */
+/** A finished walk w, unless somebody left it out and that was not withdrawn. */
+const MADE = `finished AND (
+  SELECT e.body->>'reason' FROM walk_event e
+  WHERE e.walk_id = w.id AND e.kind = 'leftOut' AND NOT EXISTS (
+    SELECT 1 FROM walk_event c
+    WHERE c.walk_id = w.id AND c.kind = 'correction' AND c.body->>'action' = 'withdraw'
+      AND c.body->'amends'->>'deviceId' = e.device_id::text AND (c.body->'amends'->>'seq')::integer = e.seq)
+  ORDER BY (e.time->>'wallMs')::float8 DESC LIMIT 1) IS NULL`;
+
+/**
+ * Walks that were made and count for the plan: once a real one was made, those with simulated gear are rehearsals.
+ * `among` narrows walks w to whole comparisons.
+ */
+const counted = (among = 'true'): string => `
+  SELECT id, comparison_id FROM (
+    SELECT w.id, w.comparison_id, s.simulated,
+      bool_or(NOT s.simulated) OVER (PARTITION BY w.comparison_id) AS beside_real
+    FROM walk w, LATERAL (
+      SELECT EXISTS (
+        SELECT 1 FROM walk_event b WHERE b.walk_id = w.id AND b.kind = 'begin' AND b.body->>'simulatedSeed' IS NOT NULL
+      ) AS simulated) s
+    WHERE ${MADE} AND ${among}) made
+  WHERE NOT (simulated AND beside_real)`;
+
+/** How many walks of each comparison were made. */
 export async function walksMade(manager: EntityManager): Promise<Map<string, number>> {
   const rows = await manager.query<{ id: string; made: string }[]>(
-    `SELECT comparison_id AS id, count(*) AS made FROM walk w
-     WHERE finished AND (
-       SELECT e.body->>'reason' FROM walk_event e
-       WHERE e.walk_id = w.id AND e.kind = 'leftOut' AND NOT EXISTS (
-         SELECT 1 FROM walk_event c
-         WHERE c.walk_id = w.id AND c.kind = 'correction' AND c.body->>'action' = 'withdraw'
-           AND c.body->'amends'->>'deviceId' = e.device_id::text AND (c.body->'amends'->>'seq')::integer = e.seq)
-       ORDER BY (e.time->>'wallMs')::float8 DESC LIMIT 1) IS NULL
-     GROUP BY 1`,
+    `SELECT comparison_id AS id, count(*) AS made FROM (${counted()}) c GROUP BY 1`,
   );
   return new Map(rows.map((r) => [r.id, Number(r.made)]));
+}
+
+/** Which of some walks were made. */
+export async function madeAmong(manager: EntityManager, walkIds: readonly string[]): Promise<Set<string>> {
+  const theirs = 'w.comparison_id IN (SELECT comparison_id FROM walk WHERE id = ANY($1::uuid[]))';
+  const rows = await manager.query<{ id: string }[]>(
+    `SELECT id FROM (${counted(theirs)}) c WHERE id = ANY($1::uuid[])`,
+    [walkIds],
+  );
+  return new Set(rows.map((r) => r.id));
 }
 
 /** One of some walks that is here; undefined where none is. */
@@ -188,16 +214,43 @@ export const readTrail = (manager: EntityManager, most: number): Promise<TrailEn
   );
 
 /**
- * A comparison with its walks, their logs and findings, for good: the one place where the rule that a log only grows
- * is lifted, for this transaction, in which nobody else writes to logs.
+ * Walks with their logs and findings, for good: the one place where the rule that a log only grows is lifted, for
+ * this transaction, in which nobody else writes to logs. That they were removed stays: devices may hold them still.
  */
-export async function removeComparison(manager: EntityManager, id: string): Promise<void> {
+export async function removeWalks(manager: EntityManager, ids: readonly string[], now: Date): Promise<void> {
   await manager.query('ALTER TABLE walk_event DISABLE TRIGGER walk_event_append_only');
-  await manager.query(
-    'DELETE FROM walk_event WHERE walk_id IN (SELECT id FROM walk WHERE comparison_id = $1)',
-    [id],
-  );
+  await manager.query('DELETE FROM walk_event WHERE walk_id = ANY($1)', [ids]);
   await manager.query('ALTER TABLE walk_event ENABLE TRIGGER walk_event_append_only');
-  await manager.query('DELETE FROM walk WHERE comparison_id = $1', [id]);
-  await manager.query('DELETE FROM comparison WHERE id = $1', [id]);
+  await manager.query('DELETE FROM walk WHERE id = ANY($1)', [ids]);
+  await manager.query(
+    'INSERT INTO walk_removed (id, at) SELECT unnest($1::uuid[]), $2 ON CONFLICT (id) DO NOTHING',
+    [ids, now],
+  );
+}
+
+export async function isRemoved(manager: EntityManager, walkId: string): Promise<boolean> {
+  const rows = await manager.query<object[]>('SELECT 1 FROM walk_removed WHERE id = $1', [walkId]);
+  return rows.length > 0;
+}
+
+/** Walks that come back, by the hand of whoever imports them. */
+export const notRemoved = (manager: EntityManager, ids: readonly string[]): Promise<unknown> =>
+  manager.query('DELETE FROM walk_removed WHERE id = ANY($1)', [ids]);
+
+export const addReader = (manager: EntityManager, deviceId: string, walkId: string): Promise<unknown> =>
+  manager.query('INSERT INTO walk_reader (device_id, walk_id) VALUES ($1, $2) ON CONFLICT DO NOTHING', [
+    deviceId,
+    walkId,
+  ]);
+
+export async function readableBy(
+  manager: EntityManager,
+  deviceId: string,
+  walkIds: readonly string[],
+): Promise<Set<string>> {
+  const rows = await manager.query<{ id: string }[]>(
+    'SELECT walk_id AS id FROM walk_reader WHERE device_id = $1 AND walk_id = ANY($2)',
+    [deviceId, walkIds],
+  );
+  return new Set(rows.map((r) => r.id));
 }

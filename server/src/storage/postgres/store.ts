@@ -19,6 +19,7 @@ import { In, MoreThan, type DataSource, type EntityManager } from 'typeorm';
 import type { Clock } from '../../clock.ts';
 import {
   Conflict,
+  Gone,
   NotFound,
   type Cursor,
   type KeptFile,
@@ -119,7 +120,34 @@ export class Store implements Storage {
 
   async removeComparison(id: string): Promise<void> {
     await this.requireComparison(id);
-    await this.database.transaction((manager) => sql.removeComparison(manager, id));
+    await this.database.transaction(async (manager) => {
+      const walks = await manager
+        .getRepository(walkEntity)
+        .find({ select: { id: true }, where: { comparisonId: id } });
+      await sql.removeWalks(
+        manager,
+        walks.map((w) => w.id),
+        this.clock.now(),
+      );
+      await manager.getRepository(comparisonEntity).delete({ id });
+    });
+  }
+
+  async removeWalk(id: string): Promise<void> {
+    await this.getHeader(id);
+    await this.database.transaction((manager) => sql.removeWalks(manager, [id], this.clock.now()));
+  }
+
+  madeAmong(walkIds: readonly string[]): Promise<Set<string>> {
+    return sql.madeAmong(this.database.manager, walkIds);
+  }
+
+  async letRead(deviceId: string, walkId: string): Promise<void> {
+    await sql.addReader(this.database.manager, deviceId, walkId);
+  }
+
+  readableBy(deviceId: string, walkIds: readonly string[]): Promise<Set<string>> {
+    return sql.readableBy(this.database.manager, deviceId, walkIds);
   }
 
   async note(who: string, what: string): Promise<void> {
@@ -157,6 +185,8 @@ export class Store implements Storage {
   }
 
   async registerWalk(header: WalkHeader): Promise<void> {
+    if (await sql.isRemoved(this.database.manager, header.id))
+      throw new Gone(`walk ${header.id} was removed for good`);
     await this.requireComparison(header.comparisonId);
     const row = rowOf(header);
     await this.database
@@ -174,6 +204,12 @@ export class Store implements Storage {
     } = await this.database.getRepository(walkEntity).findOneByOrFail({ id: header.id });
     if (!isDeepStrictEqual({ ...stored }, { ...row }))
       throw new Conflict(`walk ${header.id} is registered with other content`);
+  }
+
+  async getHeader(walkId: string): Promise<WalkHeader> {
+    const row = await this.database.getRepository(walkEntity).findOneBy({ id: walkId });
+    if (!row) throw new NotFound(`no walk ${walkId}`);
+    return headerOf(row);
   }
 
   async walksSince(ms: number): Promise<WalkHeader[]> {
@@ -222,8 +258,7 @@ export class Store implements Storage {
   }
 
   async logOf(walkId: string): Promise<WalkEvent[]> {
-    if (!(await this.database.getRepository(walkEntity).existsBy({ id: walkId })))
-      throw new NotFound(`no walk ${walkId}`);
+    await this.getHeader(walkId);
     return (await this.logsOf([walkId])).get(walkId) ?? [];
   }
 
@@ -377,6 +412,7 @@ async function insertWalks(manager: EntityManager, walks: readonly StoredWalk[],
   const ids = walks.map((w) => w.header.id);
   const twice = ids.find((id, i) => ids.indexOf(id) !== i);
   if (twice !== undefined) throw new Conflict(`walk ${twice} stands twice in the file`);
+  await sql.notRemoved(manager, ids);
   const known = await sql.knownWalk(manager, ids);
   if (known !== undefined) throw new Conflict(`walk ${known} is here already`);
   const rows = walks.map(({ header, log }) => ({

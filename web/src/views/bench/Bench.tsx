@@ -42,6 +42,9 @@ export function Bench() {
           <Link className="btn" to="/trainer">
             Reaction trainer
           </Link>
+          <Link className="btn" to="/notebook">
+            Write a walk down
+          </Link>
           <Link className="btn btn-main" to="/walk-now">
             <Footprints aria-hidden size={16} />
             Walk now

@@ -3,7 +3,7 @@ import { CLAIM_FORMS, disagreements } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field, Tick } from '../../components/Field.tsx';
+import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { newId, type SetupForm } from './form.ts';
 
 export function Claims({ form, index }: { form: SetupForm; index: number }) {
@@ -49,11 +49,7 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
             className="mt-1 grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.1fr_auto_1fr_1.1fr_1fr_auto]"
           >
             <Choice label="Of" {...form.register(`${at}.${i}.form`)}>
-              {CLAIM_FORMS.map((f) => (
-                <option key={f} value={f}>
-                  {f}
-                </option>
-              ))}
+              <Options of={CLAIM_FORMS} />
             </Choice>
             <Tick label="up to" {...form.register(`${at}.${i}.upTo`)} />
             <Field

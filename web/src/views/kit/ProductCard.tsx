@@ -66,7 +66,8 @@ export function ProductCard({
         />
         <Field
           className="col-span-2"
-          label="Level the receiver needs, as its maker says"
+          label="Weakest level it receives, as its maker says"
+          help="Sensitivity, on the data sheet. Without it no range is predicted."
           suffix="dBm"
           inputMode="decimal"
           {...register(`${at}.sensitivityDbm`, asFigure)}

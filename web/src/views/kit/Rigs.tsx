@@ -2,7 +2,7 @@ import type { Rig } from '@urvek/contract';
 import { ANTENNA_PLACES } from '@urvek/core';
 import { Copy, Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { BatteryLine } from './BatteryLine.tsx';
 import { Playout } from './Playout.tsx';
 import { SettingField } from './SettingField.tsx';
@@ -18,7 +18,7 @@ const MAIN: readonly Setting[] = [
 const MORE: readonly Setting[] = [
   { field: 'widthMHz', label: 'Channel width', suffix: 'MHz', span: 2 },
   { field: 'powerMw', label: 'Power as set', suffix: 'mW', span: 2 },
-  { field: 'playoutDelayS', label: 'Playout delay', suffix: 's', span: 2 },
+  { field: 'playoutDelayS', label: 'Delay of what is heard', suffix: 's', span: 2 },
   { field: 'gain', label: 'Gain', span: 2 },
   { field: 'squelch', label: 'Squelch', span: 2 },
   { field: 'firmware', label: 'Firmware', span: 2 },
@@ -154,11 +154,7 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                   })}
                 >
                   <option value="">not stated</option>
-                  {ANTENNA_PLACES.map((p) => (
-                    <option key={p} value={p}>
-                      {p}
-                    </option>
-                  ))}
+                  <Options of={ANTENNA_PLACES} />
                 </Choice>
                 {MORE.map((setting) => (
                   <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />

@@ -14,10 +14,13 @@ const PAGE = marked
 export function Methods() {
   const { hash } = useLocation();
   useEffect(() => {
+    document.title = 'Methods, Urvek';
+  }, []);
+  useEffect(() => {
     if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
   }, [hash]);
   return (
-    <main className="mx-auto w-full max-w-[82ch] px-4 py-4">
+    <main id="work" className="mx-auto w-full max-w-[82ch] px-4 py-4">
       <div className="sheet prose-methods p-6" dangerouslySetInnerHTML={{ __html: PAGE }} />
     </main>
   );

@@ -2,7 +2,7 @@ import { INTERFERENCE_TESTS } from '@urvek/core';
 import { interferenceText } from '@urvek/draw';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { asFigure } from '../../components/figures.ts';
 import { newId } from '../kit/form.ts';
 import { type SetupForm, number } from './onAirParts.tsx';
@@ -59,11 +59,7 @@ export function Interference({ form }: { form: SetupForm }) {
           <div key={field.key} className="mt-2 grid grid-cols-4 items-end gap-2 border-b border-rule pb-2">
             <Field label="Source" {...form.register(`${at}.label`)} error={errors?.[i]?.label?.message} />
             <Choice label="Test" {...form.register(`${at}.test`)}>
-              {INTERFERENCE_TESTS.map((t) => (
-                <option key={t} value={t}>
-                  {t}
-                </option>
-              ))}
+              <Options of={INTERFERENCE_TESTS} />
             </Choice>
             {figure('frequencyMHz', 'Frequency', 'MHz')}
             {figure('sourceDbm', cabled ? 'At its connector' : 'EIRP', 'dBm')}

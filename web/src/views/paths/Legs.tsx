@@ -1,7 +1,7 @@
 import { asMetres } from '../../components/figures.ts';
 import { EXPOSURES } from '@urvek/core';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { RemoveRow } from './RemoveRow.tsx';
 import { Rows } from './Rows.tsx';
 import type { SetupForm } from './pathsParts.tsx';
@@ -46,11 +46,7 @@ export function Legs({ form, index }: { form: SetupForm; index: number }) {
             error={errors?.[i]?.riseM?.message ?? errors?.[i]?.message}
           />
           <Choice label="Exposure" {...form.register(`${at}.${i}.exposure`)}>
-            {EXPOSURES.map((e) => (
-              <option key={e} value={e}>
-                {e}
-              </option>
-            ))}
+            <Options of={EXPOSURES} />
           </Choice>
           <RemoveRow what={`leg ${i + 1}`} onClick={() => legs.remove(i)} />
         </div>

@@ -84,7 +84,9 @@ export function LevelFit({
   }, [fit, readings, sensitivity, path, link]);
   return (
     <details className="mt-2">
-      <summary className="cursor-pointer font-bold">Exponent and shadowing from logged levels</summary>
+      <summary className="cursor-pointer font-bold">
+        How fast the level falls here, from logged levels
+      </summary>
       <div className="mt-1 flex flex-wrap items-end gap-3">
         <FilePick
           label="Levels as CSV"
@@ -120,9 +122,10 @@ export function LevelFit({
       {fit && option && (
         <>
           <p className="mt-1" data-fit>
-            Exponent <strong className="figure">{fit.exponent.toFixed(2)}</strong>, shadowing{' '}
-            <strong className="figure">{fit.shadowingSdDb.toFixed(1)} dB</strong>, from {fit.readings}{' '}
-            readings, {fit.censored} of them lost.
+            It falls with the exponent <strong className="figure">{fit.exponent.toFixed(2)}</strong> and
+            varies from place to place by{' '}
+            <strong className="figure">{fit.shadowingSdDb.toFixed(1)} dB</strong> (shadowing), from{' '}
+            {fit.readings} readings, {fit.censored} of them lost.
           </p>
           <Chart
             option={option}

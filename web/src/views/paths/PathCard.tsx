@@ -3,6 +3,7 @@ import {
   type LevelReading,
   DISTANCE_METHODS,
   PATH_MODELS,
+  type PathModel,
   pathLengthM,
   separationAtM,
   type Path,
@@ -32,6 +33,14 @@ import { SitePlan } from './SitePlan.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 
 const NO_LEVELS: readonly LevelReading[] = [];
+
+/** Models of path loss, by what they stand for. */
+const MODEL_NAME: Readonly<Record<PathModel, string>> = {
+  'free-space': 'nothing between (free space)',
+  'two-ray': 'over flat ground (two rays)',
+  'two-slope': 'open, then ground (two slopes)',
+  indoor: 'in a building',
+};
 
 export function PathCard({
   form,
@@ -73,10 +82,14 @@ export function PathCard({
           <option value="obstructed">obstructed</option>
           <option value="unstated">not stated</option>
         </Choice>
-        <Choice className="w-44" label="Path loss" {...form.register(`${at}.model`)}>
+        <Choice
+          className="w-64"
+          label="How the level falls, for predictions"
+          {...form.register(`${at}.model`)}
+        >
           {PATH_MODELS.map((m) => (
             <option key={m} value={m}>
-              {m}
+              {MODEL_NAME[m]}
             </option>
           ))}
         </Choice>

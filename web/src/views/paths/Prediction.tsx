@@ -71,7 +71,7 @@ export function Prediction({
       {predicted.length > 0 && <WhatIf predicted={predicted} model={path.model} />}
       {without.length > 0 && (
         <p className="text-[0.85rem] text-faint">
-          Not predicted: {without.map((p) => p.name).join(', ')}. Enter in Kit what level the receiver needs.
+          Not predicted: {without.map((p) => p.name).join(', ')}. Enter in Kit the weakest level it receives.
         </p>
       )}
     </>

@@ -41,7 +41,7 @@ function PlanEditor(workspace: Ready) {
       }
     >
       <section
-        className="sheet flex flex-wrap items-end gap-x-6 gap-y-2 p-4"
+        className="sheet flex flex-wrap items-start gap-x-6 gap-y-2 p-4"
         aria-label="Walks and criterion"
       >
         <Field
@@ -58,8 +58,9 @@ function PlanEditor(workspace: Ready) {
           onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })}
         />
         <Field
-          className="w-36"
-          label="Ratio worth telling"
+          className="w-64"
+          label="Smallest difference that matters"
+          help="1.3: ranges that differ by less count as alike."
           suffix="×"
           type="number"
           step="any"
@@ -67,8 +68,9 @@ function PlanEditor(workspace: Ready) {
           error={form.formState.errors.plan?.ratio?.message}
         />
         <Field
-          className="w-44"
-          label="Spread of walks (σ of ln)"
+          className="w-80"
+          label="Walk-to-walk spread"
+          help="0.2: two walks in three lie within a factor of 1.22 of the median."
           type="number"
           step="any"
           {...form.register('plan.sigma', { valueAsNumber: true })}

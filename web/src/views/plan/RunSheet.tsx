@@ -3,6 +3,7 @@ import { travelledGround } from '@urvek/draw';
 import { GRACE_MIN, planDaylight, plannedPaths, planTroubles, SETTLE_MIN, timedPlan } from '@urvek/study';
 import { Printer } from 'lucide-react';
 import { WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Heading } from '../../components/Heading.tsx';
 import { Length } from '../../components/Length.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
@@ -19,7 +20,7 @@ function Sheet({ comparison: { title, setup } }: Ready) {
   const troubles = planTroubles(setup, localMinutes);
   const sun = planDaylight(setup);
   return (
-    <main className="mx-auto w-full max-w-[980px] px-4 py-5">
+    <main id="work" className="mx-auto w-full max-w-[980px] px-4 py-5">
       <div className="no-print mb-3 flex justify-end">
         <button className="btn btn-main" onClick={() => window.print()}>
           <Printer aria-hidden size={16} />
@@ -28,7 +29,7 @@ function Sheet({ comparison: { title, setup } }: Ready) {
       </div>
       <article className="sheet grid gap-4 p-8 print:p-0">
         <header>
-          <h1>Run sheet: {title}</h1>
+          <Heading title={`Run sheet: ${title}`}>Run sheet: {title}</Heading>
         </header>
         {!last ? (
           <Empty title="Nothing is planned">Enter products, a path and the number of walks.</Empty>

@@ -88,7 +88,8 @@ export function PathSection({
           <p className="text-[0.85rem] text-faint">
             Brackets join the last place that held and the first that failed; what was noticed on the move is
             drawn as wide as its place is known (two standard uncertainties). An open arrow is a bound. Bar:
-            95 % interval of the median; diamond: its estimate. A click on a walk opens its trace.
+            95 % interval of the median; diamond: its estimate. A walk opens its trace, by a click or by
+            Enter.
           </p>
           <SaveTape range={range} />
           <EstimateTable range={range} area={area} />

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { base } from '../../api/client.ts';
 import { useCurves, useJudgement } from '../../api/queries.ts';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
-import { Choice, Field, Tick } from '../../components/Field.tsx';
+import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { Forest } from './Forest.tsx';
@@ -36,7 +36,7 @@ function RangesStage(workspace: Ready) {
         </a>
       }
     >
-      <div className="mb-3 flex flex-wrap items-end gap-x-5 gap-y-2">
+      <div className="mb-3 flex flex-wrap items-start gap-x-5 gap-y-2">
         <CriterionChoice value={criterion} onChange={setCriterion} />
         <Choice
           className="w-44"
@@ -45,15 +45,12 @@ function RangesStage(workspace: Ready) {
           onChange={(e) => setSide(SIDES.find((s) => s === e.target.value))}
         >
           <option value="">as walked</option>
-          {SIDES.map((s) => (
-            <option key={s} value={s}>
-              {s}
-            </option>
-          ))}
+          <Options of={SIDES} />
         </Choice>
         <Field
-          className="w-36"
-          label="Exponent for dB"
+          className="w-80"
+          label="How fast the level falls (exponent)"
+          help="For decibels: 2 in free space, 4 far over ground."
           type="number"
           min={1}
           max={8}
@@ -64,7 +61,7 @@ function RangesStage(workspace: Ready) {
             if (n > 0) setExponent(n);
           }}
         />
-        <Tick label="areas too" checked={area} onChange={(e) => setArea(e.target.checked)} />
+        <Tick className="mt-6" label="areas too" checked={area} onChange={(e) => setArea(e.target.checked)} />
       </div>
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the estimates" />}

@@ -32,6 +32,7 @@ export function RangesTape({
         lanes={lanesOf(range, walks && (all || !many), unit)}
         claims={claims}
         onPoint={onPoint}
+        stops={onPoint && ((group) => group.startsWith('walk-'))}
       />
       {walks && many && (
         <button type="button" className="btn no-print" aria-pressed={all} onClick={() => setAll(!all)}>

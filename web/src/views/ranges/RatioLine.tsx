@@ -33,8 +33,8 @@ export function RatioLine({ ratio, exponent }: { ratio: RatioFinding; exponent?:
           (95 %: <span className="figure">{range}</span>; {n}
           {holmP !== undefined && (
             <>
-              ; p = <span className="figure">{holmP < 0.001 ? '< 0.001' : holmP.toFixed(3)}</span>, over all
-              pairs by Holm
+              ; p = <span className="figure">{holmP < 0.001 ? '< 0.001' : holmP.toFixed(3)}</span>, corrected
+              for the number of pairs (Holm)
             </>
           )}
           )

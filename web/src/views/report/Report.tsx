@@ -11,6 +11,7 @@ import { ClipboardCopy, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useStudy } from '../../api/queries.ts';
 import { WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Heading } from '../../components/Heading.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { useUnit } from '../../state/unit.ts';
@@ -30,7 +31,7 @@ function ReportPage(workspace: Ready) {
   if (error) return <Trouble error={error} />;
   if (!data) return <Loading what="the report" />;
   return (
-    <main className="mx-auto w-full max-w-[980px] px-4 py-5">
+    <main id="work" className="mx-auto w-full max-w-[980px] px-4 py-5">
       <div className="no-print mb-3 flex flex-wrap items-center gap-2">
         <fieldset className="mr-auto flex items-center gap-3">
           <legend className="sr-only">Form of the report</legend>
@@ -95,7 +96,9 @@ function Sheet({
         <p className="every-page border-2 border-ink px-2 py-1 font-bold">{SIMULATED}</p>
       )}
       <header>
-        <h1 className="text-2xl">{document.title}</h1>
+        <Heading title={`Report: ${document.title}`} className="text-2xl">
+          {document.title}
+        </Heading>
         <p className="mt-1 text-lg">{document.question}</p>
         <p className="mt-1 text-faint">{document.when}</p>
         {form === 'short' && (

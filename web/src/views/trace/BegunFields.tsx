@@ -1,5 +1,5 @@
 import { GRADES, WALK_MODES, type EventBodies, type Grade, type WalkMode } from '@urvek/core';
-import { Choice, Field, Tick } from '../../components/Field.tsx';
+import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 
 type Begun = EventBodies['begin'];
 
@@ -27,21 +27,17 @@ export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begu
         }
       >
         <option value="">not graded</option>
-        {GRADES.map((g) => (
-          <option key={g}>{g}</option>
-        ))}
+        <Options of={GRADES} />
       </Choice>
       <Choice
         label="How it was walked"
         value={begun.mode ?? 'continuous'}
         onChange={(e) => onChange(withField(begun, 'mode', e.target.value as WalkMode))}
       >
-        {WALK_MODES.map((m) => (
-          <option key={m}>{m}</option>
-        ))}
+        <Options of={WALK_MODES} />
       </Choice>
       <Field
-        label="Playout delay"
+        label="Delay of what is heard"
         suffix="s"
         inputMode="decimal"
         placeholder="not stated"

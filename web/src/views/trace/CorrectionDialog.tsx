@@ -9,7 +9,7 @@ import {
 } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { PlaceInput, readPlace, type TypedPlace } from '../../components/PlaceInput.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
@@ -122,11 +122,7 @@ export function CorrectionDialog({
           )}
           {action === 'regrade' && (
             <Choice label="Grade" value={grade} onChange={(e) => setGrade(Number(e.target.value) as Grade)}>
-              {GRADES.map((g) => (
-                <option key={g} value={g}>
-                  {g}
-                </option>
-              ))}
+              <Options of={GRADES} />
             </Choice>
           )}
           {action === 'remeasure' && (

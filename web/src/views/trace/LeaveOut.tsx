@@ -1,6 +1,7 @@
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
+import { RemoveWalk } from './RemoveWalk.tsx';
 import { useAddedLater } from './useAddedLater.ts';
 
 /** Takes a walk out of every result, with a reason that the report names; nothing of it is lost. */
@@ -34,6 +35,7 @@ export function LeaveOut({ finding }: { finding: Finding }) {
         <button className="btn" disabled={!out && !reason.trim()}>
           {out ? 'Count it again' : 'Leave it out'}
         </button>
+        {out && <RemoveWalk finding={finding} />}
       </form>
     </section>
   );

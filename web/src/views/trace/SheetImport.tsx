@@ -20,7 +20,7 @@ import {
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
-import { Choice } from '../../components/Field.tsx';
+import { Choice, Options } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { useNotice } from '../../components/Notice.tsx';
@@ -100,9 +100,7 @@ function Importer({ id, comparison: { setup } }: Ready) {
               value={unit}
               onChange={(e) => setUnit(e.target.value as LengthUnit)}
             >
-              {LENGTH_UNITS.map((u) => (
-                <option key={u}>{u}</option>
-              ))}
+              <Options of={LENGTH_UNITS} />
             </Choice>
             <Choice
               label="Distances that fall are"
@@ -117,9 +115,7 @@ function Importer({ id, comparison: { setup } }: Ready) {
               value={method}
               onChange={(e) => setMethod(e.target.value as DistanceMethod)}
             >
-              {DISTANCE_METHODS.map((m) => (
-                <option key={m}>{m}</option>
-              ))}
+              <Options of={DISTANCE_METHODS} />
             </Choice>
           </div>
         )}

@@ -22,7 +22,9 @@ import { WalkList } from './WalkList.tsx';
 export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...workspace} />}</WithWorkspace>;
 
 function TraceStage(workspace: Ready) {
-  const { id, comparison, walks } = workspace;
+  const { id, comparison } = workspace;
+  // Of what another device logged there is no trace here.
+  const walks = workspace.walks.filter((w) => !w.withheld);
   const { walkId } = useParams();
   // The walk that is asked for, and no other in its stead.
   const row = walkId === undefined ? walks.at(-1) : walks.find((w) => w.walkId === walkId);
@@ -57,6 +59,10 @@ function TraceStage(workspace: Ready) {
           <Link className="underline" to={`/c/${id}/import-sheet`}>
             take walks from a table
           </Link>
+          , or{' '}
+          <Link className="underline" to={`/c/${id}/notebook`}>
+            write one down
+          </Link>
           .
         </Empty>
       </Stage>
@@ -77,17 +83,22 @@ function TraceStage(workspace: Ready) {
         </>
       }
       actions={
-        <Link className="btn" to={`/c/${id}/import-sheet`}>
-          Walks from a table
-        </Link>
+        <>
+          <Link className="btn" to={`/c/${id}/notebook`}>
+            Write a walk down
+          </Link>
+          <Link className="btn" to={`/c/${id}/import-sheet`}>
+            Walks from a table
+          </Link>
+        </>
       }
     >
       <div className="grid gap-4 lg:grid-cols-[210px_1fr]">
         <WalkList id={id} walks={walks} current={finding.walkId} />
         <div className="grid min-w-0 content-start gap-4">
-          {finding.trace.leftOut !== undefined && (
+          {finding.leftOut !== undefined && (
             <p role="status" className="border-l-4 border-degraded bg-sheet p-2">
-              <strong>Left out of every result:</strong> {finding.trace.leftOut}
+              <strong>Left out of every result:</strong> {finding.leftOut}
             </p>
           )}
           <section className="sheet px-3 py-2" aria-label="The walk on the tape">

@@ -1,7 +1,7 @@
 import { LATENCY_METHODS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
 import { newId, type SetupForm } from '../kit/form.ts';
 
@@ -76,9 +76,7 @@ export function LatencyForm({ form }: { form: SetupForm }) {
               ))}
             </Choice>
             <Choice label="Method" {...form.register(`latency.${i}.method`)}>
-              {LATENCY_METHODS.map((m) => (
-                <option key={m}>{m}</option>
-              ))}
+              <Options of={LATENCY_METHODS} />
             </Choice>
             <Field
               label="At"

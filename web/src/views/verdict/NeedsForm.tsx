@@ -2,7 +2,7 @@ import { CRITERIA, KINDS, kindOf, SIDES, USUAL_NEEDS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { newId, type SetupForm } from '../kit/form.ts';
 
 export function NeedsForm({ form }: { form: SetupForm }) {
@@ -83,18 +83,14 @@ export function NeedsForm({ form }: { form: SetupForm }) {
           </Choice>
           <Choice label="Criterion" {...form.register(`needs.${i}.criterion`)}>
             <option>by kind</option>
-            {CRITERIA.map((c) => (
-              <option key={c}>{c}</option>
-            ))}
+            <Options of={CRITERIA} />
           </Choice>
           <Choice
             label="Direction"
             {...form.register(`needs.${i}.side`, { setValueAs: (v: string) => v || undefined })}
           >
             <option value="">as walked</option>
-            {SIDES.map((s) => (
-              <option key={s}>{s}</option>
-            ))}
+            <Options of={SIDES} />
           </Choice>
           <button
             type="button"

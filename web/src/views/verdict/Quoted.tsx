@@ -2,7 +2,7 @@ import { PROVENANCES } from '@urvek/contract';
 import { LENGTH_UNITS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field, Tick } from '../../components/Field.tsx';
+import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
 import { newId, type SetupForm } from '../kit/form.ts';
 
@@ -69,18 +69,14 @@ export function Quoted({ form }: { form: SetupForm }) {
             error={errors?.[i]?.source?.message}
           />
           <Choice label="Provenance" {...form.register(`quoted.${i}.provenance`)}>
-            {PROVENANCES.map((p) => (
-              <option key={p}>{p}</option>
-            ))}
+            <Options of={PROVENANCES} />
           </Choice>
           <Choice
             label="Written in"
             {...form.register(`quoted.${i}.unit`, { setValueAs: (v: unknown) => (v === '' ? undefined : v) })}
           >
             <option value="">not stated</option>
-            {LENGTH_UNITS.map((u) => (
-              <option key={u}>{u}</option>
-            ))}
+            <Options of={LENGTH_UNITS} />
           </Choice>
           {figure(i, 'walks', 'Walks')}
           {figure(i, 'meanM', 'Mean')}

@@ -1,21 +1,32 @@
-import { useEffect, useRef } from 'react';
+import { useContext, useEffect, useRef } from 'react';
+import { ReturnFocus } from '../../components/ReturnFocus.tsx';
 import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
+import { actionOf, Letters } from './keyLetters.ts';
 
-/** Keys for everything; not while something is being typed or a modifier is held. */
+const TYPED_IN = 'input, textarea, select';
+const CONTROL = `${TYPED_IN}, a[href], button, summary, [contenteditable]`;
+
+/**
+ * Single keys act while nothing has the focus, or something of the log: never when another control has it, or when
+ * something is typed (WCAG 2.1.4).
+ */
+const mayAct = (at: EventTarget | null): boolean =>
+  !(at instanceof Element) || (at.closest('[data-log]') ? !at.matches(TYPED_IN) : !at.closest(CONTROL));
+
+/** Keys for everything, as somebody has given them out. */
 export function Keys({ actions }: { actions: Actions }) {
-  const current = useRef(actions);
+  const letters = useContext(Letters);
+  const current = useRef({ actions, letters });
   useEffect(() => {
-    current.current = actions;
+    current.current = { actions, letters };
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const typing =
-        (event.target instanceof HTMLInputElement && event.target.type !== 'checkbox') ||
-        event.target instanceof HTMLTextAreaElement ||
-        event.target instanceof HTMLSelectElement;
-      if (typing || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      const action = current.current[event.key.toLowerCase()];
+      if (!mayAct(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      const { actions, letters } = current.current;
+      const pressed = event.key.toLowerCase();
+      const action = actions[letters ? (actionOf(letters, pressed) ?? '') : pressed];
       if (!action) return;
       event.preventDefault();
       action(event.timeStamp);
@@ -42,17 +53,19 @@ export function Ask<T extends string>({
     escape: onCancel,
   };
   return (
-    <div className="grid grid-cols-2 content-start gap-2" role="group" aria-label={title}>
-      <Keys actions={keys} />
-      <h2 className="col-span-2">{title}</h2>
-      {choices.map((choice, i) => (
-        <Press key={choice} k={String(i + 1)} actions={keys}>
-          {choice}
+    <ReturnFocus label={title}>
+      <div className="grid grid-cols-2 content-start gap-2" data-log>
+        <Keys actions={keys} />
+        <h2 className="col-span-2">{title}</h2>
+        {choices.map((choice, i) => (
+          <Press key={choice} k={String(i + 1)} actions={keys}>
+            {choice}
+          </Press>
+        ))}
+        <Press k="escape" actions={keys}>
+          Cancel
         </Press>
-      ))}
-      <Press k="escape" actions={keys}>
-        Cancel
-      </Press>
-    </div>
+      </div>
+    </ReturnFocus>
   );
 }

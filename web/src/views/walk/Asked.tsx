@@ -12,6 +12,7 @@ import {
 } from '@urvek/core';
 import type { ComponentProps } from 'react';
 import { AgainstForm } from '../../components/AgainstForm.tsx';
+import { ReturnFocus } from '../../components/ReturnFocus.tsx';
 import { Ask } from './Ask.tsx';
 import { NoteForm } from './NoteForm.tsx';
 import { Readings } from './Readings.tsx';
@@ -27,6 +28,8 @@ export type Asking =
   | 'landmark'
   | 'reading'
   | 'fixed end'
+  /** Which post, touched when. */
+  | { readonly postMs: number }
   /** A mark that is nearer than the one before: is it the way back? */
   | { readonly nearer: DistanceReading }
   | undefined;
@@ -48,6 +51,8 @@ export function Asked({
   log,
   onMark,
   onTurned,
+  onPost,
+  posts,
   onCounted,
   onEnd,
   onClose,
@@ -67,6 +72,9 @@ export function Asked({
   onMark: (reading: DistanceReading | undefined, name?: string) => void;
   /** The mark is on the way back, or not. */
   onTurned: (reading: DistanceReading, turned: boolean) => void;
+  /** Posts of the path, by name. */
+  posts: readonly string[];
+  onPost: (name: string, inputMs: number) => void;
   /** The open count is settled. */
   onCounted: () => void;
   onEnd: (reason: EventBodies['end']['reason']) => void;
@@ -114,43 +122,57 @@ export function Asked({
         />
       )}
       {asking === 'note' && (
-        <NoteForm
-          gradeOf={(text) => gradeOfWords(text, kind.id)}
-          words={kind.words}
-          onNote={(text, grade, voice) =>
-            done(() => {
-              log('note', { text, ...(voice ? { voice } : {}) });
-              if (grade !== undefined) log('grade', { grade });
-            })()
-          }
-          onCancel={onClose}
-        >
-          {beside && <AgainstForm {...beside} onSaid={(body) => done(() => log('against', body))()} />}
-        </NoteForm>
+        <ReturnFocus label="Note">
+          <NoteForm
+            gradeOf={(text) => gradeOfWords(text, kind.id)}
+            words={kind.words}
+            onNote={(text, grade, voice) =>
+              done(() => {
+                log('note', { text, ...(voice ? { voice } : {}) });
+                if (grade !== undefined) log('grade', { grade });
+              })()
+            }
+            onCancel={onClose}
+          >
+            {beside && <AgainstForm {...beside} onSaid={(body) => done(() => log('against', body))()} />}
+          </NoteForm>
+        </ReturnFocus>
       )}
       {asking === 'mark' && (
-        <TypedMark
-          marksM={marksM}
-          usual={usual}
-          points={points}
-          onMark={(reading, name) => done(() => onMark(reading, name))()}
-          onCancel={onClose}
-        />
+        <ReturnFocus label="Mark a distance">
+          <TypedMark
+            marksM={marksM}
+            usual={usual}
+            points={points}
+            onMark={(reading, name) => done(() => onMark(reading, name))()}
+            onCancel={onClose}
+          />
+        </ReturnFocus>
       )}
       {asking === 'fixed end' && (
-        <TypedMark
-          marksM={[]}
-          usual={usual}
-          points={points}
-          onMark={(reading) =>
-            done(() => {
-              if (reading) log('fixedEnd', { reading: { ...reading, pressed: true } });
-            })()
-          }
+        <ReturnFocus label="The fixed end moved">
+          <TypedMark
+            marksM={[]}
+            usual={usual}
+            points={points}
+            onMark={(reading) =>
+              done(() => {
+                if (reading) log('fixedEnd', { reading: { ...reading, pressed: true } });
+              })()
+            }
+            onCancel={onClose}
+          />
+        </ReturnFocus>
+      )}
+      {typeof asking === 'object' && 'postMs' in asking && (
+        <Ask
+          title="Which post is it?"
+          choices={posts}
+          onChoose={(name) => done(() => onPost(name, asking.postMs))()}
           onCancel={onClose}
         />
       )}
-      {typeof asking === 'object' && (
+      {typeof asking === 'object' && 'nearer' in asking && (
         <Ask
           title={`${formatLength(asking.nearer.travelledM)} is nearer than the mark before. Is this the way back?`}
           choices={[BACK, STEPPED] as const}
@@ -158,7 +180,11 @@ export function Asked({
           onCancel={onClose}
         />
       )}
-      {asking === 'reading' && <Readings add={log} direction={kind.direction} onClose={onClose} />}
+      {asking === 'reading' && (
+        <ReturnFocus label="Reading">
+          <Readings add={log} direction={kind.direction} onClose={onClose} />
+        </ReturnFocus>
+      )}
     </>
   );
 }

@@ -3,9 +3,9 @@ import { GRADES, kindOf, WALK_MODES, type Conditions, type Grade, type WalkMode 
 import { travelledGround } from '@urvek/draw';
 import { planState, slotOf } from '@urvek/study';
 import { useState } from 'react';
-import { useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { useStudy } from '../../api/queries.ts';
-import { Choice } from '../../components/Field.tsx';
+import { Choice, Options } from '../../components/Field.tsx';
 import { Stage, type Ready } from '../../components/Frame.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
@@ -15,6 +15,7 @@ import { eventTime, nowMs } from '../../field/time.ts';
 import { keepLastWalk, lastWalk } from '../../state/lastWalk.ts';
 import { ConditionsForm } from './ConditionsForm.tsx';
 import { JustWalked } from './JustWalked.tsx';
+import { Mixing, mixingOf } from './Mixing.tsx';
 import { RigCheck, type Results } from './RigCheck.tsx';
 import { StartAt } from './StartAt.tsx';
 import { AT_FIXED_END, NOT_STATED, readingOfStart, type StartPlace } from './startPlace.ts';
@@ -37,9 +38,12 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
   // As at the last walk; before the first it is real: never simulated by a forgotten choice.
   const [last] = useState(() => lastWalk(comparison.id));
   const [mode, setMode] = useState<WalkMode>(last?.mode ?? 'continuous');
-  const [gear, setGear] = useState(last?.gear ?? (walks.at(-1)?.simulated ? 'simulated' : 'real'));
+  const [gear, setGear] = useState(
+    last?.gear ?? (walks.findLast((w) => !w.withheld)?.simulated ? 'simulated' : 'real'),
+  );
   const simulated = gear === 'simulated';
   const [conditions, setConditions] = useState<Conditions>({});
+  const [mixing, setMixing] = useState<string>();
   const [error, setError] = useState<Error>();
   const slot = chosen === undefined ? next : slots[chosen];
   // A sealed plan has letters for names, and the audit would give them away.
@@ -60,7 +64,8 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
     );
   const { product, rig, path } = slot.item;
   const kind = kindOf(product.kindId);
-  const begin = async (): Promise<void> => {
+  const begin = async (gear: 'real' | 'simulated'): Promise<void> => {
+    const simulated = gear === 'simulated';
     const header: WalkHeader = {
       id: crypto.randomUUID(),
       comparisonId: comparison.id,
@@ -104,8 +109,13 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           ? `Next in the plan: round ${slot.round}, place ${slot.place}.`
           : 'The plan is walked; this would be an extra walk.'
       }
+      actions={
+        <Link className="btn" to={`/c/${comparison.id}/notebook`}>
+          Write a walk down
+        </Link>
+      }
     >
-      {walked !== undefined && <JustWalked workspace={workspace} walkId={walked} />}
+      {walked !== undefined && <JustWalked workspace={workspace} walkId={walked} onWalkOn={onBegin} />}
       <div className="sheet grid gap-4 p-4 md:grid-cols-2">
         <div className="grid content-start gap-3">
           <Choice
@@ -153,16 +163,15 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           />
           <div className="grid grid-cols-2 gap-3">
             <Choice label="How" value={mode} onChange={(e) => setMode(e.target.value as WalkMode)}>
-              {WALK_MODES.map((m) => (
-                <option key={m} value={m}>
-                  {m}
-                </option>
-              ))}
+              <Options of={WALK_MODES} />
             </Choice>
             <Choice
               label="Gear"
               value={gear}
-              onChange={(e) => setGear(e.target.value === 'simulated' ? 'simulated' : 'real')}
+              onChange={(e) => {
+                setGear(e.target.value === 'simulated' ? 'simulated' : 'real');
+                setMixing(undefined);
+              }}
             >
               <option value="simulated">simulated</option>
               <option value="real">real, on foot</option>
@@ -184,12 +193,24 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           <StorageTrouble />
           {error && <Trouble error={error} />}
           <div className="sticky bottom-0 z-[5] bg-sheet py-1">
-            <button
-              className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
-              onClick={() => void begin()}
-            >
-              Begin the walk
-            </button>
+            {mixing ? (
+              <Mixing
+                meaning={mixing}
+                onBegin={(answer) => void begin(answer)}
+                onCancel={() => setMixing(undefined)}
+              />
+            ) : (
+              <button
+                className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
+                onClick={() => {
+                  const meaning = mixingOf(walks, gear);
+                  if (meaning) setMixing(meaning);
+                  else void begin(gear);
+                }}
+              >
+                Begin the walk
+              </button>
+            )}
           </div>
         </div>
         <div>

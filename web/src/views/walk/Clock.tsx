@@ -11,17 +11,17 @@ export function Clock({
   watched: string;
 }) {
   return (
-    <section className="sheet p-3" aria-label="The walk">
-      <p className="text-[0.8rem] text-faint">Listen to or watch: {watched}</p>
+    <section className="sheet px-3 py-2" aria-label="The walk">
+      <p className="text-[0.85rem] text-faint">Listen to or watch: {watched}</p>
       <dl className="mt-1 grid grid-cols-2 gap-x-4">
         <div>
-          <dt className="text-[0.8rem] text-faint">Walk’s clock</dt>
+          <dt className="text-[0.85rem] text-faint">Walk’s clock</dt>
           <dd className="figure text-2xl">
             {Math.floor(seconds / 60)}:{String(Math.floor(seconds % 60)).padStart(2, '0')}
           </dd>
         </div>
         <div>
-          <dt className="text-[0.8rem] text-faint">Last mark</dt>
+          <dt className="text-[0.85rem] text-faint">Last mark</dt>
           <dd className="figure text-2xl">{hereM === undefined ? 'none' : <Length m={hereM} />}</dd>
         </div>
       </dl>

@@ -1,5 +1,5 @@
 import { LEAVES, WEATHERS, type Conditions } from '@urvek/core';
-import { Choice, Field, Tick } from '../../components/Field.tsx';
+import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 
 /** The day, before the walk: one short screen, all of it optional. */
 export function ConditionsForm({
@@ -27,9 +27,7 @@ export function ConditionsForm({
           onChange={(e) => set({ weather: WEATHERS.find((w) => w === e.target.value) })}
         >
           <option value="">not noted</option>
-          {WEATHERS.map((w) => (
-            <option key={w}>{w}</option>
-          ))}
+          <Options of={WEATHERS} />
         </Choice>
         <Choice
           label="Leaf"
@@ -37,9 +35,7 @@ export function ConditionsForm({
           onChange={(e) => set({ leaf: LEAVES.find((l) => l === e.target.value) })}
         >
           <option value="">not noted</option>
-          {LEAVES.map((l) => (
-            <option key={l}>{l}</option>
-          ))}
+          <Options of={LEAVES} />
         </Choice>
         <Tick
           label="ground wet"

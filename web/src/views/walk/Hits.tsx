@@ -1,6 +1,6 @@
 import { DIRECTIONS, type Direction } from '@urvek/core';
 import { useState } from 'react';
-import { Choice } from '../../components/Field.tsx';
+import { Choice, Options } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
 
@@ -27,7 +27,7 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
     onOpenCount(k + misses > 0 ? { ...count, presses: k + misses, hits: k } : undefined);
   };
   return (
-    <section className="sheet grid gap-2 p-3" aria-label="Hits">
+    <section className="sheet grid gap-2 px-3 py-2" aria-label="Hits">
       <h2>
         <span className="figure">{hits}</span> of <span className="figure">{presses}</span> answered
       </h2>
@@ -35,34 +35,35 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
         <Touch onPress={() => become([hits + 1, misses])}>Answered</Touch>
         <Touch onPress={() => become([hits, misses + 1])}>No answer</Touch>
       </div>
-      <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-        <Choice
-          className="col-span-2 sm:col-span-1"
-          label="Counted"
-          value={of}
-          onChange={(e) => setOf(e.target.value as keyof typeof COUNTED)}
-        >
-          {Object.entries(COUNTED).map(([value, words]) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </Choice>
-        <Choice
-          label="Direction"
-          value={direction}
-          onChange={(e) => setDirection(e.target.value as Direction)}
-        >
-          {DIRECTIONS.map((d) => (
-            <option key={d}>{d}</option>
-          ))}
-        </Choice>
-        <Choice label="Held" value={orientation} onChange={(e) => setOrientation(e.target.value)}>
-          {ORIENTATIONS.map((o) => (
-            <option key={o}>{o}</option>
-          ))}
-        </Choice>
-      </div>
+      <details>
+        <summary className="flex min-h-11 cursor-pointer items-center text-[0.85rem]">
+          {COUNTED[of]}, {direction}, {orientation === ORIENTATIONS[0] ? 'held: not stated' : orientation}
+        </summary>
+        <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+          <Choice
+            className="col-span-2 sm:col-span-1"
+            label="Counted"
+            value={of}
+            onChange={(e) => setOf(e.target.value as keyof typeof COUNTED)}
+          >
+            {Object.entries(COUNTED).map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </Choice>
+          <Choice
+            label="Direction"
+            value={direction}
+            onChange={(e) => setDirection(e.target.value as Direction)}
+          >
+            <Options of={DIRECTIONS} />
+          </Choice>
+          <Choice label="Held" value={orientation} onChange={(e) => setOrientation(e.target.value)}>
+            <Options of={ORIENTATIONS} />
+          </Choice>
+        </div>
+      </details>
       <Touch
         disabled={presses === 0}
         onPress={() => {

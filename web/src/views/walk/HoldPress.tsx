@@ -1,4 +1,5 @@
 import { useRef, type PointerEvent } from 'react';
+import { KeySign, useKey } from './KeySign.tsx';
 import { Touch } from './Touch.tsx';
 
 interface Dropout {
@@ -8,31 +9,25 @@ interface Dropout {
   readonly tall: boolean;
 }
 
-const Key = () => (
-  <span className="key absolute top-1 right-1 hidden md:block" aria-hidden>
-    D
-  </span>
-);
-
 const looks = ({ lost, tall }: Dropout): string =>
   `col-span-5 text-lg ${tall ? 'min-h-48' : ''} ${lost ? 'is-lost' : ''}`;
 
 /** The dropout key: a press begins it and a press ends it. */
-export const DropoutPress = (dropout: Dropout) => (
-  <Touch
-    className={looks(dropout)}
-    aria-keyshortcuts="d"
-    onPress={dropout.lost ? dropout.onEnd : dropout.onBegin}
-  >
-    {dropout.lost ? 'Dropout ends' : 'Dropout begins'}
-    <Key />
-  </Touch>
-);
+export function DropoutPress(dropout: Dropout) {
+  const keyOf = useKey('d');
+  return (
+    <Touch className={looks(dropout)} {...keyOf} onPress={dropout.lost ? dropout.onEnd : dropout.onBegin}>
+      {dropout.lost ? 'Dropout ends' : 'Dropout begins'}
+      <KeySign k="d" />
+    </Touch>
+  );
+}
 
 /** The same for who chose to hold: a dropout lasts as long as the key is held. */
 export function HoldPress(dropout: Dropout) {
   const { lost, onBegin, onEnd } = dropout;
   const held = useRef(false);
+  const keyOf = useKey('d');
   const down = (e: PointerEvent<HTMLElement>): void => {
     if (e.button !== 0 || held.current) return;
     held.current = true;
@@ -48,7 +43,7 @@ export function HoldPress(dropout: Dropout) {
     <button
       type="button"
       className={`pressable relative is-held ${looks(dropout)}`}
-      aria-keyshortcuts="d"
+      {...keyOf}
       onPointerDown={down}
       onPointerUp={up}
       onPointerCancel={up}
@@ -57,7 +52,7 @@ export function HoldPress(dropout: Dropout) {
       }}
     >
       {lost ? 'Lost: let go when it is back' : 'Hold while it is lost'}
-      <Key />
+      <KeySign k="d" />
     </button>
   );
 }

@@ -3,7 +3,7 @@ import { DIRECTIONS, type Direction } from '@urvek/core';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { base } from '../../api/client.ts';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { Stage } from '../../components/Frame.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
@@ -60,9 +60,7 @@ export function Join() {
           value={direction}
           onChange={(e) => setDirection(e.target.value as Direction)}
         >
-          {DIRECTIONS.map((d) => (
-            <option key={d}>{d}</option>
-          ))}
+          <Options of={DIRECTIONS} />
         </Choice>
         {error && <Trouble error={error} />}
         <button

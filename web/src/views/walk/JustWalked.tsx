@@ -3,9 +3,18 @@ import { Link } from 'react-router';
 import { useStudy } from '../../api/queries.ts';
 import type { Ready } from '../../components/Frame.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { walkOn } from './discard.ts';
 
 /** The walk that has just ended, on the tape, above the next one. */
-export function JustWalked({ workspace, walkId }: { workspace: Ready; walkId: string }) {
+export function JustWalked({
+  workspace,
+  walkId,
+  onWalkOn,
+}: {
+  workspace: Ready;
+  walkId: string;
+  onWalkOn: (walkId: string) => void;
+}) {
   const { data: finding } = useStudy(workspace, ['finding', walkId], (study, of) =>
     study.finding(of, walkId),
   );
@@ -17,6 +26,13 @@ export function JustWalked({ workspace, walkId }: { workspace: Ready; walkId: st
           {finding.product} on {finding.path.name}, walk {finding.label}
         </strong>
         ended: {finding.trace.endReason}
+        <button
+          type="button"
+          className="btn btn-quiet min-h-11"
+          onClick={() => void walkOn(walkId).then(() => onWalkOn(walkId))}
+        >
+          it has not ended: walk on
+        </button>
         <Link className="underline" to={`/c/${workspace.id}/trace/${walkId}`}>
           its trace
         </Link>

@@ -1,7 +1,7 @@
 import { useFieldLog } from '../../api/queries.ts';
 import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 
-/** "213 events here, 180 at the base". */
+/** "213 events, 180 at the base": here are all of them. */
 export function KeptCount({ walkId }: { walkId: string }) {
   const events = useFieldLog(
     () => fieldLog.events.where('walkId').equals(walkId).toArray(),
@@ -12,11 +12,10 @@ export function KeptCount({ walkId }: { walkId: string }) {
   return (
     <p
       className="figure text-[0.85rem]"
-      role="status"
       data-kept={events.length}
       data-at-base={events.filter((e) => e.place === AT_BASE).length}
     >
-      {events.length} {events.length === 1 ? 'event' : 'events'} here,{' '}
+      {events.length} {events.length === 1 ? 'event' : 'events'},{' '}
       {events.filter((e) => e.place === AT_BASE).length} at the base
       {aside.length > 0 && (
         <strong className="text-lost">

@@ -1,6 +1,6 @@
 import { DIRECTIONS, RUNGS, type Direction } from '@urvek/core';
 import { useState } from 'react';
-import { Choice } from '../../components/Field.tsx';
+import { Choice, Options } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
 
@@ -8,11 +8,14 @@ import { Touch } from './Touch.tsx';
 export function Ladder({ add }: PanelProps) {
   const [direction, setDirection] = useState<Direction>('mobile-to-fixed');
   return (
-    <section className="sheet grid gap-2 p-3" aria-label="Fallback ladder">
-      <Choice label="Sent" value={direction} onChange={(e) => setDirection(e.target.value as Direction)}>
-        {DIRECTIONS.map((d) => (
-          <option key={d}>{d}</option>
-        ))}
+    <section className="sheet grid gap-2 px-3 py-2" aria-label="Fallback ladder">
+      <Choice
+        inline
+        label="Sent"
+        value={direction}
+        onChange={(e) => setDirection(e.target.value as Direction)}
+      >
+        <Options of={DIRECTIONS} />
       </Choice>
       {RUNGS.map((rung) => (
         <div key={rung} className="grid grid-cols-[1fr_1fr_1fr] items-center gap-2">

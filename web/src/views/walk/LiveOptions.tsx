@@ -1,3 +1,5 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { KeyMap } from './KeyMap.tsx';
 import type { Options } from './useOptions.ts';
 
 /** How simulated gear may play: times as fast as the clock. */
@@ -29,13 +31,10 @@ export function LiveOptions({
   location: string;
 }) {
   return (
-    <div className="ml-auto flex flex-wrap items-center gap-x-2.5 text-[0.95rem]">
-      <button type="button" className="btn btn-quiet min-h-11" onClick={onSecondDevice}>
-        second device
-      </button>
-      <details className="relative">
-        <summary className="btn btn-quiet min-h-11">options</summary>
-        <div className="sheet absolute right-0 z-10 grid w-60 gap-1 p-2 shadow-md">
+    <div className="ml-auto flex items-center gap-x-2.5 text-[0.95rem]">
+      <Popover className="relative">
+        <PopoverButton className="btn btn-quiet min-h-11">options</PopoverButton>
+        <PopoverPanel className="sheet absolute right-0 z-10 grid max-h-[75vh] w-64 gap-1 overflow-y-auto p-2 shadow-md">
           {TICKS.map(([name, label]) => (
             <label key={name} className="flex min-h-11 items-center gap-2">
               <input
@@ -47,11 +46,15 @@ export function LiveOptions({
               {label}
             </label>
           ))}
-        </div>
-      </details>
+          <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onSecondDevice}>
+            second device
+          </PopoverButton>
+          {options.keys && <KeyMap letters={options.letters} onChange={(letters) => onChange({ letters })} />}
+        </PopoverPanel>
+      </Popover>
       {simulated ? (
         <label className="flex items-center gap-1.5">
-          speed
+          <span className="sr-only">speed</span>
           <select
             className="input w-auto"
             value={options.rate}

@@ -22,6 +22,7 @@ import { type TapeGround, travelledGround, walkLanes } from '@urvek/draw';
 import { simulatedGearOf, type PlannedWalk } from '@urvek/study';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { Heading } from '../../components/Heading.tsx';
 import { Length } from '../../components/Length.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
@@ -29,8 +30,11 @@ import { useClockComparison } from '../../field/clocks.ts';
 import type { KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import { Announce } from './Announce.tsx';
 import { Keys } from './Ask.tsx';
+import { Letters } from './keyLetters.ts';
 import { Clock } from './Clock.tsx';
+import { EndBar } from './EndBar.tsx';
 import { Hops } from './Hops.tsx';
 import { KeptCount } from './KeptCount.tsx';
 import { LastEvents } from './LastEvents.tsx';
@@ -91,7 +95,7 @@ export function LiveWalk({
     return () => clearInterval(timer);
   }, [unbegun, session]);
   const [options, setOptions] = useOptions();
-  const { sun, sound, speak, guided, locating, keys, leftHand } = options;
+  const { sun, sound, speak, guided, locating, keys, leftHand, letters } = options;
   const [asking, setAsking] = useState<Asking>();
   const [error, setError] = useState<Error>();
   const [openCount, setOpenCount] = useState<EventBodies['hits']>();
@@ -237,17 +241,19 @@ export function LiveWalk({
     else await navigate(`/file/${kept.id}`);
   };
 
+  /** Marks a post by its place on the path. */
+  const markPost = (at: { readonly name: string; readonly atM: number }, inputMs: number): void =>
+    press('mark', {
+      reading: { travelledM: at.atM, method: path?.distanceMethod ?? 'by eye', pressed: true },
+      name: at.name,
+    })(inputMs);
   const actions: Actions = {
     d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
     ...Object.fromEntries(
       GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })]),
     ),
     m: (inputMs) => {
-      if (post && path)
-        press('mark', {
-          reading: { travelledM: post.atM, method: path.distanceMethod, pressed: true },
-          name: post.name,
-        })(inputMs);
+      if (post) markPost(post, inputMs);
       else if (tick) press('mark', { reading: { ...wheelReading(tick), pressed: true } })(inputMs);
       else setAsking('mark');
     },
@@ -272,8 +278,11 @@ export function LiveWalk({
     r: () => setAsking('reconnected'),
     n: () => setAsking('note'),
     e: () => setAsking('end'),
-    j: () => {
-      if (lost) void finish('link failed');
+    j: (inputMs) => {
+      void (async () => {
+        if (!lost) await add('dropoutBegin', {}, gear.walkS(inputMs), inputMs);
+        await finish('link failed');
+      })();
     },
     u: () => {
       void session
@@ -286,159 +295,179 @@ export function LiveWalk({
     },
   };
   return (
-    <main
-      className={`mx-auto w-full max-w-[1240px] px-3 py-3 ${leftHand ? 'left-hand' : ''} ${keys ? '' : 'no-keys'}`}
-    >
-      <Keys actions={asking || !keys ? {} : actions} />
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <h1>{subject?.product.name ?? 'Walk now'}</h1>
-        <p>
-          {path?.name ?? 'product and path are asked afterwards'},{' '}
-          {turned ? 'on the way back' : 'on the way out'}
-        </p>
-        <KeptCount walkId={kept.id} />
-        <Saved saved={unkept === 0 ? saved : undefined} />
-        <LiveOptions
-          options={options}
-          onChange={setOptions}
-          onSecondDevice={() => setJoining(true)}
-          simulated={gear.simulated}
-          onRate={(rate) => {
-            rateNow.current = rate;
-            gear.setRate(rate);
-          }}
-          location={location.text}
-        />
-      </div>
-      <Unkept unkept={unkept} header={kept.header} log={log} />
-      {error && (
-        <>
-          <Trouble error={error} />
-          <button type="button" className="btn" onClick={() => saveLog(kept.header, log)}>
-            Save the log as a file
-          </button>
-        </>
-      )}
-      {joining && (
-        <Suspense>
-          <SecondDevice
-            walkId={kept.id}
-            shared={shared}
-            onShared={() => logNow('shared', { count: shared + 1 })}
-            onClose={() => setJoining(false)}
+    <Letters value={letters}>
+      <main
+        id="work"
+        className={`mx-auto w-full max-w-[1240px] px-3 py-2 ${leftHand ? 'left-hand' : ''} ${keys ? '' : 'no-keys'}`}
+      >
+        <Keys actions={asking || !keys ? {} : actions} />
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <Heading title={`Walking: ${subject?.product.name ?? 'now'}`}>
+            {subject?.product.name ?? 'Walk now'}
+          </Heading>
+          <p>
+            {path?.name ?? 'product and path are asked afterwards'},{' '}
+            {turned ? 'on the way back' : 'on the way out'}
+          </p>
+          <KeptCount walkId={kept.id} />
+          <Saved saved={unkept === 0 ? saved : undefined} />
+          <LiveOptions
+            options={options}
+            onChange={setOptions}
+            onSecondDevice={() => setJoining(true)}
+            simulated={gear.simulated}
+            onRate={(rate) => {
+              rateNow.current = rate;
+              gear.setRate(rate);
+            }}
+            location={location.text}
           />
-        </Suspense>
-      )}
-      <div className="sheet mt-2 px-3 py-1">
-        <Tape
-          title="The walk so far, on the tape"
-          ground={ground}
-          measure="travelled"
-          lanes={lanes}
-          hereM={hereM}
-        />
-      </div>
-      {step && (
-        <p role="status" className="mt-1 border-l-4 border-accent pl-3" data-step={step}>
-          <strong>{step}:</strong> {SCRIPT_TEXT[step]}
-        </p>
-      )}
-      {due && (
-        <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">
-          Mark {due.name} now (<Length m={due.atM} />)
-        </p>
-      )}
-      <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
-        {gear.simulated ? (
-          <GearPanel
-            tick={tick}
-            watched={kind.watched}
-            words={kind.words}
-            simulatedGear={subject && simulatedGearOf(subject.product, subject.rig)}
-            bothWays={kind.bothWays}
-            onLevel={(value) =>
-              logNow('measured', {
-                quantity: 'level',
-                direction: kind.direction,
-                ...(value === undefined ? {} : { value }),
-              })
-            }
-          />
-        ) : (
-          <Clock
-            seconds={gear.clockS}
-            hereM={hereM}
-            watched={subject ? kind.watched : 'sound, picture or answer'}
-          />
+        </div>
+        <Announce log={log} unkept={unkept} />
+        <Unkept unkept={unkept} header={kept.header} log={log} />
+        {error && (
+          <>
+            <Trouble error={error} />
+            <button type="button" className="btn" onClick={() => saveLog(kept.header, log)}>
+              Save the log as a file
+            </button>
+          </>
         )}
-        <div className="grid content-start gap-2">
-          <Asked
-            asking={asking}
-            kind={kind}
-            marksM={state.marksM}
-            log={logNow}
-            usual={state.lastReading?.method ?? path?.distanceMethod ?? 'by eye'}
-            points={path ? placedNames(path) : []}
-            beside={
-              comparison &&
-              subject && {
-                setup: comparison.setup,
-                walked: { productId: subject.product.id, rigId: subject.rig.id },
-              }
-            }
-            open={openCount}
-            onMark={onMark}
-            onTurned={(reading, back) => {
-              if (back) actions.t?.(performance.now());
-              mark(reading);
-            }}
-            onCounted={() => {
-              setOpenCount(undefined);
-              setSettled((n) => n + 1);
-            }}
-            onEnd={(reason) => void finish(reason)}
-            onClose={() => setAsking(undefined)}
+        {joining && (
+          <Suspense>
+            <SecondDevice
+              walkId={kept.id}
+              shared={shared}
+              onShared={() => logNow('shared', { count: shared + 1 })}
+              onClose={() => setJoining(false)}
+            />
+          </Suspense>
+        )}
+        <div className="sheet mt-2 px-3 py-1">
+          <Tape
+            title="The walk so far, on the tape"
+            ground={ground}
+            measure="travelled"
+            lanes={lanes}
+            hereM={hereM}
           />
-          {/* Kept while a question stands in its place: a count is not lost by a look elsewhere. */}
-          <div className="grid content-start gap-2" hidden={asking !== undefined}>
-            <ModePanel
-              key={settled}
-              mode={mode}
-              log={log}
-              path={path}
-              kind={kind}
-              add={logNow}
-              mark={(atM, name) => mark({ travelledM: atM, method: path?.distanceMethod ?? 'by eye' }, name)}
-              onOpenCount={setOpenCount}
-            />
-            <Hops
-              hops={subject ? hopsOf(subject.rig) : []}
-              lost={lost}
-              onLost={(hop) => logNow('dropoutBegin', hop === undefined ? {} : { hop })}
-            />
-            <LogKeys
-              actions={actions}
-              mode={mode}
+        </div>
+        {step && (
+          <p role="status" className="mt-1 border-l-4 border-accent pl-3" data-step={step}>
+            <strong>{step}:</strong> {SCRIPT_TEXT[step]}
+          </p>
+        )}
+        {due && (
+          <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">
+            Mark {due.name} now (<Length m={due.atM} />)
+          </p>
+        )}
+        <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
+          {gear.simulated ? (
+            <GearPanel
+              tick={tick}
+              watched={kind.watched}
               words={kind.words}
-              grade={graded}
-              post={post}
-              hasWheel={tick !== undefined}
-              turned={turned}
-              standing={state.standing}
-              canUndo={undoable !== undefined}
-              hold={options.hold}
-              onDropout={press('dropoutBegin', {})}
-              onBack={press('dropoutEnd', {})}
+              simulatedGear={subject && simulatedGearOf(subject.product, subject.rig)}
+              bothWays={kind.bothWays}
+              onLevel={(value) =>
+                logNow('measured', {
+                  quantity: 'level',
+                  direction: kind.direction,
+                  ...(value === undefined ? {} : { value }),
+                })
+              }
             />
+          ) : (
+            <Clock
+              seconds={gear.clockS}
+              hereM={hereM}
+              watched={subject ? kind.watched : 'sound, picture or answer'}
+            />
+          )}
+          <div className="grid content-start gap-2">
+            <Letters value={undefined}>
+              <Asked
+                asking={asking}
+                kind={kind}
+                marksM={state.marksM}
+                log={logNow}
+                usual={state.lastReading?.method ?? path?.distanceMethod ?? 'by eye'}
+                points={path ? placedNames(path) : []}
+                beside={
+                  comparison &&
+                  subject && {
+                    setup: comparison.setup,
+                    walked: { productId: subject.product.id, rigId: subject.rig.id },
+                  }
+                }
+                open={openCount}
+                onMark={onMark}
+                onTurned={(reading, back) => {
+                  if (back) actions.t?.(performance.now());
+                  mark(reading);
+                }}
+                posts={path?.checkpoints.map((c) => c.name) ?? []}
+                onPost={(name, inputMs) => {
+                  const at = path?.checkpoints.find((c) => c.name === name);
+                  if (at) markPost(at, inputMs);
+                }}
+                onCounted={() => {
+                  setOpenCount(undefined);
+                  setSettled((n) => n + 1);
+                }}
+                onEnd={(reason) => void finish(reason)}
+                onClose={() => setAsking(undefined)}
+              />
+            </Letters>
+            {/* Kept while a question stands in its place: a count is not lost by a look elsewhere. */}
+            <div className="grid content-start gap-2" hidden={asking !== undefined}>
+              <div className="contents" data-log>
+                <ModePanel
+                  key={settled}
+                  mode={mode}
+                  log={log}
+                  path={path}
+                  kind={kind}
+                  add={logNow}
+                  mark={(atM, name) =>
+                    mark({ travelledM: atM, method: path?.distanceMethod ?? 'by eye' }, name)
+                  }
+                  onOpenCount={setOpenCount}
+                />
+              </div>
+              <Hops
+                hops={subject ? hopsOf(subject.rig) : []}
+                lost={lost}
+                onLost={(hop) => logNow('dropoutBegin', hop === undefined ? {} : { hop })}
+              />
+              <LogKeys
+                actions={actions}
+                mode={mode}
+                words={kind.words}
+                grade={graded}
+                post={post}
+                hasWheel={tick !== undefined}
+                turned={turned}
+                standing={state.standing}
+                hold={options.hold}
+                onDropout={press('dropoutBegin', {})}
+                onBack={press('dropoutEnd', {})}
+                onOtherPost={
+                  (path?.checkpoints.length ?? 0) > 1 ? (postMs) => setAsking({ postMs }) : undefined
+                }
+              />
+              <EndBar actions={actions} canUndo={undoable !== undefined} />
+            </div>
           </div>
         </div>
-      </div>
-      {mode === 'drive' && (
-        <p className="mt-1 text-[0.85rem]">
-          A passenger logs, or nobody reads while the vehicle moves: one key, spoken prompts.
-        </p>
-      )}
-      <LastEvents log={log} />
-    </main>
+        {mode === 'drive' && (
+          <p className="mt-1 text-[0.85rem]">
+            A passenger logs, or nobody reads while the vehicle moves: one key, spoken prompts.
+          </p>
+        )}
+        <LastEvents log={log} />
+      </main>
+    </Letters>
   );
 }

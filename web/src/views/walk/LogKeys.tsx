@@ -14,10 +14,10 @@ export function LogKeys({
   hasWheel,
   turned,
   standing,
-  canUndo,
   hold,
   onDropout,
   onBack,
+  onOtherPost,
 }: {
   actions: Actions;
   mode: WalkMode;
@@ -28,32 +28,28 @@ export function LogKeys({
   hasWheel: boolean;
   turned: boolean;
   standing: boolean;
-  canUndo: boolean;
   /** A dropout lasts as long as its key is held. */
   hold: boolean;
   onDropout: (inputMs: number) => void;
   onBack: (inputMs: number) => void;
+  /** The mark key is held: it is another post. Absent where there is none to choose. */
+  onOtherPost: ((inputMs: number) => void) | undefined;
 }) {
   // At stands one grades what is called or pressed; while walking, what is noticed.
   const watching = mode === 'continuous' || mode === 'indoor' || mode === 'drive';
   const lost = grade === 1;
   const Dropout = hold ? HoldPress : DropoutPress;
   return (
-    <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log">
+    <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log" data-log>
       {watching && <Dropout lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />}
-      {watching && lost && (
-        <Press k="j" actions={actions} className="col-span-5">
-          It does not come back: end here
-        </Press>
-      )}
       {watching &&
         GRADES.map((g) => (
           <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
             <span className="figure text-xl">{g}</span>
-            <span className="text-[0.78rem] leading-tight font-normal">{words[g]}</span>
+            <span className="text-[0.85rem] leading-tight font-normal">{words[g]}</span>
           </Press>
         ))}
-      <Press k="m" actions={actions} className="col-span-2">
+      <Press k="m" actions={actions} className="col-span-2" onHold={onOtherPost}>
         {post ? (
           <>
             Mark {post.name}
@@ -94,15 +90,11 @@ export function LogKeys({
       <Press k="r" actions={actions}>
         Recon&shy;nected …
       </Press>
-      {/* Always in reach of the thumb. */}
-      <div className="sticky bottom-0 z-[5] col-span-5 grid grid-cols-5 gap-2 bg-paper py-1">
-        <Press k="u" actions={actions} className="col-span-2" disabled={!canUndo}>
-          Undo
+      {watching && (
+        <Press k="j" actions={actions} className="col-span-5">
+          {lost ? 'It does not come back: end here' : 'Lost for good: end here'}
         </Press>
-        <Press k="e" actions={actions} className="col-span-3">
-          End …
-        </Press>
-      </div>
+      )}
     </div>
   );
 }

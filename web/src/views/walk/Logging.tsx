@@ -9,11 +9,13 @@ import {
 } from '@urvek/core';
 import { useState } from 'react';
 import { useComparison } from '../../api/queries.ts';
+import { Heading } from '../../components/Heading.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { useClockComparison } from '../../field/clocks.ts';
 import type { KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import { Announce } from './Announce.tsx';
 import { Keys } from './Ask.tsx';
 import { KeptCount } from './KeptCount.tsx';
 import { LastEvents } from './LastEvents.tsx';
@@ -90,13 +92,14 @@ export function Logging({ kept }: { kept: KeptWalk }) {
   };
   if (!ready) return null;
   return (
-    <main className="mx-auto w-full max-w-[700px] px-3 py-3">
+    <main id="work" className="mx-auto w-full max-w-[700px] px-3 py-3">
       <Keys actions={noting ? {} : actions} />
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1>{subject?.product.name ?? 'A walk'}</h1>
+        <Heading title="Logging at the other end">{subject?.product.name ?? 'A walk'}</Heading>
         <p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p>
         <KeptCount walkId={kept.id} />
       </div>
+      <Announce log={log} unkept={unkept} />
       <Unkept unkept={unkept} header={kept.header} log={log} />
       {error && <Trouble error={error} />}
       <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
@@ -114,7 +117,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
           onCancel={() => setNoting(false)}
         />
       ) : (
-        <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Log">
+        <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Log" data-log>
           <Press
             k="d"
             actions={actions}
@@ -125,7 +128,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
           {GRADES.map((g) => (
             <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
               <span className="figure text-xl">{g}</span>
-              <span className="text-[0.78rem] leading-tight font-normal">{kind.words[g]}</span>
+              <span className="text-[0.85rem] leading-tight font-normal">{kind.words[g]}</span>
             </Press>
           ))}
           <Press k="s" actions={actions} className="col-span-3">

@@ -3,7 +3,7 @@ import { DIRECTIONS, type Direction } from '@urvek/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
@@ -50,9 +50,7 @@ export function OtherEnd({ kept }: { kept: KeptWalk }) {
           value={direction}
           onChange={(e) => setDirection(e.target.value as Direction)}
         >
-          {DIRECTIONS.map((d) => (
-            <option key={d}>{d}</option>
-          ))}
+          <Options of={DIRECTIONS} />
         </Choice>
       </div>
       {error && <Trouble error={error} />}

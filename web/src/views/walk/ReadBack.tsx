@@ -1,6 +1,6 @@
 import { DIRECTIONS, freshWords, scoreReadBack, type Direction } from '@urvek/core';
 import { useState } from 'react';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
 
@@ -25,7 +25,7 @@ export function ReadBack({ add }: PanelProps) {
     setHeard('');
   };
   return (
-    <section className="sheet grid gap-2 p-3" aria-label="Read back">
+    <section className="sheet grid gap-2 px-3 py-2" aria-label="Read back">
       <h2>
         Read aloud:{' '}
         <span className="figure" data-sent>
@@ -33,9 +33,7 @@ export function ReadBack({ add }: PanelProps) {
         </span>
       </h2>
       <Choice label="Sent" value={direction} onChange={(e) => setDirection(e.target.value as Direction)}>
-        {DIRECTIONS.map((d) => (
-          <option key={d}>{d}</option>
-        ))}
+        <Options of={DIRECTIONS} />
       </Choice>
       <Field label="Heard at the other end" value={heard} onChange={(e) => setHeard(e.target.value)} />
       <Touch onPress={log}>Log what was heard</Touch>

@@ -1,7 +1,7 @@
 import { readingTrouble } from '@urvek/contract';
 import { DIRECTIONS, QUANTITIES, QUANTITY_UNIT, type Direction, type Quantity } from '@urvek/core';
 import { useEffect, useState } from 'react';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import type { Log } from './modesParts.tsx';
 
 /** After arriving, this long before a reading counts (common practice). */
@@ -46,14 +46,10 @@ export function Readings({
         Reading{left > 0 && <span className="font-normal text-faint"> (let it settle: {left} s)</span>}
       </h2>
       <Choice label="Of" value={quantity} onChange={(e) => setQuantity(e.target.value as Quantity)}>
-        {QUANTITIES.map((q) => (
-          <option key={q}>{q}</option>
-        ))}
+        <Options of={QUANTITIES} />
       </Choice>
       <Choice label="Direction" value={direction} onChange={(e) => setDirection(e.target.value as Direction)}>
-        {DIRECTIONS.map((d) => (
-          <option key={d}>{d}</option>
-        ))}
+        <Options of={DIRECTIONS} />
       </Choice>
       <Field
         label="Value"

@@ -2,6 +2,6 @@
 export const Saved = ({ saved }: { saved: { what: string; ms: number } | undefined }) =>
   saved ? (
     <p className="text-[0.85rem]" data-saved-ms={saved.ms.toFixed(1)}>
-      kept ✓
+      <span className="hidden sm:inline">kept </span>✓
     </p>
   ) : null;

@@ -32,7 +32,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
   const [tries, setTries] = useState(1);
   if (!here)
     return (
-      <p className="sheet p-3">
+      <p className="sheet px-3 py-2">
         {points.length === 0
           ? 'This path has no checkpoints: lay them out in Paths, or walk continuously.'
           : 'Every checkpoint is done: turn round or end.'}
@@ -46,7 +46,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
     setTries(1);
   };
   return (
-    <section className="sheet grid gap-2 p-3" aria-label="Stop and call" data-checkpoint={here.name}>
+    <section className="sheet grid gap-2 px-3 py-2" aria-label="Stop and call" data-checkpoint={here.name}>
       <h2>
         {here.name}, <Length m={here.atM} />
       </h2>
@@ -80,7 +80,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
                     }}
                   >
                     <span className="figure text-xl">{g}</span>
-                    <span className="text-[0.75rem] leading-tight font-normal">{kind.words[g]}</span>
+                    <span className="text-[0.85rem] leading-tight font-normal">{kind.words[g]}</span>
                   </Touch>
                 ))}
               </div>

@@ -4,6 +4,7 @@ import { COUNTER_REPEAT_MS, usePress } from './usePress.ts';
 /** A large key for a thumb: it counts at first touch when it is released on it, and sliding off withdraws it. */
 export function Touch({
   onPress,
+  onHold,
   counter = false,
   pressed,
   className = '',
@@ -11,11 +12,13 @@ export function Touch({
   ...rest
 }: Omit<ComponentProps<'button'>, 'onClick' | 'type'> & {
   onPress: (inputMs: number) => void;
+  /** Held down instead: it is not a press then. */
+  onHold?: (inputMs: number) => void;
   /** Pressed fast, and on purpose. */
   counter?: boolean;
   pressed?: boolean;
 }) {
-  const { withdrawn, handlers } = usePress(onPress, counter ? COUNTER_REPEAT_MS : undefined);
+  const { withdrawn, handlers } = usePress(onPress, counter ? COUNTER_REPEAT_MS : undefined, onHold);
   return (
     <button
       type="button"
@@ -26,7 +29,7 @@ export function Touch({
       {...handlers}
     >
       {children}
-      {withdrawn && <span className="text-[0.78rem] font-normal">withdrawn: touch to log it</span>}
+      {withdrawn && <span className="text-[0.85rem] font-normal">withdrawn: touch to log it</span>}
     </button>
   );
 }

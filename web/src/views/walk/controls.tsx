@@ -1,6 +1,7 @@
 import type { Reading, Tick } from '@urvek/core';
 import type { ReactNode } from 'react';
 import type { Actions } from './controlsParts.tsx';
+import { KeySign, useKey } from './KeySign.tsx';
 import { Touch } from './Touch.tsx';
 
 export const wheelReading = (tick: Tick): Reading => ({
@@ -15,6 +16,7 @@ export function Press({
   disabled,
   pressed,
   className = '',
+  onHold,
   children,
 }: {
   k: string;
@@ -22,20 +24,22 @@ export function Press({
   disabled?: boolean;
   pressed?: boolean;
   className?: string;
+  /** Held down instead of pressed. */
+  onHold?: (inputMs: number) => void;
   children: ReactNode;
 }) {
+  const keyOf = useKey(k);
   return (
     <Touch
       className={className}
       pressed={pressed}
-      aria-keyshortcuts={k}
+      {...keyOf}
+      onHold={onHold}
       disabled={disabled}
       onPress={(inputMs) => actions[k]?.(inputMs)}
     >
       {children}
-      <span className="key absolute top-1 right-1 hidden md:block" aria-hidden>
-        {k.toUpperCase()}
-      </span>
+      <KeySign k={k} />
     </Touch>
   );
 }

@@ -10,6 +10,14 @@ export async function endWhereItStopped({ id }: KeptWalk): Promise<void> {
   void sync();
 }
 
+/** A walk ended by mistake goes on where it was. */
+export async function walkOn(walkId: string): Promise<void> {
+  const last = (await fieldLog.logOf(walkId)).at(-1);
+  if (!last) return;
+  await fieldLog.walkOn(walkId, eventTime(last.time.walkS, last.time.rate));
+  void sync();
+}
+
 /** A walk begun by mistake: it is ended and left out. What was logged stays, and it can be counted again in Trace. */
 export async function discard(kept: KeptWalk): Promise<void> {
   await endWhereItStopped(kept);

@@ -20,14 +20,13 @@ export function GearPanel({
 }) {
   if (!tick)
     return (
-      <div className="sheet p-3 text-faint" role="status">
+      <div className="sheet px-3 py-2 text-faint" role="status">
         The simulated gear is starting …
       </div>
     );
   return (
-    <section className="sheet p-3" aria-label="Simulated gear">
-      <p className="text-[0.8rem] text-faint">Simulated {watched}</p>
-      <div className="mt-1 flex items-center gap-3">
+    <section className="sheet px-3 py-2" aria-label="Simulated gear">
+      <div className="flex items-center gap-3">
         <span
           aria-hidden
           className="figure grid size-11 place-items-center border-2 border-ink text-2xl font-bold"
@@ -37,16 +36,17 @@ export function GearPanel({
         <p className="text-lg font-bold" data-heard={tick.grade}>
           {words[tick.grade]}
         </p>
+        <p className="ml-auto text-[0.85rem] text-faint">Simulated {watched}</p>
       </div>
-      <dl className={`mt-2 grid gap-x-4 ${simulatedGear ? 'grid-cols-3' : 'grid-cols-2'}`}>
+      <dl className={`mt-1 grid gap-x-4 ${simulatedGear ? 'grid-cols-3' : 'grid-cols-2'}`}>
         <div>
-          <dt className="text-[0.8rem] text-faint">Wheel</dt>
+          <dt className="text-[0.85rem] text-faint">Wheel</dt>
           <dd className="figure text-lg" data-wheel={tick.wheelM.toFixed(1)}>
             <Length m={tick.wheelM} />
           </dd>
         </div>
         <div>
-          <dt className="text-[0.8rem] text-faint">Walk’s clock</dt>
+          <dt className="text-[0.85rem] text-faint">Walk’s clock</dt>
           <dd className="figure text-lg">
             {Math.floor(tick.tS / 60)}:{String(Math.floor(tick.tS % 60)).padStart(2, '0')}
           </dd>

@@ -1,4 +1,5 @@
 import { useCallback, useState } from 'react';
+import { isLetter, KEY_ACTIONS, type KeyLetters } from './keyLetters.ts';
 
 /** How one wants to log; it stays so on this device, but for the speed of simulated gear. */
 export interface Options {
@@ -13,6 +14,8 @@ export interface Options {
   /** Single letters log. */
   readonly keys: boolean;
   readonly leftHand: boolean;
+  /** Which key does what, where somebody changed it. */
+  readonly letters: KeyLetters;
 }
 
 const USUAL: Options = {
@@ -25,6 +28,7 @@ const USUAL: Options = {
   hold: false,
   keys: true,
   leftHand: false,
+  letters: {},
 };
 
 const KEY = 'urvek-walk-options';
@@ -33,10 +37,18 @@ function kept(): Options {
   try {
     const known = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Record<keyof Options, unknown>>;
     const flags = Object.entries(known).filter(([name, v]) => name in USUAL && typeof v === 'boolean');
-    return { ...USUAL, ...Object.fromEntries(flags) };
+    return { ...USUAL, ...Object.fromEntries(flags), letters: keptLetters(known.letters) };
   } catch {
     return USUAL;
   }
+}
+
+/** What is kept may be anything: only keys of actions, and signs for them. */
+function keptLetters(known: unknown): KeyLetters {
+  const entries = Object.entries((known ?? {}) as object);
+  return Object.fromEntries(
+    entries.filter(([key, letter]) => key in KEY_ACTIONS && typeof letter === 'string' && isLetter(letter)),
+  ) as KeyLetters;
 }
 
 export function useOptions(): [Options, (change: Partial<Options>) => void] {

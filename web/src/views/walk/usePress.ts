@@ -3,6 +3,8 @@ import { useEffect, useRef, useState, type MouseEvent, type PointerEvent } from 
 /** Touches of one key nearer than this are one: a hand trembles. Counters are pressed faster, and on purpose. */
 const REPEAT_MS = 250;
 export const COUNTER_REPEAT_MS = 100;
+/** A key that has another meaning when it is held is held after so long. */
+const HOLD_MS = 600;
 /** A press that was slid off its key can be restored for so long. */
 const RESTORE_MS = 4000;
 
@@ -13,6 +15,7 @@ interface Pressed {
     onPointerDown(e: PointerEvent<HTMLElement>): void;
     onPointerUp(e: PointerEvent<HTMLElement>): void;
     onPointerCancel(): void;
+    onContextMenu(e: MouseEvent<HTMLElement>): void;
     onClick(e: MouseEvent<HTMLElement>): void;
   };
 }
@@ -26,12 +29,24 @@ const isOn = (e: PointerEvent<HTMLElement>): boolean => {
  * A press counts at its first touch, if it is released on the key: sliding off it, or a swipe that began on it,
  * withdraws it. A keyboard, or a voice, presses at once.
  */
-export function usePress(act: (inputMs: number) => void, repeatMs = REPEAT_MS): Pressed {
+export function usePress(
+  act: (inputMs: number) => void,
+  repeatMs = REPEAT_MS,
+  hold?: (inputMs: number) => void,
+): Pressed {
   const touchedMs = useRef<number>(undefined);
+  const downMs = useRef(0);
   const lastMs = useRef(-Infinity);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const holding = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [withdrawnMs, setWithdrawnMs] = useState<number>();
-  useEffect(() => () => clearTimeout(timer.current), []);
+  useEffect(
+    () => () => {
+      clearTimeout(timer.current);
+      clearTimeout(holding.current);
+    },
+    [],
+  );
   const commit = (inputMs: number): void => {
     clearTimeout(timer.current);
     setWithdrawnMs(undefined);
@@ -40,6 +55,7 @@ export function usePress(act: (inputMs: number) => void, repeatMs = REPEAT_MS): 
     act(inputMs);
   };
   const withdraw = (): void => {
+    clearTimeout(holding.current);
     const touched = touchedMs.current;
     touchedMs.current = undefined;
     if (touched === undefined) return;
@@ -52,17 +68,31 @@ export function usePress(act: (inputMs: number) => void, repeatMs = REPEAT_MS): 
     handlers: {
       onPointerDown: (e) => {
         if (e.button !== 0) return;
+        downMs.current = e.timeStamp;
         touchedMs.current = withdrawnMs ?? e.timeStamp;
         e.currentTarget.setPointerCapture(e.pointerId);
+        const touched = touchedMs.current;
+        if (hold)
+          holding.current = setTimeout(() => {
+            touchedMs.current = undefined;
+            hold(touched);
+          }, HOLD_MS);
       },
       onPointerUp: (e) => {
+        clearTimeout(holding.current);
         const touched = touchedMs.current;
         if (touched === undefined) return;
         if (!isOn(e)) return withdraw();
         touchedMs.current = undefined;
-        commit(touched);
+        // A page that was busy hears the release before its own timer: the fingers' clock decides.
+        if (hold && e.timeStamp - downMs.current >= HOLD_MS) hold(touched);
+        else commit(touched);
       },
       onPointerCancel: withdraw,
+      // What a browser offers on a long press would take the key away from the finger.
+      onContextMenu: (e) => {
+        if (hold) e.preventDefault();
+      },
       // By a pointer it was counted above.
       onClick: (e) => {
         if (e.detail === 0) commit(e.timeStamp);

@@ -1,0 +1,102 @@
+import { expect, test } from '@jest/globals';
+import { AxeBuilder } from '@axe-core/webdriverjs';
+import { Key } from 'selenium-webdriver';
+import { useSession } from './support/session.ts';
+
+// Notes of an outing, brought home: from Bench to the report, with nothing set up.
+
+const session = useSession({ demo: false });
+
+const type = (...typed: string[]): Promise<void> =>
+  session.page.driver
+    .actions()
+    .sendKeys(...typed)
+    .perform();
+const control = (letter: string): Promise<void> =>
+  session.page.driver.actions().keyDown(Key.CONTROL).sendKeys(letter).keyUp(Key.CONTROL).perform();
+const paste = (text: string): Promise<void> =>
+  session.page.driver.executeScript(
+    `const data = new DataTransfer();
+     data.setData('text/plain', arguments[0]);
+     const pasted = { clipboardData: data, bubbles: true, cancelable: true };
+     document.querySelector('[role=grid]').dispatchEvent(new ClipboardEvent('paste', pasted));`,
+    text,
+  );
+const cell = (row: number, column: number): Promise<string> =>
+  session.page.driver.executeScript<string>(
+    `return document.getElementById('cell-${row}-${column}')?.textContent ?? ''`,
+  );
+
+test('typed like a spreadsheet: what is wrong is said, and the rows become walks that say the same', async () => {
+  const { page } = session;
+  await page.open('/');
+  await page.press('Write a walk down');
+  await page.find('//*[@role="grid"]');
+  await page.driver.executeScript("document.querySelector('[role=grid]').focus()");
+  // walk, product, direction, at, point, grade, words, event, remark
+  await type('1', Key.TAB, 'Radio A', Key.TAB, Key.ARROW_RIGHT, '1,476', Key.TAB, 'bridge', Key.ENTER);
+  await page.until('the first row', async () => (await cell(0, 4)) === 'bridge');
+  await page.see('“1,476” has no unit');
+  await page.choose('Figures without a unit are', 'm');
+  await page.see('can be 1476 or 1.476');
+  // Corrected in its cell; the words give the grade.
+  const grid = (): Promise<void> =>
+    page.driver.executeScript("document.querySelector('[role=grid]').focus()");
+  await grid();
+  await type(Key.ARROW_UP, Key.ARROW_LEFT, '450 m', Key.ENTER);
+  await type(Key.ARROW_UP, Key.END, Key.ARROW_LEFT, Key.ARROW_LEFT, 'loud and clear', Key.ENTER);
+  await page.until('the words', async () => (await cell(0, 6)) === 'loud and clear');
+  await type(Key.HOME, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, '600', Key.TAB, 'shop', Key.ENTER);
+  await type(Key.ARROW_UP, Key.END, Key.ARROW_LEFT, Key.ARROW_LEFT, 'no answer', Key.ENTER);
+  await page.see('1 walk');
+  expect(
+    (
+      await new AxeBuilder(page.driver)
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze()
+    ).violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`),
+  ).toEqual([]);
+  // Undone and done again; a reload keeps it.
+  await grid();
+  await control('z');
+  await page.until('undone', async () => (await cell(1, 6)) === '');
+  await control('y');
+  await page.until('again', async () => (await cell(1, 6)).startsWith('no answer'));
+  await page.driver.navigate().refresh();
+  await page.until('kept', async () => (await cell(1, 6)).startsWith('no answer'));
+  await page.choose('New products are', 'Two-way radio');
+  await page.press('Take 2 rows');
+  await page.see('Trace: Radio A on Unknown path, walk 1');
+  await page.see('held to 450 m, failed by 600 m');
+  await page.press('Report');
+  await page.see('What was tested');
+  await page.see('Radio A');
+}, 180_000);
+
+test('pasted from a spreadsheet, 500 rows: what is wrong stays, the rest is taken', async () => {
+  const { page } = session;
+  const rows = ['device\tdistance (yd)\trun\tquality'];
+  for (let walk = 1; walk <= 50; walk++)
+    for (let at = 1; at <= 10; at++)
+      rows.push(`Clip ${(walk % 2) + 1}\t${at * 10}\t${walk}\t${at <= 5 + (walk % 3) ? 5 : 1}`);
+  rows[7] = rows[7]?.replace(/\t\d$/, '\tgreat') as string;
+  await page.open('/notebook');
+  await page.find('//*[@role="grid"]');
+  await paste(rows.join('\n'));
+  await page.see('“great” is no grade');
+  await page.see('row 7, grade');
+  await page.press('Leave 1 here, and take the other 499');
+  await page.see('Trace: Clip');
+  await page.press('Ranges');
+  await page.find('//table[@data-estimates]');
+  const comparisons = (await (await fetch(new URL('/api/comparisons', page.origin))).json()) as {
+    id: string;
+    title: string;
+    walksMade: number;
+  }[];
+  expect(comparisons.find((c) => c.walksMade === 50)?.title).toBe('From a notebook');
+  // The row that was left waits.
+  await page.open('/notebook');
+  await page.until('the row that waits', async () => (await cell(0, 1)).startsWith('Clip'));
+  expect(await cell(1, 0)).toBe('');
+}, 180_000);

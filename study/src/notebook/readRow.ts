@@ -1,0 +1,309 @@
+import {
+  DISTANCE_METHODS,
+  END_REASONS,
+  kindOf,
+  placedNames,
+  readWords,
+  RUNGS,
+  type Direction,
+  type DistanceMethod,
+  type DistanceReading,
+  type EndReason,
+  type EventBodies,
+  type Grade,
+  type LengthUnit,
+  type Saying,
+  type WrittenPlace,
+} from '@urvek/core';
+import { cutText, readingTrouble, type Product } from '@urvek/contract';
+import type { SetupPath } from '../results/findings.ts';
+import { SIMULATED, type Column, type NotebookRow } from './columns.ts';
+import { readAt, unitOf } from './readAt.ts';
+
+/** What is in the way of a row: it is wrong, or can be read two ways and is asked about. */
+export interface RowProblem {
+  readonly line: number;
+  readonly column: Column | undefined;
+  readonly what: string;
+  readonly asked: boolean;
+}
+
+export class RowTrouble extends Error {
+  constructor(
+    readonly column: Column | undefined,
+    what: string,
+    readonly asked = false,
+  ) {
+    super(what);
+  }
+}
+
+/** What a row can say happened, by how people write it. */
+export const ROW_EVENTS = {
+  begin: /^(begin|began|start|started)$/,
+  mark: /^(mark|marked|here)$/,
+  'first reached': /^(first reached|first heard|first contact|in range)$/,
+  'fixed end moved': /^(fixed end moved|base moved|moved the fixed end)$/,
+  dropout: /^(dropout|drop out|dropped out|lost|drop)$/,
+  back: /^(back|back again|came back|regained|restored)$/,
+  turn: /^(turn|turned|turn round|turned round|turned back)$/,
+  reset: /^(reset|power.?cycled?|restart(ed)?)$/,
+  're-paired': /^(re-?paired|paired again)$/,
+  tried: /^(tried|tries)$/,
+  end: /^(end|ended|stop|stopped|finished)(?:[:,]? (.+))?$/,
+  failed: /^(failed|failure)(,? place unknown)?$/,
+} as const;
+export type RowEvent = keyof typeof ROW_EVENTS;
+
+/** A row, read. */
+export interface Observation {
+  readonly line: number;
+  readonly reading: DistanceReading | undefined;
+  readonly side: WrittenPlace['side'];
+  readonly point: string | undefined;
+  readonly directions: readonly Direction[];
+  readonly grade: Grade | undefined;
+  readonly tries: number | undefined;
+  readonly hits: number | undefined;
+  readonly rung: Pick<EventBodies['rung'], 'rung' | 'worked'> | undefined;
+  readonly measured: readonly EventBodies['measured'][];
+  readonly event: RowEvent | undefined;
+  readonly endReason: EndReason;
+  /** As it was written. */
+  readonly time: string | undefined;
+  readonly note: string;
+}
+
+export interface RowContext {
+  readonly product: Product;
+  readonly path: SetupPath;
+  /** For figures without a unit. */
+  readonly unit: LengthUnit | undefined;
+  readonly method: DistanceMethod;
+  /** What this comparison has added to the table of sayings. */
+  readonly sayings: readonly Saying[];
+}
+
+const DIRECTION_WORDS: readonly (readonly [RegExp, readonly Direction[]])[] = [
+  [/^(to[- ]mobile|fixed[- ]to[- ]mobile|outbound|base to me|i hear)$/, ['fixed-to-mobile']],
+  [/^(to[- ]fixed|mobile[- ]to[- ]fixed|inbound|me to base|they hear)$/, ['mobile-to-fixed']],
+  [/^(both|both ways|two-way)$/, ['fixed-to-mobile', 'mobile-to-fixed']],
+];
+
+/** Figures of an instrument: column, quantity, and whose direction where the column says it. */
+const FIGURES: readonly (readonly [Column, EventBodies['measured']['quantity'], Direction | undefined])[] = [
+  ['down_mbps', 'throughput', 'fixed-to-mobile'],
+  ['up_mbps', 'throughput', 'mobile-to-fixed'],
+  ['rtt_ms', 'round trip', undefined],
+  ['jitter_ms', 'round-trip variation', undefined],
+  ['loss_pct', 'loss', undefined],
+  ['level_dbm', 'level', undefined],
+];
+/** Signs of a band or access point. */
+const LONGEST_NETWORK = 60;
+/** An instrument that found no connection. */
+const NO_CONNECTION = /^(no connection|none|no link|failed|0)$/i;
+
+/** Columns that no entry of a log has a place for: they are kept in words. */
+const IN_WORDS: readonly Column[] = ['level_change_db', 'server', 'instrument', 'height_m', 'provenance'];
+
+/** Reads a row. @throws RowTrouble with the column where it is wrong or can be read two ways */
+export function readRow({ line, cells }: NotebookRow, context: RowContext): Observation {
+  const { product, path } = context;
+  const kind = kindOf(product.kindId);
+  if (cells.provenance?.toLowerCase().startsWith(SIMULATED))
+    throw new RowTrouble('provenance', 'simulated: it is no walk that somebody made');
+  const { event, endReason } = eventOf(cells.event);
+  const method = methodOf(cells.method) ?? context.method;
+  const place = placeOf(cells, method, context);
+  const graded = gradeOf(cells, kind.id, context.sayings);
+  const [tries, hits] = [whole(cells.tries, 'tries'), whole(cells.hits, 'hits')];
+  if (hits !== undefined && (tries === undefined || hits > tries))
+    throw new RowTrouble('hits', `${hits} hits of ${tries ?? 'how many'} tries`);
+  if (tries !== undefined && event !== 'tried' && hits === undefined && graded.grade === undefined)
+    throw new RowTrouble('hits', `how many of ${tries} were answered?`, true);
+  if (tries !== undefined && tries > MOST_TRIES && (hits === undefined || event === 'tried'))
+    throw new RowTrouble('tries', `${tries} tries in a row: at most ${MOST_TRIES}`);
+  const directions = directionsOf(cells.direction) ?? [kind.direction];
+  const measured = FIGURES.flatMap(([column, quantity, own]) =>
+    figureOf(cells, column, quantity, own ? [own] : directions.slice(0, 1)),
+  );
+  const rung = rungOf(cells.rung);
+  if (event === 'fixed end moved' && !place.reading)
+    throw new RowTrouble('at', 'the fixed end moved: where to, along the path?');
+  const observation: Observation = {
+    line,
+    ...place,
+    directions,
+    grade: graded.grade,
+    tries,
+    hits,
+    rung,
+    measured,
+    event,
+    endReason,
+    time: cells.time,
+    note: [
+      graded.from,
+      place.side === 'at' ? undefined : cells.at,
+      cells.remark,
+      ...IN_WORDS.map((c) => cells[c] && `${c}: ${cells[c]}`),
+    ]
+      .filter((t) => t !== undefined && t !== '')
+      .join('; '),
+  };
+  if (!event && graded.grade === undefined && tries === undefined && !rung && measured.length === 0) {
+    if (observation.note === '' && !observation.reading && observation.point === undefined)
+      throw new RowTrouble(undefined, 'this row says nothing that is known here');
+  }
+  if (observation.reading && observation.reading.travelledM > farthest(path) + 1)
+    throw new RowTrouble(
+      'at',
+      `${observation.reading.travelledM.toFixed(1)} m lies beyond ${path.name}, which ends at ${farthest(path).toFixed(1)} m`,
+    );
+  return observation;
+}
+
+/** Nobody walks farther: a slip of the unit, m. */
+const MOST_M = 1e6;
+
+const farthest = (path: SetupPath): number =>
+  Math.min(
+    MOST_M,
+    path.legs.reduce((sum, l) => sum + l.lengthM, 0),
+  );
+
+function placeOf(
+  cells: NotebookRow['cells'],
+  method: DistanceMethod,
+  { path, unit }: RowContext,
+): Pick<Observation, 'reading' | 'side' | 'point'> {
+  const point = cells.point;
+  if (cells.at === undefined) {
+    const known = point === undefined ? undefined : readAt(point, method, 'm', placedNames(path));
+    // A point of the path has its distance already.
+    return known && 'side' in known && known.point === point
+      ? { reading: known.reading, side: 'at', point }
+      : { reading: undefined, side: 'at', point };
+  }
+  if (unit === undefined && /^[\d.,~<>\s–-]+(ish)?$/i.test(cells.at) && /\d/.test(cells.at))
+    throw new RowTrouble(
+      'at',
+      `“${cells.at}” has no unit: say which one figures without a unit are in`,
+      true,
+    );
+  const read = readAt(cells.at, method, unit ?? 'm', placedNames(path));
+  if ('ask' in read) throw new RowTrouble('at', read.ask, true);
+  return { reading: read.reading, side: read.side, point: point ?? read.point };
+}
+
+function eventOf(text: string | undefined): Pick<Observation, 'event' | 'endReason'> {
+  if (text === undefined) return { event: undefined, endReason: 'not stated' };
+  const tidy = text.trim().toLowerCase();
+  const event = (Object.keys(ROW_EVENTS) as RowEvent[]).find((e) => ROW_EVENTS[e].test(tidy));
+  if (!event)
+    throw new RowTrouble(
+      'event',
+      `“${text}” is nothing that can be logged: there are ${Object.keys(ROW_EVENTS).join(', ')}`,
+    );
+  const why = event === 'end' ? ROW_EVENTS.end.exec(tidy)?.[2] : undefined;
+  if (why === undefined) return { event, endReason: 'not stated' };
+  const endReason = END_REASONS.find((r) => r === why);
+  if (!endReason)
+    throw new RowTrouble('event', `“${why}” is no reason to end: there are ${END_REASONS.join(', ')}`);
+  return { event, endReason };
+}
+
+function methodOf(text: string | undefined): DistanceMethod | undefined {
+  if (text === undefined) return undefined;
+  const tidy = text.toLowerCase().trim();
+  const found = DISTANCE_METHODS.find((m) => m === tidy);
+  if (!found)
+    throw new RowTrouble(
+      'method',
+      `“${text}” is no way to come by a distance: there are ${DISTANCE_METHODS.join(', ')}`,
+    );
+  return found;
+}
+
+function directionsOf(text: string | undefined): readonly Direction[] | undefined {
+  if (text === undefined) return undefined;
+  const found = DIRECTION_WORDS.find(([words]) => words.test(text.toLowerCase().trim()))?.[1];
+  if (!found)
+    throw new RowTrouble('direction', `“${text}” is no direction: there are to-mobile, to-fixed, both`);
+  return found;
+}
+
+function gradeOf(
+  cells: NotebookRow['cells'],
+  kindId: string,
+  sayings: readonly Saying[],
+): { grade: Grade | undefined; from: string | undefined } {
+  if (cells.grade !== undefined) {
+    if (!/^[1-5]$/.test(cells.grade)) throw new RowTrouble('grade', `“${cells.grade}” is no grade: 1 to 5`);
+    return { grade: Number(cells.grade) as Grade, from: cells.words };
+  }
+  if (cells.words === undefined) return { grade: undefined, from: undefined };
+  const read = readWords(cells.words, kindId, sayings);
+  if (read && 'grade' in read) return { grade: read.grade, from: cells.words };
+  if (read) {
+    const likely = read.likely === undefined ? '' : `; likely ${read.likely}`;
+    throw new RowTrouble('words', `${read.ask}${likely}: enter it under “grade”`, true);
+  }
+  throw new RowTrouble(
+    'words',
+    `no grade is known for “${cells.words}”: enter it under “grade”, or move it to “remark”`,
+    true,
+  );
+}
+
+/** Presses that are counted at one place, and tries that are told of one call. */
+const MOST_PRESSES = 1000;
+const MOST_TRIES = 99;
+
+function whole(text: string | undefined, column: Column): number | undefined {
+  if (text === undefined) return undefined;
+  const least = column === 'tries' ? 1 : 0;
+  if (!/^\d{1,6}$/.test(text) || Number(text) < least || Number(text) > MOST_PRESSES)
+    throw new RowTrouble(column, `“${text}” is not a whole number from ${least} to ${MOST_PRESSES}`);
+  return Number(text);
+}
+
+function rungOf(text: string | undefined): Observation['rung'] {
+  if (text === undefined) return undefined;
+  const [, name = '', how] = /^(\p{L}+)(?:[ ,:]+(worked|failed|yes|no))?$/iu.exec(text.trim()) ?? [];
+  const rung = RUNGS.find((r) => r === name.toLowerCase());
+  if (!rung)
+    throw new RowTrouble(
+      'rung',
+      `“${text}” is no rung: there are ${RUNGS.join(', ')}, “worked” or “failed” after it`,
+    );
+  return { rung, worked: how === undefined || /^(worked|yes)$/i.test(how) };
+}
+
+function figureOf(
+  cells: NotebookRow['cells'],
+  column: Column,
+  quantity: EventBodies['measured']['quantity'],
+  directions: readonly Direction[],
+): EventBodies['measured'][] {
+  const text = cells[column];
+  if (text === undefined) return [];
+  const network = cutText([cells.band, cells.cell].filter((t) => t !== undefined).join(' '), LONGEST_NETWORK);
+  const of = { quantity, ...(network ? { network } : {}) };
+  if (NO_CONNECTION.test(text)) return directions.map((direction) => ({ ...of, direction }));
+  const value = Number(text.replace(',', '.'));
+  if (!Number.isFinite(value))
+    throw new RowTrouble(column, `“${text}” is no figure, and not “no connection”`);
+  const trouble = readingTrouble(quantity, value);
+  if (trouble !== undefined) throw new RowTrouble(column, trouble);
+  return directions.map((direction) => ({ ...of, value, direction }));
+}
+
+/** The unit that a row's table says for figures without one. @throws RowTrouble for one that is none */
+export function unitOfRow(text: string | undefined): LengthUnit | undefined {
+  if (text === undefined) return undefined;
+  const unit = unitOf(text);
+  if (!unit) throw new RowTrouble('at', `“${text}” is no unit of length: m, km, ft, yd, mi`);
+  return unit;
+}

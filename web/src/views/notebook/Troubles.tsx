@@ -1,0 +1,31 @@
+import type { TakenNotebook } from '@urvek/study';
+
+const SHOWN = 12;
+
+/** What is wrong or asked about, row by row, and what was taken to be so. */
+export function Troubles({ taken: { problems, notices } }: { taken: TakenNotebook }) {
+  if (problems.length === 0 && notices.length === 0) return null;
+  return (
+    <section className="sheet mt-3 p-3" aria-label="What is in the way">
+      {problems.length > 0 && (
+        <>
+          <h2>{problems.length === 1 ? 'One thing is' : `${problems.length} things are`} in the way</h2>
+          <ul className="mt-1">
+            {problems.slice(0, SHOWN).map((p) => (
+              <li key={`${p.line} ${p.column} ${p.what}`}>
+                <strong className="text-lost">{p.asked ? '?' : '!'}</strong> row {p.line}
+                {p.column && `, ${p.column.replaceAll('_', ' ')}`}: {p.what}
+              </li>
+            ))}
+          </ul>
+          {problems.length > SHOWN && <p className="text-faint">and {problems.length - SHOWN} more</p>}
+        </>
+      )}
+      {notices.map((n) => (
+        <p key={`${n.line} ${n.what}`} className="mt-1 text-faint">
+          row {n.line}: {n.what}
+        </p>
+      ))}
+    </section>
+  );
+}
