@@ -19,7 +19,10 @@ export default tseslint.config(
     files: ['**/*.ts', '**/*.tsx'],
     ignores: ['**/*.d.ts'],
     languageOptions: {
-      parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname },
+      parserOptions: {
+        project: ['./tsconfig.json', './web/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
     },
     rules: {
       '@typescript-eslint/no-floating-promises': 'error',
