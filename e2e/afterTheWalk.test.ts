@@ -125,3 +125,66 @@ test('Trace: stepped by keys over time, the truth revealed, a mark measured agai
   await page.press('Log the correction');
   await page.see('measured again: 8.50 m, by laser: taped afterwards');
 }, 180_000);
+
+test('Trace: a forgotten entry is added, one is rewritten, the walk is split and joined, and each is taken back', async () => {
+  const { page } = session;
+  const outcomes = (): Promise<string> => page.text("//section[@aria-label='Outcomes']");
+  await page.open(`/c/${DEMO_ID}/trace`);
+  await page.see('Outcomes, in separation');
+  const before = await outcomes();
+  const title = await page.text('//h1');
+  // Forgotten: it was lost at 5 s already.
+  await page.press('Add an entry');
+  await page.choose('What happened', 'dropout begins');
+  await page.fill('When, on the walk’s clock', '6');
+  await page.fill('Your name', 'R. Tester');
+  await page.fill('Reason', 'seen on the film');
+  await page.press('Add it');
+  await page.see('entered afterwards: seen on the film (R. Tester)');
+  await page.until('other outcomes', async () => (await outcomes()) !== before);
+  await page.press('Undo');
+  await page.until('as before', async () => (await outcomes()) === before);
+  // What cannot be is refused with its reason, and nothing is written.
+  await page.press('Add an entry');
+  await page.choose('What happened', 'presses and answers');
+  await page.fill('When, on the walk’s clock', '7');
+  await page.fill('Presses', '5');
+  await page.fill('Answered', '9');
+  await page.fill('Reason', 'x');
+  await page.press('Add it');
+  await page.see('more hits than presses');
+  await page.fill('Answered', '3');
+  await page.press('Add it');
+  await page.see('3 of 5 presses answered');
+  // Rewritten, and its time as well: both hold.
+  await page.press('Correct: 3 of 5 presses answered at 7.0 s');
+  await page.choose('Correction', 'it was otherwise');
+  await page.fill('Answered', '4');
+  await page.fill('Reason', 'counted again');
+  await page.press('Log the correction');
+  await page.see('it was: 4 of 5 presses answered: counted again');
+  await page.press('Correct: 3 of 5 presses answered at 7.0 s');
+  await page.choose('Correction', 'another time');
+  await page.fill('Happened at', '8');
+  await page.fill('Reason', 'a second late');
+  await page.press('Log the correction');
+  await page.see('moved to 8.0 s: a second late');
+  await page.see('it was: 4 of 5 presses answered: counted again');
+
+  // Two walks in one log.
+  await page.press('Split it, join it');
+  await page.fill('The second one begins at', '1e9');
+  await page.fill('Why, and who says so', 'not ended in between');
+  await page.press('Make it anew');
+  await page.see('is not within the walk');
+  await page.fill('The second one begins at', '60');
+  await page.press('Make it anew');
+  await page.see('first part, split at 60.0 s: not ended in between');
+  await page.press('Undo');
+  await page.see('Left out of every result:');
+  await page.driver.navigate().back();
+  await page.until('it counts again', async () => {
+    const { length } = await page.driver.findElements({ xpath: "//*[contains(., 'Left out of every')]" });
+    return length === 0 && (await page.text('//h1')).slice(0, 20) === title.slice(0, 20);
+  });
+}, 180_000);

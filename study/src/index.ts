@@ -1,3 +1,7 @@
+export { CannotMakeAnew } from './anew/copied.ts';
+export * from './anew/joinWalks.ts';
+export * from './anew/refileWalk.ts';
+export * from './anew/splitWalk.ts';
 export * from './audit/audits.ts';
 export * from './import/sheetImport.ts';
 export * from './judge/claims.ts';
@@ -37,6 +41,7 @@ export * from './results/walls.ts';
 export * from './study.ts';
 export * from './plan/quickSetup.ts';
 export * from './notebook/columns.ts';
+export * from './notebook/readProse.ts';
 export * from './notebook/rowsOfWalks.ts';
 export * from './notebook/takeNotebook.ts';
-export type { RowProblem } from './notebook/readRow.ts';
+export { ROW_EVENT_NAMES, type RowProblem } from './notebook/readRow.ts';

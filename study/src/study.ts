@@ -123,6 +123,14 @@ export class Study {
     );
   }
 
+  /** Places that walks on a path name, and that have no distance yet: each once. */
+  unplacedNames(pathId: string): readonly string[] {
+    const names = this.all
+      .filter((f) => f.header.pathId === pathId)
+      .flatMap((f) => f.trace.named.flatMap((n) => (n.unplaced ? [n.name.trim()] : [])));
+    return [...new Map(names.map((n) => [n.toLowerCase(), n])).values()];
+  }
+
   private once<T>(key: string, make: () => T): T {
     if (!this.kept.has(key)) this.kept.set(key, make());
     return this.kept.get(key) as T;

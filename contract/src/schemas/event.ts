@@ -18,6 +18,7 @@ import {
   WALK_MODES,
   WEATHERS,
   type Conditions,
+  type Entry,
   type EventBodies,
   type EventKind,
   type OperatorDelay,
@@ -230,6 +231,9 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     reading: reading()
       .default(undefined)
       .when('action', { is: 'remeasure', then: (s) => s.required(), otherwise: (s) => s.optional() }),
+    entry: strict<Entry>({ kind: yup.string().required().max(40), body: yup.mixed().required() })
+      .default(undefined)
+      .when('action', { is: 'rewrite', then: (s) => s.required(), otherwise: (s) => s.optional() }),
   }),
 };
 
@@ -243,6 +247,7 @@ export const eventEnvelope = strict({
     .required(),
   time: strict({
     walkS: number().min(0).max(MOST_WALK_S),
+    frameS: number().optional().moreThan(0).max(10),
     rate: number().moreThan(0).max(1000),
     inputMs: instant(),
     originMs: instant(),
@@ -272,11 +277,21 @@ export function validateEvent(value: unknown): WalkEvent {
   return plausible(event);
 }
 
-/** @throws yup.ValidationError for a reading that cannot be. */
-function plausible(event: WalkEvent): WalkEvent {
-  const trouble =
-    event.kind === 'measured' ? readingTrouble(event.body.quantity, event.body.value) : undefined;
+/** Reads what somebody enters. @throws yup.ValidationError naming the field, or saying that it cannot be. */
+export function validateEntry(entry: { readonly kind: string; readonly body: unknown }): Entry {
+  const kind = entry.kind as Entry['kind'];
+  if (!(kind in EVENT_BODIES) || entry.kind === 'begin' || entry.kind === 'correction')
+    throw new yup.ValidationError(`an entry of kind “${entry.kind}” cannot be rewritten`);
+  const read = { kind, body: EVENT_BODIES[kind].validateSync(entry.body) } as Entry;
+  const trouble = read.kind === 'measured' ? readingTrouble(read.body.quantity, read.body.value) : undefined;
   if (trouble !== undefined) throw new yup.ValidationError(trouble);
+  return read;
+}
+
+/** @throws yup.ValidationError for a reading that cannot be, and for a correction to one. */
+function plausible(event: WalkEvent): WalkEvent {
+  if (event.kind === 'measured') validateEntry(event);
+  if (event.kind === 'correction' && event.body.entry) validateEntry(event.body.entry);
   return event;
 }
 

@@ -125,7 +125,13 @@ export const pathSchema = yup
     obstructions: yup.array(obstructionSchema).required().max(200),
     checkpoints: yup
       .array(
-        yup.object({ name: name('Checkpoint'), atM: finite('Place of the checkpoint').min(0) }).noUnknown(),
+        yup
+          .object({
+            name: name('Checkpoint'),
+            atM: finite('Place of the checkpoint').min(0),
+            method: yup.string().oneOf(DISTANCE_METHODS),
+          })
+          .noUnknown(),
       )
       .required()
       .max(500),

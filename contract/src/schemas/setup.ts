@@ -1,3 +1,4 @@
+import { GRADES, type Saying } from '@urvek/core';
 import * as yup from 'yup';
 import { acknowledgedSchema, latencySchema, needSchema, quotedSchema, reportSchema } from './judging.ts';
 import { pathSchema } from './path.ts';
@@ -10,6 +11,16 @@ const unique = (what: string) =>
     `two ${what} share a name`,
     (list: { name?: string }[] | undefined) => new Set(list?.map((x) => x.name)).size === (list?.length ?? 0),
   ] as const;
+
+/** What words stand for in this comparison, before the usual table: corrected, or added. */
+const sayingSchema = yup
+  .object({
+    words: yup.string().trim().required().max(120),
+    grade: yup.number().oneOf(GRADES).required(),
+    /** It is asked each time. */
+    unsure: yup.boolean().oneOf([true] as const) as yup.Schema<true | undefined>,
+  })
+  .noUnknown() as unknown as yup.ObjectSchema<Saying>;
 
 /** Kit, paths and plan of a comparison: one document, replaced whole. */
 export const setupSchema = yup
@@ -34,6 +45,7 @@ export const setupSchema = yup
     /** The currency that costs are in. */
     currency: yup.string().max(8),
     report: reportSchema.default(undefined).optional(),
+    sayings: yup.array(sayingSchema).default(undefined).optional().max(500),
   })
   .noUnknown();
 export type Setup = yup.InferType<typeof setupSchema>;

@@ -1,3 +1,4 @@
+import type { DistanceMethod } from '../quantity/distanceMethod.ts';
 import type { SlabMaterial } from './material.ts';
 import type { Coordinate } from './geodesic.ts';
 import type { PathModel } from './pathModel.ts';
@@ -39,6 +40,8 @@ export interface Obstruction {
 export interface Checkpoint {
   readonly name: string;
   readonly atM: number;
+  /** How its place was come by; absent: as the path's. */
+  readonly method?: DistanceMethod;
 }
 
 /** A route from the fixed end, which is its zero. */
@@ -52,6 +55,8 @@ export interface Path {
   readonly legs: readonly Leg[];
   readonly obstructions: readonly Obstruction[];
   readonly checkpoints: readonly Checkpoint[];
+  /** How the checkpoints were measured. */
+  readonly distanceMethod?: DistanceMethod;
   /** What is drawn on the site's plan; it acts by the line between the two ends. */
   readonly features?: readonly Feature[];
   /**

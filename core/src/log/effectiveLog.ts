@@ -9,19 +9,19 @@ const asWritten = (events: readonly WalkEvent[]): WalkEvent[] =>
   );
 
 /**
- * The correction that counts for each amended event, by its key: the latest one that was not itself
+ * The corrections that stand for each amended event, by its key, as they were written: those that were not themselves
  * withdrawn.
  */
-export function standingCorrections(log: readonly WalkEvent[]): Map<string, Correction> {
+export function standingCorrections(log: readonly WalkEvent[]): Map<string, readonly Correction[]> {
   const written = asWritten(log.filter((e) => e.kind === 'correction')) as EventOf<'correction'>[];
   const corrections = new Set(written.map(keyText));
   const voided = new Set<string>();
-  const standing = new Map<string, Correction>();
+  const standing = new Map<string, Correction[]>();
   for (const event of written.toReversed()) {
     if (voided.has(keyText(event))) continue;
     const target = keyText(event.body.amends);
     if (corrections.has(target)) voided.add(target);
-    else if (!standing.has(target)) standing.set(target, event.body);
+    else standing.set(target, [event.body, ...(standing.get(target) ?? [])]);
   }
   return standing;
 }
@@ -36,7 +36,7 @@ export function effectiveLog(log: readonly WalkEvent[]): WalkEvent[] {
     corrections.size === 0
       ? log.filter((e) => e.kind !== 'correction')
       : log.flatMap((event) =>
-          event.kind === 'correction' ? [] : apply(event, corrections.get(keyText(event))),
+          event.kind === 'correction' ? [] : corrected(event, corrections.get(keyText(event))),
         );
   // Usually it is in order already; looking is cheaper than sorting.
   return standing.every((e, i) => i === 0 || byWalkClock(standing[i - 1] as WalkEvent, e) <= 0)
@@ -47,24 +47,42 @@ export function effectiveLog(log: readonly WalkEvent[]): WalkEvent[] {
 const byWalkClock = (a: WalkEvent, b: WalkEvent): number =>
   a.time.walkS - b.time.walkS || a.seq - b.seq || a.time.wallMs - b.time.wallMs;
 
-function apply(event: WalkEvent, correction: Correction | undefined): WalkEvent[] {
-  if (!correction) return [event];
-  if (correction.action === 'withdraw') return [];
-  if (correction.action === 'move' && correction.walkS !== undefined)
-    return [{ ...event, time: { ...event.time, walkS: correction.walkS } }];
-  if (correction.action === 'regrade' && event.kind === 'grade' && correction.grade !== undefined)
-    return [{ ...event, body: { grade: correction.grade } }];
-  if (
-    correction.action === 'remeasure' &&
-    (event.kind === 'mark' || event.kind === 'begin') &&
-    correction.reading !== undefined
-  )
-    return [{ ...event, body: { ...event.body, reading: correction.reading } } as WalkEvent];
-  if (correction.action === 'restate' && event.kind === 'begin' && correction.begun !== undefined)
-    return [{ ...event, body: correction.begun }];
-  if (correction.action === 'retime' && event.kind === 'begin' && correction.delay !== undefined)
-    return [{ ...event, body: { ...event.body, delay: correction.delay } }];
-  return [event];
+/** Withdrawn last, it is none; else one correction after the other, so that another place keeps another time. */
+function corrected(event: WalkEvent, corrections: readonly Correction[] = []): WalkEvent[] {
+  if (corrections.at(-1)?.action === 'withdraw') return [];
+  return [corrections.reduce(apply, event)];
+}
+
+function apply(event: WalkEvent, correction: Correction): WalkEvent {
+  switch (correction.action) {
+    case 'move':
+      return correction.walkS === undefined
+        ? event
+        : { ...event, time: { ...event.time, walkS: correction.walkS } };
+    case 'regrade':
+      return event.kind === 'grade' && correction.grade !== undefined
+        ? { ...event, body: { grade: correction.grade } }
+        : event;
+    case 'remeasure':
+      return (event.kind === 'mark' || event.kind === 'begin') && correction.reading !== undefined
+        ? ({ ...event, body: { ...event.body, reading: correction.reading } } as WalkEvent)
+        : event;
+    case 'restate':
+      return event.kind === 'begin' && correction.begun !== undefined
+        ? { ...event, body: correction.begun }
+        : event;
+    case 'retime':
+      return event.kind === 'begin' && correction.delay !== undefined
+        ? { ...event, body: { ...event.body, delay: correction.delay } }
+        : event;
+    case 'rewrite':
+      return correction.entry?.kind === event.kind
+        ? ({ ...event, body: correction.entry.body } as WalkEvent)
+        : event;
+    case 'withdraw':
+    case 'add':
+      return event;
+  }
 }
 
 /** The event that undo would withdraw: the last that stands, other than the beginning. */

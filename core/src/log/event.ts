@@ -18,6 +18,11 @@ export interface EventTime {
   readonly inputMs: number;
   readonly originMs: number;
   readonly wallMs: number;
+  /**
+   * Logged at a frame of a recording that stands still: how long that frame lasts, s. Nobody reacts to it, and what
+   * it shows happened within it.
+   */
+  readonly frameS?: number;
 }
 
 export interface EventKey {
@@ -202,7 +207,17 @@ export interface EventBodies {
   correction: Correction;
 }
 
-export const CORRECTION_ACTIONS = ['withdraw', 'move', 'regrade', 'remeasure', 'retime', 'restate'] as const;
+/** `add`: it was forgotten, and entered later; the entry itself is the amended event. */
+export const CORRECTION_ACTIONS = [
+  'withdraw',
+  'move',
+  'regrade',
+  'remeasure',
+  'retime',
+  'restate',
+  'rewrite',
+  'add',
+] as const;
 
 /** A correction amends another event; nothing is overwritten. */
 export interface Correction {
@@ -221,9 +236,16 @@ export interface Correction {
   readonly delay?: OperatorDelay;
   /** What the walk began with, as it ought to have been entered (action "restate", on its begin event). */
   readonly begun?: EventBodies['begin'];
+  /** What the entry ought to have said, of its own kind (action "rewrite"). */
+  readonly entry?: Entry;
 }
 
 export type EventKind = keyof EventBodies;
+
+/** A kind with its body; what a walk begins with has fields of its own, and corrections are corrected by withdrawing. */
+export type Entry = {
+  [K in Exclude<EventKind, 'begin' | 'correction'>]: { readonly kind: K; readonly body: EventBodies[K] };
+}[Exclude<EventKind, 'begin' | 'correction'>];
 
 export type WalkEvent = {
   [K in EventKind]: EventKey & {

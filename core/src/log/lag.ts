@@ -27,20 +27,23 @@ export interface Lag {
 /**
  * Lag of an event on the walk's clock. What is noticed is logged after the reaction and the rig's playout
  * delay; marks are anticipated: no delay, the same spread. When simulated gear plays at a rate, a second of
- * reaction is `rate` seconds of walk.
+ * reaction is `rate` seconds of walk. At a frame that stands still nobody reacts: it is known to half of it.
  */
 export function lagOf(event: WalkEvent, playoutDelayS: number, delay: OperatorDelay = DEFAULT_DELAY): Lag {
-  const { rate } = event.time;
+  const { rate, frameS } = event.time;
   switch (event.kind) {
     case 'grade':
     case 'dropoutBegin':
     case 'dropoutEnd':
     case 'reconnected':
-      return { lagS: delay.reactionS * rate + playoutDelayS, uncertaintyS: delay.spreadS * rate };
+      return frameS === undefined
+        ? { lagS: delay.reactionS * rate + playoutDelayS, uncertaintyS: delay.spreadS * rate }
+        : { lagS: playoutDelayS, uncertaintyS: frameS / 2 };
     case 'begin':
     case 'mark':
     case 'turn':
     case 'end': {
+      if (frameS !== undefined) return { lagS: 0, uncertaintyS: frameS / 2 };
       const reading = event.body.reading;
       return { lagS: 0, uncertaintyS: reading?.pressed ? delay.spreadS * rate : 0 };
     }

@@ -55,7 +55,7 @@ export interface DerivedWalk {
 }
 
 /** Version of what is derived from a log: to be raised whenever the same log gives another DerivedWalk. */
-export const ARITHMETIC = 4;
+export const ARITHMETIC = 5;
 
 /** A walk with its name and place, and what was derived from its log. */
 export interface WalkFinding extends DerivedWalk {
@@ -74,7 +74,7 @@ export interface WalkFinding extends DerivedWalk {
 /** Undefined for a log without a beginning. */
 export function deriveWalk(
   log: readonly WalkEvent[],
-  path: Pick<Path, 'legs' | 'startOffsetM' | 'fixedEnd' | 'checkpoints'>,
+  path: Pick<Path, 'legs' | 'startOffsetM' | 'fixedEnd' | 'checkpoints' | 'distanceMethod'>,
 ): DerivedWalk | undefined {
   const find = (direction: Direction, watcher?: string): DirectionFinding[] => {
     const trace = traceWalk(log, { path, direction, watcher });

@@ -12,6 +12,8 @@ export interface Change {
   readonly lookedBeforeS: number;
   /** Somebody said so; false of a beginning that nobody graded. */
   readonly stated: boolean;
+  /** Logged at a frame that stands still, of this length, s. */
+  readonly frameS?: number;
 }
 
 /** A link that was lost and came back. */
@@ -51,11 +53,18 @@ export function changesOf({ events, begin, endS, delay, stands, watched, looks }
     { atS: startS, grade: now, lookedBeforeS: startS, stated: baseline !== undefined },
   ];
   const reconnections: Regained[] = [];
-  const become = (atS: number, grade: Grade, lookedBeforeS = atS): void => {
+  const become = (atS: number, grade: Grade, lookedBeforeS = atS, frameS?: number): void => {
     if (grade === now && changes.at(-1)?.stated) return;
     if (grade === 1) [beforeLoss, lostS] = [now, atS];
     now = grade;
-    changes.push({ atS, grade, lookedBeforeS, stated: true });
+    changes.push({
+      ...{ atS, grade, lookedBeforeS, stated: true },
+      ...(frameS === undefined ? {} : { frameS }),
+    });
+  };
+  const pressed = (event: WalkEvent, grade: Grade): void => {
+    const atS = happenedS(event);
+    become(atS, grade, atS, event.time.frameS);
   };
   /** At a stand nothing moves while one reacts. */
   const happenedS = (event: WalkEvent): number => {
@@ -73,9 +82,9 @@ export function changesOf({ events, begin, endS, delay, stands, watched, looks }
       continue;
     }
     if (!watched) continue;
-    if (event.kind === 'grade') become(happenedS(event), event.body.grade);
-    else if (event.kind === 'dropoutBegin') become(happenedS(event), 1);
-    else if (event.kind === 'dropoutEnd' && now === 1) become(happenedS(event), restored(beforeLoss));
+    if (event.kind === 'grade') pressed(event, event.body.grade);
+    else if (event.kind === 'dropoutBegin') pressed(event, 1);
+    else if (event.kind === 'dropoutEnd' && now === 1) pressed(event, restored(beforeLoss));
     else if (event.kind === 'reconnected') {
       const atS = happenedS(event);
       reconnections.push({
@@ -83,7 +92,7 @@ export function changesOf({ events, begin, endS, delay, stands, watched, looks }
         how: event.body.how,
         afterS: now === 1 && lostS !== undefined ? atS - lostS : undefined,
       });
-      if (now === 1) become(atS, restored(beforeLoss));
+      if (now === 1) pressed(event, restored(beforeLoss));
     } else if (event.kind === 'end' && event.body.reason === 'link failed')
       become(endS, 1, looks.length > 0 ? lookedS : endS);
   }

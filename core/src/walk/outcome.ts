@@ -316,17 +316,28 @@ const knownOf = ({
   methods: [...new Set([...(held?.methods ?? []), ...(failed?.methods ?? [])])],
 });
 
-function timingOf({ trace, delay }: Context): number {
+/** Length of the frame at which a change was logged, s; undefined where it was pressed while time went on. */
+const frameAt = ({ noticed }: Trace, atS: number): number | undefined =>
+  noticed.find((s) => s.fromS === atS)?.frameS;
+
+/** How well the moment of a press is known, s. */
+function timingOf({ trace, delay }: Context, atS: number): number {
+  const frameS = frameAt(trace, atS);
+  const time = { ...trace.begin.time, ...(frameS === undefined ? {} : { frameS }) };
   return Math.hypot(
-    lagOf({ ...trace.begin, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay)
+    lagOf({ ...trace.begin, time, kind: 'dropoutBegin', body: {} }, 0, trace.begin.body.delay ?? delay)
       .uncertaintyS,
     trace.clockUncertaintyS,
   );
 }
 
-/** The error of the operator's mean, in metres at a place. */
-const commonOf = ({ trace, delay }: Context, { speedMps }: Position): Pick<OutcomeInterval, 'commonUM'> =>
-  trace.byStands || !(speedMps > 0)
+/** The error of the operator's mean, in metres at a place; nobody reacts to a frame that stands still. */
+const commonOf = (
+  { trace, delay }: Context,
+  { speedMps }: Position,
+  atS: number,
+): Pick<OutcomeInterval, 'commonUM'> =>
+  trace.byStands || !(speedMps > 0) || frameAt(trace, atS) !== undefined
     ? {}
     : { commonUM: meanErrorS(trace.begin.body.delay ?? delay) * trace.begin.time.rate * speedMps };
 
@@ -366,7 +377,7 @@ function interval(
   between: Outcome['between'],
 ): Outcome {
   const { trace, path } = context;
-  const timingS = trace.byStands ? 0 : timingOf(context);
+  const timingS = trace.byStands ? 0 : timingOf(context, failedAt.atS);
   const [good, bad] = stepped(trace, heldAt, failedAt);
   if (!good?.place) {
     const failed = endOf(context, bad.place, bad.atS, timingS);
@@ -376,7 +387,7 @@ function interval(
         heldM: 0,
         failedM: failed.separationM,
         ...knownOf({ failed }),
-        ...commonOf(context, bad.place),
+        ...commonOf(context, bad.place, bad.atS),
       },
       absent: undefined,
       bent: false,
@@ -401,7 +412,7 @@ function interval(
       heldM: rounded(range.leastM),
       failedM: rounded(range.greatestM),
       ...knownOf({ held: low, failed: high }),
-      ...commonOf(context, bad.place),
+      ...commonOf(context, bad.place, bad.atS),
     },
     absent: undefined,
     bent: !range.monotonic,

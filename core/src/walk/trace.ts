@@ -14,7 +14,7 @@ import type { OperatorDelay } from '../log/lag.ts';
 import type { DistanceMethod } from '../quantity/distanceMethod.ts';
 import { fixesOf, markedPlace } from './fixes.ts';
 import { lookedDirections, looksOf, type Look } from './look.ts';
-import { namedPointsOf, type NamedPoint } from './namedPoint.ts';
+import { namedPointsOf, withKnownNames, type NamedPoint } from './namedPoint.ts';
 import { changesOf, type Change, type Regained } from './noticed.ts';
 import { standsOf, type Stand } from './stand.ts';
 import { placeAt, positionAt, type Fix, type Position, type Track } from './track.ts';
@@ -40,6 +40,8 @@ export interface Stretch {
   readonly lookedBeforeS: number;
   /** On the way back. */
   readonly returning: boolean;
+  /** Its beginning was logged at a frame of a recording that stands still, of this length, s. */
+  readonly frameS?: number;
 }
 
 /** A look with its place. */
@@ -105,7 +107,7 @@ interface Placed {
 
 export interface TraceOptions {
   /** The path: its counters' zero, and its coordinates where device locations are to be placed. */
-  readonly path?: Pick<Path, 'legs' | 'startOffsetM' | 'fixedEnd' | 'checkpoints'>;
+  readonly path?: Pick<Path, 'legs' | 'startOffsetM' | 'fixedEnd' | 'checkpoints' | 'distanceMethod'>;
   /** Which way is traced; that of the begin event otherwise. */
   readonly direction?: Direction;
   /** Only for what the log itself does not say. */
@@ -146,8 +148,8 @@ export function traceWalk(
   const heard = (e: WalkEvent): boolean =>
     !WATCHED.has(e.kind) ||
     (watcher === undefined || watcher === beganOn ? !others.has(e.deviceId) : e.deviceId === watcher);
-  const events =
-    others.size === 0 && watcher === undefined ? effectiveLog(log) : effectiveLog(log).filter(heard);
+  const standing = withKnownNames(effectiveLog(log), path);
+  const events = others.size === 0 && watcher === undefined ? standing : standing.filter(heard);
   const of = byKind(events);
   const [begin] = of('begin');
   if (!begin) return undefined;
@@ -331,7 +333,7 @@ function stretchesOf(
   const cut: Change[] = changes.flatMap((change, i) => {
     const untilS = changes[i + 1]?.atS ?? lastS;
     return turnS !== undefined && change.atS < turnS && turnS < untilS
-      ? [change, { ...change, atS: turnS, lookedBeforeS: turnS }]
+      ? [change, { ...change, frameS: undefined, atS: turnS, lookedBeforeS: turnS }]
       : [change];
   });
   return cut.map((change, i) => {
@@ -346,6 +348,7 @@ function stretchesOf(
       to: placeAt(track, toS) ?? lastMarked(track.fixes, change.atS, toS),
       lookedBeforeS: change.lookedBeforeS,
       returning: turnS !== undefined && change.atS >= turnS,
+      ...(change.frameS === undefined ? {} : { frameS: change.frameS }),
     };
   });
 }

@@ -184,6 +184,25 @@ describe('corrections', () => {
     expect(lastUndoable(log)?.kind).toBe('grade');
   });
 
+  test('several of one entry hold together; what is rewritten, or added later, counts as what it says', () => {
+    const by = (seq: number, body: object): WalkEvent =>
+      ({ ...log[3], seq, body: { amends: { deviceId: 'd', seq: 2 }, reason: 'x', ...body } }) as WalkEvent;
+    const stands = (...corrections: WalkEvent[]) =>
+      effectiveLog([...log.slice(0, 3), ...corrections]).map((e) => [e.kind, e.time.walkS, e.body]);
+    const both = [by(11, { action: 'regrade', grade: 2 }), by(12, { action: 'move', walkS: 15 })];
+    expect(stands(...both)).toContainEqual(['grade', 15, { grade: 2 }]);
+    const entry = { kind: 'grade', body: { grade: 3 } };
+    expect(stands(...both, by(13, { action: 'rewrite', entry }))).toContainEqual(['grade', 15, { grade: 3 }]);
+    // What was not of its kind changes nothing; what says that it was added neither.
+    expect(
+      stands(
+        by(11, { action: 'rewrite', entry: { kind: 'note', body: { text: 'n' } } }),
+        by(12, { action: 'add' }),
+      ),
+    ).toContainEqual(['grade', 10, { grade: 4 }]);
+    expect(stands(...both, by(13, { action: 'withdraw' })).map(([kind]) => kind)).not.toContain('grade');
+  });
+
   test('move and regrade change what counts', () => {
     const moved = [
       ...log.slice(0, 3),

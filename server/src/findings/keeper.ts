@@ -8,9 +8,9 @@ import type { KeptFinding, ListedWalk, Storage } from '../storage/port.ts';
 function pathKey(setup: Setup, pathId: string): string {
   const path = setup.paths.find((p) => p.id === pathId);
   if (!path) return '-';
-  const { legs, startOffsetM, fixedEnd, checkpoints } = path;
+  const { legs, startOffsetM, fixedEnd, checkpoints, distanceMethod } = path;
   return createHash('sha256')
-    .update(JSON.stringify([legs, startOffsetM ?? 0, fixedEnd ?? null, checkpoints]))
+    .update(JSON.stringify([legs, startOffsetM ?? 0, fixedEnd ?? null, checkpoints, distanceMethod]))
     .digest('base64url')
     .slice(0, 16);
 }

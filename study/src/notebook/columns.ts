@@ -126,10 +126,15 @@ export function readNotebook(text: string): Notebook {
   return { rows, unknown: names.filter((n, i) => meant[i] === undefined && n !== ''), units };
 }
 
+/** Columns in which something stands; a table has one at least. */
+export function columnsUsed(rows: readonly Pick<NotebookRow, 'cells'>[], all = false): readonly Column[] {
+  const used = COLUMNS.filter((c) => all || rows.some((r) => r.cells[c] !== undefined));
+  return used.length > 0 ? used : ['at'];
+}
+
 /** The same rows as a table: with every column, or with those that are used. */
 export function writeNotebook(rows: readonly Pick<NotebookRow, 'cells'>[], all = false): string {
-  const used = COLUMNS.filter((c) => all || rows.some((r) => r.cells[c] !== undefined));
-  const header = used.length > 0 ? used : (['at'] as const);
+  const header = columnsUsed(rows, all);
   return writeTable(
     header,
     rows.map((r) => header.map((c) => r.cells[c] ?? '')),

@@ -54,6 +54,7 @@ export const ROW_EVENTS = {
   failed: /^(failed|failure)(,? place unknown)?$/,
 } as const;
 export type RowEvent = keyof typeof ROW_EVENTS;
+export const ROW_EVENT_NAMES = Object.keys(ROW_EVENTS) as readonly RowEvent[];
 
 /** A row, read. */
 export interface Observation {
@@ -200,11 +201,11 @@ function placeOf(
 function eventOf(text: string | undefined): Pick<Observation, 'event' | 'endReason'> {
   if (text === undefined) return { event: undefined, endReason: 'not stated' };
   const tidy = text.trim().toLowerCase();
-  const event = (Object.keys(ROW_EVENTS) as RowEvent[]).find((e) => ROW_EVENTS[e].test(tidy));
+  const event = ROW_EVENT_NAMES.find((e) => ROW_EVENTS[e].test(tidy));
   if (!event)
     throw new RowTrouble(
       'event',
-      `“${text}” is nothing that can be logged: there are ${Object.keys(ROW_EVENTS).join(', ')}`,
+      `“${text}” is nothing that can be logged: there are ${ROW_EVENT_NAMES.join(', ')}`,
     );
   const why = event === 'end' ? ROW_EVENTS.end.exec(tidy)?.[2] : undefined;
   if (why === undefined) return { event, endReason: 'not stated' };

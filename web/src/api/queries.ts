@@ -81,8 +81,9 @@ export function useWorkspace(id: string, open = false): Workspace {
   const { data: comparison, error } = useComparison(id);
   const here = useFieldLog(localState(id), id);
   const { data: atBase } = useQuery({
-    queryKey: ['walks', id, here?.sent],
-    enabled: here !== undefined,
+    // Another path, or another place of a point, is another finding there.
+    queryKey: ['walks', id, here?.sent, comparison?.revision],
+    enabled: here !== undefined && (comparison !== undefined || error !== null),
     queryFn: () => studies().fetchBase(id),
     placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
   });

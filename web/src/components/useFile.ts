@@ -10,6 +10,15 @@ export interface FileReading<K extends FileKind> {
   readonly take: (value: FileRead<K>, name: string) => void;
 }
 
+/** A file that is not read by then never will be, ms. */
+const LONGEST_MS = 30_000;
+
+/** A thread for files, to be ended when it is not needed any more. */
+export function fileThread(): { readonly files: Comlink.Remote<FilesWorker>; readonly end: () => void } {
+  const thread = new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' });
+  return { files: Comlink.wrap<FilesWorker>(thread), end: () => thread.terminate() };
+}
+
 /**
  * A file chosen by the user, read in a thread of its own that can be ended, and handed on. What is wrong with it is
  * said with what was kept.
@@ -31,19 +40,19 @@ export function useFile<K extends FileKind>({
   const read = async (file: File): Promise<void> => {
     setError(undefined);
     if (file.size > limitBytes) return refuse(file.name, `the file is larger than ${limitBytes / 1e6} MB`);
-    const thread = new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' });
+    const { files, end } = fileThread();
     const done = (): void => {
-      thread.terminate();
+      clearTimeout(timer);
+      end();
       setReading(undefined);
     };
-    setReading({
-      name: file.name,
-      cancel: () => {
-        done();
-        refuse(file.name, 'it was cancelled');
-      },
-    });
-    const found = await Comlink.wrap<FilesWorker>(thread).read(kind, file);
+    const stop = (why: string): void => {
+      done();
+      refuse(file.name, why);
+    };
+    const timer = setTimeout(() => stop(`it took longer than ${LONGEST_MS / 1000} s to read`), LONGEST_MS);
+    setReading({ name: file.name, cancel: () => stop('it was cancelled') });
+    const found = await files.read(kind, file);
     done();
     if ('trouble' in found) refuse(file.name, found.trouble);
     else take(found.value as FileRead<K>, file.name);

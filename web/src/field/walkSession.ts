@@ -39,6 +39,8 @@ type Asked = {
   [K in EventKind]: { readonly kind: K; readonly body: EventBodies[K]; readonly time: EventTime };
 }[EventKind];
 
+/** Of entries that have waited and are kept at last, one in so many is shown. */
+const SHOWN_EVERY = 20;
 /** After a refusal it is tried again so often. */
 const RETRY_MS = 2000;
 
@@ -118,7 +120,8 @@ export class WalkSession {
         this.refused &&= this.asked.length > 0;
         this.log.push(event);
         this.state = event.kind === 'correction' ? liveStateOf(this.log) : withEntry(this.state, event);
-        this.show();
+        // What has waited for long is many: shown one by one, it would come in more slowly than gear adds to it.
+        if (!this.refused || this.asked.length % SHOWN_EVERY === 0) this.show();
         return event;
       } catch (error) {
         if (!this.keeper.refused(error)) {
@@ -154,7 +157,9 @@ export class WalkSession {
   private show(): void {
     const waiting = this.refused ? this.waiting() : [];
     const log = waiting.length === 0 ? this.log : [...this.log, ...waiting];
-    const state = waiting.length === 0 ? this.state : liveStateOf(log);
+    const state = waiting.some((e) => e.kind === 'correction')
+      ? liveStateOf(log)
+      : waiting.reduce(withEntry, this.state);
     this.view = { state, log, unkept: waiting.length, ready: true };
     for (const listener of this.listeners) listener();
   }

@@ -52,12 +52,13 @@ export async function entriesAtBase(id: string): Promise<AtBase> {
   return { entries, tag: tags.join() };
 }
 
-const mine = new Map<string, DerivedEntry>();
+/** What was worked out here, and of which set-up: a path that was changed since gives another finding. */
+const mine = new Map<string, { readonly revision: number; readonly entry: DerivedEntry }>();
 const entriesOf = (entry: DerivedEntry | undefined): number => entry?.derived?.logged.entries ?? 0;
 
 /** Those, with what this device has logged and the base has not: worked out here, from both logs joined. */
 export async function withThisDevice(
-  { id, setup }: Comparison,
+  { id, setup, revision }: Comparison,
   atBase: ReadonlyMap<string, DerivedEntry>,
 ): Promise<DerivedEntry[]> {
   const entries = new Map(atBase);
@@ -67,7 +68,8 @@ export async function withThisDevice(
     const sent = await fieldLog.events.where({ walkId, place: AT_BASE }).count();
     const removed = await fieldLog.events.where({ walkId, place: REMOVED }).count();
     if (!known && removed > 0) continue;
-    const before = mine.get(walkId);
+    const kept = mine.get(walkId);
+    const before = kept?.revision === revision ? kept.entry : undefined;
     if (known && sent === all) {
       // Sent, but perhaps after the base was asked: what was worked out here may know more.
       if (before && entriesOf(before) > entriesOf(atBase.get(walkId))) entries.set(walkId, before);
@@ -77,7 +79,7 @@ export async function withThisDevice(
     const there = known ? await eventsAtBase(walkId) : [];
     const entry = deriveEntry(setup, { header, log: joinedLog(there, log) });
     entries.set(walkId, entry);
-    mine.set(walkId, entry);
+    mine.set(walkId, { revision, entry });
   }
   return [...entries.values()];
 }

@@ -1,25 +1,38 @@
 import { FormatError, readLevels, readSurvey, RouteFileError } from '@urvek/core';
 import { InterchangeError, readWalkFile } from '@urvek/contract';
-import { readSheet } from '@urvek/study';
+import { readNotebook, readSheet, type NotebookRow } from '@urvek/study';
 import * as Comlink from 'comlink';
 import { pathsFromFile } from './routePaths.ts';
 
+const textOf = (file: File): Promise<string> => file.text();
+/** Spreadsheets come with a large library, which is fetched when one is read or written. */
+const workbooks = () => import('@urvek/study/workbook');
+
 /** What a file can be read as, each by its own reader. */
 const READERS = {
-  sheet: (_: string, text: string) => readSheet(text),
-  survey: (_: string, text: string) => readSurvey(text),
-  levels: (_: string, text: string) => readLevels(text),
-  routes: pathsFromFile,
+  sheet: async (file: File) => readSheet(await textOf(file)),
+  notebook: async (file: File) =>
+    readNotebook(
+      /\.xlsx$/i.test(file.name)
+        ? await (await workbooks()).csvOfWorkbook(new Uint8Array(await file.arrayBuffer()))
+        : await textOf(file),
+    ),
+  survey: async (file: File) => readSurvey(await textOf(file)),
+  levels: async (file: File) => readLevels(await textOf(file)),
+  routes: async (file: File) => pathsFromFile(file.name, await textOf(file)),
   /** As text: the base looks at all of it. */
-  comparison: (_: string, text: string) => {
+  comparison: async (file: File) => {
+    const text = await textOf(file);
     JSON.parse(text);
     return text;
   },
-  walk: (_: string, text: string) => readWalkFile(JSON.parse(text)),
+  walk: async (file: File) => readWalkFile(JSON.parse(await textOf(file))),
 } as const;
 
 export type FileKind = keyof typeof READERS;
-export type FileRead<K extends FileKind> = ReturnType<(typeof READERS)[K]>;
+export type FileRead<K extends FileKind> = Awaited<ReturnType<(typeof READERS)[K]>>;
+
+const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 
 /** What a reader says in its own words; anything else comes of a file that is something else, or nested too deep. */
 const told = (error: unknown): string =>
@@ -37,10 +50,15 @@ const api = {
     file: File,
   ): Promise<{ readonly value: FileRead<K> } | { readonly trouble: string }> {
     try {
-      return { value: READERS[kind](file.name, await file.text()) as FileRead<K> };
+      return { value: (await READERS[kind](file)) as FileRead<K> };
     } catch (error) {
       return { trouble: told(error) };
     }
+  },
+  /** Rows of a notebook as an XLSX file. */
+  async workbook(rows: readonly Pick<NotebookRow, 'cells'>[]): Promise<Blob> {
+    const bytes = await (await workbooks()).workbookOf(rows);
+    return new Blob([bytes.slice().buffer], { type: XLSX });
   },
 };
 

@@ -102,6 +102,7 @@ const api = {
   beginAudit: (of: Of, ...asked: Parameters<Study['beginAudit']>): readonly AuditEntry[] =>
     studyOf(of).beginAudit(...asked),
   levels: (of: Of, pathId: string): readonly LevelReading[] => studyOf(of).levels(pathId),
+  unplacedNames: (of: Of, pathId: string): readonly string[] => studyOf(of).unplacedNames(pathId),
   finding: (of: Of, walkId: string): Finding | null => studyOf(of).finding(walkId) ?? null,
   /** Against an earlier comparison, fetched for it. */
   async earlier(of: Of, then: Comparison): Promise<readonly AgainstEarlier[]> {

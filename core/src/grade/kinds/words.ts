@@ -70,6 +70,10 @@ function patternsOf(kindId: string | undefined): readonly Pattern[] {
   return made;
 }
 
+/** The table as it is read for a kind of product: its own words, then what is said of what is heard or seen of it. */
+export const sayingsOf = (kindId: string | undefined): readonly Saying[] =>
+  patternsOf(kindId).map(({ words, grade, unsure }) => ({ words, grade, ...(unsure ? { unsure } : {}) }));
+
 const wordsOf = (kindId: string | undefined): Saying[] =>
   kindId === undefined
     ? []
@@ -82,7 +86,10 @@ const wordsOf = (kindId: string | undefined): Saying[] =>
  */
 export function readWords(text: string, kindId?: string, own: readonly Saying[] = []): ReadWords | undefined {
   const said = text.toLowerCase().replaceAll('’', "'").replace(/\s+/g, ' ').trim();
-  const whole = [...own, ...wordsOf(kindId)].find((s) => s.words.toLowerCase() === said);
+  const whole = ([...own, ...wordsOf(kindId)] as readonly Saying[]).find(
+    (s) => s.words.toLowerCase() === said,
+  );
+  if (whole?.unsure) return { ask: `“${whole.words}” can mean several grades`, likely: whole.grade };
   if (whole) return { grade: whole.grade, from: whole.words };
   const report = REPORT.exec(spelt(said));
   if (report && (kindId === undefined || !SENSES[kindId] || kindId === 'two-way-radio'))
@@ -111,7 +118,7 @@ export function readWords(text: string, kindId?: string, own: readonly Saying[] 
 }
 
 /** The grade of a remark where it is sure, to be confirmed and never taken silently. */
-export function gradeOfWords(text: string, kindId?: string): Grade | undefined {
-  const read = readWords(text, kindId);
+export function gradeOfWords(text: string, kindId?: string, own: readonly Saying[] = []): Grade | undefined {
+  const read = readWords(text, kindId, own);
   return read && 'grade' in read ? read.grade : undefined;
 }

@@ -1,6 +1,7 @@
 import { kindOf, KINDS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { Choice, Field } from '../../components/Field.tsx';
+import { More } from '../../components/More.tsx';
 import { Claims } from './Claims.tsx';
 import { Rigs } from './Rigs.tsx';
 import { asFigure } from '../../components/figures.ts';
@@ -79,11 +80,8 @@ export function ProductCard({
       </div>
       <Claims form={form} index={index} />
       <Rigs form={form} index={index} />
-      <details className="mt-3">
-        <summary className="cursor-pointer text-[0.85rem] text-faint">
-          Simulated gear of it, for simulated walks (invented figures)
-        </summary>
-        <div className="mt-2 grid grid-cols-3 gap-3">
+      <More className="mt-3" what="Simulated gear of it, for simulated walks (invented figures)">
+        <div className="grid grid-cols-3 gap-3">
           <Field
             label="Level needed"
             suffix="dBm"
@@ -109,7 +107,7 @@ export function ProductCard({
             error={errors?.simulatedGear?.bodyLossBackDb?.message}
           />
         </div>
-      </details>
+      </More>
     </section>
   );
 }

@@ -3,6 +3,7 @@ import { ANTENNA_PLACES } from '@urvek/core';
 import { Copy, Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Options } from '../../components/Field.tsx';
+import { More } from '../../components/More.tsx';
 import { BatteryLine } from './BatteryLine.tsx';
 import { Playout } from './Playout.tsx';
 import { SettingField } from './SettingField.tsx';
@@ -141,11 +142,8 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                 <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />
               ))}
             </div>
-            <details className="mt-1">
-              <summary className="cursor-pointer text-[0.85rem] text-faint">
-                Antenna, power, firmware, battery and the rest
-              </summary>
-              <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-6">
+            <More what="Antenna, power, firmware, battery and the rest">
+              <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-6">
                 <Choice
                   className="col-span-2"
                   label="Antenna stands"
@@ -165,7 +163,7 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                   }
                 />
               </div>
-            </details>
+            </More>
             {values[i] && <BatteryLine rig={values[i]} />}
           </div>
         ))}

@@ -1,20 +1,32 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { EMPTY_SETUP, type Comparison } from '@urvek/contract';
-import { DISTANCE_METHODS, FormatError, KINDS, LENGTH_UNITS } from '@urvek/core';
-import { asAbove, COLUMNS, readNotebook, takeNotebook, writeNotebook, type Column } from '@urvek/study';
+import { DISTANCE_METHODS, FormatError, KINDS, LENGTH_UNITS, type Saying } from '@urvek/core';
+import {
+  asAbove,
+  COLUMNS,
+  readNotebook,
+  takeNotebook,
+  writeNotebook,
+  type Column,
+  type Notebook as NotebookTable,
+} from '@urvek/study';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base, OutOfReach } from '../../api/client.ts';
 import { Choice, Field, Options } from '../../components/Field.tsx';
+import { FilePick } from '../../components/FilePick.tsx';
 import { Stage, WithWorkspace } from '../../components/Frame.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
+import { fileThread } from '../../components/useFile.ts';
 import { download } from '../../state/download.ts';
 import { nowMs } from '../../field/time.ts';
 import { keepDraft, keptDraft, readingOf, type Reading } from './draft.ts';
 import { Grid } from './Grid.tsx';
 import { gridOf, replaced, type Cells } from './gridState.ts';
+import { Prose } from './Prose.tsx';
 import { Troubles } from './Troubles.tsx';
+import { WordsTable } from './WordsTable.tsx';
 
 /** Shown from the beginning; the others show themselves when they are used. */
 const USUAL: readonly Column[] = [
@@ -44,11 +56,13 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
   const [reading, setReading] = useState(draft.reading);
   // Taken twice, because an answer was lost, it is one comparison.
   const [newId] = useState(() => crypto.randomUUID());
-  const [refused, setRefused] = useState<string>();
-  useEffect(
-    () => keepDraft(comparison?.id, { rows: state.rows, reading }),
-    [comparison?.id, state.rows, reading],
+  const [changed, setSayings] = useState(draft.sayings);
+  const sayings = changed ?? comparison?.setup.sayings ?? NO_SAYINGS;
+  const kept = useMemo(
+    () => ({ rows: state.rows, reading, ...(changed ? { sayings: changed } : {}) }),
+    [state.rows, reading, changed],
   );
+  useEffect(() => keepDraft(comparison?.id, kept), [comparison?.id, kept]);
   const rows = useDeferredValue(state.rows);
   const shown = COLUMNS.filter(
     (c) => USUAL.includes(c) || more.includes(c) || rows.some((r) => r[c] !== undefined),
@@ -62,10 +76,11 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
         {
           newId: () => crypto.randomUUID(),
           nowMs: nowMs(),
+          sayings,
           ...reading,
         },
       ),
-    [comparison, newId, rows, reading],
+    [comparison, newId, rows, reading, sayings],
   );
   const marks = useMemo(
     () => new Map(taken.problems.map((p) => [`${p.line - 1} ${p.column ?? COLUMNS[0]}`, p])),
@@ -87,12 +102,12 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
         ...taken,
         walks: taken.walks.map((w) => ({ ...w, header: { ...w.header, comparisonId: into.id } })),
       };
-      if (now.made.length > 0)
+      if (now.made.length > 0 || changed)
         await base.update(into.id, {
           title: into.title,
           question: into.question,
           revision: into.revision,
-          setup: now.setup,
+          setup: { ...now.setup, ...(changed ? { sayings: [...changed] } : {}) },
         });
       await base.importWalks(into.id, now.walks);
       return into.id;
@@ -103,6 +118,7 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
         .filter(({ line }) => taken.problems.some((p) => p.line === line))
         .map(({ cells }) => cells);
       keepDraft(comparison?.id, { rows: left, reading });
+      setSayings(undefined);
       for (const key of [['walks', id], ['comparison', id], ['comparisons']])
         void client.invalidateQueries({ queryKey: key });
       notice({
@@ -111,23 +127,32 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
       void navigate(`/c/${id}/trace`);
     },
   });
+  // The table of words is read for the kind that is written about: of several it is that of all.
+  const kinds = new Set((comparison?.setup.products ?? []).map((p) => p.kindId));
+  const kindId = reading.kindId ?? (kinds.size === 1 ? [...kinds][0] : undefined);
   const wrong = new Set(taken.problems.map((p) => p.line)).size;
   const choose = (change: Partial<Record<keyof Reading, string | undefined>>): void => {
     const { unit, method, kindId } = { ...reading, ...change };
     setReading(readingOf(unit, method, kindId));
   };
+  const addRows = (notebook: NotebookTable): void => {
+    const units = [...new Set(notebook.units.values())];
+    if (units.length === 1) choose({ unit: units[0] });
+    setState(replaced(state, [...state.rows, ...notebook.rows.map((r) => r.cells as Cells)]));
+  };
   const whole = (text: string): boolean => {
     try {
-      const notebook = readNotebook(text);
-      const units = [...new Set(notebook.units.values())];
-      if (units.length === 1) choose({ unit: units[0] });
-      setState(replaced(state, [...state.rows, ...notebook.rows.map((r) => r.cells as Cells)]));
-      setRefused(undefined);
+      addRows(readNotebook(text));
       return true;
     } catch (error) {
       if (error instanceof FormatError) return false;
       throw error;
     }
+  };
+  const asWorkbook = async (): Promise<void> => {
+    const { files, end } = fileThread();
+    download('notebook.xlsx', await files.workbook(rows.map((cells) => ({ cells }))));
+    end();
   };
   return (
     <Stage
@@ -145,27 +170,23 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
           >
             Save as CSV
           </button>
-          <label className="btn cursor-pointer focus-within:outline-3 focus-within:outline-accent">
-            From a CSV
-            <input
-              type="file"
-              accept=".csv,.tsv,.txt,text/csv"
-              className="sr-only"
-              onChange={(e) => {
-                const given = e.target.files?.[0];
-                e.target.value = '';
-                void given?.text().then((text) => {
-                  try {
-                    if (given.size > LIMIT_BYTES) throw new FormatError(1, undefined, 'more than 5 MB');
-                    readNotebook(text);
-                    whole(text);
-                  } catch (error) {
-                    setRefused(`${given.name}: ${(error as Error).message}. Nothing was taken.`);
-                  }
-                });
-              }}
-            />
-          </label>
+          <button
+            type="button"
+            className="btn"
+            disabled={rows.length === 0}
+            onClick={() => void asWorkbook()}
+          >
+            Save as XLSX
+          </button>
+          <FilePick
+            kind="notebook"
+            label="From a CSV or XLSX"
+            hint="A table of observations, as CSV or XLSX"
+            accept=".csv,.tsv,.txt,.xlsx,text/csv"
+            limitBytes={LIMIT_BYTES}
+            kept="The notebook is as it was."
+            take={addRows}
+          />
         </>
       }
     >
@@ -216,11 +237,6 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
           ))}
         </Choice>
       </div>
-      {refused && (
-        <p role="alert" className="mb-2 border-l-4 border-lost pl-3">
-          {refused}
-        </p>
-      )}
       <Grid
         state={state}
         onChange={setState}
@@ -229,6 +245,21 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
         onPasteWhole={whole}
       />
       <Troubles taken={taken} />
+      <Prose
+        context={{
+          products: comparison?.setup.products.map((p) => p.name) ?? [],
+          paths: comparison?.setup.paths.map((p) => p.name) ?? [],
+          kindId,
+          sayings,
+        }}
+        onTake={(found) => setState(replaced(state, [...state.rows, ...found]))}
+      />
+      <WordsTable
+        said={rows.flatMap((r) => (r.words !== undefined && r.grade === undefined ? [r.words] : []))}
+        kindId={kindId}
+        own={sayings}
+        onChange={setSayings}
+      />
       <div className="no-print sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-3 border-t-2 border-ink bg-sheet px-3 py-2">
         <button
           type="button"
@@ -264,3 +295,4 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
 }
 
 const LIMIT_BYTES = 5_000_000;
+const NO_SAYINGS: readonly Saying[] = [];

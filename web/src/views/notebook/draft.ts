@@ -1,4 +1,12 @@
-import { DISTANCE_METHODS, KINDS, LENGTH_UNITS, type DistanceMethod, type LengthUnit } from '@urvek/core';
+import {
+  DISTANCE_METHODS,
+  GRADES,
+  KINDS,
+  LENGTH_UNITS,
+  type DistanceMethod,
+  type LengthUnit,
+  type Saying,
+} from '@urvek/core';
 import { COLUMNS, type Column } from '@urvek/study';
 import type { Cells } from './gridState.ts';
 
@@ -13,6 +21,8 @@ export interface Reading {
 export interface Draft {
   readonly rows: readonly Cells[];
   readonly reading: Reading;
+  /** What words stand for, where that was changed here; absent: as the comparison has it. */
+  readonly sayings?: readonly Saying[];
 }
 
 const NONE: Draft = { rows: [], reading: {} };
@@ -24,6 +34,7 @@ export function keptDraft(comparisonId: string | undefined): Draft {
     const kept = JSON.parse(localStorage.getItem(keyOf(comparisonId)) ?? 'null') as {
       rows?: unknown;
       reading?: Partial<Record<keyof Reading, unknown>>;
+      sayings?: unknown;
     } | null;
     if (!kept || !Array.isArray(kept.rows)) return NONE;
     const { unit, method, kindId } = kept.reading ?? {};
@@ -36,11 +47,17 @@ export function keptDraft(comparisonId: string | undefined): Draft {
         ),
       ),
       reading: readingOf(unit, method, kindId),
+      ...(Array.isArray(kept.sayings) ? { sayings: kept.sayings.filter(isSaying) } : {}),
     };
   } catch {
     return NONE;
   }
 }
+
+const isSaying = (kept: unknown): kept is Saying => {
+  const { words, grade } = (kept ?? {}) as Partial<Saying>;
+  return typeof words === 'string' && GRADES.some((g) => g === grade);
+};
 
 /** Of what is chosen, what there is. */
 export function readingOf(unit: unknown, method: unknown, kindId: unknown): Reading {
@@ -52,10 +69,10 @@ export function readingOf(unit: unknown, method: unknown, kindId: unknown): Read
   return Object.fromEntries(Object.entries(found).filter(([, v]) => v !== undefined));
 }
 
-export function keepDraft(comparisonId: string | undefined, { rows, reading }: Draft): void {
+export function keepDraft(comparisonId: string | undefined, draft: Draft): void {
   try {
-    if (rows.length === 0) localStorage.removeItem(keyOf(comparisonId));
-    else localStorage.setItem(keyOf(comparisonId), JSON.stringify({ rows, reading }));
+    if (draft.rows.length === 0 && !draft.sayings) localStorage.removeItem(keyOf(comparisonId));
+    else localStorage.setItem(keyOf(comparisonId), JSON.stringify(draft));
   } catch {
     // A device that keeps nothing keeps no draft.
   }

@@ -18,6 +18,7 @@ import { useStudy } from '../../api/queries.ts';
 import { Choice, Field, Tick } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
+import { More } from '../../components/More.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
 import { asMetres } from '../../components/figures.ts';
 
@@ -33,6 +34,7 @@ import { SitePlan } from './SitePlan.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 
 const NO_LEVELS: readonly LevelReading[] = [];
+const NO_NAMES: readonly string[] = [];
 
 /** Models of path loss, by what they stand for. */
 const MODEL_NAME: Readonly<Record<PathModel, string>> = {
@@ -41,6 +43,9 @@ const MODEL_NAME: Readonly<Record<PathModel, string>> = {
   'two-slope': 'open, then ground (two slopes)',
   indoor: 'in a building',
 };
+
+/** Fields that fold away. */
+const RARE = ['startOffsetM', 'startOffsetUM', 'behindDownMbps', 'behindUpMbps'] as const;
 
 export function PathCard({
   form,
@@ -58,6 +63,9 @@ export function PathCard({
   const errors = form.formState.errors.paths?.[index];
   const { data: logged = NO_LEVELS } = useStudy(workspace, ['levels', path.id], (study, of) =>
     study.levels(of, path.id),
+  );
+  const { data: named = NO_NAMES } = useStudy(workspace, ['names', path.id], (study, of) =>
+    study.unplacedNames(of, path.id),
   );
   // As it was when the page came: a plan that is emptied stays open.
   const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
@@ -115,29 +123,36 @@ export function PathCard({
             </option>
           ))}
         </Choice>
-        <Field
-          className="w-72"
-          label="Hazards: kerbs, water, stairs, machinery"
-          {...form.register(`${at}.hazards`)}
-        />
-        <Field className="w-56" label="Permission to be there" {...form.register(`${at}.permission`)} />
-        <Field
-          className="w-44"
-          label="Counters zeroed at"
-          suffix="m"
-          {...form.register(`${at}.startOffsetM`, asMetres)}
-          error={errors?.startOffsetM?.message}
-        />
-        <Field
-          className="w-44"
-          label="Fixed end known to ±"
-          suffix="m"
-          {...form.register(`${at}.startOffsetUM`, asMetres)}
-          error={errors?.startOffsetUM?.message}
-        />
-        <LineFields form={form} index={index} />
-        <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
       </div>
+      <More
+        what="Hazards, permission, where counters are zeroed, and the rest"
+        open={RARE.some((field) => errors?.[field])}
+      >
+        <div className="flex flex-wrap items-end gap-3">
+          <Field
+            className="w-72"
+            label="Hazards: kerbs, water, stairs, machinery"
+            {...form.register(`${at}.hazards`)}
+          />
+          <Field className="w-56" label="Permission to be there" {...form.register(`${at}.permission`)} />
+          <Field
+            className="w-44"
+            label="Counters zeroed at"
+            suffix="m"
+            {...form.register(`${at}.startOffsetM`, asMetres)}
+            error={errors?.startOffsetM?.message}
+          />
+          <Field
+            className="w-44"
+            label="Fixed end known to ±"
+            suffix="m"
+            {...form.register(`${at}.startOffsetUM`, asMetres)}
+            error={errors?.startOffsetUM?.message}
+          />
+          <LineFields form={form} index={index} />
+          <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
+        </div>
+      </More>
       <div className="mt-3">
         {drawn && (
           <Prediction path={drawn} products={form.watch('products')}>
@@ -182,7 +197,7 @@ export function PathCard({
       <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
         <Legs form={form} index={index} />
         <Obstructions form={form} index={index} />
-        <Checkpoints form={form} index={index} />
+        <Checkpoints form={form} index={index} named={named} />
       </div>
     </section>
   );

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
 import { Field } from '../../components/Field.tsx';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
+import { More } from '../../components/More.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
@@ -67,48 +68,58 @@ function PlanEditor(workspace: Ready) {
           {...form.register('plan.ratio', { valueAsNumber: true })}
           error={form.formState.errors.plan?.ratio?.message}
         />
-        <Field
-          className="w-80"
-          label="Walk-to-walk spread"
-          help="0.2: two walks in three lie within a factor of 1.22 of the median."
-          type="number"
-          step="any"
-          {...form.register('plan.sigma', { valueAsNumber: true })}
-          error={form.formState.errors.plan?.sigma?.message}
-        />
-        <Field
-          className="w-28"
-          label="Start"
-          {...form.register('plan.startTime')}
-          error={form.formState.errors.plan?.startTime?.message}
-        />
-        <Field
-          className="w-32"
-          label="Set-up of a rig"
-          suffix="min"
-          type="number"
-          step="any"
-          {...form.register('plan.setUpMin', { valueAsNumber: true })}
-          error={form.formState.errors.plan?.setUpMin?.message}
-        />
-        <Field className="w-52" label="At the fixed end" {...form.register('plan.atFixedEnd')} />
-        <Field className="w-52" label="Walking" {...form.register('plan.atMobileEnd')} />
-        <Field className="w-64" label="Second channel" {...form.register('plan.secondChannel')} />
-        <Field
-          className="w-40"
-          label="Day"
-          placeholder="2026-05-12"
-          {...form.register('plan.day')}
-          error={form.formState.errors.plan?.day?.message}
-        />
-        <Field
-          className="w-32"
-          label="Time at hand"
-          suffix="h"
-          inputMode="decimal"
-          {...form.register('plan.hoursAtHand', asFigure)}
-          error={form.formState.errors.plan?.hoursAtHand?.message}
-        />
+        <More
+          what="Day, times, people, and how much walks differ"
+          className="w-full"
+          open={(['sigma', 'startTime', 'setUpMin', 'day', 'hoursAtHand'] as const).some(
+            (field) => form.formState.errors.plan?.[field],
+          )}
+        >
+          <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
+            <Field
+              className="w-80"
+              label="Walk-to-walk spread"
+              help="0.2: two walks in three lie within a factor of 1.22 of the median."
+              type="number"
+              step="any"
+              {...form.register('plan.sigma', { valueAsNumber: true })}
+              error={form.formState.errors.plan?.sigma?.message}
+            />
+            <Field
+              className="w-28"
+              label="Start"
+              {...form.register('plan.startTime')}
+              error={form.formState.errors.plan?.startTime?.message}
+            />
+            <Field
+              className="w-32"
+              label="Set-up of a rig"
+              suffix="min"
+              type="number"
+              step="any"
+              {...form.register('plan.setUpMin', { valueAsNumber: true })}
+              error={form.formState.errors.plan?.setUpMin?.message}
+            />
+            <Field className="w-52" label="At the fixed end" {...form.register('plan.atFixedEnd')} />
+            <Field className="w-52" label="Walking" {...form.register('plan.atMobileEnd')} />
+            <Field className="w-64" label="Second channel" {...form.register('plan.secondChannel')} />
+            <Field
+              className="w-40"
+              label="Day"
+              placeholder="2026-05-12"
+              {...form.register('plan.day')}
+              error={form.formState.errors.plan?.day?.message}
+            />
+            <Field
+              className="w-32"
+              label="Time at hand"
+              suffix="h"
+              inputMode="decimal"
+              {...form.register('plan.hoursAtHand', asFigure)}
+              error={form.formState.errors.plan?.hoursAtHand?.message}
+            />
+          </div>
+        </More>
       </section>
       <Takes form={form} id={id} blind={plan.blind === true} />
       {plannedPaths(setup).map((path) => (

@@ -1,4 +1,12 @@
-import { GRADES, WALK_MODES, type EventBodies, type Grade, type WalkMode } from '@urvek/core';
+import {
+  DIRECTIONS,
+  GRADES,
+  WALK_MODES,
+  type Direction,
+  type EventBodies,
+  type Grade,
+  type WalkMode,
+} from '@urvek/core';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 
 type Begun = EventBodies['begin'];
@@ -35,6 +43,13 @@ export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begu
         onChange={(e) => onChange(withField(begun, 'mode', e.target.value as WalkMode))}
       >
         <Options of={WALK_MODES} />
+      </Choice>
+      <Choice
+        label="Direction that was watched"
+        value={begun.direction}
+        onChange={(e) => onChange({ ...begun, direction: e.target.value as Direction })}
+      >
+        <Options of={DIRECTIONS} />
       </Choice>
       <Field
         label="Delay of what is heard"

@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import {
   GRADES,
   placedNames,
@@ -10,14 +9,16 @@ import {
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Choice, Field, Options } from '../../components/Field.tsx';
+import { FormDialog } from '../../components/FormDialog.tsx';
 import { PlaceInput, readPlace, type TypedPlace } from '../../components/PlaceInput.tsx';
-import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
-import { fieldLog } from '../../field/fieldLog.ts';
-import { sync } from '../../field/sync.ts';
-import { eventTime } from '../../field/time.ts';
 import { eventText } from '../../state/eventText.ts';
 import { BegunFields } from './BegunFields.tsx';
+import { draftOf, ENTRY_KINDS, entryOf, isEntered } from './entryFields.ts';
+import { EntryForm } from './EntryForm.tsx';
+import { useWriting } from './useWriting.ts';
+
+type Action = Correction['action'];
 
 /** A correction is an event of its own, with its reason; what it amends stays in the log. */
 export function CorrectionDialog({
@@ -26,18 +27,22 @@ export function CorrectionDialog({
   onClose,
 }: {
   finding: Finding;
+  /** As it stands after earlier corrections. */
   event: WalkEvent;
   onClose: () => void;
 }) {
-  const [action, setAction] = useState<Correction['action']>(event.kind === 'begin' ? 'restate' : 'withdraw');
+  const [action, setAction] = useState<Action>(event.kind === 'begin' ? 'restate' : 'withdraw');
   const [walkS, setWalkS] = useState(event.time.walkS.toFixed(1));
   const [grade, setGrade] = useState<Grade>(event.kind === 'grade' ? event.body.grade : 5);
-  const placed = event.kind === 'mark' || event.kind === 'begin';
-  const mark = placed ? event.body.reading : undefined;
+  const rewritten = isEntered(event.kind) && event.kind !== 'grade' ? event.kind : undefined;
+  const saysMore = rewritten && (ENTRY_KINDS[rewritten].fields.length > 0 || ENTRY_KINDS[rewritten].placed);
+  const measured = event.kind === 'mark' || event.kind === 'begin';
+  const reading = 'reading' in event.body ? event.body.reading : undefined;
   const [place, setPlace] = useState<TypedPlace>({
-    text: mark ? String(mark.travelledM) : '',
-    method: mark?.method ?? 'marked line',
+    text: reading ? String(reading.travelledM) : '',
+    method: reading?.method ?? 'marked line',
   });
+  const [draft, setDraft] = useState(() => (rewritten ? draftOf(rewritten, event.body) : {}));
   const [begun, setBegun] = useState(event.kind === 'begin' ? event.body : undefined);
   const [author, setAuthor] = useState('');
   const [reason, setReason] = useState('');
@@ -47,112 +52,108 @@ export function CorrectionDialog({
     .slice(0, 2)
     .map((f) => f.travelledM);
   const points = placedNames(finding.path);
-  const read = readPlace(place, beside, points);
+  const read = place.text.trim() === '' ? undefined : readPlace(place, beside, points);
   const [error, setError] = useState<Error>();
-  const notice = useNotice();
-  const write = (correction: Correction): Promise<WalkEvent> =>
-    fieldLog.append(finding.walkId, 'correction', correction, eventTime(event.time.walkS, event.time.rate));
-  const correct = async (): Promise<void> => {
-    const amends = { deviceId: event.deviceId, seq: event.seq };
+  const { correct } = useWriting(finding);
+  const said = (): Omit<Correction, 'amends' | 'reason' | 'author'> => {
+    switch (action) {
+      case 'move':
+        return { action, walkS: Number(walkS) };
+      case 'regrade':
+        return { action, grade };
+      case 'remeasure':
+        return {
+          action,
+          reading: { ...(read?.reading as DistanceReading), pressed: reading?.pressed ?? true },
+        };
+      case 'rewrite':
+        return rewritten
+          ? { action, entry: entryOf(rewritten, draft, read?.reading, event.body) }
+          : { action };
+      default:
+        return { action, ...(begun && action === 'restate' ? { begun } : {}) };
+    }
+  };
+  const save = async (): Promise<void> => {
     try {
-      await fieldLog.adopt(finding.header, 0);
-      const made = await write({
-        amends,
-        action,
-        reason: reason.trim(),
-        ...(action === 'move' ? { walkS: Number(walkS) } : {}),
-        ...(action === 'regrade' ? { grade } : {}),
-        ...(action === 'remeasure'
-          ? { reading: { ...(read.reading as DistanceReading), pressed: mark?.pressed ?? true } }
-          : {}),
-        ...(action === 'restate' && begun ? { begun } : {}),
-        ...(author.trim() ? { author: author.trim() } : {}),
-      });
-      void sync();
+      await correct(event, said(), { reason: reason.trim(), author });
       onClose();
-      notice({
-        text: 'Correction logged',
-        undo: () =>
-          void write({
-            amends: { deviceId: made.deviceId, seq: made.seq },
-            action: 'withdraw',
-            reason: 'undone',
-          }).then(sync),
-      });
     } catch (cause) {
-      setError(
-        new Error('The correction was not kept: this device refuses to store it. The log is as it was.', {
-          cause,
-        }),
-      );
+      setError(cause as Error);
     }
   };
   const ready =
     reason.trim() !== '' &&
     (action !== 'move' || Number(walkS) >= 0) &&
-    (action !== 'remeasure' || read.reading !== undefined);
+    (action !== 'remeasure' || read?.reading !== undefined) &&
+    (action !== 'rewrite' || !read?.refused);
   return (
-    <Dialog open onClose={onClose} className="relative z-30">
-      <div className="fixed inset-0 bg-ink/40" aria-hidden />
-      <div className="fixed inset-0 grid place-items-center p-4">
-        <DialogPanel className="sheet grid w-full max-w-md gap-3 border-2 border-ink p-5">
-          <DialogTitle className="text-[1.05rem] font-bold">Correct “{eventText(event)}”</DialogTitle>
-          <p className="text-faint">The entry stays in the log; the correction stands beside it.</p>
-          <Choice
-            label="Correction"
-            value={action}
-            onChange={(e) => setAction(e.target.value as Correction['action'])}
-          >
-            {event.kind !== 'begin' && <option value="withdraw">it did not happen: withdraw it</option>}
-            <option value="move">it happened at another time</option>
-            {event.kind === 'grade' && <option value="regrade">it was another grade</option>}
-            {placed && <option value="remeasure">it was at another distance, or measured otherwise</option>}
-            {event.kind === 'begin' && <option value="restate">it was begun otherwise</option>}
-          </Choice>
-          {action === 'move' && (
-            <Field
-              label="Happened at, on the walk’s clock"
-              suffix="s"
-              type="number"
-              min={0}
-              step="0.1"
-              value={walkS}
-              onChange={(e) => setWalkS(e.target.value)}
-            />
-          )}
-          {action === 'regrade' && (
-            <Choice label="Grade" value={grade} onChange={(e) => setGrade(Number(e.target.value) as Grade)}>
-              <Options of={GRADES} />
-            </Choice>
-          )}
-          {action === 'remeasure' && (
-            <PlaceInput
-              label="Travelled distance"
-              value={place}
-              onChange={setPlace}
-              neighboursM={beside}
-              points={points}
-            />
-          )}
-          {action === 'restate' && begun && <BegunFields begun={begun} onChange={setBegun} />}
-          <Field
-            label="Your name, if you like"
-            value={author}
-            maxLength={120}
-            onChange={(e) => setAuthor(e.target.value)}
-          />
-          <Field label="Reason" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} />
-          {error && <Trouble error={error} />}
-          <div className="flex gap-2">
-            <button className="btn btn-main" disabled={!ready} onClick={() => void correct()}>
-              Log the correction
-            </button>
-            <button className="btn" onClick={onClose}>
-              Cancel
-            </button>
-          </div>
-        </DialogPanel>
+    <FormDialog
+      title={`Correct “${eventText(event)}”`}
+      said="The entry stays in the log; the correction stands beside it."
+      onClose={onClose}
+    >
+      <Choice label="Correction" value={action} onChange={(e) => setAction(e.target.value as Action)}>
+        {event.kind !== 'begin' && <option value="withdraw">it did not happen: withdraw it</option>}
+        <option value="move">it happened at another time</option>
+        {event.kind === 'grade' && <option value="regrade">it was another grade</option>}
+        {measured && <option value="remeasure">it was at another distance, or measured otherwise</option>}
+        {saysMore && <option value="rewrite">it was otherwise</option>}
+        {event.kind === 'begin' && <option value="restate">it was begun otherwise</option>}
+      </Choice>
+      {action === 'move' && (
+        <Field
+          label="Happened at, on the walk’s clock"
+          suffix="s"
+          type="number"
+          min={0}
+          step="0.1"
+          value={walkS}
+          onChange={(e) => setWalkS(e.target.value)}
+        />
+      )}
+      {action === 'regrade' && (
+        <Choice label="Grade" value={grade} onChange={(e) => setGrade(Number(e.target.value) as Grade)}>
+          <Options of={GRADES} />
+        </Choice>
+      )}
+      {action === 'remeasure' && (
+        <PlaceInput
+          label="Travelled distance"
+          value={place}
+          onChange={setPlace}
+          neighboursM={beside}
+          points={points}
+        />
+      )}
+      {action === 'rewrite' && rewritten && (
+        <EntryForm
+          kind={rewritten}
+          draft={draft}
+          onDraft={setDraft}
+          place={place}
+          onPlace={setPlace}
+          beside={beside}
+          points={points}
+        />
+      )}
+      {action === 'restate' && begun && <BegunFields begun={begun} onChange={setBegun} />}
+      <Field
+        label="Your name, if you like"
+        value={author}
+        maxLength={120}
+        onChange={(e) => setAuthor(e.target.value)}
+      />
+      <Field label="Reason" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} />
+      {error && <Trouble error={error} />}
+      <div className="flex gap-2">
+        <button className="btn btn-main" disabled={!ready} onClick={() => void save()}>
+          Log the correction
+        </button>
+        <button className="btn" onClick={onClose}>
+          Cancel
+        </button>
       </div>
-    </Dialog>
+    </FormDialog>
   );
 }

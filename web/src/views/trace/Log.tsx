@@ -1,5 +1,6 @@
 import {
   byMethod,
+  effectiveLog,
   formatLength,
   isAutomatic,
   keyText,
@@ -10,6 +11,7 @@ import {
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { eventText } from '../../state/eventText.ts';
+import { AddEntry } from './AddEntry.tsx';
 import { CorrectionDialog } from './CorrectionDialog.tsx';
 import { SetAside } from './SetAside.tsx';
 
@@ -18,6 +20,7 @@ const ROWS = 400;
 
 export function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
   const [amended, setAmended] = useState<WalkEvent>();
+  const [adding, setAdding] = useState(false);
   const [all, setAll] = useState(false);
   const [rows, setRows] = useState(ROWS);
   const corrections = standingCorrections(log);
@@ -28,6 +31,9 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
     <section className="sheet p-3" aria-label="Log">
       <div className="flex items-center">
         <h2 className="flex-1">Log</h2>
+        <button type="button" className="btn btn-quiet" onClick={() => setAdding(true)}>
+          Add an entry
+        </button>
         <label className="flex items-center gap-1.5 text-[0.85rem]">
           <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />
           wheel readings too
@@ -52,12 +58,12 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
           </thead>
           <tbody>
             {shown.slice(0, rows).map((event) => {
-              const correction = corrections.get(keyText(event));
+              const own = corrections.get(keyText(event)) ?? [];
               return (
                 <tr key={keyText(event)}>
                   <td className="figure whitespace-nowrap">{event.time.walkS.toFixed(1)} s</td>
                   <td>
-                    <span className={correction?.action === 'withdraw' ? 'line-through' : ''}>
+                    <span className={own.at(-1)?.action === 'withdraw' ? 'line-through' : ''}>
                       {eventText(event)}
                     </span>
                     {event.kind === 'note' && event.body.voice && (
@@ -69,9 +75,11 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
                         src={`data:${event.body.voice.mime};base64,${event.body.voice.base64}`}
                       />
                     )}
-                    {correction && (
-                      <span className="block text-[0.85rem] text-faint">{correctionText(correction)}</span>
-                    )}
+                    {own.map((correction, i) => (
+                      <span key={i} className="block text-[0.85rem] text-faint">
+                        {correctionText(event, correction)}
+                      </span>
+                    ))}
                   </td>
                   <td>
                     {event.kind !== 'gap' && (
@@ -96,11 +104,43 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
         )}
       </div>
       {amended && (
-        <CorrectionDialog finding={finding} event={amended} onClose={() => setAmended(undefined)} />
+        <CorrectionDialog
+          finding={finding}
+          event={effectiveLog(log).find((e) => keyText(e) === keyText(amended)) ?? amended}
+          onClose={() => setAmended(undefined)}
+        />
+      )}
+      {adding && (
+        <AddEntry
+          finding={finding}
+          log={effectiveLog(log).filter((e) => !isAutomatic(e))}
+          onClose={() => setAdding(false)}
+        />
       )}
     </section>
   );
 }
 
-const correctionText = (c: Correction): string =>
-  `${c.action === 'withdraw' ? 'withdrawn' : c.action === 'move' ? `moved to ${c.walkS?.toFixed(1)} s` : c.action === 'remeasure' ? `measured again: ${c.reading ? `${formatLength(c.reading.travelledM)}, ${byMethod(c.reading.method)}` : ''}` : c.action === 'retime' ? `lag corrected to ${c.delay?.reactionS} s` : c.action === 'restate' ? 'begun otherwise' : `made grade ${c.grade}`}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;
+function becomes(event: WalkEvent, c: Correction): string {
+  switch (c.action) {
+    case 'withdraw':
+      return 'withdrawn';
+    case 'move':
+      return `moved to ${c.walkS?.toFixed(1)} s`;
+    case 'remeasure':
+      return `measured again: ${c.reading ? `${formatLength(c.reading.travelledM)}, ${byMethod(c.reading.method)}` : ''}`;
+    case 'retime':
+      return `lag corrected to ${c.delay?.reactionS} s`;
+    case 'restate':
+      return 'begun otherwise';
+    case 'regrade':
+      return `made grade ${c.grade}`;
+    case 'rewrite':
+      return `it was: ${c.entry ? eventText({ ...event, ...c.entry } as WalkEvent) : ''}`;
+    case 'add':
+      return 'entered afterwards';
+  }
+}
+
+const correctionText = (event: WalkEvent, c: Correction): string =>
+  `${becomes(event, c)}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;

@@ -7,6 +7,7 @@ import { useLog, useStudy } from '../../api/queries.ts';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { Loading, Empty, Trouble } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { Anew } from './Anew.tsx';
 import { Beside } from './Beside.tsx';
 import { FailedChecks } from './FailedChecks.tsx';
 import { Lag } from './Lag.tsx';
@@ -120,6 +121,13 @@ function TraceStage(workspace: Ready) {
               <Outcomes finding={finding} joined={joined} />
               <Outing finding={finding} walks={walks} />
               <LeaveOut key={finding.walkId} finding={finding} />
+              <Anew
+                key={`anew ${finding.walkId}`}
+                setup={comparison.setup}
+                finding={finding}
+                log={whole}
+                walks={walks}
+              />
               <Beside setup={comparison.setup} finding={finding} />
               <Lag finding={finding} log={log} />
               <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />

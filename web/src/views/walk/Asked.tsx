@@ -124,7 +124,7 @@ export function Asked({
       {asking === 'note' && (
         <ReturnFocus label="Note">
           <NoteForm
-            gradeOf={(text) => gradeOfWords(text, kind.id)}
+            gradeOf={(text) => gradeOfWords(text, kind.id, beside?.setup.sayings)}
             words={kind.words}
             onNote={(text, grade, voice) =>
               done(() => {

@@ -107,7 +107,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
       </p>
       {noting ? (
         <NoteForm
-          gradeOf={(text) => gradeOfWords(text, kind.id)}
+          gradeOf={(text) => gradeOfWords(text, kind.id, comparison?.setup.sayings)}
           words={kind.words}
           onNote={(text, g, voice) => {
             setNoting(false);

@@ -1,0 +1,14 @@
+import type { StoredWalk, WalkHeader } from '@urvek/contract';
+import { copied, headerOf, moved, standingLog, type MakingAnew } from './copied.ts';
+
+/** What a walk is a walk of. */
+export type WalkedOf = Pick<WalkHeader, 'productId' | 'rigId' | 'pathId'>;
+
+/** The same log as a walk of another product, rig or path. @throws CannotMakeAnew */
+export const refileWalk = (walk: StoredWalk, of: WalkedOf, making: MakingAnew): StoredWalk =>
+  copied(
+    { ...headerOf(walk.header, false), ...of },
+    standingLog(walk).map((e) => moved(e, 0)),
+    `filed anew: ${making.reason}`,
+    making,
+  );

@@ -1,0 +1,151 @@
+import { GRADES } from '@urvek/core';
+import { readProse, ROW_EVENT_NAMES, type ProposedRow, type ProseContext } from '@urvek/study';
+import { useId, useState } from 'react';
+import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
+import type { Cells } from './gridState.ts';
+
+/** Signs of a long day's notes. */
+const LONGEST_PROSE = 50_000;
+
+/** Notes as text become proposed rows, each beside the words that it comes from: taken, changed or left. */
+export function Prose({
+  context,
+  onTake,
+}: {
+  context: ProseContext;
+  onTake: (rows: readonly Cells[]) => void;
+}) {
+  const id = useId();
+  const [text, setText] = useState('');
+  const [found, setFound] = useState<readonly (ProposedRow & { readonly taken: boolean })[]>();
+  const change = (i: number, column: 'at' | 'grade' | 'event', value: string): void =>
+    setFound(
+      found?.map((row, at) => {
+        if (at !== i) return row;
+        const { [column]: _, ...others } = row.cells;
+        return { ...row, cells: value === '' ? others : { ...others, [column]: value } };
+      }),
+    );
+  const taken = found?.filter((r) => r.taken) ?? [];
+  return (
+    <details className="sheet mt-3 p-3">
+      <summary className="cursor-pointer font-bold">From notes as text</summary>
+      <div className="mt-2">
+        <label htmlFor={id} className="block text-[0.85rem] text-faint">
+          Notes, as they were written
+        </label>
+        <textarea
+          id={id}
+          className="input min-h-28 w-full"
+          maxLength={LONGEST_PROSE}
+          placeholder="Clear at 50 m, a slight crackle at about 100 m, gone at 150 yards."
+          value={text}
+          onChange={(e) => {
+            setText(e.target.value);
+            setFound(undefined);
+          }}
+        />
+      </div>
+      <p className="mt-1">
+        <button
+          type="button"
+          className="btn"
+          disabled={text.trim() === ''}
+          onClick={() => setFound(readProse(text, context).map((row) => ({ ...row, taken: true })))}
+        >
+          Propose rows
+        </button>
+      </p>
+      {found && (
+        <div className="mt-2 grid gap-2" role="group" aria-label="Proposed rows">
+          {found.length === 0 ? (
+            <p role="status">
+              Nothing in it tells of a place, a quality, a reading or something that happened.
+            </p>
+          ) : (
+            <p className="max-w-[80ch]" aria-label="What was used of the notes">
+              {pieces(text, found).map(({ used, part }, i) =>
+                used ? (
+                  <mark key={i} className="bg-[#dbe7ee] text-ink underline decoration-2">
+                    {part}
+                  </mark>
+                ) : (
+                  <span key={i} className="text-faint">
+                    {part}
+                  </span>
+                ),
+              )}
+            </p>
+          )}
+          {found.map((row, i) => (
+            <div
+              key={row.from}
+              className="grid items-end gap-2 border-t border-rule pt-1 sm:grid-cols-[auto_1fr_8rem_7rem_9rem_1fr]"
+            >
+              <Tick
+                label={`row ${i + 1}`}
+                checked={row.taken}
+                onChange={(e) =>
+                  setFound(found.map((r, at) => (at === i ? { ...r, taken: e.target.checked } : r)))
+                }
+              />
+              <p className="pb-1">“{row.text}”</p>
+              <Field
+                label={`Place of row ${i + 1}`}
+                value={row.cells.at ?? ''}
+                placeholder={row.cells.point ?? 'not known'}
+                onChange={(e) => change(i, 'at', e.target.value)}
+              />
+              <Choice
+                label={`Grade of row ${i + 1}`}
+                value={row.cells.grade ?? ''}
+                onChange={(e) => change(i, 'grade', e.target.value)}
+              >
+                <option value="">{row.cells.words ? 'by its words' : 'none'}</option>
+                <Options of={GRADES} />
+              </Choice>
+              <Choice
+                label={`Event of row ${i + 1}`}
+                value={row.cells.event ?? ''}
+                onChange={(e) => change(i, 'event', e.target.value)}
+              >
+                <option value="">none</option>
+                <Options of={ROW_EVENT_NAMES} />
+              </Choice>
+              <p className="pb-1 text-faint">{others(row)}</p>
+            </div>
+          ))}
+          {found.length > 0 && (
+            <p>
+              <button
+                type="button"
+                className="btn btn-main"
+                disabled={taken.length === 0}
+                onClick={() => {
+                  onTake(taken.map((r) => r.cells));
+                  setFound(undefined);
+                  setText('');
+                }}
+              >
+                Put {taken.length} {taken.length === 1 ? 'row' : 'rows'} into the grid
+              </button>
+            </p>
+          )}
+        </div>
+      )}
+    </details>
+  );
+}
+
+/** What else a row says. */
+const others = ({ cells }: ProposedRow): string =>
+  Object.entries(cells)
+    .filter(([c]) => !['at', 'grade', 'event', 'words', 'remark'].includes(c))
+    .map(([c, v]) => `${c.replaceAll('_', ' ')}: ${v}`)
+    .join('; ');
+
+/** The prose in pieces: those that rows come from, and the rest. */
+function pieces(text: string, rows: readonly ProposedRow[]): { used: boolean; part: string }[] {
+  const cuts = [0, ...rows.flatMap((r) => [r.from, r.to]), text.length];
+  return cuts.slice(1).map((to, i) => ({ used: i % 2 === 1, part: text.slice(cuts[i], to) }));
+}
