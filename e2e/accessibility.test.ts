@@ -3,11 +3,17 @@ import { AxeBuilder } from '@axe-core/webdriverjs';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Key } from 'selenium-webdriver';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { useSession } from './support/session.ts';
 import { setSpeed } from './support/walker.ts';
 
 const session = useSession({ demo: true });
+
+const send = (name: string, parameters: object): Promise<void> =>
+  (
+    session.page.driver as unknown as { sendDevToolsCommand(n: string, p: object): Promise<void> }
+  ).sendDevToolsCommand(name, parameters);
 
 async function violations(): Promise<string[]> {
   const { violations: found } = await new AxeBuilder(session.page.driver)
@@ -23,11 +29,33 @@ async function violations(): Promise<string[]> {
   );
 }
 
+const screen = (width: number, height: number): Promise<void> =>
+  send('Emulation.setDeviceMetricsOverride', {
+    ...{ width, height, deviceScaleFactor: 1 },
+    mobile: width < 1000,
+  });
+/** A phone zooms out where a page is too wide: the device's width is meant. */
+const tooWide = (width: number): Promise<number> =>
+  session.page.driver.executeScript<number>(`return document.documentElement.scrollWidth - ${width}`);
+const NARROW = `return [...document.querySelectorAll('main input:not([type=checkbox]):not([type=radio]), main select')]
+  .filter((e) => e.offsetParent && !e.classList.contains('sr-only') && e.getBoundingClientRect().width < 44).length`;
+const HIDDEN = `const e = document.activeElement; const r = e.getBoundingClientRect();
+  if (e === document.body || r.width === 0) return null;
+  const within = (v, most) => Math.min(most - 1, Math.max(0, v));
+  const at = document.elementFromPoint(
+    within(r.left + r.width / 2, innerWidth), within(r.top + Math.min(r.height, 20) / 2, innerHeight));
+  const seen = at && (e.contains(at) || at.contains(e) || e.labels?.[0]?.contains(at));
+  return seen ? null : e.outerHTML.slice(0, 80);`;
+const titles = new Map<string, string>();
+
 test.each([
   ['/', 'Clip microphones'],
   ['/quick', 'Make it, and go to the first walk'],
   ['/walk-now', 'Begin the walk'],
   ['/trainer', 'Begin the lesson'],
+  ['/devices', 'Devices'],
+  ['/join', 'Join a walk'],
+  ['/methods', 'Methods'],
   ['key-sheet', 'show the key'],
   ['kit', 'Add a product'],
   ['paths', 'Lay them out'],
@@ -39,11 +67,38 @@ test.each([
   ['verdict', 'Judged on the median'],
   ['report', 'What was tested'],
 ])(
-  '%s has no WCAG 2.2 AA finding',
+  '%s: no WCAG 2.2 AA finding, a title of its own, no wider than a phone, and usable at 400 %%',
   async (stage, sign) => {
-    await session.page.open(stage.startsWith('/') ? stage : `/c/${DEMO_ID}/${stage}`);
-    await session.page.see(sign);
-    expect(await violations()).toEqual([]);
+    const { page } = session;
+    await page.open(stage.startsWith('/') ? stage : `/c/${DEMO_ID}/${stage}`);
+    await page.see(sign);
+    const wrong = await violations();
+    const title = await page.driver.getTitle();
+    if (titles.has(title)) wrong.push(`the title of ${titles.get(title)}`);
+    titles.set(title, stage);
+    for (const [width, height] of [
+      [390, 844],
+      [844, 390],
+      [320, 640],
+    ] as const) {
+      await screen(width, height);
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      const over = await tooWide(width);
+      if (over > 0) wrong.push(`at ${width}: ${over} px over`);
+      if (stage === 'kit' && (await page.driver.executeScript<number>(NARROW)) > 0)
+        wrong.push(`at ${width}: fields narrower than a thumb`);
+    }
+    // 1280 × 800 at 400 %: what has the focus is not hidden.
+    await send('Emulation.setDeviceMetricsOverride', {
+      ...{ width: 320, height: 200, deviceScaleFactor: 4, mobile: false },
+    });
+    for (let i = 0; i < 12; i++) {
+      await page.driver.actions().sendKeys(Key.TAB).perform();
+      const hidden = await page.driver.executeScript<string | null>(HIDDEN);
+      if (hidden) wrong.push(`at 400 %: hidden ${hidden}`);
+    }
+    await screen(1280, 800);
+    expect(wrong).toEqual([]);
   },
   180_000,
 );
@@ -74,9 +129,7 @@ test('nor have a table’s preview, a correction, the questions of a walk, and w
   const look = async (state: string): Promise<void> => {
     // The system's colours once where there are many: they are of one style sheet.
     for (const value of state === 'correction' || state === 'End …' ? ['active', 'none'] : ['none']) {
-      await (
-        page.driver as unknown as { sendDevToolsCommand(n: string, p: object): Promise<void> }
-      ).sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value }] });
+      await send('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value }] });
       found.push(...(await violations()).map((v) => `${state}, forced colours ${value}: ${v}`));
     }
   };

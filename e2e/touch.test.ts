@@ -6,13 +6,6 @@ import type { Page } from './support/browser.ts';
 // A thumb on a phone: real touches, as the browser gets them.
 
 const session = useSession({ demo: true });
-const STAGES = ['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'];
-
-const ALL = [
-  '',
-  ...STAGES.map((s) => `c/${DEMO_ID}/${s}`),
-  ...['walk-now', 'quick', 'devices', 'join', 'methods'],
-];
 
 const tools = (page: Page) => (name: string, parameters: object) =>
   (
@@ -61,8 +54,6 @@ const kinds = (page: Page): Promise<string[]> =>
         done(target.result.map((k) => k.event.kind).filter((kind) => wanted.includes(kind)));
       };
     };`);
-const NARROW = `return [...document.querySelectorAll('main input:not([type=checkbox]):not([type=radio]), main select')]
-  .filter((e) => e.offsetParent && !e.classList.contains('sr-only') && e.getBoundingClientRect().width < 44).length`;
 const settled = async (page: Page): Promise<string[]> => {
   await wait(400);
   return kinds(page);
@@ -117,40 +108,6 @@ test('a walk begun by mistake stands on Bench, and is discarded in one press', a
   await page.open('/walk-now');
   await page.see('Begin the walk');
 }, 60_000);
-
-test('no stage is wider than the phone, upright or across', async () => {
-  const { page } = session;
-  const wide: string[] = [];
-  for (const [width, height] of [
-    [390, 844],
-    [320, 640],
-    [844, 390],
-  ] as const) {
-    await phone(page, width, height);
-    // Across, where one walks.
-    // Stages at 320 px are looked at by anyPerson.test.ts.
-    const shown = {
-      390: ALL,
-      320: ALL.filter((s) => !s.startsWith('c/')),
-      844: [`c/${DEMO_ID}/walk`, 'walk-now'],
-    };
-    for (const stage of shown[width]) {
-      await page.open(`/${stage}`);
-      await page.find('//h1');
-      await wait(300);
-      const over = await page.driver.executeScript<number>(
-        // A phone zooms out where a page is too wide: the device's width is meant.
-        `return document.documentElement.scrollWidth - ${width}`,
-      );
-      if (over > 0) wide.push(`${stage} at ${width}: ${over} px over`);
-      if (stage.endsWith('kit')) {
-        const narrow = await page.driver.executeScript<number>(NARROW);
-        if (narrow > 0) wide.push(`${stage} at ${width}: ${narrow} fields narrower than a thumb`);
-      }
-    }
-  }
-  expect(wide).toEqual([]);
-}, 240_000);
 
 test('every mode on a small phone: its panel, Undo and End are in sight together, and work by touch', async () => {
   const { page } = session;

@@ -110,6 +110,16 @@ export class Page {
   }
 
   async see(text: string): Promise<WebElement> {
+    // Looking at all text at once is cheap; the element that has it is looked for when it is there.
+    await this.driver.wait(
+      () =>
+        this.driver.executeScript<boolean>(
+          "return document.body.textContent.replace(/\\s+/g, ' ').includes(arguments[0])",
+          text,
+        ),
+      WAIT_MS,
+      `nowhere on the page: ${text}`,
+    );
     return this.find(
       `//body//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`,
     );

@@ -15,6 +15,7 @@ export * from './plan/plannedWalks.ts';
 export * from './plan/planning.ts';
 export * from './plan/seal.ts';
 export * from './plan/stages.ts';
+export * from './publish/captions.ts';
 export * from './publish/exports.ts';
 export * from './publish/leavingStudy.ts';
 export * from './publish/withhold.ts';

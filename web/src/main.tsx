@@ -94,6 +94,7 @@ const router = createBrowserRouter([
       { path: 'run-sheet', ...view(() => import('./views/plan/RunSheet.tsx'), 'RunSheet') },
       { path: 'walk', ...view(() => import('./views/walk/Walk.tsx'), 'Walk') },
       { path: 'trace/:walkId?', ...view(() => import('./views/trace/Trace.tsx'), 'Trace') },
+      { path: 'film/:walkId?', ...view(() => import('./views/film/Film.tsx'), 'Film') },
       { path: 'notebook', ...view(() => import('./views/notebook/Notebook.tsx'), 'ComparisonNotebook') },
       { path: 'import-sheet', ...view(() => import('./views/trace/SheetImport.tsx'), 'SheetImport') },
       { path: 'ranges', ...view(() => import('./views/ranges/Ranges.tsx'), 'Ranges') },

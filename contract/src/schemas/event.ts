@@ -212,6 +212,15 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
   }),
   clock: strict({ baseMs: instant(), halfRttMs: number().min(0).max(60_000) }),
   shared: strict({ count: count(1, 1000) }),
+  recording: strict({
+    name: yup.string().required().max(255),
+    bytes: yup.number().integer().min(0).max(Number.MAX_SAFE_INTEGER).required(),
+    digest: yup
+      .string()
+      .required()
+      .matches(/^[0-9a-f]{64}$/),
+    seconds: number().min(0).max(MOST_WALK_S),
+  }),
   correction: strict({
     amends: strict<EventBodies['correction']['amends']>(key()).required(),
     action: yup.string().oneOf(CORRECTION_ACTIONS).required(),

@@ -85,10 +85,12 @@ function apply(event: WalkEvent, correction: Correction): WalkEvent {
   }
 }
 
+const NOT_UNDONE: readonly WalkEvent['kind'][] = ['begin', 'gap', 'joined', 'recording'];
+
 /** The event that undo would withdraw: the last that stands, other than the beginning. */
 export const lastUndoable = (log: readonly WalkEvent[]): WalkEvent | undefined =>
   effectiveLog(log)
-    .filter((e) => e.kind !== 'begin' && e.kind !== 'gap' && e.kind !== 'joined' && !isAutomatic(e))
+    .filter((e) => !NOT_UNDONE.includes(e.kind) && !isAutomatic(e))
     .at(-1);
 
 /** Written by an instrument, not by a person. */

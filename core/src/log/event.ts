@@ -204,6 +204,17 @@ export interface EventBodies {
   clock: { readonly baseMs: number; readonly halfRttMs: number };
   /** Both devices press at one count, or a clap: a moment that is the same on both. */
   shared: { readonly count: number };
+  /**
+   * A recording of this walk, known again by its name, length and digest: at this moment of the walk's clock it
+   * begins. The file itself stays where it is.
+   */
+  recording: {
+    readonly name: string;
+    readonly bytes: number;
+    /** SHA-256 of its first and last mebibyte, in hexadecimal. */
+    readonly digest: string;
+    readonly seconds: number;
+  };
   correction: Correction;
 }
 

@@ -45,7 +45,7 @@ export const NOT_BEGUN: LiveState = {
   undoable: undefined,
 };
 
-const NOT_UNDONE = new Set<WalkEvent['kind']>(['begin', 'gap', 'joined', 'correction']);
+const NOT_UNDONE = new Set<WalkEvent['kind']>(['begin', 'gap', 'joined', 'recording', 'correction']);
 
 /**
  * The state after one entry more. A correction changes what was: then the state is worked out from the

@@ -70,7 +70,9 @@ export function changesOf({ events, begin, endS, delay, stands, watched, looks }
   const happenedS = (event: WalkEvent): number => {
     const lagged = event.time.walkS - lagOf(event, begin.body.playoutDelayS ?? 0, delay).lagS;
     const since = standAt(stands, event.time.walkS)?.fromS ?? startS;
-    return Math.min(endS, Math.max(startS, since, lagged));
+    // What was logged at a frame that stands has no lag, what was pressed in play has: neither overtakes the other.
+    const before = changes.at(-1)?.atS ?? startS;
+    return Math.min(endS, Math.max(startS, since, before, lagged));
   };
   const seen = new Map(looks.map((l) => [l.atS, l]));
   let lookedS = startS;

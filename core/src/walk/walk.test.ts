@@ -164,6 +164,30 @@ describe('from events to outcomes', () => {
   });
 });
 
+test('at a frame that stands still nobody reacts, and a press in play does not overtake it', () => {
+  const filmed = logOf([
+    [0, 'begin', { ...begin, reading: { travelledM: 0, method: 'wheel', pressed: true } }],
+    [50, 'dropoutBegin'],
+    [50.3, 'dropoutEnd'],
+    [100, 'mark', { reading: { travelledM: 100, method: 'wheel', pressed: true } }],
+    [100, 'end', { reason: 'time' }],
+  ]).map((e) => (e.kind === 'dropoutBegin' ? { ...e, time: { ...e.time, frameS: 0.04 } } : e) as WalkEvent);
+  const trace = traceWalk(filmed);
+  const lost = trace?.noticed.find((s) => s.grade === 1);
+  // 0.3 s later in play is 0.3 s before by the usual reaction of 0.6 s.
+  expect([lost?.fromS, lost?.toS, lost?.frameS]).toEqual([50, 50, 0.04]);
+  const pressed = outcomes(
+    filmed.map((e) => ({ ...e, time: { ...e.time, frameS: undefined } }) as WalkEvent),
+  );
+  const exact = outcomes(filmed);
+  expect(exact['first dropout']?.interval?.failedM).toBeCloseTo(50, 6);
+  expect(exact['first dropout']?.interval?.commonUM).toBeUndefined();
+  expect(pressed['first dropout']?.interval?.commonUM).toBeGreaterThan(0);
+  expect(exact['first dropout']?.interval?.failedUM).toBeLessThan(
+    pressed['first dropout']?.interval?.failedUM ?? 0,
+  );
+});
+
 describe('corrections', () => {
   const log = logOf([
     [0, 'begin', begin],

@@ -159,6 +159,7 @@ function cellsOf(event: WalkEvent): Cells | undefined {
     case 'joined':
     case 'clock':
     case 'shared':
+    case 'recording':
     case 'correction':
       return undefined;
   }

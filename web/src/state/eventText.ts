@@ -63,6 +63,8 @@ export function eventText(event: WalkEvent): string {
       return `clock compared, ± ${event.body.halfRttMs.toFixed(0)} ms`;
     case 'shared':
       return `shared moment ${event.body.count}`;
+    case 'recording':
+      return `recording ${event.body.name}`;
     case 'against':
       return `beside another: ${event.body.how}`;
     case 'outing':

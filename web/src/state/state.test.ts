@@ -125,6 +125,7 @@ test('every kind of event has its words', () => {
     against: { productId: 'b', how: 'held where the other failed' },
     outing: { name: 'the wet Tuesday' },
     leftOut: { reason: 'a rehearsal' },
+    recording: { name: 'lane.mp4', bytes: 1, digest: '0', seconds: 60 },
     end: { reason: 'weather' },
     correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
@@ -157,6 +158,7 @@ test('every kind of event has its words', () => {
     'beside another: held where the other failed',
     'belongs to the outing “the wet Tuesday”',
     'left out: a rehearsal',
+    'recording lane.mp4',
     'ended: weather',
     'correction (withdraw): slip',
   ]);

@@ -71,8 +71,12 @@ function patternsOf(kindId: string | undefined): readonly Pattern[] {
 }
 
 /** The table as it is read for a kind of product: its own words, then what is said of what is heard or seen of it. */
-export const sayingsOf = (kindId: string | undefined): readonly Saying[] =>
-  patternsOf(kindId).map(({ words, grade, unsure }) => ({ words, grade, ...(unsure ? { unsure } : {}) }));
+export function sayingsOf(kindId: string | undefined): readonly Saying[] {
+  const first = new Map<string, Saying>();
+  for (const { words, grade, unsure } of patternsOf(kindId))
+    if (!first.has(words)) first.set(words, { words, grade, ...(unsure ? { unsure } : {}) });
+  return [...first.values()];
+}
 
 const wordsOf = (kindId: string | undefined): Saying[] =>
   kindId === undefined

@@ -8,6 +8,7 @@ import { anchorOf } from './anchor.ts';
 // Our own page, not anything that a user wrote: its HTML is taken as it is made.
 const PAGE = marked
   .parse(`${text}\n\n${reached}`, { async: false })
+  .replaceAll('<pre>', '<pre tabindex="0">')
   .replace(/<h2>(.*?)<\/h2>/g, (_, title: string) => `<h2 id="${anchorOf(title)}">${title}</h2>`);
 
 /** How every published figure is made, paragraph by paragraph. */

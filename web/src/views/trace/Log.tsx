@@ -10,6 +10,8 @@ import {
 } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { Tick } from '../../components/Field.tsx';
 import { eventText } from '../../state/eventText.ts';
 import { AddEntry } from './AddEntry.tsx';
 import { CorrectionDialog } from './CorrectionDialog.tsx';
@@ -23,21 +25,19 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
   const [adding, setAdding] = useState(false);
   const [all, setAll] = useState(false);
   const [rows, setRows] = useState(ROWS);
+  const filmed = log.some((e) => e.kind === 'recording');
   const corrections = standingCorrections(log);
   const shown = [...log]
     .sort((a, b) => a.time.walkS - b.time.walkS)
     .filter((e) => e.kind !== 'correction' && (all || !isAutomatic(e)));
   return (
     <section className="sheet p-3" aria-label="Log">
-      <div className="flex items-center">
+      <div className="flex items-center gap-3">
         <h2 className="flex-1">Log</h2>
         <button type="button" className="btn btn-quiet" onClick={() => setAdding(true)}>
           Add an entry
         </button>
-        <label className="flex items-center gap-1.5 text-[0.85rem]">
-          <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />
-          wheel readings too
-        </label>
+        <Tick label="wheel readings too" checked={all} onChange={(e) => setAll(e.target.checked)} />
       </div>
       <SetAside walkId={finding.walkId} />
       <div
@@ -90,6 +90,15 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
                       >
                         Correct
                       </button>
+                    )}
+                    {filmed && event.kind !== 'recording' && (
+                      <Link
+                        className="btn-quiet underline"
+                        aria-label={`In the film: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
+                        to={`/c/${finding.header.comparisonId}/film/${finding.walkId}?at=${event.time.walkS}`}
+                      >
+                        film
+                      </Link>
                     )}
                   </td>
                 </tr>

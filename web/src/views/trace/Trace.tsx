@@ -88,6 +88,9 @@ function TraceStage(workspace: Ready) {
           <Link className="btn" to={`/c/${id}/notebook`}>
             Write a walk down
           </Link>
+          <Link className="btn" to={`/c/${id}/film`}>
+            Log from a recording
+          </Link>
           <Link className="btn" to={`/c/${id}/import-sheet`}>
             Walks from a table
           </Link>

@@ -15,7 +15,7 @@ import {
 /** Kinds that a person can enter or rewrite afterwards: the others are an instrument's, or have their own place. */
 export type EnteredKind = Exclude<
   Entry['kind'],
-  'gap' | 'fix' | 'joined' | 'clock' | 'shared' | 'against' | 'outing' | 'leftOut'
+  'gap' | 'fix' | 'joined' | 'clock' | 'shared' | 'against' | 'outing' | 'leftOut' | 'recording'
 >;
 
 interface EntryField {

@@ -110,9 +110,14 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           : 'The plan is walked; this would be an extra walk.'
       }
       actions={
-        <Link className="btn" to={`/c/${comparison.id}/notebook`}>
-          Write a walk down
-        </Link>
+        <>
+          <Link className="btn" to={`/c/${comparison.id}/notebook`}>
+            Write a walk down
+          </Link>
+          <Link className="btn" to={`/c/${comparison.id}/film`}>
+            Log from a recording
+          </Link>
+        </>
       }
     >
       {walked !== undefined && <JustWalked workspace={workspace} walkId={walked} onWalkOn={onBegin} />}

@@ -4,7 +4,6 @@ import { useOptions } from './useOptions.ts';
 import { LogKeys } from './LogKeys.tsx';
 import type { Comparison } from '@urvek/contract';
 import {
-  GRADES,
   kindOf,
   satelliteReceiver,
   SCRIPT_TEXT,
@@ -42,6 +41,7 @@ import { Saved } from './Saved.tsx';
 import { wheelReading } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
 import { confirmKept, say, useAwake, useGaps, useLocation } from './device.ts';
+import { logActions } from './logActions.ts';
 import { ModePanel } from './modes.tsx';
 import { nextPost } from './nextPost.ts';
 import type { Log } from './modesParts.tsx';
@@ -248,16 +248,12 @@ export function LiveWalk({
       name: at.name,
     })(inputMs);
   const actions: Actions = {
-    d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
-    ...Object.fromEntries(
-      GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })]),
-    ),
+    ...logActions({ state, press, ask: setAsking }),
     m: (inputMs) => {
       if (post) markPost(post, inputMs);
       else if (tick) press('mark', { reading: { ...wheelReading(tick), pressed: true } })(inputMs);
       else setAsking('mark');
     },
-    w: () => setAsking('mark'),
     s: (inputMs) => {
       if (state.standing) press('goOn', {})(inputMs);
       else
@@ -266,18 +262,11 @@ export function LiveWalk({
           ...(tick ? { reading: { ...wheelReading(tick), pressed: true } } : {}),
         })(inputMs);
     },
-    f: () => setAsking('fixed end'),
     t: (inputMs) => {
       if (turned) return;
       press('turn', tick ? { reading: wheelReading(tick) } : {})(inputMs);
       gear.turn();
     },
-    l: () => setAsking('landmark'),
-    x: press('tried', { tries: 3, failed: 3 }),
-    v: () => setAsking('reading'),
-    r: () => setAsking('reconnected'),
-    n: () => setAsking('note'),
-    e: () => setAsking('end'),
     j: (inputMs) => {
       void (async () => {
         if (!lost) await add('dropoutBegin', {}, gear.walkS(inputMs), inputMs);

@@ -1,0 +1,173 @@
+import type { WalkHeader } from '@urvek/contract';
+import { GRADES, kindOf, type EventOf, type Grade } from '@urvek/core';
+import { useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useLog } from '../../api/queries.ts';
+import { Choice, Field } from '../../components/Field.tsx';
+import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Empty, Loading, Trouble } from '../../components/States.tsx';
+import { fieldLog } from '../../field/fieldLog.ts';
+import { delayInForce } from '../../field/operator.ts';
+import { eventTime, nowMs } from '../../field/time.ts';
+import { StartAt } from '../walk/StartAt.tsx';
+import { NOT_STATED, readingOfStart } from '../walk/startPlace.ts';
+import { notBegun } from '../walk/device.ts';
+import { FilmLog } from './FilmLog.tsx';
+import { PickReel } from './PickReel.tsx';
+import { PlayerView } from './PlayerView.tsx';
+import { opened, type Reel } from './reel.ts';
+import { usePlayer } from './usePlayer.ts';
+
+export function Film() {
+  const { walkId } = useParams();
+  return (
+    <WithWorkspace>
+      {(workspace) => <FilmStage key={walkId ?? 'new'} walkId={walkId} {...workspace} />}
+    </WithWorkspace>
+  );
+}
+
+/** Log from a recording: one's own film or sound of a walk, which never leaves this device. */
+function FilmStage({ walkId, ...workspace }: Ready & { walkId: string | undefined }) {
+  const [search] = useSearchParams();
+  const log = useLog(walkId);
+  const [reel, setReel] = useState(() => (walkId === undefined ? undefined : opened.get(walkId)));
+  const known = (log ?? []).filter((e): e is EventOf<'recording'> => e.kind === 'recording');
+  // Looked up anew, it is not there for a moment: what plays goes on.
+  if (walkId !== undefined && !log && !reel) return <Loading what="the walk" />;
+  return (
+    <Stage
+      title="Log from a recording"
+      lead="A film or a sound recording of your own walk, played on this device; it is not sent anywhere. What is logged stands on the recording’s clock: pausing stops it, and nothing is a gap."
+    >
+      {!reel ? (
+        <PickReel
+          known={known.map((e) => e.body)}
+          onReel={(next) => {
+            if (walkId !== undefined) opened.set(walkId, next);
+            setReel(next);
+          }}
+        />
+      ) : walkId === undefined ? (
+        <BeginOnFilm workspace={workspace} reel={reel} />
+      ) : (
+        <FilmLog workspace={workspace} walkId={walkId} reel={reel} fromS={Number(search.get('at')) || 0} />
+      )}
+    </Stage>
+  );
+}
+
+/** Which walk it is, and the frame at which it begins. */
+function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Ready; reel: Reel }) {
+  const { products, paths } = comparison.setup;
+  const rigs = products.flatMap((product) => product.rigs.map((rig) => ({ product, rig })));
+  const player = usePlayer(reel);
+  const navigate = useNavigate();
+  const [rigAt, setRigAt] = useState(0);
+  const [pathAt, setPathAt] = useState(0);
+  const [day, setDay] = useState('');
+  const [baseline, setBaseline] = useState<Grade>();
+  const [start, setStart] = useState(NOT_STATED);
+  const [error, setError] = useState<Error>();
+  const chosen = rigs[rigAt];
+  const path = paths[pathAt];
+  if (!chosen || !path)
+    return (
+      <Empty title="No product or no path yet">
+        A recording is logged as a walk of a rig on a path: enter both first, however little is known of them.
+      </Empty>
+    );
+  const kind = kindOf(chosen.product.kindId);
+  const begin = async (): Promise<void> => {
+    player.pause();
+    const { atS, frameS } = player.moment();
+    const dated = /^\d{4}-\d\d-\d\d$/.test(day) ? new Date(`${day}T12:00:00`).getTime() : NaN;
+    const header: WalkHeader = {
+      id: crypto.randomUUID(),
+      comparisonId: comparison.id,
+      productId: chosen.product.id,
+      rigId: chosen.rig.id,
+      pathId: path.id,
+      startedMs: Number.isNaN(dated) ? nowMs() : dated,
+      ...(Number.isNaN(dated) ? { undated: true } : {}),
+    };
+    const reading = readingOfStart(start);
+    try {
+      // Its clock is the recording's: it is not under way on this device's.
+      await fieldLog.adopt(header, 0);
+      await fieldLog.append(
+        header.id,
+        'begin',
+        {
+          direction: kind.direction,
+          mode: 'continuous',
+          ...(baseline === undefined ? {} : { baselineGrade: baseline }),
+          ...(reading ? { reading } : {}),
+          ...(start.inwards ? { inwards: true as const } : {}),
+          ...(chosen.rig.playoutDelayS === undefined ? {} : { playoutDelayS: chosen.rig.playoutDelayS }),
+          ...(await delayInForce()),
+        },
+        eventTime(atS, 1, undefined, frameS),
+      );
+      for (const { file, digest, seconds, beginsS } of reel)
+        await fieldLog.append(
+          header.id,
+          'recording',
+          { name: file.name.slice(0, 255), bytes: file.size, digest, seconds },
+          // Of the walk's clock, which is this recording's.
+          eventTime(beginsS, 1),
+        );
+      opened.set(header.id, reel);
+      await navigate(`/c/${comparison.id}/film/${header.id}?at=${atS.toFixed(3)}`, { replace: true });
+    } catch (cause) {
+      setError(notBegun(cause));
+    }
+  };
+  return (
+    <div className="grid gap-3 lg:grid-cols-[1.6fr_1fr]">
+      <PlayerView reel={reel} player={player} markers={[]} />
+      <section className="sheet grid content-start gap-3 p-3" aria-label="The walk on it">
+        <Choice label="Rig that was walked" value={rigAt} onChange={(e) => setRigAt(Number(e.target.value))}>
+          {rigs.map(({ product, rig }, i) => (
+            <option key={rig.id} value={i}>
+              {product.name}: {rig.name}
+            </option>
+          ))}
+        </Choice>
+        <Choice label="Path" value={pathAt} onChange={(e) => setPathAt(Number(e.target.value))}>
+          {paths.map((p, i) => (
+            <option key={p.id} value={i}>
+              {p.name}
+            </option>
+          ))}
+        </Choice>
+        <Field
+          label="Day, if known"
+          placeholder="2026-05-12"
+          value={day}
+          onChange={(e) => setDay(e.target.value)}
+        />
+        <Choice
+          label="Baseline, where it begins"
+          value={baseline ?? ''}
+          onChange={(e) => setBaseline(e.target.value === '' ? undefined : (Number(e.target.value) as Grade))}
+        >
+          <option value="">not graded</option>
+          {GRADES.map((g) => (
+            <option key={g} value={g}>
+              {g}: {kind.words[g]}
+            </option>
+          ))}
+        </Choice>
+        <StartAt start={start} onChange={setStart} usual={path.distanceMethod} />
+        {error && <Trouble error={error} />}
+        <p>
+          <button type="button" className="btn btn-main" onClick={() => void begin()}>
+            The walk begins here
+          </button>
+        </p>
+        <p className="text-faint">Go to the moment at which it begins first: the log counts from there.</p>
+      </section>
+    </div>
+  );
+}

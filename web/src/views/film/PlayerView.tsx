@@ -1,0 +1,103 @@
+import { useEffect } from 'react';
+import { Choice } from '../../components/Field.tsx';
+import type { Player } from './usePlayer.ts';
+import { Waveform, type Marker } from './Waveform.tsx';
+import { secondsOfReel, type Reel } from './reel.ts';
+
+const RATES = [0.25, 0.5, 1, 1.5, 2, 4] as const;
+/** A loop goes from so long before here to a little after, s. */
+const LOOP_S = [2, 1] as const;
+const CONTROL = 'input, textarea, select, a[href], button, summary, [contenteditable]';
+
+const clock = (seconds: number): string => {
+  const ms = Math.round(1000 * Math.max(0, seconds));
+  const [m, s] = [Math.floor(ms / 60_000), Math.floor(ms / 1000) % 60];
+  return `${m}:${String(s).padStart(2, '0')}.${String(ms % 1000).padStart(3, '0')}`;
+};
+
+/** The recording, its clock, and how one goes about in it: by keys as by buttons. */
+export function PlayerView({
+  reel,
+  player,
+  markers,
+}: {
+  reel: Reel;
+  player: Player;
+  markers: readonly Marker[];
+}) {
+  const { video, part, playing, rate, atS, frame, loop } = player;
+  useEffect(() => {
+    const keys: Readonly<Record<string, () => void>> = {
+      ' ': player.toggle,
+      ArrowRight: () => player.step(1),
+      ArrowLeft: () => player.step(-1),
+      PageDown: () => player.seek(atS + 5),
+      PageUp: () => player.seek(atS - 5),
+    };
+    const onKey = (e: KeyboardEvent): void => {
+      const act = keys[e.key];
+      const on = e.target instanceof Element ? e.target.closest(CONTROL) : null;
+      if (!act || e.ctrlKey || e.metaKey || e.altKey || (on && !(on.matches('button') && e.key !== ' ')))
+        return;
+      e.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  return (
+    <section className="sheet p-2" aria-label="The recording">
+      {}
+      <video
+        ref={video}
+        src={reel[part]?.url}
+        className="max-h-[36vh] min-h-16 w-full bg-ink"
+        preload="auto"
+        playsInline
+        aria-label={`Recording ${reel[part]?.file.name ?? ''}`}
+      />
+      <Waveform reel={reel} atS={atS} markers={markers} onSeek={player.seek} />
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <button type="button" className="btn btn-main" onClick={player.toggle}>
+          {playing ? 'Pause' : 'Play'}
+        </button>
+        <button type="button" className="btn" onClick={() => player.step(-1)}>
+          Frame back
+        </button>
+        <button type="button" className="btn" onClick={() => player.step(1)}>
+          Frame on
+        </button>
+        <button type="button" className="btn" onClick={() => player.seek(atS - 5)}>
+          5 s back
+        </button>
+        <button type="button" className="btn" onClick={() => player.seek(atS + 5)}>
+          5 s on
+        </button>
+        <button
+          type="button"
+          className="btn"
+          aria-pressed={loop !== undefined}
+          onClick={() => player.setLoop(loop ? undefined : [Math.max(0, atS - LOOP_S[0]), atS + LOOP_S[1]])}
+        >
+          {loop ? 'Loop off' : 'Loop here'}
+        </button>
+        <Choice inline label="Speed" value={rate} onChange={(e) => player.setRate(Number(e.target.value))}>
+          {RATES.map((r) => (
+            <option key={r} value={r}>
+              {r}×
+            </option>
+          ))}
+        </Choice>
+        <p className="figure ml-auto" data-clock={atS.toFixed(4)}>
+          {clock(atS)} of {clock(secondsOfReel(reel))}
+          {frame !== undefined && <span className="text-faint">, frame {frame}</span>}
+        </p>
+      </div>
+      <p className="text-[0.85rem] text-faint">
+        Space plays and pauses, the arrows go frame by frame, Page up and down 5 s. What is logged while it
+        stands has no reaction in it; what is logged in play has.
+        {reel[part]?.trouble && ` Of ${reel[part].file.name}: ${reel[part].trouble}.`}
+      </p>
+    </section>
+  );
+}
