@@ -28,7 +28,7 @@ const cell = fc
     fc.integer({ min: -1000, max: 1e6 }).map(String),
   )
   // What no XML can hold, and what a reader of tables takes off, is no cell of a sheet.
-   
+
   .map((t) =>
     t
       .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFD-\uFFFF]|\r/g, '')
