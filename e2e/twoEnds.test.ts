@@ -112,6 +112,10 @@ test('two browsers on one walk, one clock 37 minutes off: what happens at once s
   expect(await walker.text("//*[@aria-label='Devices that joined']")).toContain('by clocks compared, ±');
 }, 240_000);
 
+/** Without what only repeats the one before. */
+const apart = (values: readonly number[]): number[] =>
+  values.filter((v, i) => i === 0 || v !== values[i - 1]);
+
 test('the device’s own location, along the route: snapped to the path with its accuracy; a poor one is kept and not used', async () => {
   const { page } = session;
   const comparison = await api<Comparison>(`/comparisons/${DEMO_ID}`);
@@ -139,6 +143,8 @@ test('the device’s own location, along the route: snapped to the path with its
   await beginReal(page);
   await (await page.find("//label[contains(., 'location')]/input")).click();
   const fixes = async (): Promise<WalkEvent[]> => (await newest()).log.filter((e) => e.kind === 'fix');
+  const accuracies = async (): Promise<number[]> =>
+    (await fixes()).flatMap((e) => (e.kind === 'fix' ? [Math.round(e.body.accuracyM)] : []));
   const walked: [m: number, accuracyM: number][] = [
     [20, 6],
     [60, 8],
@@ -148,20 +154,19 @@ test('the device’s own location, along the route: snapped to the path with its
   for (const [i, [m, accuracy]] of walked.entries()) {
     if (i > 0) await page.driver.sleep(5200);
     await stand(m, accuracy);
-    await page.until(`fix ${i + 1}`, async () => (await fixes()).length > i);
+    await page.until(`fix ${i + 1}`, async () => (await accuracies()).at(-1) === accuracy);
   }
   await page.key('e');
   await page.press('time');
   await page.press('its trace');
   await page.see('Trace:');
   const walk = await newest();
-  expect((await fixes()).map((e) => e.kind === 'fix' && Math.round(e.body.accuracyM))).toEqual(
-    walked.map(([, accuracyM]) => accuracyM),
-  );
+  // A browser may tell the same place again.
+  expect(apart(await accuracies())).toEqual(walked.map(([, accuracyM]) => accuracyM));
   const [found] = findWalks({ ...setup, paths }, [walk]);
   expect(found?.trace.methods).toContain('satellite');
   const marks = found?.trace.fixes.filter((f) => f.atS > 0) ?? [];
-  expect(marks.map((f) => Math.round(f.travelledM))).toEqual([20, 60, 120]);
+  expect(apart(marks.map((f) => Math.round(f.travelledM)))).toEqual([20, 60, 120]);
   // The browser's accuracy is a 95 % radius, and the fixed end has its own.
   expect(marks[0]?.uncertaintyM).toBeGreaterThan(4);
   expect(marks[0]?.uncertaintyM).toBeLessThan(6);

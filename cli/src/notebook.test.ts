@@ -149,6 +149,8 @@ describe('a table of notes becomes walks', () => {
         ['mobile-to-fixed', up, at],
       ]),
     );
+    // The path that is made reaches as far as somebody was: 0.95 mi = 1528.88 m, and no nearer.
+    expect(outcomes(got, 'last usable')).toEqual([['Router', '1', 1367.94, 1528.88]]);
   });
 
   test('about, between, over and unknown keep what they say; named points keep their order', async () => {

@@ -240,7 +240,10 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     reading: reading()
       .default(undefined)
       .when('action', { is: 'remeasure', then: (s) => s.required(), otherwise: (s) => s.optional() }),
-    entry: strict<Entry>({ kind: yup.string().required().max(40), body: yup.mixed().required() })
+    entry: strict<Entry>({
+      kind: yup.string().required().max(40),
+      body: yup.object().default(undefined).required(),
+    })
       .default(undefined)
       .when('action', { is: 'rewrite', then: (s) => s.required(), otherwise: (s) => s.optional() }),
   }),

@@ -1,4 +1,4 @@
-import { kindOf, type DistanceMethod } from '@urvek/core';
+import { kindOf, travelledOf, type DistanceMethod } from '@urvek/core';
 import { newRig, type Product, type Rig, type Setup } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
 import type { NotebookRow } from './columns.ts';
@@ -56,7 +56,7 @@ export class Kit {
 
   /** A new path ends no nearer than where somebody was on it. */
   reached({ id }: SetupPath, { reading }: Observation): void {
-    if (reading) this.farthestM.set(id, Math.max(this.farthestM.get(id) ?? 0, reading.travelledM));
+    if (reading) this.farthestM.set(id, Math.max(this.farthestM.get(id) ?? 0, travelledOf(reading)));
   }
 
   /** The set-up with what these walks need of what was made, and what that is. */

@@ -31,6 +31,7 @@ import { logActions } from '../walk/logActions.ts';
 import { LogKeys } from '../walk/LogKeys.tsx';
 import { useTraceSoon } from '../walk/useTraceSoon.ts';
 import { useWalkSession } from '../walk/useWalkSession.ts';
+import { Beside } from './Beside.tsx';
 import { FilmFiles } from './FilmFiles.tsx';
 import { PlayerView } from './PlayerView.tsx';
 import type { Reel } from './reel.ts';
@@ -133,13 +134,16 @@ export function FilmLog({
       <Announce log={log} unkept={unkept} />
       {error && <Trouble error={error} />}
       <div className="grid gap-3 lg:grid-cols-2">
-        <PlayerView
-          reel={reel}
-          player={player}
-          markers={standing
-            .filter((e) => !isAutomatic(e) && e.kind !== 'recording')
-            .map((e) => ({ atS: e.time.walkS, what: eventText(e) }))}
-        />
+        <div>
+          <PlayerView
+            reel={reel}
+            player={player}
+            markers={standing
+              .filter((e) => !isAutomatic(e) && e.kind !== 'recording')
+              .map((e) => ({ atS: e.time.walkS, what: eventText(e) }))}
+          />
+          <Beside player={player} />
+        </div>
         <div className="grid content-start gap-2">
           <Keys actions={asking ? {} : actions} />
           <Asked

@@ -1,0 +1,76 @@
+import { Film } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import type { Player } from './usePlayer.ts';
+
+/** In play it is set right when it has drifted so far, s. */
+const DRIFT_S = 0.1;
+
+/** A second recording of the same walk, the received picture say, joined by a moment that both show: it then follows. */
+export function Beside({ player }: { player: Player }) {
+  const video = useRef<HTMLVideoElement>(null);
+  const [file, setFile] = useState<{ readonly name: string; readonly url: string }>();
+  /** Its second at the other's zero; absent until a moment joins them. */
+  const [offsetS, setOffsetS] = useState<number>();
+  const { atS, playing, rate } = player;
+  useEffect(() => {
+    const media = video.current;
+    if (!media || offsetS === undefined) return;
+    const due = Math.max(0, atS + offsetS);
+    media.playbackRate = rate;
+    if (playing && media.paused && due < media.duration) void media.play().catch(() => undefined);
+    if (!playing && !media.paused) media.pause();
+    if (!playing || Math.abs(media.currentTime - due) > DRIFT_S) media.currentTime = due;
+  }, [atS, playing, rate, offsetS]);
+  return (
+    <details className="sheet mt-2 p-2">
+      <summary className="cursor-pointer font-bold">A second recording at once</summary>
+      {!file ? (
+        <label className="btn mt-2 cursor-pointer focus-within:outline-3 focus-within:outline-accent">
+          <Film aria-hidden size={16} />
+          Choose the second one
+          <input
+            type="file"
+            accept="video/*,audio/*,.mkv,.mov,.m4a"
+            aria-label="A second film or sound file of the same walk"
+            className="sr-only"
+            onChange={(e) => {
+              const [chosen] = e.target.files ?? [];
+              e.target.value = '';
+              if (chosen) setFile({ name: chosen.name, url: URL.createObjectURL(chosen) });
+            }}
+          />
+        </label>
+      ) : (
+        <>
+          <video
+            ref={video}
+            src={file.url}
+            className="mt-2 max-h-[30vh] w-full bg-ink"
+            preload="auto"
+            playsInline
+            // Until both are joined it is gone about in by itself; its sound would sound twice.
+            controls={offsetS === undefined}
+            muted
+            aria-label={`Second recording ${file.name}`}
+          />
+          <p className="mt-1 flex flex-wrap items-center gap-2">
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                setOffsetS(offsetS === undefined ? (video.current?.currentTime ?? 0) - atS : undefined)
+              }
+            >
+              {offsetS === undefined ? 'Both show the same moment now' : 'Not joined: find the moment again'}
+            </button>
+            <span className="text-faint">
+              {offsetS === undefined
+                ? 'Go to a clap or a clock in both.'
+                : `Joined: it begins ${Math.abs(offsetS).toFixed(2)} s ${offsetS > 0 ? 'before' : 'after'} the other.`}
+            </span>
+          </p>
+        </>
+      )}
+    </details>
+  );
+}
