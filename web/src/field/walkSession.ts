@@ -41,6 +41,8 @@ type Asked = {
 
 /** Of entries that have waited and are kept at last, one in so many is shown. */
 const SHOWN_EVERY = 20;
+/** A log that neither keeps nor refuses for so long is stuck: opened anew, it does one or the other. */
+const STUCK_MS = 10_000;
 /** After a refusal it is tried again so often. */
 const RETRY_MS = 2000;
 
@@ -113,8 +115,11 @@ export class WalkSession {
 
   private async keep({ kind, body, time }: Asked): Promise<WalkEvent> {
     for (;;) {
+      const stuck = setInterval(() => void this.keeper.reopen().catch(() => undefined), STUCK_MS);
       try {
-        const event = await this.keeper.append(this.walkId, kind, body, time);
+        const event = await this.keeper
+          .append(this.walkId, kind, body, time)
+          .finally(() => clearInterval(stuck));
         this.asked.shift();
         // Until all that waited is kept, it is shown as waiting.
         this.refused &&= this.asked.length > 0;
@@ -132,7 +137,8 @@ export class WalkSession {
         this.refused = true;
         this.show();
         await new Promise((wait) => setTimeout(wait, this.retryMs));
-        await this.keeper.reopen().catch(() => undefined);
+        const reopened = this.keeper.reopen().catch(() => undefined);
+        await Promise.race([reopened, new Promise((wait) => setTimeout(wait, 5 * this.retryMs))]);
       }
     }
   }
