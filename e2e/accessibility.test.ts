@@ -10,10 +10,7 @@ import { setSpeed } from './support/walker.ts';
 
 const session = useSession({ demo: true });
 
-const send = (name: string, parameters: object): Promise<void> =>
-  (
-    session.page.driver as unknown as { sendDevToolsCommand(n: string, p: object): Promise<void> }
-  ).sendDevToolsCommand(name, parameters);
+const send = (name: string, parameters: object): Promise<void> => session.page.devtools(name, parameters);
 
 async function violations(): Promise<string[]> {
   const { violations: found } = await new AxeBuilder(session.page.driver)
@@ -53,6 +50,7 @@ test.each([
   ['/quick', 'Make it, and go to the first walk'],
   ['/walk-now', 'Begin the walk'],
   ['/trainer', 'Begin the lesson'],
+  ['/notebook', 'From notes as text'],
   ['/devices', 'Devices'],
   ['/join', 'Join a walk'],
   ['/methods', 'Methods'],
@@ -61,6 +59,8 @@ test.each([
   ['paths', 'Lay them out'],
   ['plan', 'Balance'],
   ['run-sheet', 'Back by'],
+  ['film', 'Choose the recording'],
+  ['import-sheet', 'No file yet'],
   ['walk', 'Begin the walk'],
   ['trace', 'Outcomes, in separation'],
   ['ranges', 'Each walk'],

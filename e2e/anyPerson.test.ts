@@ -9,16 +9,9 @@ import { seen, setSpeed } from './support/walker.ts';
 const session = useSession({ demo: true });
 
 const script = <T>(text: string): Promise<T> => session.page.driver.executeScript<T>(text);
-const send = (name: string, parameters: object): Promise<void> =>
-  (
-    session.page.driver as unknown as { sendDevToolsCommand(n: string, p: object): Promise<void> }
-  ).sendDevToolsCommand(name, parameters);
+const send = (name: string, parameters: object): Promise<void> => session.page.devtools(name, parameters);
 /** Keys go to whatever has the focus. */
-const keys = (...typed: string[]): Promise<void> =>
-  session.page.driver
-    .actions()
-    .sendKeys(...typed)
-    .perform();
+const keys = (...typed: string[]): Promise<void> => session.page.keys(...typed);
 const focused = (): Promise<string> =>
   script<string>(
     'return (document.activeElement.textContent || document.activeElement.getAttribute("aria-label") || "").trim()',

@@ -12,11 +12,7 @@ import { useSession } from './support/session.ts';
 
 const session = useSession({ demo: true });
 
-const press = (...keys: string[]): Promise<void> =>
-  session.page.driver
-    .actions()
-    .sendKeys(...keys)
-    .perform();
+const press = (...keys: string[]): Promise<void> => session.page.keys(...keys);
 const shown = (): Promise<number> => session.page.driver.executeScript<number>(SHOWN_FRAME);
 const clock = async (): Promise<number> =>
   Number(await (await session.page.find('//*[@data-clock]')).getAttribute('data-clock'));
@@ -64,6 +60,10 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   await page.see('Choose the recording');
   await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
   await page.see('The walk begins here');
+  // Of several rigs none is taken for granted.
+  const beginKey = await page.find("//button[.='The walk begins here']");
+  expect(await beginKey.isEnabled()).toBe(false);
+  await page.choose('Rig that was walked', 'Ossimere Clip');
   await page.driver.executeScript('document.activeElement.blur()');
   await stepTo(10);
   await page.driver.executeScript(
@@ -138,9 +138,7 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   await page.until('it follows', async () => Math.abs((await second('')) - 5 - 5 / FILM.rate) < 0.005);
 
   // What the film takes along.
-  await (
-    page.driver as unknown as { sendDevToolsCommand(n: string, p: object): Promise<void> }
-  ).sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await page.saveTo(folder);
   await page.press('End …');
   await page.press('path ended');
   await page.see('ended: path ended');

@@ -17,12 +17,7 @@ const NAME = `
     ?? (labelled ? document.getElementById(labelled)?.textContent : undefined)
     ?? (e.labels?.[0] ?? e).textContent ?? '').replace(/\\s+/g, ' ').replace(/\\u00ad/g, '').trim();`;
 
-const press = (...keys: string[]): Promise<void> =>
-  session.page.driver
-    .actions()
-    .sendKeys(...keys)
-    .perform();
-
+const press = (...keys: string[]): Promise<void> => session.page.keys(...keys);
 const withKey = (held: string, key: string): Promise<void> =>
   session.page.driver.actions().keyDown(held).sendKeys(key).keyUp(held).perform();
 

@@ -4,35 +4,17 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'no
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
+import { cellText, paste } from './support/grid.ts';
 import { useSession } from './support/session.ts';
 
 // Notes of an outing, brought home: from Bench to the report, with nothing set up.
 
 const session = useSession({ demo: false });
 
-const type = (...typed: string[]): Promise<void> =>
-  session.page.driver
-    .actions()
-    .sendKeys(...typed)
-    .perform();
+const type = (...typed: string[]): Promise<void> => session.page.keys(...typed);
 const control = (letter: string): Promise<void> =>
   session.page.driver.actions().keyDown(Key.CONTROL).sendKeys(letter).keyUp(Key.CONTROL).perform();
-const paste = (text: string): Promise<void> =>
-  session.page.driver.executeScript(
-    `const data = new DataTransfer();
-     data.setData('text/plain', arguments[0]);
-     const pasted = { clipboardData: data, bubbles: true, cancelable: true };
-     document.querySelector('[role=grid]').dispatchEvent(new ClipboardEvent('paste', pasted));`,
-    text,
-  );
-const tools = (name: string, parameters: object): Promise<void> =>
-  (
-    session.page.driver as unknown as { sendDevToolsCommand(n: string, p: object): Promise<void> }
-  ).sendDevToolsCommand(name, parameters);
-const cell = (row: number, column: number): Promise<string> =>
-  session.page.driver.executeScript<string>(
-    `return document.getElementById('cell-${row}-${column}')?.textContent ?? ''`,
-  );
+const cell = (row: number, column: number): Promise<string> => cellText(session.page, row, column);
 
 test('typed like a spreadsheet: what is wrong is said, and the rows become walks that say the same', async () => {
   const { page } = session;
@@ -89,7 +71,7 @@ test('pasted from a spreadsheet, 500 rows: what is wrong stays, the rest is take
   rows[7] = rows[7]?.replace(/\t\d$/, '\tgreat') as string;
   await page.open('/notebook');
   await page.find('//*[@role="grid"]');
-  await paste(rows.join('\n'));
+  await paste(page, rows.join('\n'));
   await page.see('“great” is no grade');
   await page.see('row 7, grade');
   await page.press('Leave 1 here, and take the other 499');
@@ -111,7 +93,7 @@ test('pasted from a spreadsheet, 500 rows: what is wrong stays, the rest is take
 test('notes as text become rows beside their words; the table of words is corrected; XLSX goes out and in', async () => {
   const { page } = session;
   const folder = mkdtempSync(join(tmpdir(), 'urvek-notes-'));
-  await tools('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await page.saveTo(folder);
   await page.open('/notebook');
   await page.find('//*[@role="grid"]');
   // What waits from before is not wanted any more.

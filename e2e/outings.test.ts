@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { formatLength } from '@urvek/core';
+import { paste } from './support/grid.ts';
 import { useSession } from './support/session.ts';
 
 // Three outings, from notes pasted into the grid to the report: every figure against one that was worked out by hand.
@@ -7,15 +8,6 @@ import { useSession } from './support/session.ts';
 const session = useSession({ demo: false });
 const MILE_M = 1609.344;
 const YARD_M = 0.9144;
-
-const paste = (text: string): Promise<void> =>
-  session.page.driver.executeScript(
-    `const data = new DataTransfer();
-     data.setData('text/plain', arguments[0]);
-     const pasted = { clipboardData: data, bubbles: true, cancelable: true };
-     document.querySelector('[role=grid]').dispatchEvent(new ClipboardEvent('paste', pasted));`,
-    text,
-  );
 
 /** Pastes, takes, and goes to the report; its text, and that of the outcomes of the last walk in Trace. */
 async function written(
@@ -26,7 +18,7 @@ async function written(
   const { page } = session;
   await page.open('/notebook');
   await page.find('//*[@role="grid"]');
-  await paste(rows.join('\n'));
+  await paste(page, rows.join('\n'));
   await page.choose('New products are', kind);
   if (reading.unit) await page.choose('Figures without a unit are', reading.unit);
   if (reading.method) await page.choose('Distances by', reading.method);

@@ -7,10 +7,7 @@ import type { Page } from './support/browser.ts';
 
 const session = useSession({ demo: true });
 
-const tools = (page: Page) => (name: string, parameters: object) =>
-  (
-    page.driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }
-  ).sendDevToolsCommand(name, parameters);
+const tools = (page: Page) => (name: string, parameters: object) => page.devtools(name, parameters);
 
 async function phone(page: Page, width: number, height: number): Promise<void> {
   const send = tools(page);

@@ -158,6 +158,26 @@ export class Page {
     ).click();
   }
 
+  /** A command of the DevTools protocol, which the library has and does not declare. */
+  async devtools(name: string, parameters: object): Promise<void> {
+    await (
+      this.driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }
+    ).sendDevToolsCommand(name, parameters);
+  }
+
+  /** Keys to whatever has the focus. */
+  async keys(...typed: string[]): Promise<void> {
+    await this.driver
+      .actions()
+      .sendKeys(...typed)
+      .perform();
+  }
+
+  /** Files that are saved go to this folder. */
+  saveTo(folder: string): Promise<void> {
+    return this.devtools('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  }
+
   /** Types at the page itself: the keys of the walk. */
   async key(keys: string): Promise<void> {
     await (await this.driver.findElement(By.css('body'))).sendKeys(keys);

@@ -12,6 +12,8 @@ export function Beside({ player }: { player: Player }) {
   /** Its second at the other's zero; absent until a moment joins them. */
   const [offsetS, setOffsetS] = useState<number>();
   const { atS, playing, rate } = player;
+  const url = file?.url;
+  useEffect(() => () => (url === undefined ? undefined : URL.revokeObjectURL(url)), [url]);
   useEffect(() => {
     const media = video.current;
     if (!media || offsetS === undefined) return;

@@ -63,22 +63,24 @@ function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Ready; re
   const rigs = products.flatMap((product) => product.rigs.map((rig) => ({ product, rig })));
   const player = usePlayer(reel);
   const navigate = useNavigate();
-  const [rigAt, setRigAt] = useState(0);
-  const [pathAt, setPathAt] = useState(0);
+  // The only one is meant; of several nobody has said which.
+  const [rigAt, setRigAt] = useState(rigs.length === 1 ? 0 : -1);
+  const [pathAt, setPathAt] = useState(paths.length === 1 ? 0 : -1);
   const [day, setDay] = useState('');
   const [baseline, setBaseline] = useState<Grade>();
   const [start, setStart] = useState(NOT_STATED);
   const [error, setError] = useState<Error>();
   const chosen = rigs[rigAt];
   const path = paths[pathAt];
-  if (!chosen || !path)
+  if (rigs.length === 0 || paths.length === 0)
     return (
       <Empty title="No product or no path yet">
         A recording is logged as a walk of a rig on a path: enter both first, however little is known of them.
       </Empty>
     );
-  const kind = kindOf(chosen.product.kindId);
+  const kind = chosen && kindOf(chosen.product.kindId);
   const begin = async (): Promise<void> => {
+    if (!chosen || !path || !kind) return;
     player.pause();
     const { atS, frameS } = player.moment();
     const dated = /^\d{4}-\d\d-\d\d$/.test(day) ? new Date(`${day}T12:00:00`).getTime() : NaN;
@@ -128,6 +130,7 @@ function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Ready; re
       <PlayerView reel={reel} player={player} markers={[]} />
       <section className="sheet grid content-start gap-3 p-3" aria-label="The walk on it">
         <Choice label="Rig that was walked" value={rigAt} onChange={(e) => setRigAt(Number(e.target.value))}>
+          {rigAt === -1 && <option value={-1}>choose one</option>}
           {rigs.map(({ product, rig }, i) => (
             <option key={rig.id} value={i}>
               {product.name}: {rig.name}
@@ -135,6 +138,7 @@ function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Ready; re
           ))}
         </Choice>
         <Choice label="Path" value={pathAt} onChange={(e) => setPathAt(Number(e.target.value))}>
+          {pathAt === -1 && <option value={-1}>choose one</option>}
           {paths.map((p, i) => (
             <option key={p.id} value={i}>
               {p.name}
@@ -155,14 +159,20 @@ function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Ready; re
           <option value="">not graded</option>
           {GRADES.map((g) => (
             <option key={g} value={g}>
-              {g}: {kind.words[g]}
+              {g}
+              {kind && `: ${kind.words[g]}`}
             </option>
           ))}
         </Choice>
-        <StartAt start={start} onChange={setStart} usual={path.distanceMethod} />
+        <StartAt start={start} onChange={setStart} usual={path?.distanceMethod ?? 'by eye'} />
         {error && <Trouble error={error} />}
         <p>
-          <button type="button" className="btn btn-main" onClick={() => void begin()}>
+          <button
+            type="button"
+            className="btn btn-main"
+            disabled={!chosen || !path}
+            onClick={() => void begin()}
+          >
             The walk begins here
           </button>
         </p>

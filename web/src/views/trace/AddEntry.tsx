@@ -9,6 +9,7 @@ import { eventText } from '../../state/eventText.ts';
 import { draftOf, ENTRY_KINDS, entryOf, type EnteredKind } from './entryFields.ts';
 import { EntryForm } from './EntryForm.tsx';
 import { useWriting } from './useWriting.ts';
+import { NO_WHY, WhyFields } from './WhyFields.tsx';
 
 /** Between two entries of a walk without times, s: they are a second apart. */
 const BETWEEN_S = 0.5;
@@ -31,18 +32,17 @@ export function AddEntry({
   const [place, setPlace] = useState<TypedPlace>({ text: '', method: trace.methods[0] ?? 'by eye' });
   const [atS, setAtS] = useState('');
   const [after, setAfter] = useState(log.at(-1) ? keyText(log.at(-1) as WalkEvent) : '');
-  const [author, setAuthor] = useState('');
-  const [reason, setReason] = useState('');
+  const [why, setWhy] = useState(NO_WHY);
   const [error, setError] = useState<Error>();
   const { add } = useWriting(finding);
   const behind = log.find((e) => keyText(e) === after);
   const walkS = untimed ? (behind?.time.walkS ?? trace.endS) + BETWEEN_S : Number(atS);
   const read = place.text.trim() === '' ? undefined : readPlace(place, [], placedNames(path));
-  const ready = reason.trim() !== '' && !read?.refused && (untimed || (atS.trim() !== '' && walkS >= 0));
+  const ready = why.reason.trim() !== '' && !read?.refused && (untimed || (atS.trim() !== '' && walkS >= 0));
   const save = async (): Promise<void> => {
     try {
       const entry = entryOf(kind, draft, read?.reading);
-      await add(entry, walkS, { reason: reason.trim(), author });
+      await add(entry, walkS, why);
       onClose();
     } catch (cause) {
       setError(cause as Error);
@@ -95,19 +95,7 @@ export function AddEntry({
         beside={[]}
         points={placedNames(path)}
       />
-      <Field
-        label="Your name, if you like"
-        value={author}
-        maxLength={120}
-        onChange={(e) => setAuthor(e.target.value)}
-      />
-      <Field
-        label="Reason"
-        placeholder="forgotten on the walk; seen on the film"
-        value={reason}
-        maxLength={500}
-        onChange={(e) => setReason(e.target.value)}
-      />
+      <WhyFields why={why} onChange={setWhy} example="forgotten on the walk; seen on the film" />
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button className="btn btn-main" disabled={!ready} onClick={() => void save()}>

@@ -39,6 +39,7 @@ export function Anew({
   const [doing, setDoing] = useState<Doing>('split');
   const [atS, setAtS] = useState('');
   const [otherId, setOtherId] = useState('');
+  const [first, setFirst] = useState<'' | 'this' | 'other'>('');
   const [of, setOf] = useState({ rig: `${header.productId}/${header.rigId}`, pathId: header.pathId });
   const [reason, setReason] = useState('');
   const client = useQueryClient();
@@ -52,6 +53,8 @@ export function Anew({
       w.header.pathId === header.pathId,
   );
   const other = later.find((w) => w.walkId === otherId);
+  // Without a day nobody knows which was first but who was there.
+  const unordered = Boolean(header.undated || other?.header.undated);
   const make = useMutation({
     mutationFn: async () => {
       const making = { newId: () => crypto.randomUUID(), reason: reason.trim() };
@@ -66,8 +69,8 @@ export function Anew({
           fieldLog.logOf(other.walkId),
         ]);
         const second: StoredWalk = { header: other.header, log: joinedLog(there, own) };
-        const inOrder =
-          header.startedMs <= other.header.startedMs ? ([here, second] as const) : ([second, here] as const);
+        const isFirst = unordered ? first === 'this' : header.startedMs <= other.header.startedMs;
+        const inOrder = isFirst ? ([here, second] as const) : ([second, here] as const);
         made = [joinWalks(...inOrder, making)];
         old.push(other.header);
       } else {
@@ -101,7 +104,7 @@ export function Anew({
     (doing === 'split'
       ? atS.trim() !== '' && Number.isFinite(Number(atS))
       : doing === 'join'
-        ? other !== undefined
+        ? other !== undefined && (!unordered || first !== '')
         : of.rig !== `${header.productId}/${header.rigId}` || of.pathId !== header.pathId);
   return (
     <details className="sheet p-3">
@@ -131,14 +134,27 @@ export function Anew({
           (later.length === 0 ? (
             <p className="text-faint">There is no other walk of this rig on this path.</p>
           ) : (
-            <Choice label="The other part" value={otherId} onChange={(e) => setOtherId(e.target.value)}>
-              <option value="">choose one</option>
-              {later.map((w) => (
-                <option key={w.walkId} value={w.walkId}>
-                  {w.product}, walk {w.label}
-                </option>
-              ))}
-            </Choice>
+            <>
+              <Choice label="The other part" value={otherId} onChange={(e) => setOtherId(e.target.value)}>
+                <option value="">choose one</option>
+                {later.map((w) => (
+                  <option key={w.walkId} value={w.walkId}>
+                    {w.product}, walk {w.label}
+                  </option>
+                ))}
+              </Choice>
+              {other && unordered && (
+                <Choice
+                  label="Which of them was first"
+                  value={first}
+                  onChange={(e) => setFirst(e.target.value as typeof first)}
+                >
+                  <option value="">not known by their days: choose</option>
+                  <option value="this">this one</option>
+                  <option value="other">the other one</option>
+                </Choice>
+              )}
+            </>
           ))}
         {doing === 'refile' && (
           <>

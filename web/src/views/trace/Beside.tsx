@@ -1,18 +1,18 @@
 import type { Setup } from '@urvek/contract';
 import type { Finding } from '@urvek/study';
 import { AgainstForm } from '../../components/AgainstForm.tsx';
-import { useAddedLater } from './useAddedLater.ts';
+import { useWriting } from './useWriting.ts';
 
 /** What is remembered of a walk beside another: it orders the two, where no distance does. */
 export function Beside({ setup, finding }: { setup: Setup; finding: Finding }) {
-  const add = useAddedLater(finding);
+  const { write } = useWriting(finding);
   return (
     <details className="sheet p-3">
       <summary className="cursor-pointer font-bold">Beside another, without a distance</summary>
       <AgainstForm
         setup={setup}
         walked={finding.header}
-        onSaid={(body, name) => void add('against', body, `Kept, beside ${name}: ${body.how}`)}
+        onSaid={(body, name) => void write('against', body, `Kept, beside ${name}: ${body.how}`)}
       />
     </details>
   );

@@ -17,6 +17,7 @@ import { BegunFields } from './BegunFields.tsx';
 import { draftOf, ENTRY_KINDS, entryOf, isEntered } from './entryFields.ts';
 import { EntryForm } from './EntryForm.tsx';
 import { useWriting } from './useWriting.ts';
+import { NO_WHY, WhyFields } from './WhyFields.tsx';
 
 type Action = Correction['action'];
 
@@ -44,8 +45,7 @@ export function CorrectionDialog({
   });
   const [draft, setDraft] = useState(() => (rewritten ? draftOf(rewritten, event.body) : {}));
   const [begun, setBegun] = useState(event.kind === 'begin' ? event.body : undefined);
-  const [author, setAuthor] = useState('');
-  const [reason, setReason] = useState('');
+  const [why, setWhy] = useState(NO_WHY);
   const beside = finding.trace.fixes
     .filter((f) => Math.abs(f.atS - event.time.walkS) > 0.05)
     .sort((a, b) => Math.abs(a.atS - event.time.walkS) - Math.abs(b.atS - event.time.walkS))
@@ -76,14 +76,14 @@ export function CorrectionDialog({
   };
   const save = async (): Promise<void> => {
     try {
-      await correct(event, said(), { reason: reason.trim(), author });
+      await correct(event, said(), why);
       onClose();
     } catch (cause) {
       setError(cause as Error);
     }
   };
   const ready =
-    reason.trim() !== '' &&
+    why.reason.trim() !== '' &&
     (action !== 'move' || Number(walkS) >= 0) &&
     (action !== 'remeasure' || read?.reading !== undefined) &&
     (action !== 'rewrite' || !read?.refused);
@@ -138,13 +138,7 @@ export function CorrectionDialog({
         />
       )}
       {action === 'restate' && begun && <BegunFields begun={begun} onChange={setBegun} />}
-      <Field
-        label="Your name, if you like"
-        value={author}
-        maxLength={120}
-        onChange={(e) => setAuthor(e.target.value)}
-      />
-      <Field label="Reason" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} />
+      <WhyFields why={why} onChange={setWhy} />
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button className="btn btn-main" disabled={!ready} onClick={() => void save()}>

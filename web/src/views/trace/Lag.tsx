@@ -2,7 +2,7 @@ import { DEFAULT_DELAY, type WalkEvent } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
-import { useAddedLater } from './useAddedLater.ts';
+import { useWriting } from './useWriting.ts';
 
 /** The delay by which what was noticed is moved back; adjusted by a correction, never in place. */
 export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
@@ -10,11 +10,11 @@ export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEven
   const now = begin.body.delay ?? DEFAULT_DELAY;
   const [reaction, setReaction] = useState('');
   const [spread, setSpread] = useState('');
-  const add = useAddedLater(finding);
+  const { write } = useWriting(finding);
   const valid = [reaction, spread].every((v) => v.trim() !== '' && Number(v) >= 0 && Number(v) <= 10);
   const adjust = (): Promise<void> => {
     const { deviceId, seq } = log.find((e) => e.kind === 'begin') ?? begin;
-    return add(
+    return write(
       'correction',
       {
         amends: { deviceId, seq },
@@ -34,8 +34,15 @@ export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEven
         <span className="figure">
           {now.reactionS} ± {now.spreadS} s
         </span>
-        {begin.body.delay ? '' : ' (the usual one)'} and a playout delay of{' '}
-        <span className="figure">{begin.body.playoutDelayS} s</span>.
+        {begin.body.delay ? '' : ' (the usual one)'}
+        {begin.body.playoutDelayS === undefined ? (
+          '; a playout delay is not stated, and reckoned as none.'
+        ) : (
+          <>
+            {' '}
+            and a playout delay of <span className="figure">{begin.body.playoutDelayS} s</span>.
+          </>
+        )}
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <Field

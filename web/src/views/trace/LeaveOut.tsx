@@ -2,12 +2,12 @@ import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { RemoveWalk } from './RemoveWalk.tsx';
-import { useAddedLater } from './useAddedLater.ts';
+import { useWriting } from './useWriting.ts';
 
 /** Takes a walk out of every result, with a reason that the report names; nothing of it is lost. */
 export function LeaveOut({ finding }: { finding: Finding }) {
   const [reason, setReason] = useState('');
-  const add = useAddedLater(finding);
+  const { write } = useWriting(finding);
   const out = finding.trace.leftOut !== undefined;
   return (
     <section className="sheet p-3" aria-label="Leave this walk out">
@@ -16,9 +16,9 @@ export function LeaveOut({ finding }: { finding: Finding }) {
         className="mt-1 flex flex-wrap items-end gap-2"
         onSubmit={(e) => {
           e.preventDefault();
-          if (out) void add('leftOut', {}, 'This walk counts again');
+          if (out) void write('leftOut', {}, 'This walk counts again');
           else
-            void add('leftOut', { reason: reason.trim() }, 'Left out of every result; the report names it');
+            void write('leftOut', { reason: reason.trim() }, 'Left out of every result; the report names it');
           setReason('');
         }}
       >

@@ -1,17 +1,17 @@
 import type { Finding, WalkRow } from '@urvek/study';
 import { useId, useState } from 'react';
 import { Field } from '../../components/Field.tsx';
-import { useAddedLater } from './useAddedLater.ts';
+import { useWriting } from './useWriting.ts';
 
 /** From setting a rig up to taking it down: its walks share that day and that set-up. Seen here, and corrected. */
 export function Outing({ finding, walks }: { finding: Finding; walks: readonly WalkRow[] }) {
   const now = finding.outing;
   const [name, setName] = useState('');
   const list = useId();
-  const add = useAddedLater(finding);
+  const { write } = useWriting(finding);
   const known = [...new Set(walks.flatMap((w) => w.outing ?? []))];
   const put = (): void => {
-    void add('outing', { name: name.trim() }, `Put to the outing “${name.trim()}”`);
+    void write('outing', { name: name.trim() }, `Put to the outing “${name.trim()}”`);
     setName('');
   };
   return (

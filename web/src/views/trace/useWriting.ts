@@ -4,13 +4,9 @@ import { useNotice } from '../../components/Notice.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import type { Why } from './WhyFields.tsx';
 
-interface Said {
-  readonly reason: string;
-  readonly author: string;
-}
-
-/** Writes into the log of a walk that was made: what is added or corrected can be taken back at once. */
+/** Writes into the log of a walk that was made: what is written can be taken back at once. */
 export function useWriting({ header, walkId, trace }: Finding) {
   const notice = useNotice();
   const append = async <K extends EventKind>(
@@ -25,33 +21,39 @@ export function useWriting({ header, walkId, trace }: Finding) {
       throw new Error('This was not kept: this device refuses to store it. The log is as it was.', { cause });
     }
   };
-  const withdraw = (amends: EventKey): Promise<unknown> =>
-    append('correction', { amends, action: 'withdraw', reason: 'undone' }, trace.endS).then(sync);
-  const said = (text: string, { deviceId, seq }: WalkEvent): void => {
+  const said = (text: string, { deviceId, seq }: EventKey): void => {
     void sync();
-    notice({ text, undo: () => void withdraw({ deviceId, seq }) });
+    const withdrawn = { amends: { deviceId, seq }, action: 'withdraw', reason: 'undone' } as const;
+    notice({ text, undo: () => void append('correction', withdrawn, trace.endS).then(sync) });
   };
-  const by = ({ reason, author }: Said): Pick<Correction, 'reason' | 'author'> => ({
-    reason,
+  /** At the walk's end, unless another moment is given. */
+  const write = async <K extends EventKind>(
+    kind: K,
+    body: EventBodies[K],
+    text: string,
+    atS = trace.endS,
+  ): Promise<void> => said(text, await append(kind, body, atS));
+  const by = ({ reason, author }: Why): Pick<Correction, 'reason' | 'author'> => ({
+    reason: reason.trim(),
     ...(author.trim() ? { author: author.trim() } : {}),
   });
   return {
-    correct: async (
+    write,
+    correct: (
       { deviceId, seq, time }: WalkEvent,
       correction: Omit<Correction, 'amends' | 'reason' | 'author'>,
-      why: Said,
-    ): Promise<void> => {
-      const body = { amends: { deviceId, seq }, ...correction, ...by(why) };
-      said('Correction logged', await append('correction', body, time.walkS));
-    },
-    add: async ({ kind, body }: Entry, walkS: number, why: Said): Promise<void> => {
-      const made = await append(kind, body as never, walkS);
-      await append(
+      why: Why,
+    ): Promise<void> =>
+      write(
         'correction',
-        { amends: { deviceId: made.deviceId, seq: made.seq }, action: 'add', ...by(why) },
-        walkS,
-      );
-      said('Entry added', made);
+        { amends: { deviceId, seq }, ...correction, ...by(why) },
+        'Correction logged',
+        time.walkS,
+      ),
+    add: async ({ kind, body }: Entry, walkS: number, why: Why): Promise<void> => {
+      const { deviceId, seq } = await append(kind, body as never, walkS);
+      await append('correction', { amends: { deviceId, seq }, action: 'add', ...by(why) }, walkS);
+      said('Entry added', { deviceId, seq });
     },
   };
 }

@@ -1,0 +1,35 @@
+import { Field } from '../../components/Field.tsx';
+
+/** Why something is corrected, and who says so. */
+export interface Why {
+  readonly reason: string;
+  readonly author: string;
+}
+
+export const NO_WHY: Why = { reason: '', author: '' };
+
+export const WhyFields = ({
+  why,
+  onChange,
+  example,
+}: {
+  why: Why;
+  onChange: (why: Why) => void;
+  example?: string;
+}) => (
+  <>
+    <Field
+      label="Your name, if you like"
+      value={why.author}
+      maxLength={120}
+      onChange={(e) => onChange({ ...why, author: e.target.value })}
+    />
+    <Field
+      label="Reason"
+      placeholder={example}
+      value={why.reason}
+      maxLength={500}
+      onChange={(e) => onChange({ ...why, reason: e.target.value })}
+    />
+  </>
+);
