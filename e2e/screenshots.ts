@@ -1,9 +1,12 @@
 // npm run screenshots: one current picture of each stage from the demo data, at 1280×800 (the walk also at
 // 390×844). An Urvek with the demo must be running; its whole address is the first argument, or the one that it
 // wrote down.
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
+import { paste } from './support/grid.ts';
+import { madeFilm } from './support/madeFilm.ts';
 
 /** As the start printed it, key and all. */
 const address = process.argv[2] ?? readFileSync('.urvek/address', 'utf8').trim();
@@ -65,6 +68,31 @@ async function walking(browser: Browser, name: string, finish: boolean): Promise
   }
 }
 
+/** A film that the browser makes itself: blocks that count its frames, and a beep a second. */
+async function filmed(page: Page): Promise<void> {
+  const made = mkdtempSync(join(tmpdir(), 'urvek-shots-'));
+  try {
+    const file = join(made, 'made-up.webm');
+    writeFileSync(file, await madeFilm(page.driver));
+    await page.open(`${DEMO}/film`);
+    await page.see('Choose the recording');
+    await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+    await page.see('The walk begins here');
+    await page.choose('Rig that was walked', 'Ossimere Clip');
+    await page.choose('Begins at', 'the fixed end');
+    await page.press('The walk begins here');
+    await page.see('Dropout begins');
+    await page.press('5 s on');
+    await page.driver.sleep(500);
+    await page.key('d');
+    await page.see('Dropout ends');
+    await page.driver.executeScript('scrollTo(0, 0)');
+    await shoot(page, 'film');
+  } finally {
+    rmSync(made, { recursive: true });
+  }
+}
+
 async function main(): Promise<void> {
   mkdirSync(folder, { recursive: true });
   const desk = await openBrowser();
@@ -115,13 +143,7 @@ async function main(): Promise<void> {
     await shoot(page, 'ranges-throughput');
     await page.open('/notebook');
     await page.find('//*[@role="grid"]');
-    await page.driver.executeScript(
-      `const data = new DataTransfer();
-       data.setData('text/plain', arguments[0]);
-       const pasted = { clipboardData: data, bubbles: true, cancelable: true };
-       document.querySelector('[role=grid]').dispatchEvent(new ClipboardEvent('paste', pasted));`,
-      NOTES,
-    );
+    await paste(page, NOTES);
     await page.find('//*[@aria-label="What is in the way"]');
     await shoot(page, 'notebook');
     await page.driver.executeScript("localStorage.removeItem('urvek.notebook.new')");
@@ -139,6 +161,16 @@ async function main(): Promise<void> {
     await walking(phone, 'walk-phone', false);
   } finally {
     await phone.close();
+  }
+  // Last: a walk with real gear makes rehearsals of the simulated ones.
+  const last = await openBrowser();
+  try {
+    await last.driver.get(address);
+    const film = new Page(last.driver, origin);
+    await film.see('Clip microphones');
+    await filmed(film);
+  } finally {
+    await last.close();
   }
 }
 

@@ -163,7 +163,8 @@ export function FilmLog({
             onEnd={finish}
             onClose={() => setAsking(undefined)}
           />
-          <div className="grid content-start gap-2" hidden={asking !== undefined}>
+          {/* Keys beside a film are narrow: their letters have room of their own. */}
+          <div className="grid content-start gap-2 [&_.pressable]:px-5" hidden={asking !== undefined}>
             <LogKeys
               actions={actions}
               mode="continuous"

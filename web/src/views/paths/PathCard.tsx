@@ -90,6 +90,13 @@ export function PathCard({
           <option value="obstructed">obstructed</option>
           <option value="unstated">not stated</option>
         </Choice>
+        <Choice className="w-52" label="Distances by" {...form.register(`${at}.distanceMethod`)}>
+          {DISTANCE_METHODS.map((m) => (
+            <option key={m} value={m}>
+              {m} (± {uncertaintyText(m)})
+            </option>
+          ))}
+        </Choice>
         <Choice
           className="w-64"
           label="How the level falls, for predictions"
@@ -101,12 +108,6 @@ export function PathCard({
             </option>
           ))}
         </Choice>
-        {drawn && (
-          <p className="pb-1.5">
-            Travelled <Length m={pathLengthM(drawn)} both />, separation at the end{' '}
-            <Length m={separationAtM(drawn, pathLengthM(drawn))} both />
-          </p>
-        )}
         <button
           type="button"
           className="btn btn-quiet ml-auto"
@@ -116,14 +117,13 @@ export function PathCard({
           <Trash2 aria-hidden size={16} />
           Remove
         </button>
-        <Choice className="w-52" label="Distances by" {...form.register(`${at}.distanceMethod`)}>
-          {DISTANCE_METHODS.map((m) => (
-            <option key={m} value={m}>
-              {m} (± {uncertaintyText(m)})
-            </option>
-          ))}
-        </Choice>
       </div>
+      {drawn && (
+        <p className="mt-2">
+          Travelled <Length m={pathLengthM(drawn)} both />, separation at the end{' '}
+          <Length m={separationAtM(drawn, pathLengthM(drawn))} both />
+        </p>
+      )}
       <More
         what="Hazards, permission, where counters are zeroed, and the rest"
         open={RARE.some((field) => errors?.[field])}
