@@ -27,9 +27,16 @@ export default {
   projects: [
     project(
       'units',
-      ['core/src', 'contract/src', 'study/src', 'draw/src', 'cli/src', 'web/src', 'benchmarks'].map(
-        (d) => `<rootDir>/${d}`,
-      ),
+      [
+        'core/src',
+        'contract/src',
+        'probe/src',
+        'study/src',
+        'draw/src',
+        'cli/src',
+        'web/src',
+        'benchmarks',
+      ].map((d) => `<rootDir>/${d}`),
     ),
     project('server', ['<rootDir>/server/src']),
     project('browser', ['<rootDir>/e2e']),

@@ -1,6 +1,7 @@
 import {
   capSharesIn,
   decidedWithMoreWalks,
+  figureReachIn,
   PLAIN_WORLD,
   publishedIn,
   STATEMENTS,
@@ -100,6 +101,13 @@ const lines = [6, 10].map((visits): PublishedRow => ({
   },
 }));
 
+const REACH = ['', `${''.padEnd(NAME)}${['median'].map((s) => s.padStart(10)).join('')}`];
+const reaches = [3, 5, 10].map((walksEach): PublishedRow => ({
+  head: REACH,
+  run: (comparisons) =>
+    `${`how far 40 Mbit/s reach, ${walksEach} walks`.padEnd(NAME)}${percent(figureReachIn(walksEach, comparisons, 'bench'))}`,
+}));
+
 const CAP = ['', `${''.padEnd(NAME)}${['called cap'].map((s) => s.padStart(10)).join('')}`];
 const caps = (
   [
@@ -124,4 +132,11 @@ const more = (
     `${`“about n walks”, gap ${gap}, spread ${sigma} (80 meant)`.padEnd(NAME)}${percent(decidedWithMoreWalks(gap, sigma, comparisons, 'bench'))}`,
 }));
 
-export const PUBLISHED_ROWS: readonly PublishedRow[] = [...walks, ...presses, ...lines, ...caps, ...more];
+export const PUBLISHED_ROWS: readonly PublishedRow[] = [
+  ...walks,
+  ...presses,
+  ...lines,
+  ...reaches,
+  ...caps,
+  ...more,
+];

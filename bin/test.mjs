@@ -1,13 +1,22 @@
 // npm test: type check, lint, Jest, then the browser tests. Ends with one line "N passed, N failed".
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, chmodSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './lib/chromium.mjs';
+import { installPackages } from './lib/debian.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { complain, ROOT, say, Unable } from './lib/project.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
+
+/** What shapes and measures links between hosts, beside Urvek: Debian's packages, and a file of each. */
+const LINK_TOOLS = [
+  ['iperf3', '/usr/bin/iperf3'],
+  ['iproute2', '/usr/sbin/tc'],
+  ['iputils-ping', '/usr/bin/ping'],
+  ['nftables', '/usr/sbin/nft'],
+];
 
 const tally = { passed: 0, failed: 0 };
 
@@ -59,6 +68,8 @@ function jest(title, projects, folder, env, workers) {
 async function main() {
   ensurePackages();
   ensureChromium();
+  // Tests of links between hosts say so where they cannot run.
+  if (LINK_TOOLS.some(([, file]) => !existsSync(file))) installPackages(LINK_TOOLS.map(([name]) => name));
   const folder = mkdtempSync(join(tmpdir(), 'urvek-test-'));
   chmodSync(folder, 0o711);
   const cluster = await startCluster(join(folder, 'database'), { fast: true });

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { keptEvents, type Kept } from './support/keptEvents.ts';
 import { FILM, madeFilm, SHOWN_FRAME } from './support/madeFilm.ts';
 import { useSession } from './support/session.ts';
 
@@ -16,27 +17,15 @@ const press = (...keys: string[]): Promise<void> => session.page.keys(...keys);
 const shown = (): Promise<number> => session.page.driver.executeScript<number>(SHOWN_FRAME);
 const clock = async (): Promise<number> =>
   Number(await (await session.page.find('//*[@data-clock]')).getAttribute('data-clock'));
-interface Kept {
-  readonly kind: string;
-  readonly time: { readonly walkS: number; readonly frameS?: number };
-}
-const kept = (): Promise<Kept[]> =>
-  session.page.driver.executeAsyncScript<Kept[]>(`
-    const done = arguments[0];
-    const open = indexedDB.open('urvek-field');
-    open.onsuccess = () => {
-      open.result.transaction('events').objectStore('events').getAll().onsuccess = ({ target }) => {
-        open.result.close();
-        done(target.result.map((k) => k.event));
-      };
-    };`);
-const last = async (kind: string): Promise<Kept> => {
-  let found: Kept | undefined;
+type Recorded = Kept<{ readonly besideFromS?: number }>;
+const kept = (): Promise<Recorded[]> => keptEvents(session.page.driver);
+const last = async (kind: string): Promise<Recorded> => {
+  let found: Recorded | undefined;
   await session.page.until(`${kind} kept`, async () => {
     found = (await kept()).findLast((e) => e.kind === kind);
     return found !== undefined;
   });
-  return found as Kept;
+  return found as Recorded;
 };
 const middle = (frame: number): number => (frame + 0.5) / FILM.rate;
 /** Frame by frame, until the burnt-in number is that. */
@@ -132,6 +121,7 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   );
   await page.press('Both show the same moment now');
   await page.see('Joined: it begins');
+  expect((await last('recording')).body.besideFromS).toBeCloseTo(5, 2);
   const together = await clock();
   await page.driver.executeScript('document.activeElement.blur()');
   await stepTo(Math.round(together * FILM.rate - 0.5) + 5);

@@ -136,10 +136,8 @@ async function main(): Promise<void> {
       "//section[starts-with(@aria-label, 'Ranges on') and contains(@aria-label, 'outer')]",
     );
     await page.driver.executeScript('arguments[0].scrollIntoView()', router);
-    await page.find('//*[@data-throughput-curves]');
-    await page.driver.executeScript(
-      "document.querySelector('[data-throughput-curves]').closest('section').scrollIntoView()",
-    );
+    await page.find('//*[@data-figure-curves]');
+    await page.driver.executeScript("document.querySelector('[data-figure-curves]').scrollIntoView()");
     await shoot(page, 'ranges-throughput');
     await page.open('/notebook');
     await page.find('//*[@role="grid"]');

@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { keptEvents } from './support/keptEvents.ts';
 import { useSession } from './support/session.ts';
 import type { Page } from './support/browser.ts';
 
@@ -40,17 +41,9 @@ async function touch(page: Page, path: readonly Point[], holdMs = 30): Promise<v
   await send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
 }
 
-const kinds = (page: Page): Promise<string[]> =>
-  page.driver.executeAsyncScript<string[]>(`
-    const done = arguments[0];
-    const open = indexedDB.open('urvek-field');
-    open.onsuccess = () => {
-      open.result.transaction('events').objectStore('events').getAll().onsuccess = ({ target }) => {
-        open.result.close();
-        const wanted = ['dropoutBegin', 'dropoutEnd', 'grade', 'end', 'leftOut'];
-        done(target.result.map((k) => k.event.kind).filter((kind) => wanted.includes(kind)));
-      };
-    };`);
+const WANTED = ['dropoutBegin', 'dropoutEnd', 'grade', 'end', 'leftOut'];
+const kinds = async (page: Page): Promise<string[]> =>
+  (await keptEvents(page.driver)).map((e) => e.kind).filter((kind) => WANTED.includes(kind));
 const settled = async (page: Page): Promise<string[]> => {
   await wait(400);
   return kinds(page);

@@ -223,6 +223,50 @@ describe('urvek trials and throughput', () => {
     writeFileSync(path, 'distance_m,throughput_mbps\n30,fast\n');
     expect((await run('throughput', path)).err).toContain('line 2, column throughput_mbps');
   });
+
+  test('throughput of Urvek’s own readings: each product, way and band by itself, the line behind as a range', async () => {
+    const path = join(folder, 'readings.csv');
+    const head =
+      'walk_id,product,path,walk,quantity,direction,travelled_m,separation_m,value,unit,band,simulated';
+    const row = (
+      product: string,
+      at: number,
+      value: number | '',
+      band: string,
+      direction = 'fixed-to-mobile',
+    ) => `w,${product},House,1,throughput,${direction},${at},${at},${value},Mbit/s,${band},no`;
+    writeFileSync(
+      path,
+      [
+        ...[head, row('Hub', 2, 188, '5 GHz'), row('Hub', 20, 160, '5 GHz'), row('Hub', 30, 20, '2.4 GHz')],
+        ...[row('Hub', 40, '', ''), row('Hub', 2, 40, '', 'mobile-to-fixed')],
+        'w,Hub,House,1,level,fixed-to-mobile,2,2,-40,dBm,,no',
+        '',
+      ].join('\n'),
+    );
+    const { out } = await run('throughput', path, '--backhaul', '150-200', '--need', '100', '--json');
+    const { curves } = JSON.parse(out) as { curves: { by: string | null; n: number; cap: object | null }[] };
+    expect(curves.map((c) => [c.by, c.n, c.cap !== null])).toEqual([
+      ['5 GHz', 2, true],
+      ['2.4 GHz', 2, false],
+      [null, 1, false],
+    ]);
+    expect(curves[0]).toMatchObject({ direction: 'fixed-to-mobile', cap: { to_m: 20, measured: true } });
+    expect((await run('throughput', path, '--backhaul', '200-150')).err).toContain('the least comes first');
+    expect((await run('throughput', path)).out).toContain('House, Hub, fixed-to-mobile, 5 GHz: n 2');
+    writeFileSync(path, `${head}\nw,Hub,House,1,speed,fixed-to-mobile,2,2,1,Mbit/s,,no\n`);
+    expect((await run('throughput', path)).err).toContain('line 2, column quantity');
+  });
+
+  test('a probe of no address, or of nobody there', async () => {
+    expect(await run('probe', 'nowhere')).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('not an address'),
+    });
+    expect((await run('probe', 'http://127.0.0.1:9/', '--seconds', '99')).err).toContain('--seconds 99');
+    const { code, out } = await run('probe', 'http://127.0.0.1:9/', '--json');
+    expect([code, JSON.parse(out)]).toMatchObject([1, { outcome: 'no connection', down: null }]);
+  });
 });
 
 describe('urvek ranges', () => {

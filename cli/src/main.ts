@@ -1,5 +1,6 @@
 import { Command, CommanderError } from 'commander';
 import { BadInput } from './badInput.ts';
+import type { ProbeOptions } from './probe.ts';
 
 /** Where a command writes; passed in, so that tests can read it. */
 export interface Output {
@@ -44,10 +45,12 @@ export async function main(args: readonly string[], output: Output): Promise<num
     });
   program
     .command('throughput <file>')
-    .description('throughput over distance, from a CSV: distance_m,throughput_mbps')
+    .description(
+      'throughput over distance, from a CSV (distance_m,throughput_mbps), from Urvek’s readings.csv, or from a comparison (JSON)',
+    )
     .option('--json', 'one JSON object instead of a table')
     .option('--need <mbps>', 'where this is no longer met')
-    .option('--backhaul <mbps>', 'what the connection behind it gives, measured by cable')
+    .option('--backhaul <mbps>', 'what the line behind it gives by cable: 900, or from and to, 150-200')
     .action(async (file: string, options: { json?: true; need?: string; backhaul?: string }) => {
       const { throughput } = await import('./throughput.ts');
       output.out(await throughput(file, options));
@@ -123,6 +126,26 @@ export async function main(args: readonly string[], output: Output): Promise<num
         if (err) output.err(err);
       },
     );
+  let code = 0;
+  program
+    .command('probe <address>')
+    .description(
+      'measure the link between here and a running Urvek: application throughput each way, round trips at rest and under load, loss and jitter',
+    )
+    .option('--json', 'one JSON object instead of lines')
+    .option('--seconds <n>', 'of each way', '8')
+    .option('--streams <n>', 'connections at once, 2 to 6', '4')
+    .option('--ways <list>', 'of down, up, both', 'down,up')
+    .option('--budget <MB>', 'so many bytes in all, and it stops', '4000')
+    .option('--no-loss', 'without datagrams')
+    .option('--authority <file>', 'certificate of the authority of a server on the local network')
+    .option('--device <token>', 'of a paired device, for a server on the local network')
+    .action(async (address: string, options: ProbeOptions) => {
+      const { probe } = await import('./probe.ts');
+      const { out, failed } = await probe(address, options);
+      output.out(out);
+      if (failed) code = 1;
+    });
   program
     .command('convert <length>')
     .description('a length in another unit: urvek convert "0.45 km" --to ft')
@@ -133,7 +156,7 @@ export async function main(args: readonly string[], output: Output): Promise<num
     });
   try {
     await program.parseAsync([...args], { from: 'user' });
-    return 0;
+    return code;
   } catch (error) {
     if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2;
     if (!(error instanceof BadInput)) throw error;

@@ -49,7 +49,7 @@ export async function report(
     ['report.html', reportHtml(document)],
     ...(form === 'short' ? [['report.txt', reportText(document)] as [string, string]] : []),
     ...figures.map((f): [string, string] => [`${fileName(f.name)}.svg`, sceneToSvg(f.scene)]),
-    ['findings.csv', findingsCsv(judged)],
+    ['findings.csv', findingsCsv(setup, judged)],
     ['walks.csv', walksCsv(setup, study.findings)],
   ];
   try {

@@ -1,5 +1,5 @@
 import { marginText } from '@urvek/draw';
-import { Study } from '@urvek/study';
+import { needText, Study } from '@urvek/study';
 import { comparisonOf } from './comparison.ts';
 import { readInput } from './readInput.ts';
 
@@ -27,6 +27,7 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
         needs: needs.map(({ need, product, subject, path, verdict: v }) => ({
           use: need.use,
           need: need.entered,
+          figure: need.figure ?? null,
           condition: need.condition,
           product: product.name,
           subject,
@@ -50,7 +51,7 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
     ]),
     ...needs.map(
       (n) =>
-        `${n.verdict.outcome.padEnd(10)}  ${n.subject}: ${n.need.use}, ${n.need.entered}${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}. ${n.verdict.reason}`,
+        `${n.verdict.outcome.padEnd(10)}  ${n.subject}: ${n.need.use}, ${needText(n.need)}${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}. ${n.verdict.reason}`,
     ),
     ...(verdicts.length + needs.length === 0 ? ['no claim and no need is entered'] : []),
     '',

@@ -3,6 +3,7 @@ export * from './api/job.ts';
 export * from './api/joinCode.ts';
 export * from './api/lan.ts';
 export * from './interchange/walkFile.ts';
+export * from './api/probe.ts';
 export * from './api/problem.ts';
 export * from './interchange/fromVersion2.ts';
 export * from './interchange/interchange.ts';

@@ -12,6 +12,7 @@ export * from './tape/walkLanes.ts';
 export * from './thinness.ts';
 export * from './time/timeLine.ts';
 export * from './report/document.ts';
+export * from './report/figures.ts';
 export * from './report/html.ts';
 export * from './report/interference.ts';
 export * from './report/report.ts';

@@ -2,7 +2,10 @@ import { expect, test } from '@jest/globals';
 import {
   atLeastShare,
   boundWithScaleError,
+  bytesOf,
   constantRatioBounds,
+  distanceRatios,
+  fallOf,
   findWalk,
   formatLength,
   hangsOn,
@@ -13,6 +16,7 @@ import {
   outcomeOf,
   parsePlace,
   positionAt,
+  rateOfTransfer,
   ratioInDb,
   scaleUOf,
   signTest,
@@ -147,6 +151,18 @@ const WORKED: Readonly<Record<string, () => string>> = {
     const found = medianInterval([180, 182, 185, 186, 188, 190]);
     return `${found?.low} to ${found?.high} Mbit/s`;
   },
+  '620 falling to 300 Mbit/s': () => {
+    const fall = fallOf([
+      { distanceM: 10, mbps: 620 },
+      { distanceM: 800, mbps: 300 },
+    ]);
+    return `${(100 * (fall?.share ?? 0)).toFixed(0)} %`;
+  },
+  'a transfer of 100 MB in 38 s': () => `${rateOfTransfer(bytesOf('100 MB'), 38).toFixed(1)} Mbit/s`,
+  '10 dB between the exponents 2 and 4': () =>
+    distanceRatios(10)
+      .map((r) => `x${r.toFixed(2)}`)
+      .join(' to '),
   '3 dB at exponent 2': () => (10 ** (3 / 20)).toFixed(3),
   '+8 % at exponent 4': () => `${ratioInDb(1.08, 4).toFixed(2)} dB`,
   '8 of 8 outings': () => `p ${signTest(8, 8).toFixed(4)}`,

@@ -7,6 +7,9 @@ import { Devices } from './lan/devices.ts';
 import { closed, listen, openNetwork, type LanOptions, type Network } from './lan/network.ts';
 import { lanRouter } from './lan/router.ts';
 import { Heavy } from './heavy.ts';
+import { isFromHere } from './api/guard.ts';
+import { ProbeDesk } from './probe/desk.ts';
+import { openProbeSockets } from './probe/sockets.ts';
 import { JobQueue } from './jobs/queue.ts';
 import { openDatabase } from './storage/postgres/database.ts';
 import { Store } from './storage/postgres/store.ts';
@@ -62,12 +65,16 @@ export async function serve({
   await loadDemo(store, demo);
   const threads = openThreads();
   const jobs = new JobQueue({ databaseUrl, storage: store, threads, report, expiresS: jobExpiresS, works });
-  const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs, backupBefore };
+  const desk = new ProbeDesk(clock);
+  const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs, desk, backupBefore };
   const authorities = new Set<string>();
   let network: Network | undefined;
   let server: Server | undefined;
+  let endProbes = (): void => undefined;
   const close = async (): Promise<void> => {
-    for (const open of [server, ...(network?.servers ?? [])]) await closed(open);
+    endProbes();
+    await closed(server);
+    await network?.close();
     await jobs.close();
     await threads.close();
     await database.destroy();
@@ -84,6 +91,7 @@ export async function serve({
         key,
       }),
     );
+    endProbes = openProbeSockets(server, desk, (request) => isFromHere(request, authorities, 'http'));
     await listen(server, port, '127.0.0.1');
   } catch (error) {
     await close();

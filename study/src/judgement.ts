@@ -2,6 +2,7 @@ import type { AuditEntry } from './audit/audits.ts';
 import type { LatencyFound } from './judge/latencies.ts';
 import type { CostTable, NeedJudged } from './judge/needs.ts';
 import type { ClaimVerdict } from './judge/verdicts.ts';
+import type { StationJudged } from './judge/stations.ts';
 import { viewOf, type AcrossPaths, type PathRanges, type RangeView } from './results/ranges.ts';
 
 /** All that is found of a comparison: the same on the phone, the server and the command line. */
@@ -15,6 +16,7 @@ export interface Judged<Range> {
   readonly audits: readonly AuditEntry[];
   readonly latencies: readonly LatencyFound[];
   readonly costs: readonly CostTable[];
+  readonly stations: readonly StationJudged[];
 }
 
 export type Judgement = Judged<PathRanges>;

@@ -4,6 +4,7 @@ import { auditBegin, auditComparison, auditPlan, type AuditEntry } from './audit
 import type { Judgement } from './judgement.ts';
 import { judgeNeeds, costTables } from './judge/needs.ts';
 import { findLatencies } from './judge/latencies.ts';
+import { judgeStations } from './judge/stations.ts';
 import { judgeClaims } from './judge/verdicts.ts';
 import { nextPoints, type NextPoint } from './plan/planning.ts';
 import { stageStates, type StageState } from './plan/stages.ts';
@@ -73,7 +74,9 @@ export class Study {
   }
 
   curves(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathCurves[] {
-    return this.once(`curves ${wanted} ${side}`, () => this.ranges(wanted, side).map((r) => pathCurves(r)));
+    return this.once(`curves ${wanted} ${side}`, () =>
+      this.ranges(wanted, side).map((r) => pathCurves(this.setup, r)),
+    );
   }
 
   judgement(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): Judgement {
@@ -88,6 +91,7 @@ export class Study {
         audits: auditComparison(this.setup, this.findings, judged),
         latencies: findLatencies(this.setup),
         costs: costTables(judged),
+        stations: judgeStations(this.setup),
       };
     });
   }

@@ -11,8 +11,10 @@ import {
   GRADES,
   LANDMARKS,
   LEAVES,
+  PROVENANCES,
   QUANTITIES,
   QUANTITY_UNIT,
+  READING_BOUNDS,
   RECONNECT_WAYS,
   RUNGS,
   WALK_MODES,
@@ -50,8 +52,11 @@ const CAN_BE: Readonly<Record<Quantity, readonly [least: number, most: number]>>
   throughput: [0, 1e6],
   'round trip': [0, 1e6],
   'round-trip variation': [0, 1e6],
+  jitter: [0, 1e6],
   loss: [0, 100],
   level: [-250, 100],
+  'level change': [-200, 200],
+  bars: [0, 10],
 };
 
 /** Why an instrument cannot have shown that; undefined where it can. */
@@ -60,6 +65,23 @@ export function readingTrouble(quantity: Quantity, value: number | undefined): s
   return value === undefined || (value >= least && value <= most)
     ? undefined
     : `${quantity} of ${value}: it lies between ${least} and ${most} ${QUANTITY_UNIT[quantity]}`;
+}
+
+/** Why a reading cannot be as a whole: its figure, what it moved between, or a bound without a figure. */
+export function measuredTrouble(body: EventBodies['measured']): string | undefined {
+  const { quantity, value, least, most, bound, transfer } = body;
+  const ends = [least, most].filter((v) => v !== undefined);
+  const cannot = [value, ...ends].map((v) => readingTrouble(quantity, v)).find((t) => t !== undefined);
+  if (cannot !== undefined) return cannot;
+  if (value === undefined)
+    return ends.length > 0 || bound !== undefined
+      ? 'nothing was received, and a figure beside it'
+      : undefined;
+  if ((least !== undefined && least > value) || (most !== undefined && most < value))
+    return `${quantity} of ${value}: it does not lie between ${least ?? 'nothing'} and ${most ?? 'nothing'}`;
+  return transfer !== undefined && quantity !== 'throughput'
+    ? `a transfer gives a throughput, not a ${quantity}`
+    : undefined;
 }
 
 const grade = () => yup.number().oneOf(GRADES).required();
@@ -185,7 +207,22 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     quantity: yup.string().oneOf(QUANTITIES).required(),
     value: number().optional(),
     direction: direction(),
+    band: yup.string().max(60),
+    cell: yup.string().max(60),
     network: yup.string().max(120),
+    server: yup.string().max(120),
+    instrument: yup.string().max(120),
+    load: yup.string().max(120),
+    provenance: yup.string().oneOf(PROVENANCES),
+    least: number().optional(),
+    most: number().optional(),
+    bound: yup.string().oneOf(READING_BOUNDS),
+    transfer: strict({ bytes: number().min(0).max(1e15), seconds: number().moreThan(0).max(86_400) })
+      .default(undefined)
+      .optional(),
+    lastedS: number().optional().min(0).max(86_400),
+    moving: yup.boolean().oneOf([true] as const),
+    heightM: number().optional().min(-100).max(10_000),
   }),
   fix: strict({
     latitudeDeg: number().min(-90).max(90),
@@ -220,6 +257,7 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
       .required()
       .matches(/^[0-9a-f]{64}$/),
     seconds: number().min(0).max(MOST_WALK_S),
+    besideFromS: number().optional().min(0).max(MOST_WALK_S),
   }),
   correction: strict({
     amends: strict<EventBodies['correction']['amends']>(key()).required(),
@@ -295,7 +333,7 @@ export function validateEntry(entry: { readonly kind: string; readonly body: unk
   if (!(kind in EVENT_BODIES) || entry.kind === 'begin' || entry.kind === 'correction')
     throw new yup.ValidationError(`an entry of kind “${entry.kind}” cannot be rewritten`);
   const read = { kind, body: EVENT_BODIES[kind].validateSync(entry.body) } as Entry;
-  const trouble = read.kind === 'measured' ? readingTrouble(read.body.quantity, read.body.value) : undefined;
+  const trouble = read.kind === 'measured' ? measuredTrouble(read.body) : undefined;
   if (trouble !== undefined) throw new yup.ValidationError(trouble);
   return read;
 }

@@ -1,15 +1,24 @@
 import * as yup from 'yup';
-import { CRITERIA, LATENCY_METHODS, LENGTH_UNITS, parseLength, SIDES } from '@urvek/core';
+import {
+  CRITERIA,
+  DIRECTIONS,
+  LATENCY_METHODS,
+  LENGTH_UNITS,
+  parseFigureNeed,
+  parseLength,
+  PROVENANCES,
+  QUANTITIES,
+  SIDES,
+} from '@urvek/core';
 import { finite, id, known, name, words } from './fields.ts';
 
-const length = (what: string) =>
-  yup
-    .string()
-    .required(`${what} is missing`)
-    .max(40)
-    .test('length', `${what}: write a distance with its unit, as in "30 m" or "100 ft"`, (text) =>
-      readsAsLength(text),
-    );
+function readsAsFigure(text: string | undefined): boolean {
+  try {
+    return text !== undefined && Number.isFinite(parseFigureNeed(text).figure);
+  } catch {
+    return false;
+  }
+}
 
 function readsAsLength(text: string): boolean {
   try {
@@ -24,7 +33,26 @@ export const needSchema = yup
   .object({
     id: id(),
     use: name('Need'),
-    entered: length('Distance of the need'),
+    /** Empty where a figure is asked for and nobody says how far: then that is the question. */
+    entered: yup
+      .string()
+      .defined()
+      .max(40)
+      .test(
+        'length',
+        'Distance of the need: write a distance with its unit, as in "30 m" or "100 ft"',
+        (text, { parent }) =>
+          text === '' ? readsAsFigure((parent as { figure?: string }).figure) : readsAsLength(text),
+      ),
+    /** "40 Mbit/s", "-75 dBm", "50 ms": what has to be read there; absent: the criterion decides. */
+    figure: yup
+      .string()
+      .max(40)
+      .test(
+        'figure',
+        'Figure of the need: write it with its unit, as in "40 Mbit/s", "-75 dBm" or "50 ms"',
+        (text) => text === undefined || readsAsFigure(text),
+      ),
     condition: yup
       .string()
       .oneOf(['open', 'obstructed', 'unstated'] as const)
@@ -38,8 +66,6 @@ export const needSchema = yup
     side: yup.string().oneOf(SIDES),
   })
   .noUnknown();
-
-export const PROVENANCES = ['measured', 'derived', 'estimated by eye', 'quoted', 'from memory'] as const;
 
 /** Figures that somebody wrote down, here or elsewhere, beside the logs. */
 export const quotedSchema = yup
@@ -99,6 +125,31 @@ export const latencySchema = yup
   })
   .noUnknown();
 
+/** Readings at one place without a walk: before and after, or a sweep of a setting. */
+export const stationSchema = yup
+  .object({
+    id: id(),
+    what: name('What was tried'),
+    productId: yup.string().required('Product is missing').max(64),
+    /** In words; absent: not stated. */
+    place: yup.string().max(120),
+    quantity: yup.string().oneOf(QUANTITIES).required(),
+    direction: yup.string().oneOf(DIRECTIONS),
+    /** In the order in which they were taken. */
+    readings: yup
+      .array(
+        yup
+          .object({
+            setting: yup.string().trim().required('Setting is missing').max(60),
+            value: finite('Value'),
+          })
+          .noUnknown(),
+      )
+      .required()
+      .max(500),
+  })
+  .noUnknown();
+
 /** A finding of the audits that was looked at and left, with the reason that is printed. */
 export const acknowledgedSchema = yup
   .object({
@@ -145,6 +196,7 @@ export const costSchema = yup
 
 export type Need = yup.InferType<typeof needSchema>;
 export type QuotedRow = yup.InferType<typeof quotedSchema>;
+export type StationRow = yup.InferType<typeof stationSchema>;
 export type LatencyRow = yup.InferType<typeof latencySchema>;
 export type Withheld = yup.InferType<typeof withheldSchema>;
 export type ReportSettings = yup.InferType<typeof reportSchema>;

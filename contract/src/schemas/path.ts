@@ -118,9 +118,19 @@ export const pathSchema = yup
     startOffsetM: known('Start offset'),
     /** How well the place of the fixed end is known. */
     startOffsetUM: known('Uncertainty of the fixed end'),
-    /** What the line behind the fixed end gives by cable, the least that was measured, Mbit/s. */
+    /** What the line behind the fixed end gives by cable, the least and the most that was measured, Mbit/s. */
     behindDownMbps: known('Behind it, down'),
+    behindDownMostMbps: known('Behind it, down, the most'),
     behindUpMbps: known('Behind it, up'),
+    behindUpMostMbps: known('Behind it, up, the most'),
+    /** What it was sold as, Mbit/s. */
+    planDownMbps: known('Plan, down'),
+    planDownMostMbps: known('Plan, down, the most'),
+    planUpMbps: known('Plan, up'),
+    planUpMostMbps: known('Plan, up, the most'),
+    /** What readings are taken against, and whether it stands inside the network: then no line is in between. */
+    lineServer: yup.string().max(120),
+    lineServerInside: yup.boolean(),
     features: yup.array(featureSchema).default(undefined).optional().max(300),
     obstructions: yup.array(obstructionSchema).required().max(200),
     checkpoints: yup

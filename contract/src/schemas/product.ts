@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { type ClaimForm, parseClaim, CLAIM_FORMS, ANTENNA_PLACES, KINDS } from '@urvek/core';
+import { type ClaimForm, parseClaim, CLAIM_FORMS, ANTENNA_PLACES, DIRECTIONS, KINDS } from '@urvek/core';
 import { id, name, words, finite, known } from './fields.ts';
 import { costSchema } from './judging.ts';
 
@@ -7,6 +7,7 @@ const CLAIM_EXAMPLE: Readonly<Record<ClaimForm, string>> = {
   distance: 'write a distance with its unit, as in "100 m" or "328 ft"',
   ratio: 'write a ratio, as in "2×", "8 % farther" or "3 dB"',
   throughput: 'write a throughput, as in "300 Mbit/s"',
+  'speed ratio': 'write a ratio of speeds, as in "15×" or "+20 %"',
   latency: 'write a time, as in "50 ms"',
 };
 
@@ -24,6 +25,8 @@ export const claimSchema = yup
     form: yup.string().oneOf(CLAIM_FORMS).required(),
     /** As people write it, unit and all; kept so, and converted when used. */
     entered: yup.string().required('Claim is missing').max(40),
+    /** Of a figure that is read each way; absent: nobody says which. */
+    direction: yup.string().oneOf(DIRECTIONS),
     /** The product that a ratio is against. */
     against: yup.string().max(64),
     /** One rig of the product, and of the one it is against, where the claim is of rigs. */

@@ -1,6 +1,13 @@
 import { GRADES, type Saying } from '@urvek/core';
 import * as yup from 'yup';
-import { acknowledgedSchema, latencySchema, needSchema, quotedSchema, reportSchema } from './judging.ts';
+import {
+  acknowledgedSchema,
+  latencySchema,
+  needSchema,
+  quotedSchema,
+  reportSchema,
+  stationSchema,
+} from './judging.ts';
 import { pathSchema } from './path.ts';
 import { planSchema, surveyRowSchema, interferenceSchema } from './plan.ts';
 import { productSchema } from './product.ts';
@@ -41,6 +48,7 @@ export const setupSchema = yup
     needs: yup.array(needSchema).default(undefined).optional().max(100),
     quoted: yup.array(quotedSchema).default(undefined).optional().max(200),
     latency: yup.array(latencySchema).default(undefined).optional().max(200),
+    stations: yup.array(stationSchema).default(undefined).optional().max(100),
     acknowledged: yup.array(acknowledgedSchema).default(undefined).optional().max(300),
     /** The currency that costs are in. */
     currency: yup.string().max(8),

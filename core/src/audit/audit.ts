@@ -1,11 +1,13 @@
 import type { AuditCase, AuditRule } from './case/auditCase.ts';
 import { announced } from './consistency/announced.ts';
+import { beyondPlan } from './consistency/beyondPlan.ts';
 import type { ConsistencyRule, Entered } from './consistency/entered.ts';
 import { failedWithoutDistance } from './consistency/failedWithoutDistance.ts';
 import { impossibleMean } from './consistency/impossibleMean.ts';
 import { impossibleReading } from './consistency/impossibleReading.ts';
 import { logAgainstTable } from './consistency/logAgainstTable.ts';
 import { sameFigure } from './consistency/sameFigure.ts';
+import { sameReading } from './consistency/sameReading.ts';
 import { twoEnds } from './consistency/twoEnds.ts';
 import { antennaPlace } from './fairness/antennaPlace.ts';
 import { bestOf } from './fairness/bestOf.ts';
@@ -79,6 +81,8 @@ export const CONSISTENCY_RULES: readonly ConsistencyRule[] = [
   failedWithoutDistance,
   twoEnds,
   impossibleReading,
+  sameReading,
+  beyondPlan,
 ];
 
 /** A finding with its rule and where it was found. */

@@ -31,6 +31,7 @@ const walk: EnteredWalk = {
   marks: [mark(20, 20, 'post 1'), mark(20, 40, 'post 1'), mark(40, 60, 'post 2')],
   notes: [{ text: 'a dog on the path', atS: 30 }],
   readingsS: [25, 65],
+  figures: [],
   atStands: true,
   reports: [],
   impossible: [],
@@ -41,10 +42,15 @@ const sound: Entered = {
   quoted: [quoted({ walks: 3, meanM: 102, bestM: 105, spreadM: 5 })],
   walks: [walk],
   ranges: [{ productId: 'a', path: 'Incline', lowM: 90, highM: 120, walks: 6 }],
+  doubts: [],
 };
 
 const report = (by: string, heldM: number, failedM: number | undefined): EnteredWalk['reports'][number] => ({
   ...{ by, direction: 'mobile-to-fixed', heldM, failedM, uM: 1 },
+});
+
+const read = (direction: 'fixed-to-mobile' | 'mobile-to-fixed', value: number, atM: number) => ({
+  ...{ quantity: 'throughput' as const, direction, value, atM },
 });
 
 const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
@@ -99,7 +105,34 @@ const CASES: readonly [rule: string, wrong: Entered, says: RegExp][] = [
   [
     'announced',
     { ...sound, walks: [{ ...walk, notes: [{ text: 'reading at the bridge, 38 Mbit/s', atS: 500 }] }] },
-    /stands in the notes, and no reading near it/,
+    /stands in the notes, and no reading of its own there/,
+  ],
+  [
+    // Another reading came 15 s later, farther on: it is not this one.
+    'announced',
+    { ...sound, walks: [{ ...walk, notes: [{ text: 'a speed test here', atS: 50 }] }] },
+    /“a speed test here” stands in the notes/,
+  ],
+  [
+    'same-reading',
+    {
+      ...sound,
+      walks: [{ ...walk, figures: [read('fixed-to-mobile', 46.2, 20), read('mobile-to-fixed', 46.2, 40)] }],
+    },
+    /46\.2 is throughput down, Mbit\/s at 20\.0 m, and throughput up, Mbit\/s at 40\.0 m/,
+  ],
+  [
+    'beyond-plan',
+    {
+      ...sound,
+      doubts: [
+        {
+          ...{ path: 'Incline', products: ['a'], instrument: 'phone app', readMbps: 75, planMbps: 40 },
+          direction: 'mobile-to-fixed',
+        },
+      ],
+    },
+    /phone app read 75 Mbit\/s up through a line sold as 40: it is in doubt on all it read/,
   ],
   ['announced', { ...sound, walks: [{ ...walk, readingsS: [25] }] }, /nothing was entered at “post 2”/],
   [
@@ -166,6 +199,7 @@ test('the mean of any figures lies within the bounds that best, spread and count
           ],
           walks: [],
           ranges: [],
+          doubts: [],
         }),
       ).toEqual([]);
     }),

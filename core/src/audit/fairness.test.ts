@@ -132,7 +132,7 @@ const CASES: readonly [rule: string, unfair: AuditCase, says: RegExp, sizeDb?: n
   ['instrument', day({ instrument: 'meter 2' }), /meter 1; B: meter 2/],
   [
     'cap',
-    second((p) => ({ ...p, cap: { levelMbps: 94, points: 4, measured: false } })),
+    second((p) => ({ ...p, cap: { levelMbps: 94, points: 4, toM: 20, measured: false } })),
     /B reads 94 Mbit\/s at 4 nearest points, and what is behind it was not measured/,
   ],
   ['load', day({ load: 'four streams' }), /four streams/],

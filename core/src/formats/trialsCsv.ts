@@ -1,5 +1,5 @@
 import type { TrialRow } from '../estimate/hits/firth.ts';
-import type { ThroughputRow } from '../estimate/throughput/throughput.ts';
+import type { ThroughputRow } from '../estimate/figures/figureCurve.ts';
 import { FormatError, readTable, type TableRow } from './table.ts';
 
 /** A row of hits and misses, with the product where the file names one. */

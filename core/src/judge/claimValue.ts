@@ -1,7 +1,7 @@
 import { parseLength } from '../quantity/length.ts';
 
 /** What a claim can be about. */
-export const CLAIM_FORMS = ['distance', 'ratio', 'throughput', 'latency'] as const;
+export const CLAIM_FORMS = ['distance', 'ratio', 'throughput', 'speed ratio', 'latency'] as const;
 export type ClaimForm = (typeof CLAIM_FORMS)[number];
 
 /** A claim's figure in the unit of its form: m, ratio, Mbit/s, s; with half a unit of its last digit. */
@@ -63,6 +63,7 @@ export function parseClaim(form: ClaimForm, text: string): ClaimValue {
       return { value: valueM, roundingHalf: value === 0 ? 0 : halfUnit(text) * (valueM / value) };
     }
     case 'ratio':
+    case 'speed ratio':
       return ratio(text);
     case 'throughput':
       return scaled(text, /^([\d,.]+)\s*(kbit\/s|mbit\/s|gbit\/s|mbps|kbps|gbps)$/i, {

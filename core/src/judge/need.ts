@@ -2,7 +2,6 @@ import { cellBasis } from '../estimate/range/basis.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import { clopperPearson } from '../numeric/binomial.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
-import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
 import { heldText } from './claim.ts';
 import { walksFor } from './walksFor.ts';
@@ -15,7 +14,8 @@ export interface Need {
   readonly condition: 'open' | 'obstructed' | 'unstated';
 }
 
-export const NEED_OUTCOMES = ['meets', 'marginal', 'fails', 'unknown'] as const;
+/** `distance`: nobody asked how far it has to reach; how far it does is the answer. */
+export const NEED_OUTCOMES = ['meets', 'marginal', 'fails', 'unknown', 'distance'] as const;
 export type NeedOutcome = (typeof NEED_OUTCOMES)[number];
 
 export interface NeedVerdict {
@@ -58,7 +58,8 @@ export const WALKS_FOR_P10 = walksFor(0.9);
  */
 export function judgeNeed(
   need: Need,
-  criterion: Criterion,
+  /** What is asked for, in words: a criterion, or a figure. */
+  criterion: string,
   cell: CellFinding | undefined,
   walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[] = [],
 ): NeedVerdict {
@@ -77,7 +78,7 @@ export function judgeNeed(
 
 type ByModel = Omit<NeedVerdict, 'kOfN'>;
 
-function judgeByModel(need: Need, criterion: Criterion, cell: CellFinding | undefined): ByModel {
+function judgeByModel(need: Need, criterion: string, cell: CellFinding | undefined): ByModel {
   const unknown = (reason: string): ByModel => ({
     outcome: 'unknown',
     margin: undefined,
@@ -121,7 +122,7 @@ function judgeByModel(need: Need, criterion: Criterion, cell: CellFinding | unde
 }
 
 /** What walks that never failed say: enough of them meet a need that lies within. */
-function boundOnly({ distanceM }: Need, criterion: Criterion, cell: CellFinding): ByModel | undefined {
+function boundOnly({ distanceM }: Need, criterion: string, cell: CellFinding): ByModel | undefined {
   const { walks } = cell;
   const heldM = cell.withScale95M.allHeldToM;
   if (heldM === undefined || cell.failures > 0 || heldM < distanceM) return undefined;
@@ -136,3 +137,35 @@ function boundOnly({ distanceM }: Need, criterion: Criterion, cell: CellFinding)
         reason: `${held}: a bound, and ${WALKS_FOR_P10} such walks are wanted before 9 of 10 may be said to hold.`,
       };
 }
+
+/** "40 Mbit/s to where": the distance to which 9 of 10 walks hold, with nothing to judge it against. */
+export function reachOfNeed(asked: string, cell: CellFinding | undefined): NeedVerdict {
+  const told = (outcome: NeedOutcome, reason: string): NeedVerdict => ({
+    ...{ outcome, reason, margin: undefined, atLeast: false, kOfN: undefined },
+  });
+  if (!cell || cell.walks === 0) return told('unknown', 'Nothing of it was read here.');
+  const n = cellBasis(cell);
+  const { p10, median } = cell.withScale95M;
+  const ends = ({ low, high }: { low: number | undefined; high: number | undefined }): string =>
+    `${low === undefined ? 'no bound' : formatLength(low)} to ${high === undefined ? 'no bound' : formatLength(high)}`;
+  const tenth =
+    p10 && cell.own?.p10?.estimateM !== undefined
+      ? `9 of 10 walks hold it to ${formatLength(cell.own.p10.estimateM)} (95 %: ${ends(p10)})`
+      : undefined;
+  const middle = cell.median && median && `median ${formatLength(cell.median.estimateM)} (${ends(median)})`;
+  const said = [tenth, middle].filter((t) => t !== undefined);
+  if (said.length > 0) return told('distance', `${capital(asked)}: ${said.join('; ')} (${n}).`);
+  if (cell.bounds && cell.failures === 0)
+    return told('distance', `${capital(asked)}: ${heldText(cell)}, a bound.`);
+  const { allHeldToM: heldM, allFailedByM: failedM } = cell.withScale95M;
+  if (heldM === undefined && failedM === undefined)
+    return told(
+      'unknown',
+      `${capital(asked)}: no distance (${n}; ${cell.reason ?? 'too few for an interval'}).`,
+    );
+  const held = heldM === undefined ? 'not held at its nearest' : `held to ${formatLength(heldM)}`;
+  const failed = failedM === undefined ? '' : `, no longer at ${formatLength(failedM)}`;
+  return told('distance', `${capital(asked)}: ${held}${failed}; no more is known (${n}).`);
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

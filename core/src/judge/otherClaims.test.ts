@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { summariseRanges } from '../estimate/range/summarise.ts';
+import type { Cap } from '../estimate/figures/cap.ts';
 import { medianInterval } from '../numeric/medianInterval.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
 import { judgeRatioClaim } from './ratioClaim.ts';
@@ -43,7 +44,7 @@ describe('a claim of throughput', () => {
   const judge = (
     of: ReturnType<typeof visits>,
     mbps: number,
-    cap?: { levelMbps: number; points: number; measured: boolean },
+    cap?: Cap,
     behindMbps: number | undefined = 900,
   ) => judgeThroughputClaim({ entered: `${mbps} Mbit/s`, mbps, upTo: true }, of, cap, behindMbps);
 
@@ -62,7 +63,12 @@ describe('a claim of throughput', () => {
       next: '3 more visits to the near point.',
     });
     expect(
-      judge(visits(290, 291, 289, 290, 290, 291), 600, { levelMbps: 290, points: 3, measured: false }),
+      judge(visits(290, 291, 289, 290, 290, 291), 600, {
+        levelMbps: 290,
+        points: 3,
+        toM: 20,
+        measured: false,
+      }),
     ).toMatchObject({
       outcome: 'undecided',
       next: expect.stringContaining('by cable'),

@@ -1,4 +1,4 @@
-import type { Cap } from '../estimate/throughput/throughput.ts';
+import type { Cap } from '../estimate/figures/cap.ts';
 import { median } from '../numeric/median.ts';
 import { medianInterval } from '../numeric/medianInterval.ts';
 import type { Verdict } from './claim.ts';

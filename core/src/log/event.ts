@@ -1,6 +1,7 @@
 import type { Direction } from '../grade/direction.ts';
 import type { Grade } from '../grade/grade.ts';
 import type { DistanceReading } from '../quantity/distanceMethod.ts';
+import type { Provenance } from '../quantity/provenance.ts';
 import type { OperatorDelay } from './lag.ts';
 
 /** When an event was logged. */
@@ -97,18 +98,34 @@ export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;
 export const RUNGS = ['voice', 'tone', 'data'] as const;
 
 /**
- * What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, loss in %,
- * level in dBm.
+ * What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, jitter one way (RFC 3550)
+ * in ms, loss in %, level in dBm, a change of level against another reading in dB; bars, and whatever else has steps and no unit, only order.
  */
-export const QUANTITIES = ['throughput', 'round trip', 'round-trip variation', 'loss', 'level'] as const;
+export const QUANTITIES = [
+  'throughput',
+  'round trip',
+  'round-trip variation',
+  'jitter',
+  'loss',
+  'level',
+  'level change',
+  'bars',
+] as const;
 export type Quantity = (typeof QUANTITIES)[number];
 export const QUANTITY_UNIT: Readonly<Record<Quantity, string>> = {
   throughput: 'Mbit/s',
   'round trip': 'ms',
   'round-trip variation': 'ms',
+  jitter: 'ms',
   loss: '%',
   level: 'dBm',
+  'level change': 'dB',
+  bars: 'bars',
 };
+
+/** A reading that is one side only: a stream of a known rate ran smoothly, or it did not. */
+export const READING_BOUNDS = ['at least', 'below'] as const;
+export type ReadingBound = (typeof READING_BOUNDS)[number];
 
 /** A few spoken seconds. */
 export interface VoiceNote {
@@ -177,14 +194,34 @@ export interface EventBodies {
   readBack: { readonly sent: string; readonly heard: string; readonly direction: Direction };
   rung: { readonly rung: (typeof RUNGS)[number]; readonly worked: boolean; readonly direction: Direction };
   /**
-   * An instrument's reading; without a value nothing was received. `network`: band, channel or access point
-   * it came by.
+   * An instrument's reading; without a value nothing was received. What is absent beside it was not noted, and is
+   * not what it was before.
    */
   measured: {
     readonly quantity: Quantity;
     readonly value?: number;
     readonly direction: Direction;
+    /** Band or channel, and cell or access point, that it came by. */
+    readonly band?: string;
+    readonly cell?: string;
+    /** Both in one, as earlier versions had it. */
     readonly network?: string;
+    readonly server?: string;
+    readonly instrument?: string;
+    readonly load?: string;
+    readonly provenance?: Provenance;
+    /** The needle moved between these; the value is their middle. */
+    readonly least?: number;
+    readonly most?: number;
+    readonly bound?: ReadingBound;
+    /** A transfer of so many bytes in so many seconds, of which the value was worked out. */
+    readonly transfer?: { readonly bytes: number; readonly seconds: number };
+    /** It went on for so long, and ended at this moment, s. */
+    readonly lastedS?: number;
+    /** One walked or drove on meanwhile: it belongs to an interval of the way, and makes no stand. */
+    readonly moving?: true;
+    /** Of the mobile end above the ground. */
+    readonly heightM?: number;
   };
   /** The device's own location, kept raw; accuracy is the browser's, a 95 % radius. */
   fix: { readonly latitudeDeg: number; readonly longitudeDeg: number; readonly accuracyM: number };
@@ -214,6 +251,8 @@ export interface EventBodies {
     /** SHA-256 of its first and last mebibyte, in hexadecimal. */
     readonly digest: string;
     readonly seconds: number;
+    /** Played beside another, joined by a moment that both show: the second of it that stands at this moment. */
+    readonly besideFromS?: number;
   };
   correction: Correction;
 }

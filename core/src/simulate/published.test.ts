@@ -4,6 +4,7 @@ import { PLAIN_WORLD, publishedIn, type Statement, type Told, type World } from 
 import {
   capSharesIn,
   decidedWithMoreWalks,
+  figureReachIn,
   throughputVerdictsIn,
   trialDistancesIn,
 } from './publishedFigures.ts';
@@ -69,6 +70,12 @@ describe('what is published of presses, readings and numbers of walks', () => {
     const { supported, refuted } = throughputVerdictsIn(10, 400, 'test');
     mayBe(supported, 0.975);
     mayBe(refuted, 0.975);
+  });
+
+  test('how far a figure reaches, by readings at stands, over walks', () => {
+    const found = figureReachIn(5, SETS, 'test');
+    expect(found.made).toBeGreaterThan(SETS / 2);
+    mayBe(found, 0.95);
   });
 
   test('flat readings alone find few true caps, and false ones: none of them decides against a product', () => {

@@ -1,10 +1,12 @@
 import { distanceOverWalks } from '../estimate/hits/overWalks.ts';
 import { summariseRanges } from '../estimate/range/summarise.ts';
-import { capOf } from '../estimate/throughput/throughput.ts';
+import { capOf } from '../estimate/figures/cap.ts';
+import { holdAndFail, meetsNeed } from '../estimate/figures/figureCriterion.ts';
 import { judgeClaim } from '../judge/claim.ts';
 import { judgeThroughputClaim } from '../judge/throughputClaim.ts';
 import { walksToTell } from '../numeric/walksToTell.ts';
 import { seeded, type Random } from '../random/seeded.ts';
+import type { WalkInterval } from '../walk/walkInterval.ts';
 import type { Told } from './published.ts';
 
 // What is published of presses, readings and numbers of walks, held against a known truth.
@@ -78,6 +80,36 @@ export function throughputVerdictsIn(
     count(refuted, outcome !== 'refuted');
   }
   return { supported, refuted };
+}
+
+/** Stands of a walk with readings, m, and where half of the walks cross the figure. */
+const READ_M = [20, 40, 60, 80, 100, 120, 150, 180];
+const CROSSES_M = 95;
+const NEED_MBPS = 40;
+
+/**
+ * How often the interval of the distance to which a figure reaches holds the truth: readings fall past it, each walk at
+ * a place of its own, and scatter at every stand.
+ */
+export function figureReachIn(walksEach: number, sets: number, seed: string): Told {
+  const random = seeded('figure', seed, walksEach);
+  const reach = none();
+  for (let i = 0; i < sets; i++) {
+    const rows = Array.from({ length: walksEach }, (_, k): WalkInterval => {
+      const crossesM = CROSSES_M * Math.exp(WALKS_DIFFER * random.normal());
+      const marks = READ_M.map((atM) => {
+        const read = Array.from({ length: 3 }, () => ({
+          value: NEED_MBPS * (crossesM / atM) ** 2 * Math.exp(0.05 * random.normal()),
+        }));
+        return { atM, met: meetsNeed(read, { quantity: 'throughput', figure: NEED_MBPS }) === true };
+      });
+      const { held, failed } = holdAndFail(marks);
+      return { product: 'A', path: 'P', walk: `${k}`, heldM: held?.atM ?? 0, failedM: failed?.atM };
+    });
+    const ends = summariseRanges(rows).fitted[0]?.interval95M.median;
+    if (ends) count(reach, (ends.low ?? 0) <= CROSSES_M && CROSSES_M <= (ends.high ?? Infinity));
+  }
+  return reach;
 }
 
 /** How often five near stands are taken for a cap, where readings scatter and the link falls by a share a stand. */

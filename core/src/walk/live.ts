@@ -20,6 +20,8 @@ export interface LiveState {
   /** The last mark, and the last distance that was read. */
   readonly here: EventOf<'mark'> | undefined;
   readonly lastReading: Reading | undefined;
+  /** The last reading of an instrument: the next is mostly by the same. */
+  readonly lastMeasured: EventOf<'measured'>['body'] | undefined;
   /** Distances of the last two marks. */
   readonly marksM: readonly number[];
   /** Moments pressed on two devices at once; comparisons of the clock. */
@@ -39,6 +41,7 @@ export const NOT_BEGUN: LiveState = {
   lastS: 0,
   here: undefined,
   lastReading: undefined,
+  lastMeasured: undefined,
   marksM: [],
   shared: 0,
   clocks: 0,
@@ -88,6 +91,8 @@ export function withEntry(state: LiveState, event: WalkEvent): LiveState {
           ? [...state.marksM.slice(-1), event.body.reading.travelledM]
           : state.marksM,
       };
+    case 'measured':
+      return { ...next, lastMeasured: event.body };
     case 'goOn':
       return { ...next, standing: false };
     case 'turn':

@@ -30,7 +30,7 @@ const impliesStand = (event: WalkEvent): boolean =>
   event.kind === 'rung' ||
   event.kind === 'tried' ||
   // A monitor's level can be logged in passing.
-  (event.kind === 'measured' && event.body.quantity !== 'level');
+  (event.kind === 'measured' && event.body.quantity !== 'level' && !event.body.moving);
 
 /** Two marks nearer than this, half a stride, are of one stand, m. */
 const ONE_PLACE_M = 0.5;

@@ -179,3 +179,30 @@ test('availability counts walks, not seconds: four walks clear all the time stil
   ) as NonNullable<ReturnType<typeof traceWalk>>;
   expect(availability([half], 50, 50)[0]?.clearShare).toBeCloseTo(0.44, 1);
 });
+
+describe('a reading that lasts', () => {
+  const read = (s: number, more: object): [number, EventKind, object] => [
+    s,
+    'measured',
+    { quantity: 'throughput', direction: 'fixed-to-mobile', value: 40, lastedS: 20, ...more },
+  ];
+
+  test('on the move it spans the way, and its middle is known as well as that: no stand is made of it', () => {
+    const trace = traceWalk(
+      log(mark(10, 20), read(40, { moving: true }), mark(50, 60), [60, 'end', { reason: 'time' }]),
+    );
+    const [measured] = trace?.measured ?? [];
+    // One metre a second from 20 m: 30 m at its beginning, 50 m at its end.
+    expect(measured?.span).toEqual({ fromM: 30, toM: 50 });
+    expect(measured?.position?.travelledM).toBe(40);
+    expect(measured?.position?.uncertaintyM).toBeGreaterThan(20 / Math.sqrt(12));
+    expect(trace?.stands).toEqual([]);
+  });
+
+  test('by press one has stopped: one mark a stand, and the reading has its place', () => {
+    const trace = traceWalk(log(mark(10, 20), read(40, {}), mark(50, 60), [60, 'end', { reason: 'time' }]));
+    const [measured] = trace?.measured ?? [];
+    expect([measured?.position?.travelledM, measured?.span]).toEqual([20, undefined]);
+    expect(trace?.stands).toHaveLength(1);
+  });
+});

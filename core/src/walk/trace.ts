@@ -88,7 +88,7 @@ export interface Trace extends Track {
   /** Absent while the walk goes on. */
   readonly endReason: EndReason | undefined;
   /** What instruments read at stands, presses and answers, each where it was. */
-  readonly measured: readonly (EventBodies['measured'] & Placed)[];
+  readonly measured: readonly (EventBodies['measured'] & Placed & Lasting)[];
   readonly hits: readonly (EventBodies['hits'] & Placed)[];
   readonly calls: readonly (EventBodies['call'] & Placed)[];
   readonly rungs: readonly (EventBodies['rung'] & Placed)[];
@@ -103,6 +103,11 @@ export interface Trace extends Track {
 interface Placed {
   readonly atS: number;
   readonly position: Position | undefined;
+}
+
+/** Taken on the move: from where to where. Its position is the middle. */
+interface Lasting {
+  readonly span?: { readonly fromM: number; readonly toM: number };
 }
 
 export interface TraceOptions {
@@ -172,12 +177,14 @@ export function traceWalk(
   const found = looksOf(events, stands, begin.body.direction, direction);
   const byStands =
     STOPPING_MODES.includes(mode) || (found.length > 0 && !(watched && events.some(isNoticed)));
-  const onTheMove = { events, begin, endS, delay, stands, watched };
-  const { changes, reconnections } = changesOf({ ...onTheMove, looks: byStands ? [] : found });
+  const noticing = { events, begin, endS, delay, stands, watched };
+  const { changes, reconnections } = changesOf({ ...noticing, looks: byStands ? [] : found });
   const noticed = stretchesOf(changes, track, turnS, endS);
-  const looks = (byStands ? withSilent(found, { ...onTheMove, changes, direction, end }) : found).map(
-    (l) => ({ ...l, place: placeAt(track, l.atS), returning: returning(l.atS) }),
-  );
+  const looks = (byStands ? withSilent(found, { ...noticing, changes, direction, end }) : found).map((l) => ({
+    ...l,
+    place: placeAt(track, l.atS),
+    returning: returning(l.atS),
+  }));
   const placed = <K extends 'measured' | 'hits' | 'call' | 'rung'>(kind: K) =>
     (of(kind) as readonly WalkEvent[]).map((e) => ({
       ...(e.body as EventBodies[K]),
@@ -208,7 +215,7 @@ export function traceWalk(
     fixedEnds: of('fixedEnd').map((e) => ({ atS: e.time.walkS, atM: e.body.reading.travelledM })),
     endS,
     endReason: end?.body.reason,
-    measured: placed('measured'),
+    measured: placed('measured').map((m) => ({ ...m, ...onTheMove(track, m) })),
     hits: placed('hits'),
     calls: placed('call').filter((c) => c.direction === direction),
     rungs: placed('rung').filter((c) => c.direction === direction),
@@ -239,6 +246,27 @@ export function directionsOf(given: readonly WalkEvent[]): Direction[] {
 /** What was said last, by the clocks of those who said it. */
 const latest = <E extends WalkEvent>(said: readonly E[]): E | undefined =>
   said.reduce<E | undefined>((a, b) => (a && a.time.wallMs > b.time.wallMs ? a : b), undefined);
+
+/** A reading that lasted while one moved: its middle, and what it spans; nothing for one at a stand. */
+function onTheMove(
+  track: Track,
+  { atS, lastedS, moving }: EventBodies['measured'] & Placed,
+): Partial<Pick<Placed, 'position'>> & Lasting {
+  const [from, to] = [placeAt(track, atS - (lastedS ?? 0)), placeAt(track, atS)];
+  if (!moving || lastedS === undefined || !from || !to) return {};
+  return {
+    position: {
+      travelledM: (from.travelledM + to.travelledM) / 2,
+      // Anywhere on its way alike (JCGM 100, 4.3.7, from memory).
+      uncertaintyM: Math.hypot(
+        Math.max(from.uncertaintyM, to.uncertaintyM),
+        (to.travelledM - from.travelledM) / Math.sqrt(12),
+      ),
+      speedMps: to.speedMps,
+    },
+    span: { fromM: from.travelledM, toM: to.travelledM },
+  };
+}
 
 const outingIn = (said: readonly EventOf<'outing'>[]): Pick<Trace, 'outing'> => {
   const last = latest(said);

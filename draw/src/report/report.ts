@@ -4,6 +4,8 @@ import {
   claimFlags,
   claimText,
   counted,
+  figuresOf,
+  needText,
   rangeTitle,
   checkpointMatrix,
   speaking,
@@ -18,6 +20,7 @@ import { interferenceText } from './interference.ts';
 import { endsText, estimateText, intervalText, noTenthText, rangeLanes } from '../tape/rangeLanes.ts';
 import { tapeScene } from '../tape/tape.ts';
 import type { Block, ReportDocument, ReportForm, ReportSection, Row } from './document.ts';
+import { figureSentences, settingText, standTables } from './figures.ts';
 import { cellRests, say, walkRests, type Rest, type Sentence } from './sentence.ts';
 import {
   caveatItems,
@@ -73,6 +76,7 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
           claims(own),
           needs(own),
           latency(own),
+          stations(own),
           costs(own),
           interference(own),
           tested(own),
@@ -173,8 +177,21 @@ function result(own: Own, range: RangeView): ReportSection {
       },
       estimates(range, unit),
       ...directions(own, range),
+      ...figures(own, range),
     ],
   };
+}
+
+/** What instruments read: in words, and stand by stand. */
+function figures({ setup, findings, unit }: Own, range: RangeView): Block[] {
+  const ids = new Set(range.walks.map((w) => w.walkId));
+  const own = speaking(findings).filter((f) => ids.has(f.walkId));
+  const found = figuresOf(setup, { ...range, findings: own });
+  const items = figureSentences(range, found, unit);
+  return [
+    ...(items.length > 0 ? [{ kind: 'list' as const, items }] : []),
+    ...standTables(range, found.sets, unit),
+  ];
 }
 
 /** Who was heard where, each way, at stands; and where it worked one way only. */
@@ -298,7 +315,7 @@ const needs = ({ judged }: Own): ReportSection => ({
     judged.needs.map(({ need, product, subject, path, verdict }) => ({
       cells: [
         need.use,
-        `${need.entered}, ${need.condition}`,
+        needText(need),
         subject,
         path?.name ?? '',
         verdict.outcome,
@@ -328,6 +345,26 @@ const latency = ({ judged, unit }: Own): ReportSection => ({
         found ? String(found.readings) : '',
       ],
       rests: [`latency:${product.id}`],
+    })),
+  ),
+});
+
+const stations = ({ judged }: Own): ReportSection => ({
+  id: 'stations',
+  title: 'At one place',
+  blocks: table(
+    'Readings without a walk',
+    ['What', 'Product', 'Place', 'Of', 'Settings, mean (least to most)', 'What it says'],
+    judged.stations.map(({ row, product, found, said }) => ({
+      cells: [
+        row.what,
+        product?.name ?? 'not stated',
+        row.place ?? 'not stated',
+        row.direction === undefined ? row.quantity : `${row.quantity}, ${row.direction}`,
+        found.settings.map((s) => settingText(s, row.quantity)).join('; '),
+        said.join(' '),
+      ],
+      rests: [`station:${row.id}`],
     })),
   ),
 });

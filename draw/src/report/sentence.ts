@@ -3,7 +3,7 @@ import type { Finding, RangeView } from '@urvek/study';
 /** A datum that a sentence rests on: what it is, and its id. A cell is one product's walks in one range. */
 export type Rest =
   | 'disclosure'
-  | `${'walk' | 'cell' | 'path' | 'product' | 'claim' | 'need' | 'latency' | 'interference'}:${string}`;
+  | `${'walk' | 'cell' | 'path' | 'product' | 'claim' | 'need' | 'latency' | 'interference' | 'station'}:${string}`;
 
 /** What a report says, with the data that it says it by: no sentence stands without any. */
 export interface Sentence {

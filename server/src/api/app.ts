@@ -7,6 +7,7 @@ import { onlyWithKey } from './key.ts';
 import { onlyFromHere } from './guard.ts';
 import { NotFound } from '../storage/port.ts';
 import { problemHandler } from './problems.ts';
+import { probeRouter } from '../probe/router.ts';
 import { apiRouter } from './router.ts';
 
 export interface AppOptions {
@@ -66,6 +67,7 @@ export function createApp({
   if (key !== undefined) app.use(onlyWithKey(key));
   for (const handler of before) app.use(handler);
   if (lan) app.use('/api/lan', lan);
+  app.use('/api/probe', probeRouter(parts.desk));
   app.use('/api', apiRouter(parts));
   if (webRoot !== undefined) {
     app.use(

@@ -1,5 +1,15 @@
 import type { Problem } from '@urvek/contract';
 import type { RequestHandler } from 'express';
+import type { IncomingMessage } from 'node:http';
+
+/** It names this server in its Host, and comes from its own pages where it says from where. */
+export const isFromHere = (
+  { headers: { host = '', origin } }: IncomingMessage,
+  authorities: ReadonlySet<string>,
+  protocol: 'http' | 'https',
+): boolean =>
+  authorities.has(host) &&
+  (origin === undefined || [...authorities].some((a) => origin === `${protocol}://${a}`));
 
 /**
  * A page from elsewhere must not reach an instrument on this machine: a request names this server in its
@@ -10,16 +20,9 @@ export function onlyFromHere(
   protocol: 'http' | 'https' = 'http',
 ): RequestHandler {
   return (request, response, next) => {
-    const host = request.headers.host ?? '';
-    const origin = request.headers.origin;
     const crossSite =
       request.headers['sec-fetch-site'] === 'cross-site' && /^\/api(\/|$)/i.test(request.path);
-    if (
-      authorities().has(host) &&
-      !crossSite &&
-      (origin === undefined || [...authorities()].some((a) => origin === `${protocol}://${a}`))
-    )
-      return next();
+    if (!crossSite && isFromHere(request, authorities(), protocol)) return next();
     const problem: Problem = {
       code: 'refused',
       what: 'This address or page may not talk to Urvek.',

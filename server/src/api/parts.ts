@@ -2,6 +2,7 @@ import { checkTexts } from '@urvek/contract';
 import type { RequestHandler, Router } from 'express';
 import { Conflict, NotFound, type Storage } from '../storage/port.ts';
 import type { JobQueue } from '../jobs/queue.ts';
+import type { ProbeDesk } from '../probe/desk.ts';
 import type { Heavy } from '../heavy.ts';
 
 /** What a resource is made of. */
@@ -9,6 +10,8 @@ export interface Parts {
   readonly storage: Storage;
   readonly heavy: Heavy;
   readonly jobs: JobQueue;
+  /** Whose turn it is to measure. */
+  readonly desk: ProbeDesk;
   readonly backupBefore?: (what: string) => Promise<string>;
 }
 

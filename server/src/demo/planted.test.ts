@@ -87,3 +87,42 @@ test('no false finding on the clean twin', () => {
       .audits.map((a) => `${a.rule}: ${a.what}`),
   ).toEqual([]);
 });
+
+describe('the demo’s readings', () => {
+  const curves = Study.ofLogs(SLATE_WORKS, walks).curves();
+  const hubs = curves.flatMap((c) => c.throughput.curves.filter((x) => x.product === 'Mossgate Hub'));
+
+  test('on two paths or more the hub is capped near by, hands over, and is lost far out: all of it is said', () => {
+    expect(
+      new Set(curves.filter((c) => c.throughput.curves.length > 0).map((c) => c.id)).size,
+    ).toBeGreaterThan(1);
+    const capped = hubs.filter((c) => c.cap);
+    expect(capped.length).toBeGreaterThan(0);
+    for (const c of capped) expect(c.cap?.levelMbps).toBeCloseTo(94, 0);
+    const over = hubs.filter((c) => c.handOvers.length > 0);
+    expect(over.length).toBeGreaterThan(0);
+    for (const c of over) {
+      expect(new Set(c.parts.map((p) => p.by))).toEqual(new Set(['5 GHz', '2.4 GHz']));
+      // Every reading stands in one of its parts: none is hidden.
+      expect(c.parts.reduce((n, p) => n + p.rows.length, 0)).toBe(c.rows.length);
+    }
+    for (const c of hubs.filter((x) => x.lostAtM !== undefined))
+      expect(c.rows.filter((r) => r.mbps === 0).every((r) => r.distanceM >= (c.lostAtM ?? 0))).toBe(true);
+  });
+
+  test('a figure reaches no farther than the readings that meet it', () => {
+    const found = curves.flatMap((c) => c.figures);
+    expect(found.length).toBeGreaterThan(0);
+    for (const { rows, figure } of found) {
+      expect(figure).toEqual({ quantity: 'throughput', figure: 40 });
+      for (const r of rows) expect(r.failedM ?? Infinity).toBeGreaterThanOrEqual(r.heldM);
+    }
+    expect(judged.needs.find((n) => n.need.id === 'picture')?.verdict.outcome).toMatch(/distance|unknown/);
+  });
+
+  test('the tilt that was planted is named: it beats the repeats', () => {
+    const [station] = judged.stations;
+    expect(station?.found).toMatchObject({ isBest: true, mixed: true, best: { setting: 'tilted' } });
+    expect(station?.said[0]).toContain('which beats the repeats; in distance between');
+  });
+});

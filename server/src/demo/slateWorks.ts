@@ -11,6 +11,7 @@ import {
   kindOf,
   operate,
   pathLengthM,
+  linkRateMbps,
   seeded,
   startWalk,
   type Direction,
@@ -281,7 +282,37 @@ export const SLATE_WORKS: Setup = {
       ],
     }),
   ],
+  stations: [
+    {
+      id: 'hub-tilt',
+      what: 'Aerials of the hub',
+      productId: 'mossgate',
+      place: 'workshop door',
+      quantity: 'level',
+      direction: 'fixed-to-mobile',
+      readings: [
+        ['upright', -68],
+        ['tilted', -63],
+        ['flat', -71],
+        ['tilted', -62],
+        ['upright', -69],
+        ['flat', -72],
+        ['upright', -67],
+        ['flat', -70],
+        ['tilted', -63],
+      ].map(([setting, value]) => ({ setting: String(setting), value: Number(value) })),
+    },
+  ],
   needs: [
+    {
+      id: 'picture',
+      use: 'A picture to the workshop',
+      entered: '',
+      figure: '40 Mbit/s',
+      condition: 'open',
+      kindId: 'router',
+      criterion: 'by kind',
+    },
     {
       id: 'guide',
       use: 'Guide ahead of a group',
@@ -413,11 +444,15 @@ function marginsAt(
 const answered = (random: Random, marginDb: number): boolean =>
   random.uniform() < 1 / (1 + Math.exp(-0.9 * marginDb));
 const gradeOfMargin = (db: number): Grade => (db >= 8 ? 5 : db >= 5 ? 4 : db >= 3 ? 3 : db >= 0 ? 2 : 1);
-/** By Shannon's bound, 60 % of it, no more than what is behind the link gives. */
-const throughputOf = (marginDb: number, widthMHz: number, mostMbps: number): number | undefined =>
-  marginDb < 0
-    ? undefined
-    : Math.round(Math.min(mostMbps, 0.6 * widthMHz * Math.log2(1 + 10 ** (marginDb / 10))) * 10) / 10;
+/** No more than what is behind the link gives. */
+const throughputOf = (marginDb: number, widthMHz: number, mostMbps: number): number | undefined => {
+  const mbps = linkRateMbps(marginDb, widthMHz);
+  return mbps === undefined ? undefined : Math.round(Math.min(mostMbps, mbps) * 10) / 10;
+};
+/** Below this margin a router on the upper band hands over to the lower one. */
+const HAND_OVER_DB = 8;
+const bandOf = (bandMHz: number, marginDb: number): string =>
+  bandMHz > 5000 && marginDb >= HAND_OVER_DB ? '5 GHz' : '2.4 GHz';
 
 /** What is wrong with the gear or the walks, on purpose; the audits must find it. */
 export interface Faults {
@@ -491,6 +526,7 @@ function atStands(
             quantity: 'throughput',
             direction,
             ...(value === undefined ? {} : { value }),
+            band: bandOf(item.product.bandMHz ?? 0, marginDb),
           });
         }
       }

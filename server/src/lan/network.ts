@@ -5,6 +5,8 @@ import type { AddressInfo } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import type { DataSource } from 'typeorm';
 import { createApp } from '../api/app.ts';
+import { isFromHere } from '../api/guard.ts';
+import { openProbeSockets } from '../probe/sockets.ts';
 import type { Clock } from '../clock.ts';
 import type { Parts } from '../api/parts.ts';
 import { openAuthority } from './authority.ts';
@@ -29,7 +31,7 @@ export interface Network {
   changed(): { readonly got: readonly string[]; readonly lost: readonly string[] };
   readonly certificatePem: string;
   readonly pairing: Pairing;
-  readonly servers: readonly Server[];
+  close(): Promise<void>;
 }
 
 /**
@@ -66,6 +68,11 @@ export async function openNetwork(
   const pairing = new Pairing(database, clock);
   const devices = new Devices(database, clock);
   const servers: Server[] = [];
+  const probes: (() => void)[] = [];
+  const close = async (): Promise<void> => {
+    for (const end of probes) end();
+    await Promise.all(servers.map(closed));
+  };
   const urls: string[] = [];
   try {
     for (const address of addresses) {
@@ -86,6 +93,9 @@ export async function openNetwork(
         { key: keyPem, cert: certificatePem + authority.certificatePem, minVersion: 'TLSv1.2' },
         app,
       );
+      probes.push(
+        openProbeSockets(server, parts.desk, (request) => isFromHere(request, authorities, 'https')),
+      );
       await listen(server, port, address);
       servers.push(server);
       const taken = (server.address() as AddressInfo).port;
@@ -93,7 +103,7 @@ export async function openNetwork(
       urls.push(`https://${inUrl(address)}:${taken}/`);
     }
   } catch (error) {
-    await Promise.all(servers.map(closed));
+    await close();
     throw error;
   }
   return {
@@ -108,7 +118,7 @@ export async function openNetwork(
     },
     certificatePem: authority.certificatePem,
     pairing,
-    servers,
+    close,
   };
 }
 

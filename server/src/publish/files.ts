@@ -21,7 +21,7 @@ const FROM_FINDINGS: Readonly<Record<string, (study: Study) => string>> = {
   'walks.csv': ({ setup, findings }) => walksCsv(setup, findings),
   'marks.csv': ({ findings }) => marksCsv(findings),
   'readings.csv': ({ findings }) => readingsCsv(findings),
-  'findings.csv': (study) => findingsCsv(study.judgement()),
+  'findings.csv': (study) => findingsCsv(study.setup, study.judgement()),
   'routes.gpx': ({ setup, findings }) => writeGpx(routesOf(setup, findings)),
   'routes.geojson': ({ setup, findings }) => writeGeoJson(routesOf(setup, findings)),
 };

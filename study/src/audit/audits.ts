@@ -19,7 +19,7 @@ import { productOf, type Finding, type SetupPath } from '../results/findings.ts'
 import { rigKey, subjectsOf } from '../results/subjects.ts';
 import { checkpointMatrix } from '../results/matrix.ts';
 import { rangesByPath, type PathRanges } from '../results/ranges.ts';
-import { throughputFindings } from '../results/throughput.ts';
+import { throughputFindings } from '../results/figures.ts';
 
 /** A finding with the reason for leaving it, where one was given. */
 export interface AuditEntry extends Audited {
@@ -253,6 +253,13 @@ function enteredOf(setup: Setup, findings: readonly Finding[], ranges: readonly 
       failedWithoutDistance: q.failedWithoutDistance ?? false,
     })),
     walks: findings.map((f) => enteredWalk(setup, f)),
+    doubts: ranges.flatMap((r) =>
+      throughputFindings(r).doubts.map((d) => ({
+        ...d,
+        path: r.path.name,
+        products: [...new Set(r.findings.map((f) => f.header.productId))],
+      })),
+    ),
     ranges: ranges.flatMap(({ path, subjects, summary }) =>
       summary.fitted.flatMap((c) => {
         const product = subjects.find((s) => s.name === c.product)?.product;
@@ -284,6 +291,9 @@ function enteredWalk(setup: Setup, finding: Finding): EnteredWalk {
     marks,
     notes: finding.trace.notes,
     readingsS,
+    figures: finding.trace.measured.flatMap(({ quantity, direction, value, position }) =>
+      value === undefined ? [] : [{ quantity, direction, value, atM: position?.travelledM }],
+    ),
     atStands: mode === 'stop and call' || mode === 'hits',
     unplacedFailures: finding.directions.reduce(
       (sum, { trace }) => sum + trace.stretches.filter((s) => s.state === 'lost' && !s.from && !s.to).length,

@@ -1,14 +1,20 @@
 import {
   costPerMetre,
+  DIRECTIONS,
+  figureNeedText,
   judgeNeed,
   kindOf,
+  parseFigureNeed,
   parseLength,
+  reachOfNeed,
   totalCost,
   type CostPerMetre,
+  type FigureNeed,
   type NeedVerdict,
 } from '@urvek/core';
 import { type Need, criterionFor, type Product, type Setup } from '@urvek/contract';
 import type { Finding, SetupPath } from '../results/findings.ts';
+import { figureRange, type FigureRange } from '../results/figureRanges.ts';
 import { rangesByPath, type PathRanges } from '../results/ranges.ts';
 import { speaksTo } from './claims.ts';
 
@@ -22,7 +28,14 @@ export interface NeedJudged {
   readonly verdict: NeedVerdict;
 }
 
-const WORST_FIRST = ['fails', 'unknown', 'marginal', 'meets'] as const;
+/** "30 m, open", "40 Mbit/s at 30 m, open", "40 Mbit/s: to where, open". */
+export const needText = ({ entered, figure, condition }: Need): string => {
+  const asked =
+    figure === undefined ? entered : entered === '' ? `${figure}: to where` : `${figure} at ${entered}`;
+  return `${asked}, ${condition}`;
+};
+
+const WORST_FIRST = ['fails', 'unknown', 'marginal', 'distance', 'meets'] as const;
 
 /**
  * Every need for every product of its kind, on the paths of its condition; the path that serves it worst
@@ -35,7 +48,9 @@ export function judgeNeeds(setup: Setup, findings: readonly Finding[]): NeedJudg
       products: setup.products.filter((p) => p.kindId === need.kindId),
       paths: setup.paths.filter((p) => speaksTo(p, need)),
     };
-    const ranges = rangesByPath(fitting, findings, need.criterion, need.side).filter((r) => r.summary.n > 0);
+    const ranges = rangesByPath(fitting, findings, need.criterion, need.side).filter(
+      (r) => r.summary.n > 0 || need.figure !== undefined,
+    );
     const judged = fitting.products.flatMap((product) => {
       const subjects = new Set(
         ranges.flatMap((r) => r.subjects.filter((s) => s.product.id === product.id).map((s) => s.name)),
@@ -49,6 +64,8 @@ export function judgeNeeds(setup: Setup, findings: readonly Finding[]): NeedJudg
 }
 
 function worst(need: Need, product: Product, subject: string, ranges: readonly PathRanges[]): NeedJudged {
+  if (need.figure !== undefined)
+    return worstFigure(need, parseFigureNeed(need.figure), product, subject, ranges);
   const { valueM: distanceM } = parseLength(need.entered);
   const judge = (range: PathRanges | undefined): NeedJudged => ({
     need,
@@ -65,13 +82,53 @@ function worst(need: Need, product: Product, subject: string, ranges: readonly P
   const walked = ranges
     .filter((r) => r.summary.fitted.some((c) => c.product === subject && c.walks > 0))
     .map(judge);
-  return (
-    walked.sort(
-      (a, b) =>
-        WORST_FIRST.indexOf(a.verdict.outcome) - WORST_FIRST.indexOf(b.verdict.outcome) ||
-        (a.verdict.margin ?? 0) - (b.verdict.margin ?? 0),
-    )[0] ?? judge(undefined)
+  return worstOf(walked) ?? judge(undefined);
+}
+
+const worstOf = (judged: readonly NeedJudged[]): NeedJudged | undefined =>
+  [...judged].sort(
+    (a, b) =>
+      WORST_FIRST.indexOf(a.verdict.outcome) - WORST_FIRST.indexOf(b.verdict.outcome) ||
+      (a.verdict.margin ?? 0) - (b.verdict.margin ?? 0),
+  )[0];
+
+/** Each way that is asked for, on each path: by how far the figure reaches. */
+function worstFigure(
+  need: Need,
+  figure: FigureNeed,
+  product: Product,
+  subject: string,
+  ranges: readonly PathRanges[],
+): NeedJudged {
+  const asked = figureNeedText(figure);
+  const ways = DIRECTIONS.filter(
+    (d) => (need.side ?? kindOf(product.kindId).direction) === d || need.side === 'both ways',
   );
+  const judge = (path: SetupPath | undefined, found: FigureRange | undefined): NeedJudged => {
+    const cell = found?.summary.fitted.find((c) => c.product === subject);
+    const way = found && `${asked}, ${found.direction}`;
+    return {
+      ...{ need, product, subject, path },
+      verdict:
+        need.entered === ''
+          ? reachOfNeed(way ?? asked, cell)
+          : judgeNeed(
+              { ...need, distanceM: parseLength(need.entered).valueM },
+              way ?? asked,
+              cell,
+              found?.rows.filter((w) => w.product === subject),
+            ),
+    };
+  };
+  const judged = ranges.flatMap((r) =>
+    ways.flatMap((way) => {
+      const found = figureRange(r, figure, way);
+      return found?.summary.fitted.some((c) => c.product === subject && c.walks > 0)
+        ? [judge(r.path, found)]
+        : [];
+    }),
+  );
+  return worstOf(judged) ?? judge(undefined, undefined);
 }
 
 export interface CostTable {

@@ -2,19 +2,24 @@ import {
   judgeClaim,
   judgeLatencyClaim,
   judgeRatioClaim,
+  judgeRoundTripClaim,
+  judgeSpeedClaim,
   judgeThroughputClaim,
+  median,
   neverSettles,
   neverSettlesRatio,
   parseClaim,
   pathLengthM,
   separationRangeM,
+  type SpeedEvidence,
   type Verdict,
 } from '@urvek/core';
 import { criterionFor, type Product, type ProductClaim, type Setup } from '@urvek/contract';
 import { plannedPaths, plannedWalks } from '../plan/plannedWalks.ts';
-import { unitsWalked, type SetupPath } from '../results/findings.ts';
+import { unitsWalked, type Finding, type SetupPath } from '../results/findings.ts';
 import type { PathRanges } from '../results/ranges.ts';
-import { behindMbps, throughputFindings } from '../results/throughput.ts';
+import { behindOf, doubtOf, readingsOf, throughputFindings } from '../results/figures.ts';
+import { speedPairs } from '../results/speeds.ts';
 import type { Subject } from '../results/subjects.ts';
 import { ratioEvidence } from '../results/ratioEvidence.ts';
 import { claimOf, speaksTo } from './claims.ts';
@@ -42,7 +47,7 @@ export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimV
             subject: product.name,
             claim,
             path: undefined,
-            verdict: judgeOn(setup, product, claim, undefined, undefined),
+            verdict: judgeLatency(setup, product, claim, ranges),
             neverSettled: undefined,
           },
         ];
@@ -119,22 +124,104 @@ function judgeOn(
         ratioEvidence(range, subject, other),
       );
     }
-    case 'throughput': {
-      const found = range && throughputFindings(range);
-      const own = found?.curves.find((c) => c.product === subject?.name);
-      return judgeThroughputClaim(
-        { entered: claim.entered, mbps: value, upTo: claim.upTo },
-        own?.nearVisits ?? [],
-        own?.cap ?? (own?.direction === found?.curves[0]?.direction ? found?.shared : undefined),
-        own && range && behindMbps(range.path, own.direction),
+    case 'throughput':
+      return judgeThroughput(claim, value, range, subject);
+    case 'speed ratio': {
+      const against = setup.products.find((p) => p.id === claim.against);
+      if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
+      const [other] = range
+        ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
+        : [];
+      return judgeSpeedClaim(
+        { entered: claim.entered, ratio: value, upTo: claim.upTo, against: other?.name ?? against.name },
+        range && speedsOf(range, subject?.name, other?.name, claim.direction),
       );
     }
-    case 'latency': {
-      const { latency, refused } = nearestLatency(setup, product.id);
-      return judgeLatencyClaim({ entered: claim.entered, latencyS: value }, latency, refused);
-    }
+    case 'latency':
+      return notJudged('It is judged on what was measured, path or no path.');
   }
 }
+
+/** The nearest latency that was measured; of a product whose round trips were read, those at its nearest stands. */
+function judgeLatency(
+  setup: Setup,
+  product: Product,
+  claim: ProductClaim,
+  ranges: readonly PathRanges[],
+): Verdict {
+  const { value: latencyS } = parseClaim('latency', claim.entered);
+  const { latency, refused } = nearestLatency(setup, product.id);
+  const visits = latency
+    ? []
+    : ranges
+        .filter(({ path }) => speaksTo(path, claim))
+        .flatMap((r) => r.findings.filter((f) => f.header.productId === product.id).flatMap(nearRoundTrip));
+  return visits.length > 0
+    ? judgeRoundTripClaim(claim.entered, latencyS, visits)
+    : judgeLatencyClaim({ entered: claim.entered, latencyS }, latency, refused);
+}
+
+/** A walk's median round trip at its nearest stand, ms. */
+function nearRoundTrip(finding: Finding): number[] {
+  const read = readingsOf(finding, 'round trip').filter((r) => r.measured.value !== undefined);
+  const nearM = Math.min(...read.map((r) => r.distanceM));
+  const near = read.filter((r) => r.distanceM === nearM).flatMap((r) => r.measured.value ?? []);
+  return near.length > 0 ? [median(near)] : [];
+}
+
+/** On what was read near by, each way by itself where the claim does not say which: the first that was read. */
+function judgeThroughput(
+  claim: ProductClaim,
+  mbps: number,
+  range: PathRanges | undefined,
+  subject: Subject | undefined,
+): Verdict {
+  const found = range && throughputFindings(range);
+  const own = found?.curves.find(
+    (c) => c.product === subject?.name && (claim.direction ?? c.direction) === c.direction,
+  );
+  const doubt = found && own && doubtOf(found, own);
+  if (doubt)
+    return {
+      outcome: 'undecided',
+      reason: `${doubt.instrument ?? 'The instrument, which nobody named,'} read ${doubt.readMbps.toFixed(0)} Mbit/s ${doubt.direction === 'fixed-to-mobile' ? 'down' : 'up'} through a line sold as ${doubt.planMbps.toFixed(0)}: what shows the impossible on one axis is doubted on all.`,
+      next: 'Read again with another instrument, or against a server that is known to be behind the line.',
+      caveats: [],
+    };
+  return judgeThroughputClaim(
+    { entered: claim.entered, mbps, upTo: claim.upTo },
+    own?.nearVisits ?? [],
+    own && (own.cap ?? found?.shared[own.direction]),
+    own && range && behindOf(range.path, own.direction)?.leastMbps,
+  );
+}
+
+/** Of a product over another, on the direction that the claim is of. */
+function speedsOf(
+  range: PathRanges,
+  product: string | undefined,
+  against: string | undefined,
+  direction: ProductClaim['direction'],
+): SpeedEvidence | undefined {
+  const pair = speedPairs(range).find(
+    (p) =>
+      [p.a, p.b].every((n) => n === product || n === against) && (direction ?? p.direction) === p.direction,
+  );
+  if (!pair || pair.a === product) return pair;
+  return turnedRound(pair);
+}
+
+const turnedRound = ({ like, ratio, bound, refused }: SpeedEvidence): SpeedEvidence => ({
+  like: { ...like, connected: [like.connected[1], like.connected[0]] },
+  ratio: ratio && {
+    ...ratio,
+    ratio: 1 / ratio.ratio,
+    interval95: ratio.interval95 && { low: 1 / ratio.interval95.high, high: 1 / ratio.interval95.low },
+    walks: [ratio.walks[1], ratio.walks[0]],
+  },
+  bound: bound && (bound === 'at least' ? 'at most' : 'at least'),
+  refused,
+});
 
 /**
  * Whether the plan, or what was walked beyond it, could have settled a claim on the path that serves it best.
@@ -145,7 +232,7 @@ function unsettled(
   claim: ProductClaim,
   range: PathRanges | undefined,
 ): string | undefined {
-  if (claim.form === 'throughput') return undefined;
+  if (claim.form === 'throughput' || claim.form === 'speed ratio') return undefined;
   const { value } = parseClaim(claim.form, claim.entered);
   const planned = plannedWalks(setup);
   const walksOf = (productId: string, path: SetupPath): number =>

@@ -3,8 +3,10 @@ import {
   END_REASONS,
   kindOf,
   placedNames,
+  PROVENANCES,
   readWords,
   RUNGS,
+  writtenFigure,
   type Direction,
   type DistanceMethod,
   type DistanceReading,
@@ -15,7 +17,7 @@ import {
   type Saying,
   type WrittenPlace,
 } from '@urvek/core';
-import { cutText, readingTrouble, type Product } from '@urvek/contract';
+import { cutText, measuredTrouble, type Product } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
 import { SIMULATED, type Column, type NotebookRow } from './columns.ts';
 import { readAt, unitOf } from './readAt.ts';
@@ -99,14 +101,16 @@ const FIGURES: readonly (readonly [Column, EventBodies['measured']['quantity'], 
   ['jitter_ms', 'round-trip variation', undefined],
   ['loss_pct', 'loss', undefined],
   ['level_dbm', 'level', undefined],
+  ['level_change_db', 'level change', undefined],
 ];
-/** Signs of a band or access point. */
+/** Signs of a band or access point, and of what stands around a reading. */
 const LONGEST_NETWORK = 60;
+const LONGEST_AROUND = 120;
 /** An instrument that found no connection. */
-const NO_CONNECTION = /^(no connection|none|no link|failed|0)$/i;
+const NO_CONNECTION = /^(no connection|none|no link|failed)$/i;
 
-/** Columns that no entry of a log has a place for: they are kept in words. */
-const IN_WORDS: readonly Column[] = ['level_change_db', 'server', 'instrument', 'height_m', 'provenance'];
+/** What stands around a figure; in a row without one it is kept in words. */
+const AROUND: readonly Column[] = ['server', 'instrument', 'height_m', 'provenance'];
 
 /** Reads a row. @throws RowTrouble with the column where it is wrong or can be read two ways */
 export function readRow({ line, cells }: NotebookRow, context: RowContext): Observation {
@@ -148,7 +152,7 @@ export function readRow({ line, cells }: NotebookRow, context: RowContext): Obse
       graded.from,
       place.side === 'at' ? undefined : cells.at,
       cells.remark,
-      ...IN_WORDS.map((c) => cells[c] && `${c}: ${cells[c]}`),
+      ...(measured.length > 0 ? [] : AROUND.map((c) => cells[c] && `${c}: ${cells[c]}`)),
     ]
       .filter((t) => t !== undefined && t !== '')
       .join('; '),
@@ -290,15 +294,44 @@ function figureOf(
 ): EventBodies['measured'][] {
   const text = cells[column];
   if (text === undefined) return [];
-  const network = cutText([cells.band, cells.cell].filter((t) => t !== undefined).join(' '), LONGEST_NETWORK);
-  const of = { quantity, ...(network ? { network } : {}) };
-  if (NO_CONNECTION.test(text)) return directions.map((direction) => ({ ...of, direction }));
-  const value = Number(text.replace(',', '.'));
-  if (!Number.isFinite(value))
-    throw new RowTrouble(column, `“${text}” is no figure, and not “no connection”`);
-  const trouble = readingTrouble(quantity, value);
+  const of = { quantity, ...aroundOf(cells) };
+  const isNone = NO_CONNECTION.test(text) || (quantity === 'throughput' && Number(text) === 0);
+  if (isNone) return directions.map((direction) => ({ ...of, direction }));
+  const read = writtenFigure(text, quantity);
+  if (!read) throw new RowTrouble(column, `“${text}” is no figure, and not “no connection”`);
+  const body = { ...of, ...read };
+  const trouble = measuredTrouble({ ...body, direction: 'fixed-to-mobile' });
   if (trouble !== undefined) throw new RowTrouble(column, trouble);
-  return directions.map((direction) => ({ ...of, value, direction }));
+  return directions.map((direction) => ({ ...body, direction }));
+}
+
+/** Band and cell, server, instrument, height and provenance of a row. @throws RowTrouble */
+function aroundOf(cells: NotebookRow['cells']): Partial<EventBodies['measured']> {
+  const said = (name: 'band' | 'cell' | 'server' | 'instrument', most: number) =>
+    cells[name] === undefined ? {} : { [name]: cutText(cells[name], most) };
+  return {
+    ...said('band', LONGEST_NETWORK),
+    ...said('cell', LONGEST_NETWORK),
+    ...said('server', LONGEST_AROUND),
+    ...said('instrument', LONGEST_AROUND),
+    ...heightOf(cells.height_m),
+    ...provenanceOf(cells.provenance),
+  };
+}
+
+function heightOf(text: string | undefined): Partial<EventBodies['measured']> {
+  if (text === undefined) return {};
+  const heightM = Number(text.replace(',', '.').replace(/\s*m$/, ''));
+  if (!(Math.abs(heightM) <= 10_000)) throw new RowTrouble('height_m', `“${text}” is no height in metres`);
+  return { heightM };
+}
+
+function provenanceOf(text: string | undefined): Partial<EventBodies['measured']> {
+  if (text === undefined) return {};
+  const provenance = PROVENANCES.find((p) => p === text.trim().toLowerCase());
+  if (!provenance)
+    throw new RowTrouble('provenance', `“${text}” is no provenance: there are ${PROVENANCES.join(', ')}`);
+  return { provenance };
 }
 
 /** The unit that a row's table says for figures without one. @throws RowTrouble for one that is none */

@@ -1,4 +1,12 @@
-import { effectiveLog, isAutomatic, type Direction, type DistanceReading, type WalkEvent } from '@urvek/core';
+import {
+  effectiveLog,
+  isAutomatic,
+  type Direction,
+  type DistanceReading,
+  type EventBodies,
+  type Quantity,
+  type WalkEvent,
+} from '@urvek/core';
 import type { Setup, StoredWalk } from '@urvek/contract';
 import { SIMULATED, type Column, type NotebookRow } from './columns.ts';
 
@@ -165,24 +173,39 @@ function cellsOf(event: WalkEvent): Cells | undefined {
   }
 }
 
-function measuredCells({
-  quantity,
-  value,
-  direction,
-  network,
-}: Extract<WalkEvent, { kind: 'measured' }>['body']): Cells {
-  const said = value === undefined ? 'no connection' : figure(value);
-  const band = network === undefined ? {} : { band: network };
-  switch (quantity) {
-    case 'throughput':
-      return { [direction === 'fixed-to-mobile' ? 'down_mbps' : 'up_mbps']: said, ...band };
-    case 'round trip':
-      return { rtt_ms: said, ...band };
-    case 'round-trip variation':
-      return { jitter_ms: said, ...band };
-    case 'loss':
-      return { loss_pct: said, ...band };
-    case 'level':
-      return { level_dbm: said, ...band };
-  }
+const COLUMN: Readonly<Record<Exclude<Quantity, 'throughput' | 'bars' | 'jitter'>, Column>> = {
+  'round trip': 'rtt_ms',
+  'round-trip variation': 'jitter_ms',
+  loss: 'loss_pct',
+  level: 'level_dbm',
+  'level change': 'level_change_db',
+};
+
+/** A notebook has no column for bars, nor for a jitter that is one way: they stand in the remark. */
+function measuredCells(body: EventBodies['measured']): Cells {
+  const { quantity, value, direction, network, band = network } = body;
+  const said = value === undefined ? 'no connection' : figureSaid(body, value);
+  const around: Cells = {
+    ...(band === undefined ? {} : { band }),
+    ...(body.cell === undefined ? {} : { cell: body.cell }),
+    ...(body.server === undefined ? {} : { server: body.server }),
+    ...(body.instrument === undefined ? {} : { instrument: body.instrument }),
+    ...(body.heightM === undefined ? {} : { height_m: figure(body.heightM) }),
+    ...(body.provenance === undefined ? {} : { provenance: body.provenance }),
+  };
+  if (quantity === 'bars' || quantity === 'jitter') return { remark: `${quantity}: ${said}`, ...around };
+  const column =
+    quantity === 'throughput'
+      ? direction === 'fixed-to-mobile'
+        ? 'down_mbps'
+        : 'up_mbps'
+      : COLUMN[quantity];
+  return { [column]: said, ...around };
+}
+
+/** "125-150" where the needle moved, "100 MB in 38 s" of a transfer, "over 25" of a stream that ran smoothly. */
+function figureSaid({ least, most, bound, transfer }: EventBodies['measured'], value: number): string {
+  if (transfer) return `${figure(transfer.bytes)} B in ${figure(transfer.seconds)} s`;
+  if (bound) return `${bound === 'at least' ? 'over' : 'under'} ${figure(value)}`;
+  return least !== undefined && most !== undefined ? `${figure(least)} to ${figure(most)}` : figure(value);
 }

@@ -6,11 +6,15 @@ import {
   outcomeOf,
   pathLengthM,
   QUANTITY_UNIT,
+  READINGS_COLUMNS,
+  separationAtM,
   writeTable,
   type RouteFile,
 } from '@urvek/core';
 import type { Setup, StoredWalk } from '@urvek/contract';
 import type { Judgement } from '../judgement.ts';
+import { figuresOf, type PathFigures } from '../results/curves.ts';
+import { clipped } from '../results/places.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
 
 type Row = readonly (string | number)[];
@@ -121,7 +125,7 @@ export function eventsCsv(walks: readonly StoredWalk[]): string {
 }
 
 /** Estimates, ratios, claims, needs, audits: one row a finding. */
-export function findingsCsv({ ranges, verdicts, needs, audits }: Judgement): string {
+export function findingsCsv(setup: Setup, { ranges, verdicts, needs, audits, stations }: Judgement): string {
   const rows: Row[] = [
     ...ranges.flatMap((r) =>
       r.summary.fitted
@@ -167,6 +171,7 @@ export function findingsCsv({ ranges, verdicts, needs, audits }: Judgement): str
         x.reason ?? '',
       ]),
     ),
+    ...ranges.flatMap((r) => figureRows(r.path.name, figuresOf(setup, r))),
     ...verdicts.map((v): Row => [
       'claim',
       v.subject,
@@ -190,6 +195,18 @@ export function findingsCsv({ ranges, verdicts, needs, audits }: Judgement): str
       '',
       '×',
       `${n.verdict.outcome}: ${n.verdict.reason}`,
+    ]),
+    ...stations.map((s): Row => [
+      'station',
+      s.product?.name ?? '',
+      s.row.place ?? '',
+      s.row.what,
+      '',
+      figure((s.found.beforeAfter ?? s.found.best)?.difference),
+      '',
+      '',
+      QUANTITY_UNIT[s.row.quantity],
+      s.said.join(' '),
     ]),
     ...audits.map((a): Row => [
       a.audit,
@@ -223,21 +240,108 @@ export function findingsCsv({ ranges, verdicts, needs, audits }: Judgement): str
   );
 }
 
+/** Throughput, level and latency: near by, along the path, against each other, and how far a figure reaches. */
+function figureRows(path: string, { throughput, sets, speeds, figures }: PathFigures): Row[] {
+  return [
+    ...throughput.curves.flatMap((c): Row[] => {
+      const near = c.parts[0]?.curve[0];
+      return [
+        [
+          'throughput near by',
+          c.product,
+          path,
+          c.direction,
+          c.nearVisits.length,
+          figure(c.cap?.levelMbps ?? near?.mbps),
+          figure(c.cap?.levelMbps),
+          '',
+          'Mbit/s',
+          c.cap
+            ? `at least: ${c.cap.measured ? 'it reads what is behind it' : 'its nearest points read alike'}`
+            : '',
+        ],
+        ...(c.fall
+          ? [
+              [
+                'share lost along the path',
+                c.product,
+                path,
+                c.direction,
+                c.nearVisits.length,
+                figure(c.fall.share, 4),
+                c.cap ? figure(c.fall.share, 4) : '',
+                '',
+                '',
+                `${figure(c.fall.nearMbps)} to ${figure(c.fall.farMbps)} Mbit/s, ${figure(c.fall.nearM)} to ${figure(c.fall.farM)} m`,
+              ] as const,
+            ]
+          : []),
+        ...c.handOvers.map((h): Row => [
+          'hand-over',
+          c.product,
+          path,
+          c.direction,
+          h.walk,
+          '',
+          figure(Math.min(h.fromM, h.toM)),
+          figure(Math.max(h.fromM, h.toM)),
+          'm',
+          `${h.from} to ${h.to}`,
+        ]),
+      ];
+    }),
+    ...sets.map((s): Row => [
+      s.quantity,
+      s.product,
+      path,
+      `${s.direction}, ${s.stand}`,
+      s.walks,
+      figure(s.median),
+      '',
+      '',
+      QUANTITY_UNIT[s.quantity],
+      [
+        `n ${s.readings}`,
+        ...(s.least === undefined ? [] : [`${figure(s.least)} to ${figure(s.most)}`]),
+        ...(s.none > 0 ? [`no connection in ${s.none}`] : []),
+        `at ${figure(s.distanceM)} m`,
+      ].join('; '),
+    ]),
+    ...speeds.map((s): Row => [
+      'speed ratio',
+      `${s.a} / ${s.b}`,
+      path,
+      s.direction,
+      s.ratio?.walks.join(' and ') ?? '',
+      figure(s.ratio?.ratio, 4),
+      figure(s.ratio?.interval95?.low, 4),
+      figure(s.ratio?.interval95?.high, 4),
+      '×',
+      s.refused ?? s.bound ?? '',
+    ]),
+    ...figures.flatMap(({ need, direction, summary }) =>
+      summary.fitted
+        .filter((c) => c.walks > 0)
+        .map((c): Row => [
+          'reach of a figure',
+          c.product,
+          path,
+          `${need}, ${direction}`,
+          c.walks,
+          figure(c.median?.estimateM),
+          figure(c.withScale95M.median?.low),
+          figure(c.withScale95M.median?.high),
+          'm',
+          c.reason ?? '',
+        ]),
+    ),
+  ];
+}
+
 /** Readings of instruments, with their unit. */
 export const readingsCsv = (findings: readonly Finding[]): string =>
   writeTable(
-    [
-      'walk_id',
-      'product',
-      'path',
-      'walk',
-      'quantity',
-      'direction',
-      'travelled_m',
-      'value',
-      'unit',
-      'simulated',
-    ],
+    READINGS_COLUMNS,
     findings.flatMap((f) =>
       f.trace.measured.map((m): Row => [
         f.walkId,
@@ -247,8 +351,19 @@ export const readingsCsv = (findings: readonly Finding[]): string =>
         m.quantity,
         m.direction,
         figure(m.position?.travelledM),
+        figure(m.position && separationAtM(f.path, clipped(f, m.position.travelledM))),
         m.value ?? '',
         QUANTITY_UNIT[m.quantity],
+        m.bound ?? '',
+        m.least ?? '',
+        m.most ?? '',
+        m.band ?? m.network ?? '',
+        m.cell ?? '',
+        m.server ?? '',
+        m.instrument ?? f.trace.begin.body.conditions?.instrument ?? '',
+        m.load ?? '',
+        m.heightM ?? '',
+        m.provenance ?? '',
         simulatedText(f),
       ]),
     ),

@@ -167,7 +167,7 @@ describe('tables', () => {
     ['walks', walksCsv(setup, findings), 6],
     ['marks', marksCsv(findings), 18],
     ['events', eventsCsv(walks), 32],
-    ['findings', findingsCsv(judged), undefined],
+    ['findings', findingsCsv(setup, judged), undefined],
     ['readings', readingsCsv(findings), 0],
   ] as const)('%s: every row as wide as the header, no cell that a spreadsheet would run', (_, csv, rows) => {
     const [head, ...records] = parseRecords(csv);

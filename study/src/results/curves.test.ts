@@ -8,7 +8,7 @@ import { holdCurves } from './hold.ts';
 import { loggedLevels } from './levels.ts';
 import { checkpointMatrix } from './matrix.ts';
 import { acrossPaths, rangesByPath } from './ranges.ts';
-import { throughputFindings } from './throughput.ts';
+import { throughputFindings } from './figures.ts';
 import { logOf } from '@urvek/core/test';
 
 const product = (id: string, kindId: string): Setup['products'][number] => ({
@@ -164,8 +164,14 @@ describe('what Ranges draws', () => {
       ]),
     ];
     const [curve] = throughputFindings(rangesOf(walks, 'x-router')).curves;
-    expect(curve).toMatchObject({ direction: 'fixed-to-mobile', networks: 2, cap: undefined });
-    expect(curve?.rows).toHaveLength(2);
+    expect(curve).toMatchObject({ direction: 'fixed-to-mobile', cap: undefined });
+    // Both parts are there, and where it changed.
+    expect(curve?.parts.map((p) => [p.by, p.rows.length])).toEqual([
+      ['5 GHz', 2],
+      ['2.4 GHz', 1],
+    ]);
+    expect(curve?.handOvers).toMatchObject([{ from: '5 GHz', to: '2.4 GHz' }]);
+    expect(curve?.fall?.share).toBeCloseTo(1 - 20 / 90, 9);
     expect(loggedLevels(findWalks(setup, walks), 'x')).toEqual([
       { distanceM: expect.closeTo(50, 0), levelDbm: -60 },
       { distanceM: expect.closeTo(100, 0), lost: true },
@@ -186,7 +192,7 @@ describe('what Ranges draws', () => {
     expect(curve?.model?.medianM).toBeGreaterThan(60);
     expect(curve?.steps.masses.reduce((sum, m) => sum + m.mass, 0)).toBeCloseTo(1, 9);
     expect(acrossPaths(ranges)).toMatchObject([{ kindId: 'microphone', summary: { n: 10 } }]);
-    expect(pathCurves(range as NonNullable<typeof range>).availability[0]?.bins[0]).toMatchObject({
+    expect(pathCurves(setup, range as NonNullable<typeof range>).availability[0]?.bins[0]).toMatchObject({
       walks: 5,
     });
   });

@@ -6,25 +6,47 @@ import { type HoldCurve, holdCurves } from './hold.ts';
 import { type CheckpointMatrix, checkpointMatrix } from './matrix.ts';
 import type { PathRanges, RangeView } from './ranges.ts';
 import { rungRanges, type RungRange } from './rungs.ts';
-import { type ThroughputFindings, throughputFindings } from './throughput.ts';
+import { type ThroughputFindings, throughputFindings } from './figures.ts';
+import { figureRanges, figuresAsked, type FigureRange } from './figureRanges.ts';
+import { speedPairs, type SpeedPair } from './speeds.ts';
+import { standSets, type StandSet } from './standSets.ts';
+
+/** What instruments read on one path, as findings. */
+export interface PathFigures {
+  readonly throughput: ThroughputFindings;
+  /** What was read at each place, of every quantity. */
+  readonly sets: readonly StandSet[];
+  readonly speeds: readonly SpeedPair[];
+  /** How far the figures reach that needs ask for. */
+  readonly figures: readonly FigureRange[];
+}
+
+export const figuresOf = (
+  setup: Setup,
+  range: Pick<PathRanges, 'path' | 'findings' | 'kindId' | 'criterion' | 'side'>,
+): PathFigures => ({
+  throughput: throughputFindings(range),
+  sets: standSets(range),
+  speeds: speedPairs(range),
+  figures: figuresAsked(setup, range.kindId).flatMap((f) => figureRanges(range, f)),
+});
 
 /** Everything that stage Ranges draws beside the tape of one path. */
-export interface PathCurves {
+export interface PathCurves extends PathFigures {
   readonly id: string;
   readonly hold: readonly HoldCurve[];
   readonly hits: readonly HitsCurve[];
-  readonly throughput: ThroughputFindings;
   readonly availability: readonly ProductAvailability[];
   readonly matrix: CheckpointMatrix;
   /** Of a fallback ladder: a range a rung. */
   readonly rungs: readonly RungRange[];
 }
 
-export const pathCurves = (range: PathRanges): PathCurves => ({
+export const pathCurves = (setup: Setup, range: PathRanges): PathCurves => ({
   id: range.id,
   hold: holdCurves(range),
   hits: hitsCurves(range),
-  throughput: throughputFindings(range),
+  ...figuresOf(setup, range),
   availability: availabilityOf(range),
   matrix: checkpointMatrix(range),
   rungs: rungRanges(range),

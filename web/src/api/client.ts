@@ -36,8 +36,11 @@ export const isShutOut = (error: Error): boolean => error instanceof Refused && 
 /** No answer at all: the base is out of reach. */
 export class OutOfReach extends Error {
   constructor(
-    what = 'The base does not answer. What you log stays on this device and is sent later. ' +
-      'Check that Urvek is running.',
+    /** Absent: there was no answer at all. */
+    readonly told?: string,
+    what = told ??
+      'The base does not answer. What you log stays on this device and is sent later. ' +
+        'Check that Urvek is running.',
   ) {
     super(what);
   }

@@ -1,4 +1,11 @@
-import { byMethod, formatLength, QUANTITY_UNIT, type Reading, type WalkEvent } from '@urvek/core';
+import {
+  byMethod,
+  formatLength,
+  QUANTITY_UNIT,
+  type EventBodies,
+  type Reading,
+  type WalkEvent,
+} from '@urvek/core';
 
 const placeText = ({ travelledM, method }: Reading): string =>
   `${formatLength(travelledM)}, ${byMethod(method)}`;
@@ -54,7 +61,7 @@ export function eventText(event: WalkEvent): string {
     case 'rung':
       return `${event.body.rung} ${event.body.worked ? 'worked' : 'failed'}, ${event.body.direction}`;
     case 'measured':
-      return `${event.body.quantity} ${event.body.value === undefined ? 'lost' : `${event.body.value} ${QUANTITY_UNIT[event.body.quantity]}`}, ${event.body.direction}`;
+      return measuredText(event.body);
     case 'fix':
       return `location ± ${event.body.accuracyM.toFixed(0)} m`;
     case 'joined':
@@ -76,4 +83,22 @@ export function eventText(event: WalkEvent): string {
     case 'correction':
       return `correction (${event.body.action}): ${event.body.reason}`;
   }
+}
+
+function measuredText({
+  quantity,
+  value,
+  bound,
+  direction,
+  band,
+  cell,
+  network,
+}: EventBodies['measured']): string {
+  const figure =
+    value === undefined
+      ? 'no connection'
+      : `${bound === undefined ? '' : `${bound} `}${Number(value.toPrecision(4))} ${QUANTITY_UNIT[quantity]}`;
+  return [`${quantity} ${figure}`, direction, band ?? network, cell]
+    .filter((t) => t !== undefined)
+    .join(', ');
 }

@@ -1,6 +1,22 @@
-import { FormatError, readLevels, readSurvey, RouteFileError } from '@urvek/core';
-import { InterchangeError, readWalkFile } from '@urvek/contract';
-import { readNotebook, readSheet, type NotebookRow } from '@urvek/study';
+import {
+  FormatError,
+  isPing,
+  readIperf3,
+  readLevels,
+  readPing,
+  readSurvey,
+  RouteFileError,
+} from '@urvek/core';
+import { InterchangeError, readWalkFile, type Setup } from '@urvek/contract';
+import {
+  readNotebook,
+  readSheet,
+  takeNotebook,
+  type Notebook,
+  type NotebookOptions,
+  type NotebookRow,
+  type TakenNotebook,
+} from '@urvek/study';
 import * as Comlink from 'comlink';
 import { pathsFromFile } from './routePaths.ts';
 
@@ -18,6 +34,10 @@ const READERS = {
         : await textOf(file),
     ),
   survey: async (file: File) => readSurvey(await textOf(file)),
+  measured: async (file: File) => {
+    const text = await textOf(file);
+    return isPing(text) ? readPing(text) : readIperf3(text);
+  },
   levels: async (file: File) => readLevels(await textOf(file)),
   routes: async (file: File) => pathsFromFile(file.name, await textOf(file)),
   /** As text: the base looks at all of it. */
@@ -55,6 +75,14 @@ const api = {
       return { trouble: told(error) };
     }
   },
+  /** What very many rows of a notebook come to. */
+  taken: (
+    setup: Setup,
+    comparisonId: string,
+    notebook: Notebook,
+    options: Omit<NotebookOptions, 'newId'>,
+  ): TakenNotebook =>
+    takeNotebook(setup, comparisonId, notebook, { ...options, newId: () => crypto.randomUUID() }),
   /** Rows of a notebook as an XLSX file. */
   async workbook(rows: readonly Pick<NotebookRow, 'cells'>[]): Promise<Blob> {
     const bytes = await (await workbooks()).workbookOf(rows);

@@ -1,5 +1,5 @@
 import type { RangeSummary } from '../../estimate/range/summarise.ts';
-import type { Cap } from '../../estimate/throughput/throughput.ts';
+import type { Cap } from '../../estimate/figures/cap.ts';
 import type { Criterion } from '../../grade/criterion.ts';
 import type { Direction } from '../../grade/direction.ts';
 import type { RigSettings } from '../../kit/rig.ts';

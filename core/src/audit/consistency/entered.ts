@@ -1,4 +1,5 @@
 import type { Direction } from '../../grade/direction.ts';
+import type { Quantity } from '../../log/event.ts';
 import type { DistanceMethod } from '../../quantity/distanceMethod.ts';
 import type { QuotedFigure } from '../case/auditCase.ts';
 
@@ -9,6 +10,15 @@ export interface Quoted extends QuotedFigure {
   readonly path: string;
   /** It failed there, and the distance was not noted. */
   readonly failedWithoutDistance: boolean;
+}
+
+/** A figure that an instrument showed. */
+export interface EnteredReading {
+  readonly quantity: Quantity;
+  readonly direction: Direction;
+  readonly value: number;
+  /** Travelled; absent: nobody knows where. */
+  readonly atM: number | undefined;
 }
 
 /** One log, as far as its consistency goes. */
@@ -26,6 +36,7 @@ export interface EnteredWalk {
   readonly notes: readonly { readonly text: string; readonly atS: number }[];
   /** Moments at which a grade, a measure, a count or a call was entered. */
   readonly readingsS: readonly number[];
+  readonly figures: readonly EnteredReading[];
   /** It is logged stand by stand: each mark should have its reading. */
   readonly atStands: boolean;
   /**
@@ -60,6 +71,15 @@ export interface Entered {
   readonly quoted: readonly Quoted[];
   readonly walks: readonly EnteredWalk[];
   readonly ranges: readonly LoggedRange[];
+  /** Readings through a line that are faster than it was sold. */
+  readonly doubts: readonly {
+    readonly path: string;
+    readonly products: readonly string[];
+    readonly instrument: string | undefined;
+    readonly readMbps: number;
+    readonly planMbps: number;
+    readonly direction: Direction;
+  }[];
 }
 
 export interface ConsistencyFinding {

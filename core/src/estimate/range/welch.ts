@@ -1,5 +1,5 @@
 import { chiSquareUpper } from '../../numeric/chiSquare.ts';
-import { studentQuantileOfReal, studentTwoSidedP } from '../../numeric/student.ts';
+import { welchT } from '../../numeric/welchT.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
 import { ONE_LOCATION, PRODUCTS_ONLY } from './levels.ts';
@@ -38,7 +38,7 @@ function own(walks: readonly WalkInterval[]): Own | undefined {
 }
 
 /**
- * Welch's t on the fitted locations (B. L. Welch, Biometrika 34 (1947), from memory), where the two spreads
+ * Welch's t on the fitted locations, where the two spreads
  * plainly differ: by the likelihood ratio of one spread against two. Undefined where they do not, or where
  * one of them cannot be told from none. For exact walks it is Welch's t on ln distance, to the last digit.
  */
@@ -50,16 +50,13 @@ export function welchRatio(
   if (!a || !b) return undefined;
   const shared = fitRanges([...numerator, ...denominator], PRODUCTS_ONLY);
   if (!isFit(shared) || !spreadsDiffer(a, b, shared)) return undefined;
-  const [va, vb] = [a.squaredError, b.squaredError];
-  const df = (va + vb) ** 2 / (va ** 2 / (a.n - 1) + vb ** 2 / (b.n - 1));
-  const seLog = Math.sqrt(va + vb);
-  const logRatio = a.mu - b.mu;
-  const half = studentQuantileOfReal(0.975, df) * seLog;
+  const found = welchT({ ...a, mean: a.mu }, { ...b, mean: b.mu });
+  const { difference: logRatio, half95, standardError, p, df } = found;
   return {
     ratio: Math.exp(logRatio),
-    seLog,
-    interval95: { low: Math.exp(logRatio - half), high: Math.exp(logRatio + half) },
-    p: studentTwoSidedP(Math.abs(logRatio) / seLog, df),
+    seLog: standardError,
+    interval95: { low: Math.exp(logRatio - half95), high: Math.exp(logRatio + half95) },
+    p,
     df,
   };
 }

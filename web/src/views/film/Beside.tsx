@@ -1,16 +1,35 @@
+import type { EventOf } from '@urvek/core';
 import { Film } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { digestOf } from './frames.ts';
 import type { Player } from './usePlayer.ts';
 
 /** In play it is set right when it has drifted so far, s. */
 const DRIFT_S = 0.1;
 
 /** A second recording of the same walk, the received picture say, joined by a moment that both show: it then follows. */
-export function Beside({ player }: { player: Player }) {
+export function Beside({
+  player,
+  known,
+  onJoin,
+}: {
+  player: Player;
+  /** Those that were joined before, the last one last. */
+  known: readonly EventOf<'recording'>[];
+  /** At this moment of the walk stands that second of the file. */
+  onJoin: (file: File, besideFromS: number) => void;
+}) {
   const video = useRef<HTMLVideoElement>(null);
-  const [file, setFile] = useState<{ readonly name: string; readonly url: string }>();
+  const [file, setFile] = useState<{ readonly name: string; readonly url: string; readonly file: File }>();
   /** Its second at the other's zero; absent until a moment joins them. */
   const [offsetS, setOffsetS] = useState<number>();
+  const last = known.at(-1);
+  const open = async (chosen: File): Promise<void> => {
+    setFile({ name: chosen.name, url: URL.createObjectURL(chosen), file: chosen });
+    const digest = await digestOf(chosen);
+    const same = known.findLast((k) => k.body.digest === digest && k.body.bytes === chosen.size);
+    if (same) setOffsetS((same.body.besideFromS ?? 0) - same.time.walkS);
+  };
   const { atS, playing, rate } = player;
   const url = file?.url;
   useEffect(() => () => (url === undefined ? undefined : URL.revokeObjectURL(url)), [url]);
@@ -27,21 +46,28 @@ export function Beside({ player }: { player: Player }) {
     <details className="sheet mt-2 p-2">
       <summary className="cursor-pointer font-bold">A second recording at once</summary>
       {!file ? (
-        <label className="btn mt-2 cursor-pointer focus-within:outline-3 focus-within:outline-accent">
-          <Film aria-hidden size={16} />
-          Choose the second one
-          <input
-            type="file"
-            accept="video/*,audio/*,.mkv,.mov,.m4a"
-            aria-label="A second film or sound file of the same walk"
-            className="sr-only"
-            onChange={(e) => {
-              const [chosen] = e.target.files ?? [];
-              e.target.value = '';
-              if (chosen) setFile({ name: chosen.name, url: URL.createObjectURL(chosen) });
-            }}
-          />
-        </label>
+        <>
+          {last && (
+            <p className="mt-2">
+              It was joined to <strong>{last.body.name}</strong>: choose it again, and it is joined as it was.
+            </p>
+          )}
+          <label className="btn mt-2 cursor-pointer focus-within:outline-3 focus-within:outline-accent">
+            <Film aria-hidden size={16} />
+            Choose the second one
+            <input
+              type="file"
+              accept="video/*,audio/*,.mkv,.mov,.m4a"
+              aria-label="A second film or sound file of the same walk"
+              className="sr-only"
+              onChange={(e) => {
+                const [chosen] = e.target.files ?? [];
+                e.target.value = '';
+                if (chosen) void open(chosen);
+              }}
+            />
+          </label>
+        </>
       ) : (
         <>
           <video
@@ -59,9 +85,11 @@ export function Beside({ player }: { player: Player }) {
             <button
               type="button"
               className="btn"
-              onClick={() =>
-                setOffsetS(offsetS === undefined ? (video.current?.currentTime ?? 0) - atS : undefined)
-              }
+              onClick={() => {
+                const besideFromS = video.current?.currentTime ?? 0;
+                setOffsetS(offsetS === undefined ? besideFromS - atS : undefined);
+                if (offsetS === undefined) onJoin(file.file, besideFromS);
+              }}
             >
               {offsetS === undefined ? 'Both show the same moment now' : 'Not joined: find the moment again'}
             </button>

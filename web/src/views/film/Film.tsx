@@ -32,7 +32,9 @@ function FilmStage({ walkId, ...workspace }: Ready & { walkId: string | undefine
   const [search] = useSearchParams();
   const log = useLog(walkId);
   const [reel, setReel] = useState(() => (walkId === undefined ? undefined : opened.get(walkId)));
-  const known = (log ?? []).filter((e): e is EventOf<'recording'> => e.kind === 'recording');
+  const known = (log ?? []).filter(
+    (e): e is EventOf<'recording'> => e.kind === 'recording' && e.body.besideFromS === undefined,
+  );
   // Looked up anew, it is not there for a moment: what plays goes on.
   if (walkId !== undefined && !log && !reel) return <Loading what="the walk" />;
   return (

@@ -8,6 +8,7 @@ import {
   type DistanceReading,
   type EventBodies,
   type EventKind,
+  type EventOf,
   type Path,
 } from '@urvek/core';
 import { travelledGround, walkLanes } from '@urvek/draw';
@@ -34,7 +35,8 @@ import { useWalkSession } from '../walk/useWalkSession.ts';
 import { Beside } from './Beside.tsx';
 import { FilmFiles } from './FilmFiles.tsx';
 import { PlayerView } from './PlayerView.tsx';
-import type { Reel } from './reel.ts';
+import { digestOf } from './frames.ts';
+import { secondsOf, type Reel } from './reel.ts';
 import { usePlayer } from './usePlayer.ts';
 
 const NOT_KEPT = 'This was not kept: Urvek failed on it. All before it is safe.';
@@ -82,6 +84,13 @@ export function FilmLog({
       setError(new Error(NOT_KEPT, { cause }));
     }
     void sync();
+  };
+  const join = async (file: File, besideFromS: number): Promise<void> => {
+    const seconds = await secondsOf(file);
+    logNow('recording', {
+      ...{ name: file.name.slice(0, 255), bytes: file.size, digest: await digestOf(file), besideFromS },
+      seconds: Number.isFinite(seconds) ? seconds : 0,
+    });
   };
   const press =
     <K extends EventKind>(kind: K, body: EventBodies[K]) =>
@@ -142,7 +151,13 @@ export function FilmLog({
               .filter((e) => !isAutomatic(e) && e.kind !== 'recording')
               .map((e) => ({ atS: e.time.walkS, what: eventText(e) }))}
           />
-          <Beside player={player} />
+          <Beside
+            player={player}
+            known={standing.filter(
+              (e): e is EventOf<'recording'> => e.kind === 'recording' && e.body.besideFromS !== undefined,
+            )}
+            onJoin={(file, besideFromS) => void join(file, besideFromS)}
+          />
         </div>
         <div className="grid content-start gap-2">
           <Keys actions={asking ? {} : actions} />
@@ -152,6 +167,7 @@ export function FilmLog({
             marksM={here.marksM}
             log={logNow}
             usual={here.lastReading?.method ?? path.distanceMethod}
+            measured={here.lastMeasured}
             points={placedNames(path)}
             beside={{ setup: comparison.setup, walked: { productId: product.id, rigId: kept.header.rigId } }}
             open={undefined}

@@ -21,7 +21,7 @@ const SOUND_STEP_S = 0.02;
 /** Recordings that this page has opened, by walk: a browser keeps no files from one visit to the next. */
 export const opened = new Map<string, Reel>();
 
-const secondsOf = (url: string): Promise<number> =>
+const secondsAt = (url: string): Promise<number> =>
   new Promise((resolve, reject) => {
     const media = document.createElement('video');
     media.preload = 'metadata';
@@ -33,12 +33,22 @@ const secondsOf = (url: string): Promise<number> =>
     media.src = url;
   });
 
+/** How long a file plays. @throws Error where it does not */
+export async function secondsOf(file: File): Promise<number> {
+  const url = URL.createObjectURL(file);
+  try {
+    return await secondsAt(url);
+  } finally {
+    URL.revokeObjectURL(url);
+  }
+}
+
 /** Opens files, in the order of their names. @throws Error for one that cannot be played */
 export async function openReel(files: readonly File[], stopped: () => boolean): Promise<Reel> {
   const reel: Part[] = [];
   for (const file of [...files].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))) {
     const url = URL.createObjectURL(file);
-    const seconds = await secondsOf(url).catch((error: unknown) => {
+    const seconds = await secondsAt(url).catch((error: unknown) => {
       throw new Error(`${file.name} was not opened: ${(error as Error).message}`);
     });
     if (!Number.isFinite(seconds))

@@ -1,5 +1,5 @@
 import { claimSchema, type Product } from '@urvek/contract';
-import { CLAIM_FORMS, disagreements } from '@urvek/core';
+import { CLAIM_FORMS, DIRECTIONS, disagreements, type ClaimForm } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { useFieldArray } from 'react-hook-form';
@@ -53,11 +53,15 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
             </Choice>
             <Tick label="up to" {...form.register(`${at}.${i}.upTo`)} />
             <Field
-              label={kind === 'ratio' ? 'Ratio' : kind === 'distance' ? 'Distance' : 'Figure'}
+              label={isRatio(kind) ? 'Ratio' : kind === 'distance' ? 'Distance' : 'Figure'}
               placeholder={
-                { distance: '100 m', ratio: '2×, +8 % or 3 dB', throughput: '300 Mbit/s', latency: '50 ms' }[
-                  kind
-                ]
+                {
+                  distance: '100 m',
+                  ratio: '2×, +8 % or 3 dB',
+                  throughput: '300 Mbit/s',
+                  'speed ratio': '15× or +20 %',
+                  latency: '50 ms',
+                }[kind]
               }
               {...form.register(`${at}.${i}.entered`)}
               error={errors?.[i]?.entered?.message}
@@ -80,7 +84,7 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
             >
               <Trash2 aria-hidden size={16} />
             </button>
-            {kind === 'ratio' && (
+            {isRatio(kind) && (
               <Choice className="col-span-3" label="Against" {...form.register(`${at}.${i}.against`)}>
                 <option value="">not stated</option>
                 {own && own.rigs.length > 1 && <option value={own.id}>{own.name}: another rig</option>}
@@ -91,8 +95,14 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
                 ))}
               </Choice>
             )}
+            {(kind === 'throughput' || kind === 'speed ratio') && (
+              <Choice label="Direction" {...form.register(`${at}.${i}.direction`, emptyIsNone)}>
+                <option value="">not stated</option>
+                <Options of={DIRECTIONS} />
+              </Choice>
+            )}
             <RigChoice label="Of the rig" product={own} {...form.register(`${at}.${i}.rigId`, emptyIsNone)} />
-            {kind === 'ratio' && (
+            {isRatio(kind) && (
               <RigChoice
                 label="Against the rig"
                 product={all.find((p) => p.id === entered[i]?.against)}
@@ -110,6 +120,8 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
     </fieldset>
   );
 }
+
+const isRatio = (form: ClaimForm): boolean => form === 'ratio' || form === 'speed ratio';
 
 const emptyIsNone = { setValueAs: (v: unknown) => (v === '' ? undefined : v) };
 

@@ -1,11 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { EMPTY_SETUP, type Comparison } from '@urvek/contract';
+import type { Comparison } from '@urvek/contract';
 import { DISTANCE_METHODS, FormatError, KINDS, LENGTH_UNITS, type Saying } from '@urvek/core';
 import {
   asAbove,
   COLUMNS,
   readNotebook,
-  takeNotebook,
   writeNotebook,
   type Column,
   type Notebook as NotebookTable,
@@ -20,12 +19,12 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fileThread } from '../../components/useFile.ts';
 import { download } from '../../state/download.ts';
-import { nowMs } from '../../field/time.ts';
 import { keepDraft, keptDraft, readingOf, type Reading } from './draft.ts';
 import { Grid } from './Grid.tsx';
 import { gridOf, replaced, type Cells } from './gridState.ts';
 import { Prose } from './Prose.tsx';
 import { Troubles } from './Troubles.tsx';
+import { useTaken } from './useTaken.ts';
 import { WordsTable } from './WordsTable.tsx';
 
 /** Shown from the beginning; the others show themselves when they are used. */
@@ -67,21 +66,7 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
   const shown = COLUMNS.filter(
     (c) => USUAL.includes(c) || more.includes(c) || rows.some((r) => r[c] !== undefined),
   );
-  const taken = useMemo(
-    () =>
-      takeNotebook(
-        comparison?.setup ?? EMPTY_SETUP,
-        comparison?.id ?? newId,
-        { rows: rows.map((cells, i) => ({ line: i + 1, cells })), unknown: [], units: new Map() },
-        {
-          newId: () => crypto.randomUUID(),
-          nowMs: nowMs(),
-          sayings,
-          ...reading,
-        },
-      ),
-    [comparison, newId, rows, reading, sayings],
-  );
+  const { taken, isStale } = useTaken(comparison, newId, rows, reading, sayings);
   const marks = useMemo(
     () => new Map(taken.problems.map((p) => [`${p.line - 1} ${p.column ?? COLUMNS[0]}`, p])),
     [taken],
@@ -264,17 +249,23 @@ function Notebook({ comparison }: { comparison: Comparison | undefined }) {
         <button
           type="button"
           className="btn btn-main"
-          disabled={taken.walks.length === 0 || wrong > 0 || file.isPending}
+          disabled={taken.walks.length === 0 || wrong > 0 || file.isPending || isStale}
           onClick={() => file.mutate()}
         >
           {file.isPending ? 'Taking them …' : `Take ${taken.rows} ${taken.rows === 1 ? 'row' : 'rows'}`}
         </button>
         {wrong > 0 && taken.walks.length > 0 && (
-          <button type="button" className="btn" disabled={file.isPending} onClick={() => file.mutate()}>
+          <button
+            type="button"
+            className="btn"
+            disabled={file.isPending || isStale}
+            onClick={() => file.mutate()}
+          >
             Leave {wrong} here, and take the other {taken.rows}
           </button>
         )}
         <span className="text-faint">
+          {isStale && 'Reading the rows … '}
           {taken.walks.length} {taken.walks.length === 1 ? 'walk' : 'walks'}
           {taken.made.length > 0 && `; new: ${taken.made.join(', ')}, all else of them not stated`}
         </span>

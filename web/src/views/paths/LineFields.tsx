@@ -1,25 +1,52 @@
 import { asFigure } from '../../components/figures.ts';
-import { Field } from '../../components/Field.tsx';
+import { Field, Tick } from '../../components/Field.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 
-/** What the line behind the fixed end gives by cable: it can be what was read, and is asked for where routers are. */
+/** From and to, each way: by cable, and as it was sold. */
+const RATES = [
+  ['Line by cable, down', 'behindDownMbps', 'behindDownMostMbps'],
+  ['Line by cable, up', 'behindUpMbps', 'behindUpMostMbps'],
+  ['Sold as, down', 'planDownMbps', 'planDownMostMbps'],
+  ['Sold as, up', 'planUpMbps', 'planUpMostMbps'],
+] as const;
+
+/** What the line behind the fixed end gives: it can be what was read, and is asked for where routers are. */
 export function LineFields({ form, index }: { form: SetupForm; index: number }) {
   const at = `paths.${index}` as const;
   const errors = form.formState.errors.paths?.[index];
   if (!form.watch('products').some((p) => p.kindId === 'router')) return null;
   return (
     <>
-      {(['behindDownMbps', 'behindUpMbps'] as const).map((name) => (
-        <Field
-          key={name}
-          className="w-44"
-          label={`Line by cable, ${name === 'behindDownMbps' ? 'down' : 'up'}`}
-          suffix="Mbit/s"
-          inputMode="decimal"
-          {...form.register(`${at}.${name}`, asFigure)}
-          error={errors?.[name]?.message}
-        />
+      {RATES.map(([label, from, to]) => (
+        <div key={from} className="flex items-end gap-1.5">
+          <Field
+            className="w-32"
+            label={label}
+            inputMode="decimal"
+            {...form.register(`${at}.${from}`, asFigure)}
+            error={errors?.[from]?.message}
+          />
+          <Field
+            className="w-32"
+            label="to"
+            aria-label={`${label}, to`}
+            suffix="Mbit/s"
+            inputMode="decimal"
+            {...form.register(`${at}.${to}`, asFigure)}
+            error={errors?.[to]?.message}
+          />
+        </div>
       ))}
+      <Field
+        className="w-56"
+        label="Server that readings are taken against"
+        {...form.register(`${at}.lineServer`, { setValueAs: (v: string) => v || undefined })}
+        error={errors?.lineServer?.message}
+      />
+      <Tick
+        label="it stands inside the network: no line in between"
+        {...form.register(`${at}.lineServerInside`)}
+      />
     </>
   );
 }

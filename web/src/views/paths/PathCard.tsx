@@ -45,7 +45,11 @@ const MODEL_NAME: Readonly<Record<PathModel, string>> = {
 };
 
 /** Fields that fold away. */
-const RARE = ['startOffsetM', 'startOffsetUM', 'behindDownMbps', 'behindUpMbps'] as const;
+const RARE = [
+  ...(['startOffsetM', 'startOffsetUM', 'behindDownMbps', 'behindDownMostMbps', 'behindUpMbps'] as const),
+  ...(['behindUpMostMbps', 'planDownMbps', 'planDownMostMbps', 'planUpMbps', 'planUpMostMbps'] as const),
+  'lineServer',
+] as const;
 
 export function PathCard({
   form,

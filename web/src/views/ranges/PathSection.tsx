@@ -27,7 +27,7 @@ import { Ratios } from './Ratios.tsx';
 import { Rungs } from './Rungs.tsx';
 import { SaveTape } from './SaveTape.tsx';
 import { Units } from './Units.tsx';
-import { ThroughputCurves } from './ThroughputCurves.tsx';
+import { FigureCurves } from './FigureCurves.tsx';
 
 export function PathSection({
   workspace,
@@ -117,8 +117,8 @@ export function PathSection({
           <div className="mt-3 grid gap-4 lg:grid-cols-2">
             {summary.n > 0 && <HoldCurves curves={curves.hold} lengthM={lengthM} name={name} />}
             {curves.hits.length > 0 && <HitsCurves curves={curves.hits} lengthM={lengthM} name={name} />}
-            {curves.throughput.curves.length > 0 && (
-              <ThroughputCurves found={curves.throughput} lengthM={lengthM} name={name} />
+            {curves.sets.length > 0 && (
+              <FigureCurves curves={curves} range={range} lengthM={lengthM} name={name} />
             )}
             {curves.availability.some((a) => a.bins.length > 0) &&
               curves.hits.length === 0 &&

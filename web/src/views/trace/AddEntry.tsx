@@ -18,11 +18,14 @@ const BETWEEN_S = 0.5;
 export function AddEntry({
   finding,
   log,
+  onReadings,
   onClose,
 }: {
   finding: Finding;
   /** As it stands, in order. */
   log: readonly WalkEvent[];
+  /** Many at once, out of a file. */
+  onReadings: () => void;
   onClose: () => void;
 }) {
   const { trace, path } = finding;
@@ -103,6 +106,9 @@ export function AddEntry({
         </button>
         <button className="btn" onClick={onClose}>
           Cancel
+        </button>
+        <button className="btn btn-quiet ml-auto" onClick={onReadings}>
+          Readings from a file
         </button>
       </div>
     </FormDialog>

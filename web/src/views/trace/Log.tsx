@@ -14,6 +14,7 @@ import { Link } from 'react-router';
 import { Tick } from '../../components/Field.tsx';
 import { eventText } from '../../state/eventText.ts';
 import { AddEntry } from './AddEntry.tsx';
+import { AddReadings } from './AddReadings.tsx';
 import { CorrectionDialog } from './CorrectionDialog.tsx';
 import { SetAside } from './SetAside.tsx';
 
@@ -22,7 +23,7 @@ const ROWS = 400;
 
 export function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
   const [amended, setAmended] = useState<WalkEvent>();
-  const [adding, setAdding] = useState(false);
+  const [adding, setAdding] = useState<'entry' | 'readings'>();
   const [all, setAll] = useState(false);
   const [rows, setRows] = useState(ROWS);
   const filmed = log.some((e) => e.kind === 'recording');
@@ -34,7 +35,7 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
     <section className="sheet p-3" aria-label="Log">
       <div className="flex items-center gap-3">
         <h2 className="flex-1">Log</h2>
-        <button type="button" className="btn btn-quiet" onClick={() => setAdding(true)}>
+        <button type="button" className="btn btn-quiet" onClick={() => setAdding('entry')}>
           Add an entry
         </button>
         <Tick label="wheel readings too" checked={all} onChange={(e) => setAll(e.target.checked)} />
@@ -119,11 +120,15 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
           onClose={() => setAmended(undefined)}
         />
       )}
-      {adding && (
+      {adding === 'readings' && (
+        <AddReadings finding={finding} log={effectiveLog(log)} onClose={() => setAdding(undefined)} />
+      )}
+      {adding === 'entry' && (
         <AddEntry
           finding={finding}
           log={effectiveLog(log).filter((e) => !isAutomatic(e))}
-          onClose={() => setAdding(false)}
+          onReadings={() => setAdding('readings')}
+          onClose={() => setAdding(undefined)}
         />
       )}
     </section>

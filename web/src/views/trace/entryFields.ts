@@ -88,7 +88,10 @@ export const ENTRY_KINDS: Readonly<Record<EnteredKind, EntryKind>> = {
       choice('quantity', 'Of', QUANTITIES),
       figure('value', 'Value; empty: nothing received', true),
       DIRECTION,
-      text('network', 'Band, channel or access point', true),
+      text('band', 'Band or channel', true),
+      text('cell', 'Cell or access point', true),
+      text('instrument', 'Instrument', true),
+      text('server', 'Server', true),
     ],
   },
   readBack: {
@@ -145,6 +148,9 @@ export function entryOf(
     } else if (value !== '')
       body[name] = as === 'figure' || typeof of?.[0] === 'number' ? Number(value) : value;
   }
+  // What it was worked out of, or moved between, was of the figure before.
+  if (kind === 'measured' && body.value !== (before as { value?: number }).value)
+    for (const of of ['least', 'most', 'transfer', 'bound']) delete body[of];
   if (placed) {
     delete body.reading;
     if (reading) body.reading = { ...reading, pressed: true };

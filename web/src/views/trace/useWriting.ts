@@ -55,5 +55,25 @@ export function useWriting({ header, walkId, trace }: Finding) {
       await append('correction', { amends: { deviceId, seq }, action: 'add', ...by(why) }, walkS);
       said('Entry added', { deviceId, seq });
     },
+    /** Several at once, of one source: taken back together. */
+    addAll: async (
+      entries: readonly { readonly entry: Entry; readonly walkS: number }[],
+      why: Why,
+      what: string,
+    ): Promise<void> => {
+      const keys: EventKey[] = [];
+      for (const { entry, walkS } of entries) {
+        const { deviceId, seq } = await append(entry.kind, entry.body as never, walkS);
+        await append('correction', { amends: { deviceId, seq }, action: 'add', ...by(why) }, walkS);
+        keys.push({ deviceId, seq });
+      }
+      void sync();
+      const undo = async (): Promise<void> => {
+        for (const amends of keys)
+          await append('correction', { amends, action: 'withdraw', reason: 'undone' }, trace.endS);
+        void sync();
+      };
+      notice({ text: what, undo: () => void undo() });
+    },
   };
 }

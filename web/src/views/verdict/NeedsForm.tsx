@@ -61,13 +61,20 @@ export function NeedsForm({ form }: { form: SetupForm }) {
       {rows.fields.map((field, i) => (
         <div
           key={field.key}
-          className="mt-1 grid grid-cols-2 items-end gap-2 lg:grid-cols-[2fr_0.8fr_1fr_1.2fr_1.2fr_1.2fr_auto]"
+          className="mt-1 grid grid-cols-2 items-end gap-2 lg:grid-cols-[1.7fr_0.7fr_0.9fr_0.9fr_1.6fr_1.2fr_1.1fr_auto]"
         >
           <Field label="Use" {...form.register(`needs.${i}.use`)} error={errors?.[i]?.use?.message} />
           <Field
             label="Distance"
+            placeholder="30 m"
             {...form.register(`needs.${i}.entered`)}
             error={errors?.[i]?.entered?.message}
+          />
+          <Field
+            label="Figure, if one"
+            placeholder="40 Mbit/s"
+            {...form.register(`needs.${i}.figure`, { setValueAs: (v: string) => v || undefined })}
+            error={errors?.[i]?.figure?.message}
           />
           <Choice label="Condition" {...form.register(`needs.${i}.condition`)}>
             <option>open</option>

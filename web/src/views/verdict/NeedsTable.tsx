@@ -1,6 +1,6 @@
 import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { marginText } from '@urvek/draw';
-import type { NeedJudged } from '@urvek/study';
+import { needText, type NeedJudged } from '@urvek/study';
 import { OutcomeMark } from './OutcomeMark.tsx';
 
 export function NeedsTable({ needs }: { needs: readonly NeedJudged[] }) {
@@ -26,7 +26,7 @@ export function NeedsTable({ needs }: { needs: readonly NeedJudged[] }) {
                   <>
                     <strong>{need.use}</strong>
                     <span className="block text-[0.85rem] text-faint">
-                      {need.entered}, {need.condition}
+                      {needText(need)}
                       {need.side === undefined ? '' : `, ${need.side}`}
                     </span>
                   </>

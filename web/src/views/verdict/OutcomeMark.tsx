@@ -6,6 +6,8 @@ const BOTH_WAYS = {
   shape: 'M3 12H21M8 7L3 12L8 17M16 7L21 12L16 17',
   className: 'fill-none stroke-degraded',
 };
+/** A place on the way: no judgement. */
+const POST = { shape: 'M2 20H22M12 20V4', className: 'fill-none stroke-ink' };
 const HOLLOW = { shape: 'M3 3H21V21H3Z', className: 'fill-none stroke-faint' };
 
 const MARK: Readonly<Record<VerdictOutcome | NeedOutcome, typeof SOLID>> = {
@@ -17,6 +19,7 @@ const MARK: Readonly<Record<VerdictOutcome | NeedOutcome, typeof SOLID>> = {
   marginal: BOTH_WAYS,
   'not tested': HOLLOW,
   unknown: HOLLOW,
+  distance: POST,
 };
 
 /** The outcome by shape as well as colour. */

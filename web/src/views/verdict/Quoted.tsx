@@ -1,4 +1,4 @@
-import { PROVENANCES } from '@urvek/contract';
+import { PROVENANCES } from '@urvek/core';
 import { LENGTH_UNITS } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';

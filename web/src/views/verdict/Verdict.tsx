@@ -10,6 +10,7 @@ import { Claims } from './Claims.tsx';
 import { Earlier } from './Earlier.tsx';
 import { LatencyPanel } from './LatencyPanel.tsx';
 import { Needs } from './Needs.tsx';
+import { StationPanel } from './StationPanel.tsx';
 
 export const Verdict = () => <WithWorkspace>{(workspace) => <VerdictStage {...workspace} />}</WithWorkspace>;
 
@@ -30,6 +31,7 @@ function VerdictStage(workspace: Ready) {
           <Audits key="a" workspace={workspace} form={form} audits={data.audits} />,
         ],
         ['Latency', <LatencyPanel key="l" form={form} found={data.latencies} />],
+        ['Stations', <StationPanel key="s" form={form} stations={data.stations} />],
         ['Earlier', <Earlier key="e" workspace={workspace} />],
       ]
     : [];

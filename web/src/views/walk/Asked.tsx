@@ -45,6 +45,7 @@ export function Asked({
   kind,
   marksM,
   usual,
+  measured,
   points,
   beside,
   open,
@@ -62,6 +63,8 @@ export function Asked({
   /** Distances of the last marks. */
   marksM: readonly number[];
   usual: DistanceMethod;
+  /** The last reading of an instrument. */
+  measured: EventBodies['measured'] | undefined;
   /** What the path has by name. */
   points: readonly PlacedName[];
   /** Whom this walk can be held against; absent where nothing is set up. */
@@ -182,7 +185,7 @@ export function Asked({
       )}
       {asking === 'reading' && (
         <ReturnFocus label="Reading">
-          <Readings add={log} direction={kind.direction} onClose={onClose} />
+          <Readings add={log} direction={kind.direction} before={measured} onClose={onClose} />
         </ReturnFocus>
       )}
     </>

@@ -19,6 +19,7 @@ export function LiveOptions({
   options,
   onChange,
   onSecondDevice,
+  onProbe,
   simulated,
   onRate,
   location,
@@ -26,6 +27,7 @@ export function LiveOptions({
   options: Options;
   onChange: (change: Partial<Options>) => void;
   onSecondDevice: () => void;
+  onProbe: () => void;
   simulated: boolean;
   onRate: (rate: number) => void;
   location: string;
@@ -48,6 +50,9 @@ export function LiveOptions({
           ))}
           <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onSecondDevice}>
             second device
+          </PopoverButton>
+          <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onProbe}>
+            measure the link to the base
           </PopoverButton>
           {options.keys && <KeyMap letters={options.letters} onChange={(letters) => onChange({ letters })} />}
         </PopoverPanel>

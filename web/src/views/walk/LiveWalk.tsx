@@ -55,6 +55,9 @@ import { useWalkSession } from './useWalkSession.ts';
 /** Rarely wanted, and it brings a picture of a code along. */
 const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
 
+/** Its connections and channels come along when it is wanted. */
+const ProbeStrip = lazy(() => import('./ProbeStrip.tsx').then((m) => ({ default: m.ProbeStrip })));
+
 const NOT_KEPT =
   'This was not kept: Urvek failed on it. All before it is safe. Note it, and save the log as a file.';
 /** Until the beginning is on the device, it is looked for so often. */
@@ -101,6 +104,7 @@ export function LiveWalk({
   const [openCount, setOpenCount] = useState<EventBodies['hits']>();
   const [settled, setSettled] = useState(0);
   const [joining, setJoining] = useState(false);
+  const [probing, setProbing] = useState(false);
   const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
   const soundNow = useRef(sound);
@@ -304,6 +308,7 @@ export function LiveWalk({
             options={options}
             onChange={setOptions}
             onSecondDevice={() => setJoining(true)}
+            onProbe={() => setProbing(true)}
             simulated={gear.simulated}
             onRate={(rate) => {
               rateNow.current = rate;
@@ -329,6 +334,20 @@ export function LiveWalk({
               shared={shared}
               onShared={() => logNow('shared', { count: shared + 1 })}
               onClose={() => setJoining(false)}
+            />
+          </Suspense>
+        )}
+        {probing && (
+          <Suspense>
+            <ProbeStrip
+              add={logNow}
+              simulated={gear.simulated}
+              tick={tick}
+              widthMHz={subject?.rig.widthMHz}
+              atM={hereM}
+              moving={!state.standing}
+              driven={mode === 'drive'}
+              onClose={() => setProbing(false)}
             />
           </Suspense>
         )}
@@ -382,6 +401,7 @@ export function LiveWalk({
                 marksM={state.marksM}
                 log={logNow}
                 usual={state.lastReading?.method ?? path?.distanceMethod ?? 'by eye'}
+                measured={state.lastMeasured}
                 points={path ? placedNames(path) : []}
                 beside={
                   comparison &&

@@ -1,79 +1,191 @@
-import { readingTrouble } from '@urvek/contract';
-import { DIRECTIONS, QUANTITIES, QUANTITY_UNIT, type Direction, type Quantity } from '@urvek/core';
+import { measuredTrouble } from '@urvek/contract';
+import {
+  PROVENANCES,
+  QUANTITY_UNIT,
+  writtenFigure,
+  type Direction,
+  type EventBodies,
+  type Quantity,
+  type WrittenFigure,
+} from '@urvek/core';
 import { useEffect, useState } from 'react';
 import { Choice, Field, Options } from '../../components/Field.tsx';
+import { More } from '../../components/More.tsx';
 import type { Log } from './modesParts.tsx';
 
 /** After arriving, this long before a reading counts (common practice). */
 const SETTLE_S = 10;
 
-/** Readings of instruments at a stand: several are kept. */
+interface Column {
+  readonly label: string;
+  readonly quantity: Quantity;
+  /** Absent: that of the kind. */
+  readonly direction?: Direction;
+}
+
+/** What one instrument shows at one place: only what is filled in is logged. */
+const COLUMNS: readonly Column[] = [
+  { label: 'Down', quantity: 'throughput', direction: 'fixed-to-mobile' },
+  { label: 'Up', quantity: 'throughput', direction: 'mobile-to-fixed' },
+  { label: 'Round trip', quantity: 'round trip' },
+  { label: 'Its variation', quantity: 'round-trip variation' },
+  { label: 'Loss', quantity: 'loss' },
+  { label: 'Level', quantity: 'level' },
+  { label: 'Level against the last', quantity: 'level change' },
+  { label: 'Bars', quantity: 'bars' },
+];
+const OFTEN = 6;
+
+const AROUND = [
+  ['band', 'Band or channel'],
+  ['cell', 'Cell or access point'],
+  ['instrument', 'Instrument'],
+  ['server', 'Server'],
+  ['load', 'Load on it'],
+] as const;
+type Around = Readonly<Partial<Record<(typeof AROUND)[number][0], string>>>;
+
+const STREAM = ['smooth', 'stutters', 'unwatchable'] as const;
+
+/** Readings of instruments at a stand, one set at a time: several are kept. */
 export function Readings({
   add,
-  direction: usual,
+  direction,
+  before,
   onClose,
 }: {
   add: Log;
   direction: Direction;
+  /** The last reading: instrument and server are mostly the same. Band and cell are not carried on: they change unseen. */
+  before: EventBodies['measured'] | undefined;
   onClose: () => void;
 }) {
-  const [quantity, setQuantity] = useState<Quantity>('throughput');
-  const [direction, setDirection] = useState(usual);
-  const [network, setNetwork] = useState('');
-  const [value, setValue] = useState('');
+  const [written, setWritten] = useState<Readonly<Record<string, string>>>({});
+  const [around, setAround] = useState<Around>(() => ({
+    ...(before?.instrument === undefined ? {} : { instrument: before.instrument }),
+    ...(before?.server === undefined ? {} : { server: before.server }),
+  }));
+  const [provenance, setProvenance] = useState('');
+  const [stream, setStream] = useState('');
   const [left, setLeft] = useState(SETTLE_S);
   useEffect(() => {
     if (left <= 0) return;
     const timer = setTimeout(() => setLeft(left - 1), 1000);
     return () => clearTimeout(timer);
   }, [left]);
-  const trouble =
-    value.trim() === '' || !Number.isFinite(Number(value))
-      ? undefined
-      : readingTrouble(quantity, Number(value));
-  const log = (lost: boolean): void => {
-    add('measured', {
-      quantity,
-      direction,
-      ...(lost ? {} : { value: Number(value) }),
-      ...(network.trim() ? { network: network.trim() } : {}),
-    });
-    setValue('');
+  const known = PROVENANCES.find((p) => p === provenance);
+  const said = {
+    ...Object.fromEntries(
+      Object.entries(around).flatMap(([k, v]) => (v.trim() === '' ? [] : [[k, v.trim()]])),
+    ),
+    ...(known === undefined ? {} : { provenance: known }),
   };
+  const bodyOf = (c: Column, figure: WrittenFigure): EventBodies['measured'] => ({
+    quantity: c.quantity,
+    direction: c.direction ?? direction,
+    ...figure,
+    ...said,
+  });
+  const read = COLUMNS.flatMap((column) => {
+    const text = written[column.label]?.trim() ?? '';
+    if (text === '') return [];
+    const figure = writtenFigure(text, column.quantity);
+    const body = figure && bodyOf(column, figure);
+    return [{ column, body, trouble: body ? measuredTrouble(body) : 'this is no figure' }];
+  });
+  const troubled = new Map(read.map((r) => [r.column.label, r.trouble]));
+  const log = (): void => {
+    for (const { body } of read) if (body) add('measured', body);
+    setWritten({});
+  };
+  const lost = (): void => {
+    for (const column of COLUMNS.slice(0, 2)) add('measured', bodyOf(column, {}));
+    setWritten({});
+  };
+  const rateMbps = Number(stream);
+  const isRate = stream.trim() !== '' && Number.isFinite(rateMbps) && rateMbps > 0;
+  const watched = (how: (typeof STREAM)[number]): void => {
+    if (!isRate) return;
+    add('measured', {
+      ...bodyOf(
+        { label: '', quantity: 'throughput' },
+        { value: rateMbps, bound: how === 'smooth' ? 'at least' : 'below' },
+      ),
+    });
+    add('note', { text: `a stream of ${rateMbps} Mbit/s: ${how}` });
+  };
+  const field = (c: Column) => (
+    <Field
+      key={c.label}
+      label={c.label}
+      suffix={QUANTITY_UNIT[c.quantity]}
+      inputMode="text"
+      className="min-w-0"
+      value={written[c.label] ?? ''}
+      onChange={(e) => setWritten({ ...written, [c.label]: e.target.value })}
+      {...(troubled.get(c.label) === undefined ? {} : { error: troubled.get(c.label) as string })}
+    />
+  );
   return (
     <section className="sheet grid grid-cols-2 gap-2 p-3" aria-label="Readings">
       <h2 className="col-span-2">
         Reading{left > 0 && <span className="font-normal text-faint"> (let it settle: {left} s)</span>}
       </h2>
-      <Choice label="Of" value={quantity} onChange={(e) => setQuantity(e.target.value as Quantity)}>
-        <Options of={QUANTITIES} />
-      </Choice>
-      <Choice label="Direction" value={direction} onChange={(e) => setDirection(e.target.value as Direction)}>
-        <Options of={DIRECTIONS} />
-      </Choice>
-      <Field
-        label="Value"
-        suffix={QUANTITY_UNIT[quantity]}
-        inputMode="decimal"
-        value={value}
-        onChange={(e) => setValue(e.target.value)}
-        {...(trouble === undefined ? {} : { error: trouble })}
-      />
-      <Field
-        label="Band, channel or access point"
-        value={network}
-        onChange={(e) => setNetwork(e.target.value)}
-      />
+      {COLUMNS.slice(0, OFTEN).map(field)}
+      <p className="col-span-2 text-[0.85rem] text-faint">
+        A figure, “125 to 150” of a needle that moves, “over 25”, or “100 MB in 38 s”.
+      </p>
+      <More what="Band, cell, instrument, bars, a stream" className="col-span-2" open={before === undefined}>
+        <div className="grid grid-cols-2 gap-2">
+          {COLUMNS.slice(OFTEN).map(field)}
+          {AROUND.map(([name, label]) => (
+            <Field
+              key={name}
+              label={label}
+              className="min-w-0"
+              value={around[name] ?? ''}
+              onChange={(e) => setAround({ ...around, [name]: e.target.value })}
+            />
+          ))}
+          <Choice
+            label="How it is known"
+            className="min-w-0"
+            value={provenance}
+            onChange={(e) => setProvenance(e.target.value)}
+          >
+            <option value="">not stated</option>
+            <Options of={PROVENANCES} />
+          </Choice>
+          <Field
+            label="A stream of"
+            suffix="Mbit/s"
+            inputMode="decimal"
+            className="min-w-0"
+            value={stream}
+            onChange={(e) => setStream(e.target.value)}
+          />
+          <Choice
+            label="It was"
+            className="min-w-0"
+            value=""
+            disabled={!isRate}
+            onChange={(e) => watched(e.target.value as (typeof STREAM)[number])}
+          >
+            <option value="">choose</option>
+            <Options of={STREAM} />
+          </Choice>
+        </div>
+      </More>
       <button
         type="button"
         className="pressable"
-        disabled={value.trim() === '' || !Number.isFinite(Number(value)) || trouble !== undefined}
-        onClick={() => log(false)}
+        disabled={read.length === 0 || read.some((r) => r.trouble !== undefined)}
+        onClick={log}
       >
-        Log the reading
+        {read.length > 1 ? `Log ${read.length} readings` : 'Log the reading'}
       </button>
-      <button type="button" className="pressable" onClick={() => log(true)}>
-        Nothing received
+      <button type="button" className="pressable" onClick={lost}>
+        No connection
       </button>
       <button type="button" className="pressable col-span-2" onClick={onClose}>
         Done

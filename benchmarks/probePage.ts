@@ -1,0 +1,34 @@
+// Run by bench:probe on the far host: pairs a browser, walks, and prints what the probe logged there.
+import { openBrowser, Page } from '../e2e/support/browser.ts';
+import { keptEvents } from '../e2e/support/keptEvents.ts';
+
+const [address = '', code = ''] = process.argv.slice(2);
+const browser = await openBrowser({ flags: ['--ignore-certificate-errors'] });
+const page = new Page(browser.driver, address);
+try {
+  await browser.driver.get(new URL('pair', address).href);
+  await browser.driver.executeAsyncScript(
+    `const [code, done] = arguments;
+    fetch('/pair', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ code, name: 'Bench' }) }).then((r) => done(r.status));`,
+    code,
+  );
+  await page.open('/');
+  await page.press('Walk now');
+  await page.press('Begin the walk');
+  await page.see('Dropout begins');
+  await page.press('options');
+  await page.press('measure the link to the base');
+  await page.press('Measure');
+  let measured: unknown[] = [];
+  await page.until(
+    'readings',
+    async () => {
+      measured = (await keptEvents(browser.driver)).flatMap((e) => (e.kind === 'measured' ? [e.body] : []));
+      return measured.length >= 6;
+    },
+    120_000,
+  );
+  process.stdout.write(JSON.stringify(measured));
+} finally {
+  await browser.close();
+}

@@ -1,0 +1,33 @@
+import { median } from '../numeric/median.ts';
+import { medianInterval } from '../numeric/medianInterval.ts';
+import type { Verdict } from './claim.ts';
+
+/**
+ * Judges "50 ms" of a router on the median round trip over visits to the nearest stand, by its sign-test interval.
+ * @param visitsMs of each walk the median at its nearest stand
+ */
+export function judgeRoundTripClaim(entered: string, claimedS: number, visitsMs: readonly number[]): Verdict {
+  const caveats = [
+    'Judged on the median round trip over visits to the nearest stand: there and back, not one way.',
+  ];
+  const said = (outcome: Verdict['outcome'], reason: string, next?: string): Verdict => ({
+    ...{ outcome, reason, next, caveats },
+  });
+  const known = medianInterval(visitsMs);
+  const claimedMs = 1000 * claimedS;
+  const n = `${visitsMs.length} ${visitsMs.length === 1 ? 'visit' : 'visits'}`;
+  if (!known)
+    return said(
+      'undecided',
+      `The middle round trip of ${n} is ${median(visitsMs).toFixed(0)} ms; six visits bound a median, so ${entered} is not settled.`,
+      'More visits to the nearest stand.',
+    );
+  const found = `The median round trip of ${n} lies between ${known.low.toFixed(0)} and ${known.high.toFixed(0)} ms (95 %)`;
+  if (known.high <= claimedMs) return said('supported', `${found}; the claim is ${entered}.`);
+  if (known.low > claimedMs) return said('refuted', `${found}, beyond the ${entered} claimed.`);
+  return said(
+    'undecided',
+    `${found}, which holds the ${entered} claimed.`,
+    'More visits to the nearest stand.',
+  );
+}

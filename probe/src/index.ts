@@ -1,0 +1,3 @@
+export * from './ports.ts';
+export * from './result.ts';
+export * from './runProbe.ts';

@@ -1,0 +1,216 @@
+import {
+  everySteps,
+  QUANTITY_UNIT,
+  type Direction,
+  type Entry,
+  type EventBodies,
+  type FileReading,
+  type MeasuredFile,
+  type WalkEvent,
+} from '@urvek/core';
+import { measuredTrouble } from '@urvek/contract';
+import type { Finding } from '@urvek/study';
+import { useState } from 'react';
+import { Choice, Field } from '../../components/Field.tsx';
+import { FilePick } from '../../components/FilePick.tsx';
+import { FormDialog } from '../../components/FormDialog.tsx';
+import { Trouble } from '../../components/States.tsx';
+import { eventText } from '../../state/eventText.ts';
+import { useWriting } from './useWriting.ts';
+import { NO_WHY, WhyFields } from './WhyFields.tsx';
+
+const LIMIT_BYTES = 20_000_000;
+/** Replies of a ping are taken together so long, s. */
+const STEP_S = 5;
+const SHOWN = 12;
+/** An entry stands just after the one that it belongs to, s. */
+const AFTER_S = 0.01;
+
+const OTHER: Readonly<Record<Direction, Direction>> = {
+  'mobile-to-fixed': 'fixed-to-mobile',
+  'fixed-to-mobile': 'mobile-to-fixed',
+};
+
+interface Placed {
+  readonly walkS: number;
+  readonly body: EventBodies['measured'];
+}
+
+/** Readings of another tool, taken into the log: at one stand, or each at its time. */
+export function AddReadings({
+  finding,
+  log,
+  onClose,
+}: {
+  finding: Finding;
+  /** As it stands, in order. */
+  log: readonly WalkEvent[];
+  onClose: () => void;
+}) {
+  const { trace, header } = finding;
+  const [file, setFile] = useState<{ readonly name: string; readonly read: MeasuredFile }>();
+  const [end, setEnd] = useState<'mobile' | 'fixed'>('mobile');
+  const [after, setAfter] = useState(0);
+  const [offset, setOffset] = useState('0');
+  const [why, setWhy] = useState(NO_WHY);
+  const [error, setError] = useState<Error>();
+  const { addAll } = useWriting(finding);
+  const stands = log.filter((e) => e.kind === 'begin' || e.kind === 'mark');
+  const timed = file?.read.startedMs !== undefined && !header.undated && trace.begin.body.untimed !== true;
+  const [byClock, setByClock] = useState(false);
+  const clocked = timed && byClock;
+  const asked = Number(offset);
+  const behind = stands[after];
+  const all: Placed[] = !file
+    ? []
+    : clocked
+      ? stepsOf(file.read).map((s) => ({
+          walkS:
+            ((file.read.startedMs ?? 0) - trace.begin.time.wallMs) / 1000 +
+            asked +
+            s.toS +
+            trace.begin.time.walkS,
+          body: bodyOf(s, file.read, end, true, trace.direction),
+        }))
+      : file.read.whole.map((s) => ({
+          walkS: (behind?.time.walkS ?? trace.endS) + AFTER_S,
+          body: bodyOf(s, file.read, end, false, trace.direction),
+        }));
+  const inside = all.filter(
+    ({ walkS, body }) =>
+      walkS >= trace.begin.time.walkS && walkS <= trace.endS && measuredTrouble(body) === undefined,
+  );
+  const ready = inside.length > 0 && Number.isFinite(asked) && why.reason.trim() !== '';
+  const save = async (): Promise<void> => {
+    if (!file) return;
+    const notes = file.read.notes.join('; ');
+    const entries: { entry: Entry; walkS: number }[] = inside.map(({ walkS, body }) => ({
+      entry: { kind: 'measured', body },
+      walkS,
+    }));
+    const [first] = inside;
+    if (first && notes !== '')
+      entries.push({
+        entry: { kind: 'note', body: { text: `${file.name}: ${notes}`.slice(0, 1000) } },
+        walkS: first.walkS,
+      });
+    try {
+      await addAll(entries, why, `${inside.length} readings of ${file.name} added`);
+      onClose();
+    } catch (cause) {
+      setError(cause as Error);
+    }
+  };
+  return (
+    <FormDialog
+      title="Readings from a file"
+      said="What iperf3 -J wrote, or what ping printed: it stands in the log as entered afterwards, with your reason."
+      onClose={onClose}
+    >
+      <FilePick
+        kind="measured"
+        label="Choose the file"
+        hint="Output of iperf3 as JSON, or of ping as text"
+        accept=".json,.txt,.log,application/json,text/plain"
+        limitBytes={LIMIT_BYTES}
+        kept="The log is as it was."
+        take={(read, name) => setFile({ read, name })}
+      />
+      {file && (
+        <>
+          <p>
+            <strong>{file.name}</strong>: {file.read.instrument}, {file.read.seconds.toFixed(0)} s
+            {file.read.notes.length > 0 && `; ${file.read.notes.join('; ')}`}.
+          </p>
+          <Choice
+            label="It was run at the"
+            value={end}
+            onChange={(e) => setEnd(e.target.value as 'mobile' | 'fixed')}
+          >
+            <option value="mobile">mobile end</option>
+            <option value="fixed">fixed end</option>
+          </Choice>
+          {timed && (
+            <Choice
+              label="Placed"
+              value={byClock ? 'clock' : 'stand'}
+              onChange={(e) => setByClock(e.target.value === 'clock')}
+            >
+              <option value="stand">at one stand</option>
+              <option value="clock">by its clock, on the move</option>
+            </Choice>
+          )}
+          {clocked ? (
+            <Field
+              label="Its clock is behind the walk’s by"
+              suffix="s"
+              inputMode="decimal"
+              value={offset}
+              onChange={(e) => setOffset(e.target.value)}
+            />
+          ) : (
+            <Choice label="At" value={after} onChange={(e) => setAfter(Number(e.target.value))}>
+              {stands.map((e, i) => (
+                <option key={`${e.deviceId}:${e.seq}`} value={i}>
+                  {eventText(e).slice(0, 70)}
+                </option>
+              ))}
+            </Choice>
+          )}
+          <ul className="figure text-[0.85rem]" data-preview>
+            {inside.slice(0, SHOWN).map(({ walkS, body }, i) => (
+              <li key={i}>
+                {walkS.toFixed(1)} s: {body.quantity}{' '}
+                {body.value === undefined
+                  ? 'no connection'
+                  : `${Number(body.value.toPrecision(4))} ${QUANTITY_UNIT[body.quantity]}`}
+                {file.read.instrument === 'ping' ? '' : `, ${body.direction}`}
+              </li>
+            ))}
+          </ul>
+          <p className="text-[0.85rem] text-faint">
+            {inside.length > SHOWN && `and ${inside.length - SHOWN} more. `}
+            {all.length > inside.length &&
+              `${all.length - inside.length} lie outside the walk, or cannot be, and are left out.`}
+          </p>
+          <WhyFields why={why} onChange={setWhy} example="measured beside the walk" />
+        </>
+      )}
+      {error && <Trouble error={error} />}
+      <div className="flex gap-2">
+        <button className="btn btn-main" disabled={!ready} onClick={() => void save()}>
+          Add {inside.length === 0 ? 'them' : inside.length}
+        </button>
+        <button className="btn" onClick={onClose}>
+          Cancel
+        </button>
+      </div>
+    </FormDialog>
+  );
+}
+
+/** A ping's replies in steps; intervals of a transfer as they are. */
+const stepsOf = ({ steps, instrument }: MeasuredFile): readonly FileReading[] =>
+  instrument === 'ping' ? everySteps(steps, STEP_S) : steps;
+
+/** Read as if the client stood at the mobile end; at the fixed one it is the other way round. */
+function bodyOf(
+  { quantity, direction, value, least, most, fromS, toS }: FileReading,
+  { instrument }: MeasuredFile,
+  end: 'mobile' | 'fixed',
+  moving: boolean,
+  main: Direction,
+): EventBodies['measured'] {
+  return {
+    quantity,
+    // A ping goes there and back: it is filed under the walk's own way.
+    direction: instrument === 'ping' ? main : end === 'mobile' ? direction : OTHER[direction],
+    ...(value === undefined ? {} : { value }),
+    ...(value === undefined || least === undefined ? {} : { least }),
+    ...(value === undefined || most === undefined ? {} : { most }),
+    instrument,
+    provenance: 'measured',
+    ...(toS > fromS ? { lastedS: toS - fromS } : {}),
+    ...(moving ? { moving: true } : {}),
+  };
+}

@@ -1,0 +1,106 @@
+import { DIRECTIONS, QUANTITIES, QUANTITY_UNIT, type StationReading } from '@urvek/core';
+import { Trash2 } from 'lucide-react';
+import { useFieldArray } from 'react-hook-form';
+import { Choice, Field, Options } from '../../components/Field.tsx';
+import { newId, type SetupForm } from '../kit/form.ts';
+
+/** "low -71, high -64, low -70": a setting and its figure, in the order of reading. */
+const readingsOf = (text: string): StationReading[] =>
+  text
+    .split(/[,;\n]+/)
+    .map((t) => t.trim())
+    .filter((t) => t !== '')
+    .map((t) => {
+      const [, setting = '', value = ''] = /^(.*?)[\s:=]*([-−]?\d+(?:\.\d+)?)$/.exec(t) ?? [undefined, t];
+      return { setting: setting.trim(), value: value === '' ? Number.NaN : Number(value.replace('−', '-')) };
+    });
+
+export function StationForm({ form }: { form: SetupForm }) {
+  const rows = useFieldArray({ control: form.control, name: 'stations', keyName: 'key' });
+  const products = form.watch('products');
+  const values = form.watch('stations') ?? [];
+  const errors = form.formState.errors.stations;
+  return (
+    <fieldset className="sheet p-4">
+      <div className="flex items-center gap-2">
+        <legend className="float-left flex-1 font-bold">Stations</legend>
+        <button
+          type="button"
+          className="btn"
+          disabled={products.length === 0}
+          onClick={() =>
+            rows.append({
+              id: newId(),
+              what: '',
+              productId: products[0]?.id ?? '',
+              quantity: 'level',
+              readings: [],
+            })
+          }
+        >
+          Add a station
+        </button>
+      </div>
+      {rows.fields.map((field, i) => (
+        <div
+          key={field.key}
+          className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1.2fr_1fr_1fr_1fr_2.4fr_auto]"
+        >
+          <Field
+            label="What was tried"
+            placeholder="tilt of the dish"
+            {...form.register(`stations.${i}.what`)}
+            error={errors?.[i]?.what?.message}
+          />
+          <Choice label="Product" {...form.register(`stations.${i}.productId`)}>
+            {products.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </Choice>
+          <Field
+            label="Place"
+            {...form.register(`stations.${i}.place`, { setValueAs: (v: string) => v || undefined })}
+            error={errors?.[i]?.place?.message}
+          />
+          <Choice label="Of" {...form.register(`stations.${i}.quantity`)}>
+            <Options of={QUANTITIES} />
+          </Choice>
+          <Choice
+            label="Direction"
+            {...form.register(`stations.${i}.direction`, {
+              setValueAs: (v: string) => (v === '' ? undefined : v),
+            })}
+          >
+            <option value="">not stated</option>
+            <Options of={DIRECTIONS} />
+          </Choice>
+          <Field
+            label="Setting and reading, in their order"
+            suffix={QUANTITY_UNIT[values[i]?.quantity ?? 'level']}
+            placeholder="before -71, after -64, before -70"
+            defaultValue={field.readings.map((r) => `${r.setting} ${r.value}`).join(', ')}
+            onBlur={(e) =>
+              form.setValue(`stations.${i}.readings`, readingsOf(e.target.value), {
+                shouldDirty: true,
+                shouldValidate: true,
+              })
+            }
+            {...(errors?.[i]?.readings
+              ? { error: 'Write a setting and its figure, as in “before -71, after -64”' }
+              : {})}
+          />
+          <button
+            type="button"
+            className="btn btn-quiet"
+            aria-label={`Remove station ${i + 1}`}
+            onClick={() => rows.remove(i)}
+          >
+            <Trash2 aria-hidden size={16} />
+          </button>
+        </div>
+      ))}
+    </fieldset>
+  );
+}
