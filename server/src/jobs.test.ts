@@ -10,8 +10,9 @@ import { openDatabase } from './storage/postgres/database.ts';
 import { scratchDatabase } from './test/scratchDatabase.ts';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
-/** After so long a job is taken from who was killed over it. */
+/** After so long a job of the hasty server is taken from who was killed over it. */
 const EXPIRES_S = 4;
+const HASTY = 2;
 
 let scratch: Awaited<ReturnType<typeof scratchDatabase>>;
 let servers: Serving[] = [];
@@ -21,15 +22,16 @@ let database: DataSource;
 beforeAll(async () => {
   scratch = await scratchDatabase();
   database = await openDatabase(scratch.url);
-  // Servers that ask, and do none of the work themselves until they do.
+  // Servers that ask, and do none of the work themselves until they do. The last one gives a job up so soon that
+  // a slow machine may do it twice: it is asked only where somebody is killed over it.
   servers = await Promise.all(
-    ['small', 'none'].map((demo) =>
+    (['small', 'none', 'none'] as const).map((demo, i) =>
       serve({
         databaseUrl: scratch.url,
         port: 0,
-        demo: demo as 'small' | 'none',
+        demo,
         report: () => {},
-        jobExpiresS: EXPIRES_S,
+        ...(i === HASTY && { jobExpiresS: EXPIRES_S }),
         works: false,
       }),
     ),
@@ -99,7 +101,7 @@ test('a worker killed in mid-job loses nothing: another does it', async () => {
   const lock = database.createQueryRunner();
   await lock.startTransaction();
   await lock.query('LOCK TABLE walk_event IN ACCESS EXCLUSIVE MODE');
-  const job = await ask(0, 'walks.csv', id);
+  const job = await ask(HASTY, 'walks.csv', id);
   const begun = async (): Promise<Job> => (await (await fetch(at(0, `/jobs/${job.id}`))).json()) as Job;
   for (let tries = 0; (await begun()).state === 'waiting' && tries < 300; tries++)
     await new Promise((wait) => setTimeout(wait, 50));

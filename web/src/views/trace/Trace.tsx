@@ -27,8 +27,11 @@ function TraceStage(workspace: Ready) {
   // Of what another device logged there is no trace here.
   const walks = workspace.walks.filter((w) => !w.withheld);
   const { walkId } = useParams();
-  // The walk that is asked for, and no other in its stead.
-  const row = walkId === undefined ? walks.at(-1) : walks.find((w) => w.walkId === walkId);
+  // The walk that is asked for, and no other in its stead; where none is, the last one that counts.
+  const row =
+    walkId === undefined
+      ? (walks.findLast((w) => w.leftOut === undefined) ?? walks.at(-1))
+      : walks.find((w) => w.walkId === walkId);
   const { data: finding, error } = useStudy(
     workspace,
     ['finding', row?.walkId],
