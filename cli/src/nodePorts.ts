@@ -1,8 +1,9 @@
-import { PROBE_SOCKET_PATH } from '@urvek/contract';
+import { PROBE_SOCKET_PATH, type DatagramKind } from '@urvek/contract';
 import type { DatagramChannel, ProbePorts } from '@urvek/probe';
 import { randomFillSync } from 'node:crypto';
+import { createSocket } from 'node:dgram';
+import { lookup } from 'node:dns/promises';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
-import { RTCPeerConnection } from 'werift';
 import { WebSocket } from 'ws';
 
 /** A server and what it must be shown. */
@@ -14,6 +15,8 @@ export interface Reached {
 }
 
 const CONNECT_MS = 10_000;
+const GREET_MS = 100;
+const ANSWER_MS = 5000;
 
 /** What a run of a probe needs, as Node has it. */
 export function nodePorts({ origin, ca, headers }: Reached, ticket: string): ProbePorts {
@@ -71,47 +74,46 @@ export function nodePorts({ origin, ca, headers }: Reached, ticket: string): Pro
       [cpu, sinceMs] = [process.cpuUsage(), performance.now()];
       return load;
     },
-    datagrams: openChannel,
+    datagrams: (answer, came) =>
+      plainDatagrams(new URL(origin).hostname.replace(/^\[|\]$/g, ''), answer, came),
   };
 }
 
-async function openChannel(
-  answer: (offer: string) => Promise<string>,
+/** Plain UDP: the server answers the word that was agreed on, or nothing comes through. */
+async function plainDatagrams(
+  host: string,
+  answer: (kind: DatagramKind, offer: string) => Promise<string>,
   came: (data: Uint8Array) => void,
 ): Promise<DatagramChannel> {
-  const peer = new RTCPeerConnection({ iceServers: [] });
-  const channel = peer.createDataChannel('datagrams', { ordered: false, maxRetransmits: 0 });
-  channel.onMessage.subscribe((data) => {
-    if (typeof data !== 'string') came(data);
-  });
-  let slow: NodeJS.Timeout | undefined;
+  const word = randomFillSync(Buffer.alloc(16)).toString('hex');
+  const port = Number(await answer('plain', word));
+  const { address, family } = await lookup(host);
+  const socket = createSocket(family === 6 ? 'udp6' : 'udp4');
+  const close = (): void => void socket.close();
+  let greeting: NodeJS.Timeout | undefined;
   try {
-    const opened = new Promise<void>((resolve) => {
-      channel.stateChanged.subscribe((state) => {
-        if (state === 'open') resolve();
+    await new Promise<void>((resolve, reject) => {
+      socket.on('error', reject);
+      socket.on('message', (data) => {
+        if (data.toString('latin1') === word) resolve();
+        else came(data);
       });
+      socket.connect(port, address, () => {
+        const greet = (): void => socket.send(word);
+        greet();
+        // Any of them may be lost.
+        greeting = setInterval(greet, GREET_MS);
+      });
+      setTimeout(
+        () => reject(new Error('no datagram came back in 5 s: something between may let none through')),
+        ANSWER_MS,
+      ).unref();
     });
-    await peer.setLocalDescription(await peer.createOffer());
-    const sdp = await answer(peer.localDescription?.sdp ?? '');
-    await peer.setRemoteDescription({ type: 'answer', sdp });
-    const late = new Promise<never>((_, reject) => {
-      slow = setTimeout(() => reject(new Error('the datagram channel did not open in 10 s')), CONNECT_MS);
-    });
-    await Promise.race([opened, late]);
   } catch (error) {
-    // What stays open keeps the command from its end.
-    await peer.close();
+    close();
     throw error;
   } finally {
-    clearTimeout(slow);
+    clearInterval(greeting);
   }
-  // This library takes no retransmission for as many as it likes; half of one is none.
-  (channel as unknown as { parameters: { maxRetransmits: number } }).parameters.maxRetransmits = 0.5;
-  return {
-    get bufferedAmount() {
-      return channel.bufferedAmount;
-    },
-    send: (data) => channel.send(Buffer.from(data)),
-    close: () => void peer.close(),
-  };
+  return { bufferedAmount: 0, send: (data) => socket.send(data), close };
 }

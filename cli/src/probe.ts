@@ -18,7 +18,7 @@ export interface ProbeOptions {
 }
 
 /** A run takes this longer than its ways: at rest, between them, and for loss. */
-const AROUND_S = 30;
+const AROUND_S = 45;
 const COOKIE = '__Host-urvek-device';
 
 const figure = (name: string, text: string, least: number, most: number): number => {

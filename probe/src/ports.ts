@@ -1,4 +1,4 @@
-import type { ProbeRole } from '@urvek/contract';
+import type { DatagramKind, ProbeRole } from '@urvek/contract';
 import type { EndLoad } from '@urvek/core';
 
 /** A connection of a run. */
@@ -35,11 +35,11 @@ export interface ProbePorts {
   /** How busy this end was since it was asked last. */
   load(): EndLoad;
   /**
-   * Opens a channel whose datagrams are lost where they are lost. @param answer the server's answer to an offer
+   * Opens a way on which datagrams are lost where they are lost. @param answer the server's answer to an offer
    * @throws Error where there is none
    */
   datagrams?(
-    answer: (offer: string) => Promise<string>,
+    answer: (kind: DatagramKind, offer: string) => Promise<string>,
     came: (data: Uint8Array) => void,
   ): Promise<DatagramChannel>;
 }

@@ -7,13 +7,13 @@ import {
   type ProbeTell,
 } from '@urvek/contract';
 import {
+  channelStopped,
   datagramsOf,
   limitedBy,
   roundTripsOf,
   steadyRate,
   type Arrival,
   type ByteCount,
-  type Datagrams,
   type EndLoad,
   type RoundTrips,
   type SteadyRate,
@@ -251,48 +251,63 @@ class Run {
     };
   }
 
+  /** Its handshake can be lost as any datagram can, and a channel can stop by itself: it is opened anew then. */
   private async lossBothWays(): Promise<NonNullable<ProbeResult['datagrams']>> {
     if (!this.ports.datagrams) return { none: 'this end opens no datagram channel' };
     this.options.told?.('loss', undefined);
-    const came: Arrival[] = [];
-    let channel: DatagramChannel | undefined;
-    let why = '';
-    // Its handshake can be lost as any datagram can.
-    for (let i = 0; i < OPENINGS && !channel; i++) {
+    let none = '';
+    for (let i = 0; i < OPENINGS; i++) {
+      const came: Arrival[] = [];
+      let channel: DatagramChannel;
       try {
-        channel = await this.ports.datagrams(
-          async (sdp) => {
-            const tell = await this.ask({ say: 'offer', sdp }, 'answer', 'no datagrams');
-            if (tell.say !== 'answer') throw new Error(tell.say === 'no datagrams' ? tell.why : 'no answer');
-            return tell.sdp;
-          },
-          (data) => came.push({ ...readDatagram(data), cameMs: this.ports.nowMs() }),
-        );
+        channel = await this.openDatagrams(this.ports.datagrams, came);
       } catch (error) {
         if (error instanceof Stopped || error instanceof Broken) throw error;
-        why = (error as Error).message;
+        // The rest was measured: without datagrams there is no loss to tell.
+        none = (error as Error).message;
+        continue;
+      }
+      try {
+        const ways = await this.overChannel(channel, came);
+        const stopped = channelStopped(DATAGRAMS.count, ways.down, ways.up);
+        if (!stopped)
+          return { down: datagramsOf(DATAGRAMS.count, ways.down), up: datagramsOf(DATAGRAMS.count, ways.up) };
+        none = `the datagram channel stopped after ${Math.max(ways.down.length, ways.up.length)} of ${DATAGRAMS.count}, while the other connections went on`;
+      } finally {
+        channel.close();
       }
     }
-    // The rest was measured: without datagrams there is no loss to tell.
-    if (!channel) return { none: why };
-    try {
-      this.tell({ say: 'send datagrams', ...DATAGRAMS });
-      await this.sendDatagrams(channel);
-      // What waits behind a loss comes late: until nothing more comes, and no longer than that.
-      for (let [i, seen] = [0, -1]; i < LATEST_S && seen !== came.length; i++) {
-        seen = came.length;
-        await this.during(1000);
-      }
-      const tell = await this.ask({ say: 'arrivals' }, 'arrivals');
-      const there = tell.say === 'arrivals' ? tell.arrivals : [];
-      const up: Datagrams = datagramsOf(
-        DATAGRAMS.count,
-        there.map(([seq, sentMs, cameMs]) => ({ seq, sentMs, cameMs })),
-      );
-      return { down: datagramsOf(DATAGRAMS.count, came), up };
-    } finally {
-      channel.close();
+    return { none };
+  }
+
+  private openDatagrams(
+    open: NonNullable<ProbePorts['datagrams']>,
+    came: Arrival[],
+  ): Promise<DatagramChannel> {
+    return open(
+      async (kind, text) => {
+        const tell = await this.ask({ say: 'offer', kind, text }, 'answer', 'no datagrams');
+        if (tell.say !== 'answer') throw new Error(tell.say === 'no datagrams' ? tell.why : 'no answer');
+        return tell.text;
+      },
+      (data) => came.push({ ...readDatagram(data), cameMs: this.ports.nowMs() }),
+    );
+  }
+
+  private async overChannel(
+    channel: DatagramChannel,
+    came: readonly Arrival[],
+  ): Promise<Record<'down' | 'up', readonly Arrival[]>> {
+    this.tell({ say: 'send datagrams', ...DATAGRAMS });
+    await this.sendDatagrams(channel);
+    // What waits behind a loss comes late: until nothing more comes, and no longer than that.
+    for (let [i, seen] = [0, -1]; i < LATEST_S && seen !== came.length; i++) {
+      seen = came.length;
+      await this.during(1000);
     }
+    const tell = await this.ask({ say: 'arrivals' }, 'arrivals');
+    const there = tell.say === 'arrivals' ? tell.arrivals : [];
+    return { down: came, up: there.map(([seq, sentMs, cameMs]) => ({ seq, sentMs, cameMs })) };
   }
 
   /** At their rate by the clock: a timer that comes late sends what is due. */

@@ -24,10 +24,17 @@ export const probeAskSchema = yup
   .object({ seconds: yup.number().integer().min(1).max(MOST_PROBE_S).required() })
   .noUnknown();
 
+/**
+ * How datagrams go: a page has a channel of WebRTC, whose offer and answer are SDP; a program has plain UDP, whose offer
+ * is a word by which the server knows it, and the answer the port that awaits it.
+ */
+export const DATAGRAM_KINDS = ['channel', 'plain'] as const;
+export type DatagramKind = (typeof DATAGRAM_KINDS)[number];
+
 /** What the device says on the control connection. */
 export type ProbeAsk =
   | { readonly say: 'count'; readonly on: boolean }
-  | { readonly say: 'offer'; readonly sdp: string }
+  | { readonly say: 'offer'; readonly kind: DatagramKind; readonly text: string }
   | { readonly say: 'send datagrams'; readonly count: number; readonly everyMs: number }
   | { readonly say: 'arrivals' }
   | { readonly say: 'load' };
@@ -35,7 +42,7 @@ export type ProbeAsk =
 /** What the server says on it. */
 export type ProbeTell =
   | { readonly say: 'counted'; readonly atMs: number; readonly bytes: number }
-  | { readonly say: 'answer'; readonly sdp: string }
+  | { readonly say: 'answer'; readonly text: string }
   | { readonly say: 'no datagrams'; readonly why: string }
   | {
       readonly say: 'arrivals';
@@ -66,7 +73,8 @@ const askSchema = yup
       .oneOf(['count', 'offer', 'send datagrams', 'arrivals', 'load'] as const)
       .required(),
     on: yup.boolean(),
-    sdp: yup.string().max(20_000),
+    kind: yup.string().oneOf(DATAGRAM_KINDS),
+    text: yup.string().max(20_000),
     count: yup.number().integer().min(1).max(20_000),
     everyMs: yup.number().min(1).max(1000),
   })
@@ -79,7 +87,7 @@ export function readProbeAsk(text: string): ProbeAsk {
     case 'count':
       return { say: 'count', on: asked.on === true };
     case 'offer':
-      return { say: 'offer', sdp: asked.sdp ?? '' };
+      return { say: 'offer', kind: asked.kind ?? 'channel', text: asked.text ?? '' };
     case 'send datagrams':
       return { say: 'send datagrams', count: asked.count ?? 1, everyMs: asked.everyMs ?? 5 };
     default:

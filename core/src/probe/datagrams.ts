@@ -44,6 +44,13 @@ export function datagramsOf(sent: number, arrivals: readonly Arrival[]): Datagra
   };
 }
 
+/**
+ * Whether the channel stopped, and not the link: nothing of the later half came, either way. Of 500 sent each way at
+ * random loss of 95 %, that has a chance below 10⁻²². Only to be asked of a link whose other connections went on.
+ */
+export const channelStopped = (sent: number, ...ways: readonly (readonly Arrival[])[]): boolean =>
+  sent > 0 && ways.every((arrivals) => arrivals.every((a) => a.seq < sent / 2));
+
 /** J += (|D| − J)/16, D the difference of transit of two datagrams one after the other in their coming. */
 function jitterOf(arrivals: readonly Arrival[]): number {
   let jitter = 0;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { datagramsOf } from './datagrams.ts';
+import { channelStopped, datagramsOf } from './datagrams.ts';
 import { limitedBy } from './limitedBy.ts';
 import { roundTripsOf } from './roundTrips.ts';
 import { steadyRate } from './steadyRate.ts';
@@ -49,6 +49,9 @@ describe('what a probe works out', () => {
     expect(found.loss).toBeCloseTo(0.2, 12);
     expect(found.jitterMs).toBeCloseTo(4 * (1 - (15 / 16) ** 3), 12);
     expect(datagramsOf(3, [at(1, 30), at(0, 31)])).toMatchObject({ late: 1, received: 2 });
+    // Nothing of the later half either way: the channel stopped. One of it, and the rest was lost.
+    expect(channelStopped(8, [at(0, 10), at(3, 34)], [])).toBe(true);
+    expect(channelStopped(8, [at(0, 10)], [at(4, 50)])).toBe(false);
     expect(() => datagramsOf(1, [at(0, 1), at(1, 2)])).toThrow('invalid arrivals: 2 of 1 sent');
   });
 

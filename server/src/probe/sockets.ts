@@ -10,8 +10,10 @@ import type { IncomingMessage, Server } from 'node:http';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import type { Duplex } from 'node:stream';
 import { WebSocketServer, type WebSocket } from 'ws';
-import { openDatagrams, type DatagramEnd } from './datagrams.ts';
+import { openChannel } from './channel.ts';
+import type { DatagramEnd } from './datagrams.ts';
 import type { ProbeDesk, Turn } from './desk.ts';
+import { openPlain } from './plainDatagrams.ts';
 
 /** What a turn may send in all, bytes. */
 const MOST_BYTES = 4e9;
@@ -33,6 +35,8 @@ interface Measured {
   received: number;
   sent: number;
   datagrams: DatagramEnd | undefined;
+  /** At which the device reached this server. */
+  readonly address: string;
 }
 
 /**
@@ -58,7 +62,10 @@ export function openProbeSockets(
       socket.end('HTTP/1.1 403 Forbidden\r\nConnection: close\r\nContent-Length: 0\r\n\r\n');
       return;
     }
-    const measured = runs.get(turn) ?? { received: 0, sent: 0, datagrams: undefined };
+    const measured = runs.get(turn) ?? {
+      ...{ received: 0, sent: 0, datagrams: undefined },
+      address: request.socket.localAddress ?? '::',
+    };
     runs.set(turn, measured);
     sockets.handleUpgrade(request, socket, head, (ws) => {
       desk.opened(turn);
@@ -129,11 +136,13 @@ function serveControl(ws: WebSocket, measured: Measured): void {
           }
           return;
         case 'offer':
-          return void openDatagrams(ask.sdp).then(
+          return void (
+            ask.kind === 'plain' ? openPlain(ask.text, measured.address) : openChannel(ask.text)
+          ).then(
             ({ end, answer }) => {
               measured.datagrams?.close();
               measured.datagrams = end;
-              tell({ say: 'answer', sdp: answer });
+              tell({ say: 'answer', text: answer });
             },
             (error: unknown) => tell({ say: 'no datagrams', why: (error as Error).message }),
           );

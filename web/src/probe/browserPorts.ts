@@ -1,4 +1,4 @@
-import { PROBE_SOCKET_PATH } from '@urvek/contract';
+import { PROBE_SOCKET_PATH, type DatagramKind } from '@urvek/contract';
 import type { DatagramChannel, ProbePorts } from '@urvek/probe';
 
 const CONNECT_MS = 10_000;
@@ -66,7 +66,7 @@ export function browserPorts(ticket: string): { readonly ports: ProbePorts; read
 }
 
 async function openChannel(
-  answer: (offer: string) => Promise<string>,
+  answer: (kind: DatagramKind, offer: string) => Promise<string>,
   came: (data: Uint8Array) => void,
 ): Promise<DatagramChannel> {
   const peer = new RTCPeerConnection({ iceServers: [] });
@@ -83,7 +83,7 @@ async function openChannel(
       };
       setTimeout(resolve, CONNECT_MS / 5);
     });
-    const sdp = await answer(peer.localDescription?.sdp ?? '');
+    const sdp = await answer('channel', peer.localDescription?.sdp ?? '');
     await peer.setRemoteDescription({ type: 'answer', sdp });
     await new Promise<void>((resolve, reject) => {
       if (channel.readyState === 'open') resolve();

@@ -1,5 +1,5 @@
 import { MOST_PROBE_S, type ProbeTicket } from '@urvek/contract';
-import { runProbe, type ProbeResult } from '@urvek/probe';
+import { runProbe, type ProbeResult, type ProbeWay } from '@urvek/probe';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { askBase, OutOfReach, Refused } from '../api/client.ts';
 import type { Problem } from '@urvek/contract';
@@ -8,7 +8,7 @@ import { browserPorts } from './browserPorts.ts';
 /** Each way, s. Shorter, and a browser's figures scatter. */
 export const PROBE_S = 8;
 const STREAMS = 4;
-const RUN_S = 60;
+const RUN_S = 110;
 
 export interface Probing {
   /** What it does now; undefined: nothing. */
@@ -20,6 +20,7 @@ export interface Probing {
    */
   readonly run: (
     budgetBytes: number,
+    ways: readonly ProbeWay[],
   ) => Promise<{ readonly result: ProbeResult; readonly sameMachine: boolean }>;
 }
 
@@ -58,7 +59,7 @@ export function useProbe(): Probing {
       stopped.current = 'it was left';
     };
   }, []);
-  const run = useCallback<Probing['run']>(async (budgetBytes) => {
+  const run = useCallback<Probing['run']>(async (budgetBytes, ways) => {
     stopped.current = undefined;
     setNow({ what: 'asking the base', mbps: undefined });
     try {
@@ -67,7 +68,7 @@ export function useProbe(): Probing {
       const { ports, end } = browserPorts(ticket.ticket);
       try {
         const result = await runProbe(ports, {
-          ...{ seconds: PROBE_S, streams: STREAMS, ways: ['down', 'up'], budgetBytes, datagrams: true },
+          ...{ seconds: PROBE_S, streams: STREAMS, ways, budgetBytes, datagrams: true },
           stopped: () => stopped.current,
           told: (what, mbps) => setNow({ what, mbps }),
         });

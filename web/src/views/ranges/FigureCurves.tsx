@@ -102,6 +102,23 @@ function throughputSeries(curves: readonly ThroughputFinding[], per: number): ob
           itemStyle: { color: colour },
           data: p.rows.map((r) => [r.distanceM / per, r.mbps]),
         },
+        // What was read on the move speaks for a stretch of the way.
+        ...p.rows.flatMap(({ spanM, mbps }) =>
+          spanM === undefined
+            ? []
+            : [
+                {
+                  type: 'line',
+                  name: `${label}: read on the move`,
+                  silent: true,
+                  symbol: 'rect',
+                  symbolSize: [2, 8],
+                  itemStyle: { color: colour },
+                  lineStyle: { type: 'solid', color: colour, width: 1 },
+                  data: spanM.map((m) => [m / per, mbps]),
+                },
+              ],
+        ),
         {
           type: 'line',
           name: label,

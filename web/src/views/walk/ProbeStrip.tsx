@@ -1,6 +1,6 @@
 import { seeded, simulatedReading, type Tick } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
-import { Choice } from '../../components/Field.tsx';
+import { Choice, Tick as TickBox } from '../../components/Field.tsx';
 import { measuredOf, measuredOfSimulated } from '../../probe/measured.ts';
 import { PROBE_S, useProbe } from '../../probe/useProbe.ts';
 import type { Log } from './modesParts.tsx';
@@ -46,6 +46,7 @@ export function ProbeStrip({
   const [again, setAgain] = useState(0);
   const [budgetMb, setBudgetMb] = useState(500);
   const [spentMb, setSpentMb] = useState(0);
+  const [bothToo, setBothToo] = useState(false);
   const [said, setSaid] = useState('');
   const [last, setLast] = useState<{ readonly ms: number; readonly atM: number | undefined }>();
   const busy = now !== undefined;
@@ -69,12 +70,19 @@ export function ProbeStrip({
       return;
     }
     try {
-      const { result, sameMachine } = await run(1e6 * Math.max(1, left));
-      const { outcome, down, up, limitedBy } = result;
+      const { result, sameMachine } = await run(1e6 * Math.max(1, left), [
+        'down',
+        'up',
+        ...(bothToo ? (['both'] as const) : []),
+      ]);
+      const { outcome, down, up, both, limitedBy } = result;
+      const atOnce =
+        both && `both at once: ${both.down.mbps.toFixed(1)} down, ${both.up.mbps.toFixed(1)} Mbit/s up`;
       const said = [
         outcome === 'done' ? undefined : `${outcome}: ${result.why ?? ''}`,
         down && `${down.rate.mbps.toFixed(1)} Mbit/s down`,
         up && `${up.rate.mbps.toFixed(1)} Mbit/s up`,
+        atOnce,
         limitedBy,
       ];
       const tell = (...more: (string | undefined)[]): void =>
@@ -89,6 +97,8 @@ export function ProbeStrip({
         return;
       }
       for (const body of measuredOf(result, of)) add('measured', body);
+      // What each way gets beside the other is no reading of that way alone.
+      if (atOnce !== undefined) add('note', { text: `probe: ${atOnce}` });
       if (limitedBy !== undefined) add('note', { text: `probe: ${limitedBy}` });
       tell();
     } catch (error) {
@@ -136,6 +146,7 @@ export function ProbeStrip({
           </option>
         ))}
       </Choice>
+      <TickBox label="both at once too" checked={bothToo} onChange={(e) => setBothToo(e.target.checked)} />
       <p role="status" className="min-w-40 flex-1">
         {busy ? (
           <>
@@ -146,7 +157,7 @@ export function ProbeStrip({
           said ||
           (left <= 0
             ? 'The data budget is spent.'
-            : `Some ${2 * PROBE_S + 10} s a run, between this page and the base.`)
+            : `Some ${(bothToo ? 3 : 2) * PROBE_S + 10} s a run, between this page and the base.`)
         )}
       </p>
       <button type="button" className="btn" onClick={onClose}>
