@@ -15,7 +15,9 @@ import { serve } from '../server/src/serve.ts';
 import { openDatabase } from '../server/src/storage/postgres/database.ts';
 import { farHost, loseDatagrams, loseNothing, shape } from '../server/src/test/farHost.ts';
 
-const RATES_MBPS = [20, 100, 300];
+const [, , ...given] = process.argv;
+/** Or those that are given after it; 0: only the link of known delay. */
+const RATES_MBPS = given.length > 0 ? given.map(Number).filter((r) => r > 0) : [20, 100, 300];
 const LOSS_PERCENT = 5;
 /** One way over the relay; even between less and more by the jitter. */
 const [DELAY_MS, JITTER_MS] = [20, 2];
@@ -40,7 +42,7 @@ const serving = await serve({
   lan: { folder: join(folder, 'authority'), addresses: [far.here, delayed], port: 0 },
 });
 const afar = async (command: string, ...args: string[]): Promise<string> =>
-  (await run('ip', ['netns', 'exec', far.name, command, ...args], { timeout: 120_000 })).stdout;
+  (await run('ip', ['netns', 'exec', far.name, command, ...args], { timeout: 150_000 })).stdout;
 const iperfed = async (...way: string[]): Promise<number> => {
   const server = spawn('iperf3', ['-s', '-1', '--forceflush', '-B', far.here], {
     stdio: ['ignore', 'pipe', 'ignore'],
@@ -67,10 +69,11 @@ try {
     trust,
     (await openAuthority(join(folder, 'authority'), [far.here, delayed], systemClock)).certificatePem,
   );
-  const url = serving.lanUrls.find((u) => u.includes(far.here)) ?? '';
-  const probed = async (at: string): Promise<Probed> =>
+  const at = (address: string): string => serving.lanUrls.find((u) => u.includes(address)) ?? '';
+  const url = at(far.here);
+  const probed = async (where: string): Promise<Probed> =>
     JSON.parse(
-      await afar('bin/urvek', 'probe', at, '--json', '--authority', trust, '--device', token),
+      await afar('bin/urvek', 'probe', where, '--json', '--authority', trust, '--device', token),
     ) as Probed;
   row('Mbit/s', 'by', 'down', 'up', 'loss down %', 'loss up %', 'rest ms', 'limited by');
   for (const rate of RATES_MBPS) {
@@ -108,7 +111,7 @@ try {
     row(String(rate), 'iperf3', show(await iperfed('-R')), show(await iperfed()));
   }
   // Without a shaped rate or a loss: what it takes and how it varies, one way and there and back.
-  const late = await probed(url.replace(far.here, delayed));
+  const late = await probed(at(delayed));
   const pinged = /= [\d.]+\/([\d.]+)\//.exec(await afar('ping', '-c', '25', '-i', '0.2', delayed))?.[1];
   const trembling = spawn('iperf3', ['-s', '-1', '--forceflush', '-B', delayed], {
     stdio: ['ignore', 'pipe', 'ignore'],

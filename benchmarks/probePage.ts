@@ -18,6 +18,8 @@ try {
   await page.see('Dropout begins');
   await page.press('options');
   await page.press('measure the link to the base');
+  // Of 300 Mbit/s, 16 s are more than the usual budget.
+  await page.choose('At most', '2 GB');
   await page.press('Measure');
   let measured: unknown[] = [];
   await page.until(

@@ -1,3 +1,7 @@
+export * from './board/ledger.ts';
+export * from './board/posts.ts';
+export * from './board/reachScale.ts';
+export * from './board/reachStrip.ts';
 export * from './plan/planScene.ts';
 export * from './scene.ts';
 export * from './style.ts';

@@ -42,9 +42,14 @@ export const SCENE_CSS = `
 .s-bound{stroke:${COLOUR.ink};stroke-width:1.4;fill:none;stroke-dasharray:5 3}
 .s-arrow{stroke:${COLOUR.ink};stroke-width:1.6;fill:${COLOUR.paper}}
 .s-interval{fill:${COLOUR.estimate};fill-opacity:.28;stroke:${COLOUR.estimate};stroke-width:1}
+.s-interval-beyond{fill:${COLOUR.estimate};fill-opacity:.1;stroke:${COLOUR.estimate};stroke-width:1;stroke-dasharray:3 2}
+.s-path-end{stroke:${COLOUR.ink};stroke-width:3}
+.s-post-made{fill:${COLOUR.ink}}
+.s-post-open{fill:${COLOUR.tape};stroke:${COLOUR.ink};stroke-width:1.2}
+.s-tick-figure{font:12px "B612",sans-serif;fill:${COLOUR.faint}}
 .s-median{fill:${COLOUR.estimate};stroke:${COLOUR.paper};stroke-width:1}
 .s-claim{stroke:${COLOUR.claim};stroke-width:1.4;stroke-dasharray:7 3;fill:none}
-.s-claim-text{font:700 11px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.claim}}
+.s-claim-text{font:700 12px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.claim}}
 .s-band{fill:${COLOUR.estimate};fill-opacity:.12}
 .s-curve{stroke:${COLOUR.estimate};stroke-width:1.4;fill:none}
 .s-zero{stroke:${COLOUR.ink};stroke-width:.8;stroke-dasharray:4 3}

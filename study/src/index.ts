@@ -31,6 +31,7 @@ export * from './results/levels.ts';
 export * from './results/matrix.ts';
 export * from './results/places.ts';
 export * from './results/ranges.ts';
+export * from './results/reachBoard.ts';
 export * from './results/ratioEvidence.ts';
 export * from './results/rows.ts';
 export * from './results/rungs.ts';

@@ -2,10 +2,11 @@ import { LENGTH_UNITS, type LengthUnit } from '@urvek/core';
 import type { Comparison } from '@urvek/contract';
 import { nextStage, seal, STAGE_NAME, type WalkRow } from '@urvek/study';
 import { useMemo, type ReactNode } from 'react';
-import { Link, NavLink, useParams } from 'react-router';
+import { Link, NavLink, useParams, useSearchParams } from 'react-router';
 import { isShutOut } from '../api/client.ts';
 import { useFieldLog, useWorkspace, type Workspace } from '../api/queries.ts';
 import { fieldLog, HERE, SET_ASIDE, UNFILED } from '../field/fieldLog.ts';
+import { lensSearch } from '../state/lens.ts';
 import { useUnit } from '../state/unit.ts';
 import { Heading } from './Heading.tsx';
 import { ShutOut } from './ShutOut.tsx';
@@ -73,6 +74,7 @@ function FieldStatus() {
 /** The eight stages, in the order of the work: what is there, what is missing. */
 export function StageStrip({ id }: { id: string }) {
   const { overview } = useWorkspace(id, true);
+  const [params] = useSearchParams();
   if (!overview) return null;
   const next = nextStage(overview.stages)?.stage;
   return (
@@ -81,7 +83,7 @@ export function StageStrip({ id }: { id: string }) {
         {overview.stages.map(({ stage, done, text }, i) => (
           <li key={stage} className="flex-1">
             <NavLink
-              to={`/c/${id}/${stage}`}
+              to={{ pathname: `/c/${id}/${stage}`, search: lensSearch(params) }}
               className={({ isActive }) =>
                 `block h-full border-l border-rule px-3 pt-1 pb-1.5 hover:bg-white ${isActive ? 'bg-white shadow-[inset_0_-5px_0_var(--color-accent)]' : ''}`
               }

@@ -1,86 +1,150 @@
-import type { WantedCriterion } from '@urvek/contract';
-import { SIDES, type Side } from '@urvek/core';
+import { kindOf } from '@urvek/core';
+import { reachTold } from '@urvek/draw';
+import { reachBoard, type JudgementView, type ReachBoard as Board, type ReachCell } from '@urvek/study';
 import { Download } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo } from 'react';
 import { base } from '../../api/client.ts';
 import { useCurves, useJudgement } from '../../api/queries.ts';
-import { CriterionChoice } from '../../components/CriterionChoice.tsx';
-import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
-import { Empty, Loading, Trouble } from '../../components/States.tsx';
-import { Forest } from './Forest.tsx';
-import { PathSection } from './PathSection.tsx';
+import { LensBar } from '../../components/LensBar.tsx';
+import { Empty, Trouble } from '../../components/States.tsx';
+import { useLens, useSelected, type Lens } from '../../state/lens.ts';
+import { useUnit } from '../../state/unit.ts';
+import { CellDetail } from './CellDetail.tsx';
+import { ReachBoard } from './ReachBoard.tsx';
 
 export const Ranges = () => <WithWorkspace>{(workspace) => <RangesStage {...workspace} />}</WithWorkspace>;
 
-/** Exponent for ratios in dB until another is chosen: beyond the break point of two rays over ground. */
-const USUAL_EXPONENT = 4;
-
 function RangesStage(workspace: Ready) {
-  const { comparison } = workspace;
-  const [criterion, setCriterion] = useState<WantedCriterion>(comparison.setup.plan.criterion);
-  const [side, setSide] = useState<Side>();
-  const [exponent, setExponent] = useState(USUAL_EXPONENT);
-  const [area, setArea] = useState(false);
-  const { data, error } = useJudgement(workspace, criterion, side);
-  const { data: curves } = useCurves(workspace, criterion, side);
-  const ranges = data?.ranges.filter((r) => r.walks.length > 0);
+  const { setup } = workspace.comparison;
+  const [lens] = useLens();
+  const [referenceId, setReference] = useSelected('against');
+  const [wanted, select] = useSelected('cell');
+  const criterion = lens.criterion ?? setup.plan.criterion;
+  const { data, error } = useJudgement(workspace, criterion, lens.side);
+  const { data: curves } = useCurves(workspace, criterion, lens.side);
+  const board = useMemo(
+    () => data && looked(reachBoard({ setup, ranges: data.ranges, criterion, referenceId }), lens),
+    [data, setup, criterion, referenceId, lens],
+  );
+  const cells = board?.rows.flatMap((r) => r.cells) ?? [];
+  const selected = cells.find((c) => c.id === wanted) ?? (data && mostWanting(cells, data));
+  const row = board?.rows.find((r) => selected && r.cells.includes(selected));
+  const range = row && data?.ranges.find((r) => r.path.id === selected?.path.id && r.kindId === row.kindId);
   return (
     <Stage
-      title="Ranges"
-      lead="How far each holds, in separation, with what each walk says and what all of them bound."
+      title="Who reaches how far, where"
       actions={
-        <a className="btn" href={base.intervalsCsv(workspace.id, criterion, side)} download>
+        <a className="btn" href={base.intervalsCsv(workspace.id, criterion, lens.side)} download>
           <Download aria-hidden size={16} />
           Intervals as CSV
         </a>
       }
     >
-      <div className="mb-3 flex flex-wrap items-start gap-x-5 gap-y-2">
-        <CriterionChoice value={criterion} onChange={setCriterion} />
-        <Choice
-          className="w-44"
-          label="Direction"
-          value={side ?? ''}
-          onChange={(e) => setSide(SIDES.find((s) => s === e.target.value))}
-        >
-          <option value="">as walked</option>
-          <Options of={SIDES} />
-        </Choice>
-        <Field
-          className="w-80"
-          label="How fast the level falls (exponent)"
-          help="For decibels: 2 in free space, 4 far over ground."
-          type="number"
-          min={1}
-          max={8}
-          step="any"
-          value={exponent}
-          onChange={(e) => {
-            const n = Number(e.target.value);
-            if (n > 0) setExponent(n);
-          }}
-        />
-        <Tick className="mt-6" label="areas too" checked={area} onChange={(e) => setArea(e.target.checked)} />
-      </div>
+      <LensBar setup={setup}>
+        <label className="flex items-center gap-1.5 text-faint">
+          Ratio to
+          <select
+            className="min-h-8 max-w-44 border-[1.5px] border-ink bg-sheet px-1.5 font-bold text-ink"
+            value={referenceId ?? ''}
+            onChange={(e) => setReference(e.target.value === '' ? undefined : e.target.value)}
+          >
+            <option value="">first of each kind</option>
+            {board?.rows.map((r) => (
+              <option key={r.subjectId} value={r.subjectId}>
+                {r.subject}
+              </option>
+            ))}
+          </select>
+        </label>
+      </LensBar>
       {error && <Trouble error={error} />}
-      {!data && !error && <Loading what="the estimates" />}
-      {ranges?.length === 0 && (
-        <Empty title="No walk yet">Estimates begin with the first finished walk.</Empty>
+      {!data && !error && <BoardToCome rows={setup.products.length} />}
+      {board && board.rows.length === 0 && (
+        <Empty title="Nothing to compare yet">Enter products in Kit; every one gets a row here.</Empty>
       )}
-      {ranges?.map((range) => (
-        <PathSection
-          key={range.id}
-          workspace={workspace}
-          range={range}
-          curves={curves?.find((c) => c.id === range.id)}
-          exponent={exponent}
-          area={area}
-        />
-      ))}
-      {data?.across.map((across) => (
-        <Forest key={across.kindId} across={across} ranges={data.ranges} />
-      ))}
+      {board && board.rows.length > 0 && board.paths.length === 0 && (
+        <Empty title="No path yet">Enter a path in Paths; every one gets a column here.</Empty>
+      )}
+      {board && cells.length > 0 && (
+        <>
+          <ReachBoard board={board} selected={selected?.id} onSelect={select} />
+          <Legend />
+        </>
+      )}
+      {selected && row && (
+        <Told cell={selected} kindName={kindOf(row.kindId).name}>
+          {range && range.walks.length > 0 && data && (
+            <CellDetail
+              key={range.id}
+              workspace={workspace}
+              range={range}
+              curves={curves?.find((c) => c.id === range.id)}
+              judged={data}
+            />
+          )}
+        </Told>
+      )}
     </Stage>
   );
 }
+
+/** The rows and columns that the lens leaves. */
+const looked = ({ paths, rows }: Board, { kindId, pathId, productId }: Lens): Board => {
+  const left = (id: string): boolean => pathId === undefined || id === pathId;
+  return {
+    paths: paths.filter((p) => left(p.id)),
+    rows: rows
+      .filter((r) => (kindId ?? r.kindId) === r.kindId && (productId ?? r.productId) === r.productId)
+      .map((r) => ({ ...r, cells: r.cells.filter((c) => left(c.path.id)) })),
+  };
+};
+
+/** What most wants a decision: a claim that is undecided there, else the coarsest, else the first that was walked. */
+function mostWanting(cells: readonly ReachCell[], { verdicts }: JudgementView): ReachCell | undefined {
+  const walked = cells.filter((c) => c.walks > 0);
+  const undecided = walked.find((c) =>
+    verdicts.some(
+      (v) => v.verdict.outcome === 'undecided' && v.path?.id === c.path.id && v.subject === c.subject,
+    ),
+  );
+  return undecided ?? walked.find((c) => c.state === 'brackets') ?? walked[0] ?? cells[0];
+}
+
+function Told({
+  cell,
+  kindName,
+  children,
+}: {
+  cell: ReachCell;
+  kindName: string;
+  children: React.ReactNode;
+}) {
+  const [unit] = useUnit();
+  return (
+    <section aria-label={`${cell.subject} on ${cell.path.name}`} className="mt-2">
+      <p role="status" className="mb-2 text-[1.07rem]" data-told>
+        <strong>
+          {cell.subject} on {cell.path.name}
+        </strong>
+        {reachTold(cell, unit).slice(`${cell.subject} on ${cell.path.name}`.length)}.
+        <span className="sr-only"> {kindName}.</span>
+      </p>
+      {children}
+    </section>
+  );
+}
+
+const Legend = () => (
+  <p className="mt-1 text-[0.87rem] text-faint">
+    Separation, one scale for all. Diamond: median; bar: its 95 % interval, dashed beyond the path’s end
+    (heavy stroke); bracket: held and failed; arrow: a bound; open posts: walks to make; ≈: not told apart.
+  </p>
+);
+
+/** As high as the board will be. */
+const BoardToCome = ({ rows }: { rows: number }) => (
+  <div role="status" className="sheet p-4 text-faint" style={{ minHeight: Math.min(560, 70 + 52 * rows) }}>
+    Working out the estimates …
+  </div>
+);

@@ -2,13 +2,14 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { ReactNode } from 'react';
 import { useJudgement } from '../../api/queries.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { LensBar } from '../../components/LensBar.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
 import { Audits } from './Audits.tsx';
-import { Claims } from './Claims.tsx';
 import { Earlier } from './Earlier.tsx';
 import { LatencyPanel } from './LatencyPanel.tsx';
+import { Ledger } from './Ledger.tsx';
 import { Needs } from './Needs.tsx';
 import { StationPanel } from './StationPanel.tsx';
 
@@ -21,7 +22,10 @@ function VerdictStage(workspace: Ready) {
   const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);
   const parts: [string, ReactNode][] = data
     ? [
-        [`Claims${count(data.verdicts.length)}`, <Claims key="c" workspace={workspace} judged={data} />],
+        [
+          `Claims and needs${count(data.verdicts.length + data.needs.length)}`,
+          <Ledger key="c" workspace={workspace} judged={data} />,
+        ],
         [
           `Needs${count(new Set(data.needs.map((n) => n.need.id)).size)}`,
           <Needs key="n" form={form} judged={data} />,
@@ -36,10 +40,8 @@ function VerdictStage(workspace: Ready) {
       ]
     : [];
   return (
-    <Stage
-      title="Verdict"
-      lead="Claims and needs against the walks of their own condition, and what could make the comparison unfair. What the walks cannot settle is undecided, not refuted."
-    >
+    <Stage title="What may I say?">
+      <LensBar setup={workspace.comparison.setup} byPlan />
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}
       {data && (

@@ -1,0 +1,62 @@
+import { METRES_PER, pathLengthM, type LengthUnit } from '@urvek/core';
+import type { ReachBoard, ReachCell } from '@urvek/study';
+
+/** Distances on one logarithmic scale for every cell of a board: claims a hundred times apart stand on it. */
+export interface ReachScale {
+  readonly leastM: number;
+  readonly mostM: number;
+  readonly width: number;
+  /** px; what lies beyond stands at the edge. */
+  x(metres: number): number;
+  /** 1-2-5 of the reader's unit. */
+  readonly ticks: readonly { readonly atM: number; readonly label: string }[];
+}
+
+/** Room at both ends for arrows, px. */
+const MARGIN = 14;
+/** Below this a scale of so many decades shows nothing more, m. */
+const NEAREST_M = 1;
+/** px that a figure wants. */
+const TICK_PX = 34;
+
+/** @throws RangeError for distances that are none */
+export function reachScale(leastM: number, mostM: number, width: number, unit: LengthUnit): ReachScale {
+  if (!(leastM > 0 && mostM > leastM)) throw new RangeError(`invalid leastM, mostM: ${leastM}, ${mostM}`);
+  const [from, to] = [Math.log(leastM), Math.log(mostM)];
+  const x = (metres: number): number =>
+    MARGIN +
+    ((Math.min(to, Math.max(from, Math.log(Math.max(metres, leastM)))) - from) / (to - from)) *
+      (width - 2 * MARGIN);
+  const per = METRES_PER[unit];
+  const decades = Array.from({ length: 9 }, (_, i) => 10 ** (i - 2));
+  const all = decades
+    .flatMap((d) => [1, 2, 5].map((m) => m * d))
+    .filter((v) => v * per >= leastM && v * per <= mostM);
+  const roomy = (values: readonly number[]): boolean =>
+    values.every((v, i) => i === 0 || x(v * per) - x((values[i - 1] as number) * per) >= TICK_PX);
+  const only = (...leading: number[]): number[] =>
+    all.filter((v) => leading.includes(Math.round(v / 10 ** Math.floor(Math.log10(v) + 1e-9))));
+  const shown = [all, only(1, 5), only(1)].find(roomy) ?? only(1).slice(0, 1);
+  return {
+    ...{ leastM, mostM, width, x },
+    ticks: shown.map((v) => ({ atM: v * per, label: String(v) })),
+  };
+}
+
+const finite = (values: readonly (number | undefined)[]): number[] =>
+  values.filter((v): v is number => v !== undefined && v > 0 && Number.isFinite(v));
+
+/** What a cell wants to stand on the scale; its upper end may run off, with an arrow. */
+const placesOf = ({ cell, brackets }: ReachCell): number[] =>
+  finite([
+    cell?.median?.estimateM,
+    cell?.withScale95M.median?.low,
+    ...brackets.flatMap((b) => [b.heldM, b.failedM]),
+  ]);
+
+/** From just before the nearest to just beyond the farthest, the ends of the paths among them. */
+export function scaleOfBoard({ paths, rows }: ReachBoard, width: number, unit: LengthUnit): ReachScale {
+  const at = [...paths.map((p) => pathLengthM(p)), ...rows.flatMap((r) => r.cells.flatMap(placesOf))];
+  const [least, most] = at.length === 0 ? [10, 100] : [Math.min(...at), Math.max(...at)];
+  return reachScale(Math.max(NEAREST_M, Math.min(least, most / 4) * 0.8), most * 1.25, width, unit);
+}

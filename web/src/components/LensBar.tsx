@@ -1,0 +1,118 @@
+import { WANTED_CRITERIA, type Setup, type WantedCriterion } from '@urvek/contract';
+import { CRITERION_MEANING, kindOf, SIDES, type Side } from '@urvek/core';
+import type { ReactNode } from 'react';
+import { useLens } from '../state/lens.ts';
+import { Options } from './Field.tsx';
+
+/** Kind, path, product, criterion and direction: what Trace, Ranges, Verdict and Report look at. */
+export function LensBar({
+  setup,
+  byPlan = false,
+  children,
+}: {
+  setup: Setup;
+  /** Criterion and direction are the plan's here, whatever is looked at elsewhere. */
+  byPlan?: boolean;
+  children?: ReactNode;
+}) {
+  const [lens, change] = useLens();
+  const kinds = [...new Set(setup.products.map((p) => p.kindId))];
+  const products = setup.products.filter((p) => lens.kindId === undefined || p.kindId === lens.kindId);
+  const criterion = lens.criterion ?? setup.plan.criterion;
+  return (
+    <div
+      role="group"
+      aria-label="Lens"
+      className="no-print mb-2 flex flex-wrap items-center gap-x-3 gap-y-1.5"
+    >
+      {kinds.length > 1 && (
+        <Pill
+          label="Kind"
+          value={lens.kindId}
+          onChange={(kindId) => change({ kindId, productId: undefined })}
+        >
+          <option value="">all</option>
+          {kinds.map((k) => (
+            <option key={k} value={k}>
+              {kindOf(k).name}
+            </option>
+          ))}
+        </Pill>
+      )}
+      <Pill label="Path" value={lens.pathId} onChange={(pathId) => change({ pathId })}>
+        <option value="">all</option>
+        {setup.paths.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </Pill>
+      <Pill label="Product" value={lens.productId} onChange={(productId) => change({ productId })}>
+        <option value="">all</option>
+        {products.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </Pill>
+      {byPlan ? (
+        <span className="text-faint">
+          Criterion <strong className="text-ink">the plan’s: {setup.plan.criterion}</strong>
+        </span>
+      ) : (
+        <>
+          <Pill
+            label="Criterion"
+            title={
+              criterion === 'by kind' ? 'the usual one of each kind of product' : CRITERION_MEANING[criterion]
+            }
+            value={criterion}
+            onChange={(c) =>
+              change({
+                criterion: c === setup.plan.criterion ? undefined : (c as WantedCriterion | undefined),
+              })
+            }
+          >
+            <Options of={WANTED_CRITERIA} />
+          </Pill>
+          <Pill
+            label="Direction"
+            value={lens.side}
+            onChange={(side) => change({ side: side as Side | undefined })}
+          >
+            <option value="">as walked</option>
+            <Options of={SIDES} />
+          </Pill>
+        </>
+      )}
+      {children}
+    </div>
+  );
+}
+
+function Pill({
+  label,
+  title,
+  value,
+  onChange,
+  children,
+}: {
+  label: string;
+  title?: string;
+  value: string | undefined;
+  onChange: (value: string | undefined) => void;
+  children: ReactNode;
+}) {
+  return (
+    <label className="flex items-center gap-1.5 text-faint" title={title}>
+      {label}
+      <select
+        className="min-h-8 max-w-48 border-[1.5px] border-ink bg-sheet px-1.5 font-bold text-ink"
+        value={value ?? ''}
+        onChange={(e) => onChange(e.target.value === '' ? undefined : e.target.value)}
+      >
+        {children}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,148 @@
+import { kindOf, pathLengthM, type LengthUnit } from '@urvek/core';
+import { reachAxis, reachFigures, reachStrip, reachTold, scaleOfBoard, type ReachScale } from '@urvek/draw';
+import { type ReachBoard as Board, type ReachCell, type ReachRow } from '@urvek/study';
+import { Fragment, useRef, type KeyboardEvent } from 'react';
+import { Length } from '../../components/Length.tsx';
+import { Picture } from '../../components/Picture.tsx';
+import { useWidth } from '../../components/Tape.tsx';
+import { useUnit } from '../../state/unit.ts';
+
+/** Columns share what there is, and scroll under a fixed head where it is too little, px. */
+const [LEAST_COLUMN_PX, MOST_COLUMN_PX, HEAD_PX, PADDING_PX] = [180, 480, 160, 8];
+
+/** Who reaches how far, where: every rig on every path on one scale. One cell is selected; arrow keys go from cell to cell. */
+export function ReachBoard({
+  board,
+  selected,
+  onSelect,
+}: {
+  board: Board;
+  selected: string | undefined;
+  onSelect: (id: string) => void;
+}) {
+  const [unit] = useUnit();
+  const [place, width] = useWidth(320);
+  const share = Math.floor((width - HEAD_PX - 2) / Math.max(1, board.paths.length));
+  const columnPx = Math.min(MOST_COLUMN_PX, Math.max(LEAST_COLUMN_PX, share));
+  const scale = scaleOfBoard(board, columnPx - 2 * PADDING_PX, unit);
+  const grid = useRef<HTMLTableElement>(null);
+  const onKey = (e: KeyboardEvent, id: string): void => {
+    const to = neighbour(board, id, e.key);
+    if (to === undefined) return;
+    e.preventDefault();
+    onSelect(to);
+    grid.current?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(to)}"]`)?.focus();
+  };
+  return (
+    <div
+      ref={place}
+      className="sheet max-h-[calc(100vh-13.5rem)] min-h-48 overflow-auto print:max-h-none"
+      data-reach-board
+    >
+      <table
+        ref={grid}
+        className="table-fixed border-collapse"
+        style={{ width: HEAD_PX + columnPx * board.paths.length }}
+        aria-label="Who reaches how far, where"
+      >
+        <thead className="sticky top-0 z-10 bg-sheet shadow-[0_2px_0_var(--color-ink)]">
+          <tr>
+            <td className="sticky left-0 z-10 bg-sheet" style={{ width: HEAD_PX }} />
+            {board.paths.map((path) => (
+              <th key={path.id} scope="col" className="px-2 pt-1.5 align-bottom" style={{ width: columnPx }}>
+                <span className="font-head">{path.name}</span>{' '}
+                <span className="text-[0.87rem] font-normal text-faint">
+                  {path.condition}, <Length m={pathLengthM(path)} />
+                </span>
+                <Picture scene={reachAxis(scale)} className="block" aria-hidden />
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {board.rows.map((row, i) => (
+            <Fragment key={row.subjectId}>
+              {board.rows[i - 1]?.kindId !== row.kindId && (
+                <tr>
+                  <th
+                    scope="rowgroup"
+                    colSpan={1 + board.paths.length}
+                    className="sticky left-0 border-t border-ink bg-paper px-2 py-0 text-[0.87rem] font-normal"
+                  >
+                    {kindOf(row.kindId).name}, {row.criterion}
+                  </th>
+                </tr>
+              )}
+              <Row row={row} {...{ scale, unit, selected, onSelect, onKey }} />
+            </Fragment>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface Shown {
+  readonly scale: ReachScale;
+  readonly unit: LengthUnit;
+  readonly selected: string | undefined;
+  readonly onSelect: (id: string) => void;
+  readonly onKey: (e: KeyboardEvent, id: string) => void;
+}
+
+const Row = ({ row, ...shown }: Shown & { row: ReachRow }) => (
+  <tr className="border-t border-rule">
+    <th scope="row" className="sticky left-0 z-[5] w-40 bg-sheet px-2 align-middle leading-tight">
+      {row.subject}
+      {row.reference && <span className="figure ml-1.5 font-normal text-faint">×1</span>}
+    </th>
+    {row.cells.map((cell) => (
+      <Cell key={cell.id} cell={cell} {...shown} />
+    ))}
+  </tr>
+);
+
+function Cell({ cell, scale, unit, selected, onSelect, onKey }: Shown & { cell: ReachCell }) {
+  const { value, beside, n, ratio, apart } = reachFigures(cell, unit);
+  const on = cell.id === selected;
+  const quiet = cell.state === 'not planned' || cell.state === 'planned' || cell.state === 'refused';
+  return (
+    <td className="p-0" data-reach={cell.state}>
+      <button
+        type="button"
+        data-cell={cell.id}
+        tabIndex={on || selected === undefined ? 0 : -1}
+        aria-pressed={on}
+        aria-label={reachTold(cell, unit)}
+        onClick={() => onSelect(cell.id)}
+        onKeyDown={(e) => onKey(e, cell.id)}
+        className={`@container block w-full px-2 pt-0.5 pb-0.5 text-left focus-visible:-outline-offset-2 ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+      >
+        <span className="flex items-baseline gap-2 whitespace-nowrap">
+          <span className={`figure ${quiet ? 'text-faint' : 'text-[1.07rem] font-bold'}`}>{value}</span>
+          <span className="hidden min-w-0 truncate text-[0.87rem] text-faint @[11rem]:inline">{beside}</span>
+          <span className="figure ml-auto hidden text-[0.87rem] text-faint @[15rem]:inline">{n}</span>
+          {ratio !== undefined && (
+            <span
+              className={`figure text-[0.87rem] ${n === undefined ? 'ml-auto' : 'ml-auto @[15rem]:ml-0'} ${apart ? 'font-bold' : 'text-faint'}`}
+            >
+              {ratio}
+            </span>
+          )}
+        </span>
+        <Picture scene={reachStrip(cell, scale, unit)} className="block" aria-hidden />
+      </button>
+    </td>
+  );
+}
+
+/** The cell that an arrow key leads to. */
+function neighbour({ paths, rows }: Board, id: string, key: string): string | undefined {
+  const row = rows.findIndex((r) => r.cells.some((c) => c.id === id));
+  const column = rows[row]?.cells.findIndex((c) => c.id === id) ?? -1;
+  const [down, right] =
+    { ArrowDown: [1, 0], ArrowUp: [-1, 0], ArrowRight: [0, 1], ArrowLeft: [0, -1] }[key] ?? [];
+  if (down === undefined || right === undefined || row < 0) return undefined;
+  const to = Math.min(paths.length - 1, Math.max(0, column + right));
+  return rows[Math.min(rows.length - 1, Math.max(0, row + down))]?.cells[to]?.id;
+}

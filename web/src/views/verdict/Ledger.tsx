@@ -1,0 +1,154 @@
+import {
+  ledgerLines,
+  ledgerScales,
+  ledgerStrip,
+  reachAxis,
+  type LedgerLine,
+  type LedgerScales,
+} from '@urvek/draw';
+import type { LengthUnit } from '@urvek/core';
+import type { JudgementView } from '@urvek/study';
+import { useMemo, useRef, type KeyboardEvent } from 'react';
+import type { Ready } from '../../components/Frame.tsx';
+import { Picture } from '../../components/Picture.tsx';
+import { Empty } from '../../components/States.tsx';
+import { useLens, useSelected, type Lens } from '../../state/lens.ts';
+import { useUnit } from '../../state/unit.ts';
+import { LedgerDetail } from './LedgerDetail.tsx';
+import { OutcomeMark } from './OutcomeMark.tsx';
+
+const STRIP_PX = 290;
+
+/** A line for each claim and need: verdict, the claim on what was found, one reason, one next step. */
+export function Ledger({ workspace, judged }: { workspace: Ready; judged: JudgementView }) {
+  const [unit] = useUnit();
+  const [lens] = useLens();
+  const [wanted, select] = useSelected('line');
+  const lines = useMemo(() => ledgerLines(judged, unit).filter((l) => inLens(l, lens)), [judged, unit, lens]);
+  const scales = useMemo(() => ledgerScales(lines, STRIP_PX, unit), [lines, unit]);
+  const list = useRef<HTMLTableSectionElement>(null);
+  if (lines.length === 0)
+    return (
+      <Empty title="No claim and no need">
+        Enter what the makers say in Kit; a need is added in “Needs” above.{' '}
+        {anyLens(lens) && 'Or look at all of them.'}
+      </Empty>
+    );
+  const selected =
+    lines.find((l) => l.id === wanted) ?? lines.find((l) => l.outcome === 'undecided') ?? lines[0];
+  const onKey = (e: KeyboardEvent, i: number): void => {
+    const to = lines[i + ({ ArrowDown: 1, ArrowUp: -1 }[e.key] ?? NaN)];
+    if (!to) return;
+    e.preventDefault();
+    select(to.id);
+    list.current?.querySelector<HTMLElement>(`[data-line="${CSS.escape(to.id)}"]`)?.focus();
+  };
+  return (
+    <>
+      <div className="sheet max-h-[calc(100vh-15rem)] min-h-40 overflow-auto" data-ledger>
+        <table className="w-full table-fixed border-collapse" aria-label="Claims and needs">
+          <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
+            <tr>
+              <th scope="col" className="w-32 px-2">
+                Verdict
+              </th>
+              <th scope="col" className="w-56 px-2">
+                What is said, or needed
+              </th>
+              <th scope="col" style={{ width: STRIP_PX + 16 }} className="px-2 font-normal">
+                <Picture scene={reachAxis(scales.distance)} className="block" aria-hidden />
+                <span className="sr-only">Claimed, and found</span>
+              </th>
+              <th scope="col" className="px-2">
+                Why, and what next
+              </th>
+            </tr>
+          </thead>
+          <tbody ref={list}>
+            {lines.map((l, i) => (
+              <Line
+                key={l.id}
+                {...{ line: l, scales, unit }}
+                on={l === selected}
+                onSelect={() => select(l.id)}
+                onKey={(e) => onKey(e, i)}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="mt-1 mb-3 text-[0.87rem] text-faint">
+        Dashed tick: what is said or needed. Diamond and bar: the median and its 95 % interval; of a need,
+        what 9 of 10 walks hold to. Judged on the median of{' '}
+        {workspace.comparison.setup.plan.criterion === 'by kind'
+          ? 'the usual criterion of each kind'
+          : workspace.comparison.setup.plan.criterion}
+        .
+      </p>
+      {selected && <LedgerDetail key={selected.id} line={selected} workspace={workspace} judged={judged} />}
+    </>
+  );
+}
+
+const anyLens = ({ kindId, pathId, productId }: Lens): boolean =>
+  [kindId, pathId, productId].some((v) => v !== undefined);
+
+const inLens = ({ of }: LedgerLine, { kindId, pathId, productId }: Lens): boolean => {
+  const { product, path } = 'claim' in of ? of.claim : of.need;
+  return (
+    (kindId ?? product.kindId) === product.kindId &&
+    (productId ?? product.id) === product.id &&
+    (pathId === undefined || path === undefined || path.id === pathId)
+  );
+};
+
+function Line({
+  line,
+  scales,
+  unit,
+  on,
+  onSelect,
+  onKey,
+}: {
+  line: LedgerLine;
+  scales: LedgerScales;
+  unit: LengthUnit;
+  on: boolean;
+  onSelect: () => void;
+  onKey: (e: KeyboardEvent) => void;
+}) {
+  const data = 'claim' in line.of ? { 'data-verdict': line.outcome } : { 'data-need': line.outcome };
+  return (
+    <tr
+      {...data}
+      className={`cursor-pointer border-t border-rule align-top ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+      onClick={onSelect}
+    >
+      <td className="px-2 py-1.5">
+        <OutcomeMark outcome={line.outcome} />
+      </td>
+      <th scope="row" className="px-2 py-1 leading-tight">
+        <button
+          type="button"
+          data-line={line.id}
+          tabIndex={on ? 0 : -1}
+          aria-pressed={on}
+          className="text-left font-bold"
+          onKeyDown={onKey}
+        >
+          {line.subject}
+          <span className="block text-[0.87rem] font-normal text-faint">
+            {line.said}; {line.where}
+          </span>
+        </button>
+      </th>
+      <td className="px-2 py-1">
+        <Picture scene={ledgerStrip(line, scales, unit)} className="block" aria-hidden />
+      </td>
+      <td className="px-2 py-1 text-[0.87rem] leading-tight">
+        {line.reason}
+        {line.next !== undefined && <span className="block text-accent">{line.next}</span>}
+      </td>
+    </tr>
+  );
+}
