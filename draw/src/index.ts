@@ -1,4 +1,6 @@
+export * from './board/dayScene.ts';
 export * from './board/ledger.ts';
+export * from './board/planCell.ts';
 export * from './board/posts.ts';
 export * from './board/reachScale.ts';
 export * from './board/reachStrip.ts';

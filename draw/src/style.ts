@@ -44,6 +44,9 @@ export const SCENE_CSS = `
 .s-interval{fill:${COLOUR.estimate};fill-opacity:.28;stroke:${COLOUR.estimate};stroke-width:1}
 .s-interval-beyond{fill:${COLOUR.estimate};fill-opacity:.1;stroke:${COLOUR.estimate};stroke-width:1;stroke-dasharray:3 2}
 .s-path-end{stroke:${COLOUR.ink};stroke-width:3}
+.s-median-open{fill:${COLOUR.tape};stroke:${COLOUR.estimate};stroke-width:1.8}
+.s-day-block{fill:${COLOUR.rule};stroke:${COLOUR.ink};stroke-width:.8}
+.s-dark{fill:url(#p-wooded);stroke:none}
 .s-post-made{fill:${COLOUR.ink}}
 .s-post-open{fill:${COLOUR.tape};stroke:${COLOUR.ink};stroke-width:1.2}
 .s-tick-figure{font:12px "B612",sans-serif;fill:${COLOUR.faint}}

@@ -130,9 +130,9 @@ function figuresText(
   unit: LengthUnit,
 ): string | undefined {
   const show = (v: number): string => (scale === 'distance' ? formatLength(v, unit) : `×${v.toFixed(2)}`);
-  if (found === undefined) return undefined;
-  if (atLeast) return `held to the end in every walk, more than ${show(found)}; ${n}`;
   const range = ends && endsText(ends.low, ends.high, show);
+  if (found === undefined) return range === undefined ? undefined : `median, 95 %: ${range}; ${n}`;
+  if (atLeast) return `held to the end in every walk, more than ${show(found)}; ${n}`;
   return `${scale === 'distance' ? 'median ' : ''}${show(found)}${range === undefined ? '' : `, 95 %: ${range}`}; ${n}`;
 }
 

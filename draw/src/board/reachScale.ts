@@ -1,5 +1,5 @@
-import { METRES_PER, pathLengthM, type LengthUnit } from '@urvek/core';
-import type { ReachBoard, ReachCell } from '@urvek/study';
+import { METRES_PER, type LengthUnit } from '@urvek/core';
+import { farthestM, type ReachBoard, type ReachCell } from '@urvek/study';
 
 /** Distances on one logarithmic scale for every cell of a board: claims a hundred times apart stand on it. */
 export interface ReachScale {
@@ -56,7 +56,7 @@ const placesOf = ({ cell, brackets }: ReachCell): number[] =>
 
 /** From just before the nearest to just beyond the farthest, the ends of the paths among them. */
 export function scaleOfBoard({ paths, rows }: ReachBoard, width: number, unit: LengthUnit): ReachScale {
-  const at = [...paths.map((p) => pathLengthM(p)), ...rows.flatMap((r) => r.cells.flatMap(placesOf))];
+  const at = [...paths.map((p) => farthestM(p)), ...rows.flatMap((r) => r.cells.flatMap(placesOf))];
   const [least, most] = at.length === 0 ? [10, 100] : [Math.min(...at), Math.max(...at)];
   return reachScale(Math.max(NEAREST_M, Math.min(least, most / 4) * 0.8), most * 1.25, width, unit);
 }

@@ -1,11 +1,11 @@
-import { formatLength, pathLengthM, type LengthUnit } from '@urvek/core';
-import { ratioFigures, type ReachCell } from '@urvek/study';
+import { formatLength, type LengthUnit } from '@urvek/core';
+import { farthestM, ratioFigures, type ReachCell } from '@urvek/study';
 import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
 import { endsText, estimateText } from '../tape/rangeLanes.ts';
 import { postShapes } from './posts.ts';
 import type { ReachScale } from './reachScale.ts';
 
-export const STRIP_PX = 22;
+export const STRIP_PX = 20;
 const MIDDLE = STRIP_PX / 2;
 
 /** One cell of the reach board: estimate, bracket, bound, posts still to be walked, or a gap where walks say nothing. */
@@ -36,7 +36,7 @@ export const reachAxis = (scale: ReachScale): Scene => ({
 });
 
 const ground = (cell: ReachCell, scale: ReachScale): Shape[] => {
-  const end = scale.x(pathLengthM(cell.path));
+  const end = scale.x(farthestM(cell.path));
   return [
     ...scale.ticks.map(({ atM }) => line(scale.x(atM), 2, scale.x(atM), STRIP_PX - 2, 'grid')),
     line(end, 0, end, STRIP_PX, 'path-end'),
@@ -46,11 +46,11 @@ const ground = (cell: ReachCell, scale: ReachScale): Shape[] => {
 function found(of: ReachCell, scale: ReachScale): Shape[] {
   switch (of.state) {
     case 'not planned':
-      return [line(scale.x(scale.leastM), MIDDLE, scale.x(pathLengthM(of.path)), MIDDLE, 'grid')];
+      return [line(scale.x(scale.leastM), MIDDLE, scale.x(farthestM(of.path)), MIDDLE, 'grid')];
     case 'planned':
       return postShapes(scale.x(scale.leastM), 3, 0, of.planned, STRIP_PX - 6);
     case 'refused':
-      return [gapShape(scale.x(scale.leastM), scale.x(pathLengthM(of.path)))];
+      return [gapShape(scale.x(scale.leastM), scale.x(farthestM(of.path)))];
     case 'estimate':
       return estimateShapes(of, scale);
     case 'bound':
@@ -60,7 +60,7 @@ function found(of: ReachCell, scale: ReachScale): Shape[] {
 }
 
 const gapShape = (x1: number, x2: number): Shape =>
-  path(`M${x1 + 5} 5H${x1}V17H${x1 + 5}M${x2 - 5} 5H${x2}V17H${x2 - 5}`, 'lost');
+  path(`M${x1 + 5} 4H${x1}V16H${x1 + 5}M${x2 - 5} 4H${x2}V16H${x2 - 5}`, 'lost');
 
 const arrowTo = (x: number, way: 1 | -1): Shape =>
   path(`M${x} ${MIDDLE - 5}l${way * 9} 5l${-way * 9} 5z`, 'arrow');
@@ -71,7 +71,7 @@ function estimateShapes({ cell, path: walked }: ReachCell, scale: ReachScale): S
   const at = scale.x(cell?.median?.estimateM ?? scale.leastM);
   if (low === undefined && high === undefined) return [diamond(at)];
   const [from, to] = [scale.x(low ?? 0), scale.x(high ?? Infinity)];
-  const end = Math.min(to, Math.max(from, scale.x(pathLengthM(walked))));
+  const end = Math.min(to, Math.max(from, scale.x(farthestM(walked))));
   return [
     rect(from, MIDDLE - 6, end - from, 12, 'interval'),
     ...(to > end ? [rect(end, MIDDLE - 6, to - end, 12, 'interval-beyond')] : []),
@@ -101,7 +101,7 @@ function bracketShapes({ cell, brackets, state }: ReachCell, scale: ReachScale):
   });
 }
 
-/** The largest figure of a cell, and what stands beside it while there is room. */
+/** The largest figure of a cell, and what stands beside it. */
 export interface ReachFigures {
   readonly value: string;
   readonly beside: string | undefined;
@@ -111,44 +111,70 @@ export interface ReachFigures {
   readonly apart: boolean;
 }
 
-export function reachFigures(of: ReachCell, unit: LengthUnit): ReachFigures {
+/** "105 to 313 m": the unit once where both have it. */
+function between(lowM: number | undefined, highM: number | undefined, unit: LengthUnit): string | undefined {
+  const show = (m: number): string => formatLength(m, unit);
+  if (lowM === undefined || highM === undefined) return endsText(lowM, highM, show);
+  const [low, high] = [show(lowM), show(highM)];
+  const [figure, own] = low.split(' ');
+  return own !== undefined && high.endsWith(` ${own}`) ? `${figure} to ${high}` : `${low} to ${high}`;
+}
+
+/** What a cell says in figures, with as much beside its value as `width` px hold: first n goes, then the rest. */
+export function reachFigures(of: ReachCell, unit: LengthUnit, width = Infinity): ReachFigures {
+  const against = of.ratio && ratioFigures(of.ratio);
+  const ratio = against && `${against.apart ? '' : '≈ '}×${against.ratio.toFixed(2)}`;
+  const n = of.walks > 0 ? `n ${of.walks}` : undefined;
+  const { value, beside } = valueOf(of, unit);
+  const taken = value.length * VALUE_PX + (ratio?.length ?? 0) * SMALL_PX + GAP_PX;
+  const room = (...texts: (string | undefined)[]): boolean =>
+    taken + texts.reduce((px, t) => px + (t === undefined ? 0 : t.length * SMALL_PX + GAP_PX), 0) <= width;
+  return {
+    ...{ value, ratio, apart: against?.apart ?? false },
+    beside: room(beside) ? beside : undefined,
+    n: room(beside, n) || (!room(beside) && room(n)) ? n : undefined,
+  };
+}
+
+/** Widths of a sign, px, as the page sets them: of the value, and of what stands beside it. */
+const [VALUE_PX, SMALL_PX, GAP_PX] = [9.4, 7.1, 8];
+
+function valueOf(of: ReachCell, unit: LengthUnit): Pick<ReachFigures, 'value' | 'beside'> {
   const show = (m: number): string => formatLength(m, unit);
   const { cell } = of;
-  const against = of.ratio && ratioFigures(of.ratio);
-  const rest = {
-    n: of.walks > 0 ? `n ${of.walks}` : undefined,
-    ratio: against && `${against.apart ? '' : '≈ '}×${against.ratio.toFixed(2)}`,
-    apart: against?.apart ?? false,
-  };
-  const common = cell?.unplaced === 0 ? cell.bounds?.common : undefined;
   switch (of.state) {
     case 'not planned':
-      return { ...rest, value: 'not planned', beside: undefined };
+      return { value: 'not planned', beside: undefined };
     case 'planned':
-      return { ...rest, value: 'to walk', beside: `${of.planned} planned`, n: undefined };
+      return { value: 'to walk', beside: `${of.planned} planned` };
     case 'refused':
-      return { ...rest, value: 'no distance', beside: undefined };
+      return { value: 'no distance', beside: undefined };
     case 'estimate': {
       const ends = cell?.withScale95M.median;
-      return {
-        ...rest,
-        value: show(cell?.median?.estimateM ?? 0),
-        beside: ends && endsText(ends.low, ends.high, show),
-      };
+      return { value: show(cell?.median?.estimateM ?? 0), beside: between(ends?.low, ends?.high, unit) };
     }
     case 'bound':
       return cell?.failures === 0
         ? {
-            ...rest,
             value: `> ${show(cell.withScale95M.allHeldToM ?? cell.bounds?.allHeldToM ?? 0)}`,
             beside: 'held to the end',
           }
-        : { ...rest, value: `< ${show(common?.failedM ?? 0)}`, beside: 'failed at once' };
+        : { value: `< ${show(nearestFail(of))}`, beside: 'failed at once' };
     case 'brackets':
-      return common?.failedM === undefined
-        ? { ...rest, value: 'brackets', beside: 'that do not agree' }
-        : { ...rest, value: endsText(common.heldM, common.failedM, show) ?? '', beside: 'brackets' };
+      return { value: bracketsText(of, unit), beside: of.brackets.length === 1 ? 'bracket' : 'brackets' };
   }
+}
+
+const nearestFail = ({ brackets }: ReachCell): number =>
+  Math.min(...brackets.map((b) => b.failedM ?? Infinity));
+
+/** All brackets together: from the nearest hold to the farthest fail. */
+function bracketsText({ brackets }: ReachCell, unit: LengthUnit): string {
+  const held = Math.min(...brackets.map((b) => b.heldM));
+  const open = brackets.some((b) => b.failedM === undefined);
+  const failed = open ? undefined : Math.max(...brackets.map((b) => b.failedM as number));
+  if (failed === undefined) return held > 0 ? `> ${formatLength(held, unit)}` : 'brackets';
+  return between(held > 0 ? held : undefined, failed, unit) ?? 'brackets';
 }
 
 /** A cell in one sentence. */

@@ -9,8 +9,6 @@ import {
   neverSettles,
   neverSettlesRatio,
   parseClaim,
-  pathLengthM,
-  separationRangeM,
   type SpeedEvidence,
   type Verdict,
 } from '@urvek/core';
@@ -18,6 +16,7 @@ import { criterionFor, type Product, type ProductClaim, type Setup } from '@urve
 import { plannedPaths, plannedWalks } from '../plan/plannedWalks.ts';
 import { unitsWalked, type Finding, type SetupPath } from '../results/findings.ts';
 import type { PathRanges } from '../results/ranges.ts';
+import { farthestM } from '../results/farthest.ts';
 import { behindOf, doubtOf, readingsOf, throughputFindings } from '../results/figures.ts';
 import { speedPairs } from '../results/speeds.ts';
 import type { Subject } from '../results/subjects.ts';
@@ -98,7 +97,7 @@ function judgeOn(
         criterion,
         cell: subject && range?.summary.fitted.find((c) => c.product === subject.name),
         unitsTested: unitsWalked(product, range?.findings ?? []),
-        pathReachM: range && reachOf(range.path),
+        pathReachM: range && farthestM(range.path),
       });
     case 'ratio': {
       const against = setup.products.find((p) => p.id === claim.against);
@@ -247,7 +246,7 @@ function unsettled(
     return claim.condition === 'unstated' ? undefined : `no path of the plan is ${claim.condition}`;
   const reasons = paths.map((path) =>
     claim.form === 'distance'
-      ? neverSettles(value, { pathReachM: reachOf(path), walks: walksOf(product.id, path) })
+      ? neverSettles(value, { pathReachM: farthestM(path), walks: walksOf(product.id, path) })
       : neverSettlesRatio(
           value,
           atStandsOnly(range) ? path.checkpoints.map((c) => c.atM).sort((a, b) => a - b) : [],
@@ -262,8 +261,6 @@ const atStandsOnly = (range: PathRanges | undefined): boolean =>
   range !== undefined &&
   range.findings.length > 0 &&
   range.findings.every((f) => (f.trace.begin.body.mode ?? 'continuous') !== 'continuous');
-
-const reachOf = (path: SetupPath): number => separationRangeM(path, 0, pathLengthM(path)).greatestM;
 
 const notJudged = (reason: string): Verdict => ({
   outcome: 'not tested',

@@ -125,8 +125,8 @@ export function Stage({
   children: ReactNode;
 }) {
   return (
-    <main id="work" className="mx-auto w-full max-w-[1240px] px-4 py-4">
-      <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+    <main id="work" className="mx-auto w-full max-w-[1240px] px-4 py-2.5">
+      <div className="mb-2 flex flex-wrap items-end gap-x-6 gap-y-2">
         <div className="min-w-0 flex-1">
           <Heading title={title}>{title}</Heading>
           {lead && <p className="max-w-[80ch] text-faint">{lead}</p>}

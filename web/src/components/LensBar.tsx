@@ -56,7 +56,7 @@ export function LensBar({
         ))}
       </Pill>
       {byPlan ? (
-        <span className="text-faint">
+        <span className="text-[0.87rem] text-faint">
           Criterion <strong className="text-ink">the plan’s: {setup.plan.criterion}</strong>
         </span>
       ) : (
@@ -104,10 +104,10 @@ function Pill({
   children: ReactNode;
 }) {
   return (
-    <label className="flex items-center gap-1.5 text-faint" title={title}>
+    <label className="flex items-center gap-1.5 text-[0.87rem] text-faint" title={title}>
       {label}
       <select
-        className="min-h-8 max-w-48 border-[1.5px] border-ink bg-sheet px-1.5 font-bold text-ink"
+        className="pill"
         value={value ?? ''}
         onChange={(e) => onChange(e.target.value === '' ? undefined : e.target.value)}
       >

@@ -1,19 +1,23 @@
 import type { Setup } from '@urvek/contract';
+import type { PlanCell } from '@urvek/study';
 import { useJudgement, useStudy } from '../../api/queries.ts';
 import type { Ready } from '../../components/Frame.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useSettled } from '../../components/useSettled.ts';
 
-/** After each walk: where to look next, and what would decide what is open. */
-export function NextSteps({ workspace, setup }: { workspace: Ready; setup: Setup }) {
+/** Of one cell, after each walk: where to look next, and what would decide what is open. */
+export function NextSteps({ workspace, setup, cell }: { workspace: Ready; setup: Setup; cell: PlanCell }) {
   const edited = useSettled(JSON.stringify(setup));
-  const { data: points = [] } = useStudy(workspace, ['next points', edited], (study, of) =>
+  const { data: all = [] } = useStudy(workspace, ['next points', edited], (study, of) =>
     study.nextPoints(of, JSON.parse(edited) as Setup),
   );
   const { data } = useJudgement(workspace);
+  const points = all.filter((p) => p.product.id === cell.product.id && p.path.id === cell.path.id);
   const open =
     data?.verdicts.flatMap((v) =>
-      v.verdict.next === undefined
+      v.verdict.next === undefined ||
+      v.product.id !== cell.product.id ||
+      (v.path && v.path.id !== cell.path.id)
         ? []
         : [
             {
@@ -25,8 +29,8 @@ export function NextSteps({ workspace, setup }: { workspace: Ready; setup: Setup
     ) ?? [];
   if (points.length === 0 && open.length === 0) return null;
   return (
-    <section className="sheet p-4" aria-label="What next">
-      <h2>What next</h2>
+    <section aria-label="What next">
+      <h3>What next</h3>
       <ul className="mt-1 grid gap-1">
         {points.map(({ product, path, heldM, failedM, nextM }) => (
           <li key={`${product.id}-${path.id}`}>

@@ -14,7 +14,7 @@ export function PlanAudit({ workspace, setup }: { workspace: Ready; setup: Setup
     study.planAudit(of, JSON.parse(asked) as Setup),
   );
   return (
-    <section className="sheet mt-4 p-4" aria-label="Fairness of the plan">
+    <section className="sheet p-4" aria-label="Fairness of the plan">
       <h2>Is it fair?</h2>
       {error && <Trouble error={error} />}
       {!audits ? (

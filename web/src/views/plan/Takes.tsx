@@ -13,7 +13,10 @@ export function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: str
     list.includes(item) ? list.filter((x) => x !== item) : [...list, item];
   if (setup.products.length === 0 || setup.paths.length === 0) return null;
   return (
-    <section className="sheet mt-4 grid gap-x-8 gap-y-2 p-4 lg:grid-cols-3" aria-label="What takes part">
+    <section
+      className="grid gap-x-8 gap-y-2 border-t border-rule p-3 lg:grid-cols-3"
+      aria-label="What takes part"
+    >
       <fieldset>
         <legend className="font-bold">Rigs</legend>
         {setup.products.flatMap((p) =>

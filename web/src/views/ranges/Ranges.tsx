@@ -42,10 +42,10 @@ function RangesStage(workspace: Ready) {
       }
     >
       <LensBar setup={setup}>
-        <label className="flex items-center gap-1.5 text-faint">
+        <label className="flex items-center gap-1.5 text-[0.87rem] text-faint">
           Ratio to
           <select
-            className="min-h-8 max-w-44 border-[1.5px] border-ink bg-sheet px-1.5 font-bold text-ink"
+            className="pill"
             value={referenceId ?? ''}
             onChange={(e) => setReference(e.target.value === '' ? undefined : e.target.value)}
           >

@@ -1,6 +1,6 @@
-import { kindOf, pathLengthM, type LengthUnit } from '@urvek/core';
+import { kindOf, type LengthUnit } from '@urvek/core';
 import { reachAxis, reachFigures, reachStrip, reachTold, scaleOfBoard, type ReachScale } from '@urvek/draw';
-import { type ReachBoard as Board, type ReachCell, type ReachRow } from '@urvek/study';
+import { farthestM, type ReachBoard as Board, type ReachCell, type ReachRow } from '@urvek/study';
 import { Fragment, useRef, type KeyboardEvent } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';
@@ -52,7 +52,7 @@ export function ReachBoard({
               <th key={path.id} scope="col" className="px-2 pt-1.5 align-bottom" style={{ width: columnPx }}>
                 <span className="font-head">{path.name}</span>{' '}
                 <span className="text-[0.87rem] font-normal text-faint">
-                  {path.condition}, <Length m={pathLengthM(path)} />
+                  {path.condition}, to <Length m={farthestM(path)} />
                 </span>
                 <Picture scene={reachAxis(scale)} className="block" aria-hidden />
               </th>
@@ -103,7 +103,7 @@ const Row = ({ row, ...shown }: Shown & { row: ReachRow }) => (
 );
 
 function Cell({ cell, scale, unit, selected, onSelect, onKey }: Shown & { cell: ReachCell }) {
-  const { value, beside, n, ratio, apart } = reachFigures(cell, unit);
+  const { value, beside, n, ratio, apart } = reachFigures(cell, unit, scale.width);
   const on = cell.id === selected;
   const quiet = cell.state === 'not planned' || cell.state === 'planned' || cell.state === 'refused';
   return (
@@ -116,19 +116,13 @@ function Cell({ cell, scale, unit, selected, onSelect, onKey }: Shown & { cell: 
         aria-label={reachTold(cell, unit)}
         onClick={() => onSelect(cell.id)}
         onKeyDown={(e) => onKey(e, cell.id)}
-        className={`@container block w-full px-2 pt-0.5 pb-0.5 text-left focus-visible:-outline-offset-2 ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+        className={`block w-full px-2 pt-0.5 pb-0.5 text-left focus-visible:-outline-offset-2 ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
       >
-        <span className="flex items-baseline gap-2 whitespace-nowrap">
+        <span className="flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
           <span className={`figure ${quiet ? 'text-faint' : 'text-[1.07rem] font-bold'}`}>{value}</span>
-          <span className="hidden min-w-0 truncate text-[0.87rem] text-faint @[11rem]:inline">{beside}</span>
-          <span className="figure ml-auto hidden text-[0.87rem] text-faint @[15rem]:inline">{n}</span>
-          {ratio !== undefined && (
-            <span
-              className={`figure text-[0.87rem] ${n === undefined ? 'ml-auto' : 'ml-auto @[15rem]:ml-0'} ${apart ? 'font-bold' : 'text-faint'}`}
-            >
-              {ratio}
-            </span>
-          )}
+          <span className="text-[0.87rem] text-faint">{beside}</span>
+          <span className="figure ml-auto text-[0.87rem] text-faint">{n}</span>
+          <span className={`figure text-[0.87rem] ${apart ? 'font-bold' : 'text-faint'}`}>{ratio}</span>
         </span>
         <Picture scene={reachStrip(cell, scale, unit)} className="block" aria-hidden />
       </button>

@@ -1,0 +1,53 @@
+import { clockText } from '@urvek/core';
+import type { Setup } from '@urvek/contract';
+import { dayScene } from '@urvek/draw';
+import { planDaylight, planTroubles, timedPlan } from '@urvek/study';
+import { useMemo } from 'react';
+import { Picture } from '../../components/Picture.tsx';
+import { useWidth } from '../../components/Tape.tsx';
+import { localMinutes } from '../../state/clock.ts';
+
+/** When one is home: the walks of the day to scale, the light, and who is where. */
+export function DayLine({ setup }: { setup: Setup }) {
+  const [place, width] = useWidth(320);
+  const { times, sun, troubles } = useMemo(
+    () => ({
+      times: timedPlan(setup),
+      sun: planDaylight(setup),
+      troubles: planTroubles(setup, localMinutes).length,
+    }),
+    [setup],
+  );
+  const minutes = (ms: number | undefined): number | undefined =>
+    ms === undefined ? undefined : localMinutes(ms);
+  const day = dayScene(
+    {
+      times,
+      sunriseMin: minutes(sun?.sunriseMs),
+      sunsetMin: minutes(sun?.sunsetMs),
+      hoursAtHand: setup.plan.hoursAtHand,
+    },
+    width,
+  );
+  const last = times.at(-1);
+  if (!day || !last) return null;
+  const { atFixedEnd, atMobileEnd, secondChannel, hoursAtHand } = setup.plan;
+  const said = [
+    atFixedEnd && `at the fixed end ${atFixedEnd}`,
+    atMobileEnd && `walking ${atMobileEnd}`,
+    secondChannel && `second channel ${secondChannel}`,
+    hoursAtHand !== undefined && `dashed: ${hoursAtHand} h at hand`,
+    troubles > 0 && `${troubles} ${troubles === 1 ? 'thing' : 'things'} to settle in “Can it be done?”`,
+  ].filter((t) => t !== false && t !== '');
+  return (
+    <section className="mt-2" aria-label="The day">
+      <p className="flex flex-wrap gap-x-3">
+        <strong>Home after {clockText(last.toMin)}</strong>
+        <span className="text-[0.87rem] text-faint">{said.join('; ')}</span>
+      </p>
+      <div ref={place}>
+        <Picture scene={day} className="block" />
+      </div>
+    </section>
+  );
+}

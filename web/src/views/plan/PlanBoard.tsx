@@ -1,0 +1,107 @@
+import { planCellScene } from '@urvek/draw';
+import { farthestM, type PlanBoard as Board, type PlanCell } from '@urvek/study';
+import { useRef, type KeyboardEvent } from 'react';
+import { Length } from '../../components/Length.tsx';
+import { Picture } from '../../components/Picture.tsx';
+
+const SCENE_PX = 190;
+
+/** Rigs by paths: walks made and to make as posts, and what they will come to. */
+export function PlanBoard({
+  board: { paths, rows },
+  selected,
+  onSelect,
+}: {
+  board: Board;
+  selected: string | undefined;
+  onSelect: (id: string) => void;
+}) {
+  const grid = useRef<HTMLTableElement>(null);
+  const onKey = (e: KeyboardEvent, r: number, c: number): void => {
+    const [down, right] =
+      { ArrowDown: [1, 0], ArrowUp: [-1, 0], ArrowRight: [0, 1], ArrowLeft: [0, -1] }[e.key] ?? [];
+    if (down === undefined || right === undefined) return;
+    const to = rows[r + down]?.cells[c + right]?.id;
+    if (to === undefined) return;
+    e.preventDefault();
+    onSelect(to);
+    grid.current?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(to)}"]`)?.focus();
+  };
+  return (
+    <div className="sheet max-h-[calc(100vh-17rem)] min-h-40 overflow-auto" data-plan-board>
+      <table ref={grid} className="w-full border-collapse" aria-label="Walks of each rig on each path">
+        <thead className="sticky top-0 z-10 bg-sheet shadow-[0_2px_0_var(--color-ink)]">
+          <tr>
+            <td className="sticky left-0 z-10 w-44 min-w-40 bg-sheet" />
+            {paths.map((p) => (
+              <th key={p.id} scope="col" className="min-w-52 px-2 py-1 leading-tight">
+                {p.name}{' '}
+                <span className="font-normal whitespace-nowrap text-faint text-[0.87rem]">
+                  {p.condition}, to <Length m={farthestM(p)} />
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ product, rig, cells }, r) => (
+            <tr key={`${product.id}-${rig.id}`} className="border-t border-rule">
+              <th scope="row" className="sticky left-0 z-[5] bg-sheet px-2 leading-tight">
+                {product.name}
+                {product.rigs.length > 1 && (
+                  <span className="block text-[0.87rem] font-normal text-faint">{rig.name}</span>
+                )}
+              </th>
+              {cells.map((cell, c) => (
+                <Cell
+                  key={cell.id}
+                  cell={cell}
+                  on={cell.id === selected}
+                  onSelect={() => onSelect(cell.id)}
+                  onKey={(e) => onKey(e, r, c)}
+                />
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const Cell = ({
+  cell,
+  on,
+  onSelect,
+  onKey,
+}: {
+  cell: PlanCell;
+  on: boolean;
+  onSelect: () => void;
+  onKey: (e: KeyboardEvent) => void;
+}) => (
+  <td className="p-0" data-outlook={cell.outlook}>
+    <button
+      type="button"
+      data-cell={cell.id}
+      tabIndex={on ? 0 : -1}
+      aria-pressed={on}
+      aria-label={`${cell.product.name} on ${cell.path.name}: ${cell.made} of ${cell.wanted} walks made; ${cell.short}`}
+      onClick={onSelect}
+      onKeyDown={onKey}
+      className={`block w-full px-2 py-0.5 text-left ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+    >
+      <Picture
+        scene={planCellScene(cell, SCENE_PX)}
+        className="block"
+        style={{ width: SCENE_PX }}
+        aria-hidden
+      />
+      <span
+        className={`block text-[0.87rem] leading-tight ${cell.outlook === 'too few' ? 'text-lost' : 'text-faint'}`}
+      >
+        {cell.short}
+      </span>
+    </button>
+  </td>
+);
