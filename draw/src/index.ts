@@ -1,3 +1,4 @@
+export * from './board/claimLane.ts';
 export * from './board/dayScene.ts';
 export * from './board/ledger.ts';
 export * from './board/planCell.ts';

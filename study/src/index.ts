@@ -13,6 +13,7 @@ export * from './judge/verdicts.ts';
 export * from './judgement.ts';
 export * from './plan/link.ts';
 export * from './plan/plannedWalks.ts';
+export * from './plan/kitBoard.ts';
 export * from './plan/planBoard.ts';
 export * from './plan/planning.ts';
 export * from './plan/seal.ts';

@@ -1,14 +1,16 @@
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import { newRig, type Setup } from '@urvek/contract';
-import { claimOf, claimText, distanceClaims, OUTRUN } from '@urvek/study';
+import { kitLines, rigSheet } from '@urvek/study';
 import { Plus } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
-import { Tape } from '../../components/Tape.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { useSelected } from '../../state/lens.ts';
+import { KitList } from './KitList.tsx';
 import { ProductCard } from './ProductCard.tsx';
-import { RigDiff } from './RigDiff.tsx';
+import { RigSheet } from './RigSheet.tsx';
 import { newId } from './form.ts';
 
 const newProduct = (): Setup['products'][number] => {
@@ -24,49 +26,87 @@ const newProduct = (): Setup['products'][number] => {
   };
 };
 
+const VIEWS = ['product', 'sheet'] as const;
+
 export const Kit = () => <WithWorkspace open>{(workspace) => <KitEditor {...workspace} />}</WithWorkspace>;
 
 function KitEditor({ comparison }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Kit');
-  const products = useFieldArray({ control: form.control, name: 'products', keyName: 'key' });
-  const claims = comparison.setup.products.flatMap((p) =>
-    distanceClaims(p).map((c) => ({ atM: claimOf(c).distanceM, label: `${p.name}: ${claimText(c)}` })),
+  const fields = useFieldArray({ control: form.control, name: 'products', keyName: 'key' });
+  const [wanted, select] = useSelected('product');
+  const [shown, show] = useSelected('show');
+  const products = form.watch('products');
+  const wrong = new Set(
+    products.flatMap((_, i) => (form.formState.errors.products?.[i] === undefined ? [] : [i])),
   );
+  // What needs correcting is shown first; else what was chosen.
+  const chosen = products.findIndex((p) => p.id === wanted);
+  const [firstWrong] = wrong;
+  const at = wrong.has(chosen) ? chosen : (firstWrong ?? Math.max(0, chosen));
+  const product = products[at];
+  const add = (): void => {
+    const made = newProduct();
+    fields.append(made);
+    select(made.id);
+    show(undefined);
+  };
+  const differing = rigSheet({ products }, product?.kindId).filter((c) => c.differences.size > 0).length;
   return (
     <Stage
       title="Kit"
-      lead="What is under test, what is said of it, and how each was set up."
+      lead="What is under test, and are they set up alike?"
       actions={
-        <button className="btn" onClick={() => products.append(newProduct())}>
+        <button className="btn" onClick={add}>
           <Plus aria-hidden size={16} />
           Add a product
         </button>
       }
     >
-      {claims.length > 0 && (
-        <section className="sheet mb-4 px-4 py-2" aria-label="The claims on the tape">
-          <Tape
-            title="The claims on the tape"
-            ground={{
-              lengthM: OUTRUN * Math.max(...claims.map((c) => c.atM)),
-              legs: [],
-              obstructions: [],
-              checkpoints: [],
-            }}
-            measure="separation"
-            claims={claims}
-          />
-        </section>
-      )}
-      {products.fields.length === 0 && (
+      {products.length === 0 && (
         <Empty title="No product yet">Add two products of one kind to compare them.</Empty>
       )}
-      <div className="grid items-start gap-4 xl:grid-cols-2">
-        {products.fields.map((field, i) => (
-          <ProductCard key={field.key} form={form} index={i} onRemove={() => products.remove(i)} />
-        ))}
-      </div>
-      <RigDiff products={form.watch('products')} />
+      {product && (
+        <>
+          <KitList lines={kitLines({ products })} wrong={wrong} selected={product.id} onSelect={select} />
+          <TabGroup
+            selectedIndex={Math.max(
+              0,
+              VIEWS.findIndex((v) => v === shown),
+            )}
+            onChange={(i) => show(i === 0 ? undefined : VIEWS[i])}
+          >
+            <TabList className="no-print mt-3 mb-2 flex flex-wrap gap-x-1 border-b-2 border-ink">
+              {[
+                product.name === '' ? 'New product' : product.name,
+                differing === 0 ? 'Rig sheet' : `Rig sheet: ${differing} differ`,
+              ].map((name, i) => (
+                <Tab
+                  key={VIEWS[i]}
+                  className="min-h-9 border-2 border-b-0 border-transparent px-3 font-bold data-selected:border-ink data-selected:bg-sheet"
+                >
+                  {name}
+                </Tab>
+              ))}
+            </TabList>
+            <TabPanels>
+              <TabPanel>
+                <ProductCard
+                  key={product.id}
+                  form={form}
+                  index={at}
+                  onRemove={() => {
+                    fields.remove(at);
+                    select(undefined);
+                  }}
+                />
+              </TabPanel>
+              <TabPanel>
+                <RigSheet form={form} kindId={product.kindId} />
+              </TabPanel>
+            </TabPanels>
+          </TabGroup>
+        </>
+      )}
       <SaveBar
         what="kit"
         dirty={form.formState.isDirty}

@@ -9,34 +9,7 @@ import { Playout } from './Playout.tsx';
 import { SettingField } from './SettingField.tsx';
 import { UnitChoice } from './UnitChoice.tsx';
 import { newId, type SetupForm } from './form.ts';
-import type { Setting } from './rigsParts.tsx';
-
-const MAIN: readonly Setting[] = [
-  { field: 'channel', label: 'Channel', span: 2 },
-  { field: 'heightFixedM', label: 'Height, fixed end', suffix: 'm', span: 2 },
-  { field: 'heightMobileM', label: 'Height, mobile end', suffix: 'm', span: 2 },
-];
-const MORE: readonly Setting[] = [
-  { field: 'widthMHz', label: 'Channel width', suffix: 'MHz', span: 2 },
-  { field: 'powerMw', label: 'Power as set', suffix: 'mW', span: 2 },
-  { field: 'playoutDelayS', label: 'Delay of what is heard', suffix: 's', span: 2 },
-  { field: 'gain', label: 'Gain', span: 2 },
-  { field: 'squelch', label: 'Squelch', span: 2 },
-  { field: 'firmware', label: 'Firmware', span: 2 },
-  { field: 'antenna', label: 'Antenna', span: 2 },
-  { field: 'antennaGainDbi', label: 'Antenna gain', suffix: 'dBi', span: 2 },
-  { field: 'feederLossDb', label: 'Feeder loss', suffix: 'dB', span: 2 },
-  { field: 'orientation', label: 'Orientation', span: 4 },
-  { field: 'bodyPosition', label: 'Body position', span: 4 },
-  { field: 'bodyLossDb', label: 'Body loss', suffix: 'dB', span: 2 },
-  { field: 'cables', label: 'Cables and connectors', span: 6 },
-  { field: 'hops', label: 'Hops of a chain with a relay, with commas', span: 6 },
-  { field: 'batteryWh', label: 'Battery', suffix: 'Wh', span: 2 },
-  { field: 'loadW', label: 'Load', suffix: 'W', span: 2 },
-  { field: 'batteryV', label: 'Battery voltage', suffix: 'V', span: 2 },
-  { field: 'inputMinV', label: 'Input, least', suffix: 'V', span: 2 },
-  { field: 'inputMaxV', label: 'Input, most', suffix: 'V', span: 2 },
-];
+import { MAIN_SETTINGS, MORE_SETTINGS } from './settings.ts';
 
 export function Rigs({ form, index }: { form: SetupForm; index: number }) {
   const product = `products.${index}` as const;
@@ -138,7 +111,7 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                   </button>
                 )}
               </div>
-              {MAIN.map((setting) => (
+              {MAIN_SETTINGS.map((setting) => (
                 <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />
               ))}
             </div>
@@ -154,7 +127,7 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                   <option value="">not stated</option>
                   <Options of={ANTENNA_PLACES} />
                 </Choice>
-                {MORE.map((setting) => (
+                {MORE_SETTINGS.map((setting) => (
                   <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />
                 ))}
                 <Playout

@@ -1,8 +1,7 @@
-import type { RigSettings } from '@urvek/core';
 import { Field } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
 import type { SetupForm } from './form.ts';
-import type { Setting } from './rigsParts.tsx';
+import { isText, type Setting } from './settings.ts';
 
 const SPAN = [
   '',
@@ -12,18 +11,6 @@ const SPAN = [
   'col-span-2 sm:col-span-4',
   'col-span-2 sm:col-span-5',
   'col-span-2 sm:col-span-6',
-];
-
-const TEXTS: readonly (keyof RigSettings)[] = [
-  'channel',
-  'gain',
-  'squelch',
-  'firmware',
-  'antenna',
-  'orientation',
-  'bodyPosition',
-  'cables',
-  'hops',
 ];
 
 export function SettingField({
@@ -38,7 +25,7 @@ export function SettingField({
   setting: Setting;
 }) {
   const error = form.formState.errors.products?.[index]?.rigs?.[rig]?.[field]?.message;
-  const text = TEXTS.includes(field);
+  const text = isText(field);
   return (
     <Field
       className={SPAN[span]}

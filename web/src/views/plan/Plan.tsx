@@ -43,7 +43,8 @@ function PlanEditor(workspace: Ready) {
     cells[0];
   return (
     <Stage
-      title="Will this decide it, and when am I home?"
+      title="Plan"
+      lead="Will this decide it, and when am I home?"
       actions={
         <Link className="btn" to={`/c/${id}/run-sheet`}>
           Run sheet

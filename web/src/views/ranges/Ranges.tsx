@@ -33,7 +33,8 @@ function RangesStage(workspace: Ready) {
   const range = row && data?.ranges.find((r) => r.path.id === selected?.path.id && r.kindId === row.kindId);
   return (
     <Stage
-      title="Who reaches how far, where"
+      title="Ranges"
+      lead="Who reaches how far, where?"
       actions={
         <a className="btn" href={base.intervalsCsv(workspace.id, criterion, lens.side)} download>
           <Download aria-hidden size={16} />

@@ -40,7 +40,8 @@ function VerdictStage(workspace: Ready) {
       ]
     : [];
   return (
-    <Stage title="What may I say?">
+    <Stage title="Verdict"
+      lead="What may I say?">
       <LensBar setup={workspace.comparison.setup} byPlan />
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}

@@ -1,0 +1,105 @@
+import { claimLane, reachAxis, reachScale } from '@urvek/draw';
+import type { KitLine } from '@urvek/study';
+import { useRef, type KeyboardEvent } from 'react';
+import { Picture } from '../../components/Picture.tsx';
+import { useUnit } from '../../state/unit.ts';
+
+const LANE_PX = 380;
+
+/** A line a product: kind, claims on one tape, units, rigs, and what nobody stated. */
+export function KitList({
+  lines,
+  wrong,
+  selected,
+  onSelect,
+}: {
+  lines: readonly KitLine[];
+  /** Products of which an entry needs correcting. */
+  wrong: ReadonlySet<number>;
+  selected: string | undefined;
+  onSelect: (productId: string) => void;
+}) {
+  const [unit] = useUnit();
+  const at = lines.flatMap((l) => l.distances.map((d) => d.atM)).filter((m) => m > 0);
+  const [least, most] = at.length === 0 ? [10, 1000] : [Math.min(...at), Math.max(...at)];
+  const scale = reachScale(Math.max(1, Math.min(least, most / 4) / 2), most * 2, LANE_PX, unit);
+  const list = useRef<HTMLTableSectionElement>(null);
+  const onKey = (e: KeyboardEvent, i: number): void => {
+    const to = lines[i + ({ ArrowDown: 1, ArrowUp: -1 }[e.key] ?? NaN)]?.product.id;
+    if (to === undefined) return;
+    e.preventDefault();
+    onSelect(to);
+    list.current?.querySelector<HTMLElement>(`[data-product="${CSS.escape(to)}"]`)?.focus();
+  };
+  return (
+    <div className="sheet max-h-[calc(100vh-14rem)] overflow-auto" data-kit-list>
+      <table className="w-full border-collapse" aria-label="Products">
+        <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
+          <tr>
+            <th scope="col" className="px-2">
+              Product
+            </th>
+            <th scope="col" className="px-2">
+              Kind
+            </th>
+            <th scope="col" className="px-2 font-normal" style={{ width: LANE_PX + 16 }}>
+              <Picture scene={reachAxis(scale)} className="block" style={{ width: LANE_PX }} aria-hidden />
+              <span className="sr-only">Claims of distance</span>
+            </th>
+            <th scope="col" className="px-2">
+              Also claimed
+            </th>
+            <th scope="col" className="px-2 text-right">
+              Units
+            </th>
+            <th scope="col" className="px-2 text-right">
+              Rigs
+            </th>
+            <th scope="col" className="px-2">
+              Not stated
+            </th>
+          </tr>
+        </thead>
+        <tbody ref={list}>
+          {lines.map(({ product, kind, distances, otherClaims, missing }, i) => {
+            const on = product.id === selected;
+            const name = product.name === '' ? 'New product' : product.name;
+            return (
+              <tr
+                key={product.id}
+                onClick={() => onSelect(product.id)}
+                className={`cursor-pointer border-t border-rule ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+              >
+                <th scope="row" className="px-2 py-0.5">
+                  <button
+                    type="button"
+                    data-product={product.id}
+                    tabIndex={on ? 0 : -1}
+                    aria-pressed={on}
+                    className="min-h-7 text-left font-bold"
+                    onKeyDown={(e) => onKey(e, i)}
+                  >
+                    {name}
+                  </button>
+                  {wrong.has(i) && <span className="ml-2 text-[0.87rem] text-lost">needs correcting</span>}
+                </th>
+                <td className="px-2 whitespace-nowrap">{kind}</td>
+                <td className="px-2">
+                  <Picture
+                    scene={claimLane(name, distances, scale, unit)}
+                    className="block"
+                    style={{ width: LANE_PX }}
+                  />
+                </td>
+                <td className="px-2 text-[0.87rem]">{otherClaims.join('; ')}</td>
+                <td className="figure px-2 text-right">{product.units.length}</td>
+                <td className="figure px-2 text-right">{product.rigs.length}</td>
+                <td className="px-2 text-[0.87rem] text-faint">{missing.join(', ')}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
