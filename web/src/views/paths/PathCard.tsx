@@ -73,6 +73,11 @@ export function PathCard({
   );
   // As it was when the page came: a plan that is emptied stays open.
   const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
+  // As it was when the page came: one that has just been added is open for its figures.
+  const [fresh] = useState(() => path.name === '');
+  const partsWrong = [errors?.legs, errors?.obstructions, errors?.checkpoints, errors?.features].some(
+    Boolean,
+  );
   // What lies beyond the end while a route is being dragged is left out of the picture, not of the data.
   const lengthM = pathLengthM(path);
   const edited = {
@@ -195,14 +200,28 @@ export function PathCard({
         )}
       </div>
       {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
-      {(path.features?.length ?? 0) > 0 && <Features form={form} index={index} />}
-      {drawn && <LevelFit path={drawn as Path} link={linkOf(form.watch('products'))} logged={logged} />}
-      {drawn?.fixedEnd && <Exports path={drawn} />}
-      <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
-        <Legs form={form} index={index} />
-        <Obstructions form={form} index={index} />
-        <Checkpoints form={form} index={index} named={named} />
-      </div>
+      <details className="mt-3 border-t border-rule pt-2" open={fresh || partsWrong || undefined}>
+        <summary className="cursor-pointer font-bold">
+          Legs ({path.legs.length}), what stands across (
+          {path.obstructions.length + (path.features?.length ?? 0)}), points ({path.checkpoints.length}
+          {named.length > 0 && `, ${named.length} named without a place`})
+        </summary>
+        {(path.features?.length ?? 0) > 0 && <Features form={form} index={index} />}
+        <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
+          <Legs form={form} index={index} />
+          <Obstructions form={form} index={index} />
+          <Checkpoints form={form} index={index} named={named} />
+        </div>
+      </details>
+      {drawn && (
+        <details className="mt-2 border-t border-rule pt-2">
+          <summary className="cursor-pointer font-bold">
+            Measured levels{drawn.fixedEnd && ', and the path as a file'}
+          </summary>
+          <LevelFit path={drawn as Path} link={linkOf(form.watch('products'))} logged={logged} />
+          {drawn.fixedEnd && <Exports path={drawn} />}
+        </details>
+      )}
     </section>
   );
 }

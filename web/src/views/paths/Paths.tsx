@@ -1,3 +1,4 @@
+import { pathSchema } from '@urvek/contract';
 import type { SetupPath } from '@urvek/study';
 import { Plus } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
@@ -5,9 +6,11 @@ import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { useSelected } from '../../state/lens.ts';
 import { ImportRoute } from './ImportRoute.tsx';
 import { OnAir } from './OnAir.tsx';
 import { PathCard } from './PathCard.tsx';
+import { PathList } from './PathList.tsx';
 
 const newPath = (): SetupPath => ({
   id: crypto.randomUUID().slice(0, 8),
@@ -22,6 +25,10 @@ const newPath = (): SetupPath => ({
   checkpoints: [],
 });
 
+/** As far as it can be drawn: one without a name yet can. */
+const drawnOf = (path: SetupPath): SetupPath | undefined =>
+  pathSchema.isValidSync({ ...path, name: path.name || 'new' }) ? path : undefined;
+
 export const Paths = () => (
   <WithWorkspace open>{(workspace) => <PathsEditor {...workspace} />}</WithWorkspace>
 );
@@ -30,14 +37,34 @@ function PathsEditor(workspace: Ready) {
   const { comparison } = workspace;
   const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
   const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
+  const [wanted, select] = useSelected('path');
+  const all = form.watch('paths');
+  const wrong = new Set(all.flatMap((_, i) => (form.formState.errors.paths?.[i] === undefined ? [] : [i])));
+  // What needs correcting is shown first; else what was chosen.
+  const chosen = all.findIndex((p) => p.id === wanted);
+  const [firstWrong] = wrong;
+  const at = wrong.has(chosen) ? chosen : (firstWrong ?? Math.max(0, chosen));
+  const path = all[at];
   return (
     <Stage
       title="Paths"
-      lead="Routes away from the fixed end, which is their zero. Look up before you look down: know where kerbs, water and stairs are before the first walk."
+      lead="What lies between the ends? Know where kerbs, water and stairs are before the first walk."
       actions={
         <>
-          <ImportRoute onPaths={(found) => paths.append(found)} />
-          <button className="btn" onClick={() => paths.append(newPath())}>
+          <ImportRoute
+            onPaths={(found) => {
+              paths.append(found);
+              select(found[0]?.id);
+            }}
+          />
+          <button
+            className="btn"
+            onClick={() => {
+              const made = newPath();
+              paths.append(made);
+              select(made.id);
+            }}
+          >
             <Plus aria-hidden size={16} />
             Add a path
           </button>
@@ -49,17 +76,26 @@ function PathsEditor(workspace: Ready) {
           Add a path of at least one and a half times the longest claim, or the result will be a bound.
         </Empty>
       )}
-      <div className="grid gap-4">
-        {paths.fields.map((field, i) => (
-          <PathCard
-            key={field.key}
-            form={form}
-            index={i}
-            workspace={workspace}
-            onRemove={() => paths.remove(i)}
+      {path && (
+        <>
+          <PathList
+            paths={all.map((p) => ({ id: p.id, name: p.name, drawn: drawnOf(p) }))}
+            wrong={wrong}
+            selected={path.id}
+            onSelect={select}
           />
-        ))}
-      </div>
+          <PathCard
+            key={path.id}
+            form={form}
+            index={at}
+            workspace={workspace}
+            onRemove={() => {
+              paths.remove(at);
+              select(undefined);
+            }}
+          />
+        </>
+      )}
       <OnAir form={form} />
       <SaveBar
         what="paths"
