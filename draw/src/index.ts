@@ -6,6 +6,7 @@ export * from './board/posts.ts';
 export * from './board/reachScale.ts';
 export * from './board/reachStrip.ts';
 export * from './board/smallTape.ts';
+export * from './board/walkBand.ts';
 export * from './plan/planScene.ts';
 export * from './scene.ts';
 export * from './style.ts';

@@ -228,6 +228,11 @@ function bandShapes(
   // A stand is a post, not painted ground.
   const half = fromM === toM ? POST_PX / 2 : 0;
   const [x1, x2] = [scale.x(Math.min(fromM, toM)) - half, scale.x(Math.max(fromM, toM)) + half];
+  return stateShapes(state, x1, x2, top, height);
+}
+
+/** A state from here to there, px. */
+export function stateShapes(state: LinkState, x1: number, x2: number, top: number, height: number): Shape[] {
   if (state === 'clear') return [rect(x1, top, x2 - x1, height, 'clear')];
   if (state === 'degraded') return [rect(x1, top + height / 2, x2 - x1, height / 2, 'degraded')];
   const end = (x: number, inward: number): Shape =>

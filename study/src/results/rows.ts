@@ -1,6 +1,13 @@
 import type { Setup, WalkHeader } from '@urvek/contract';
-import { kindOf, type Direction, type EndReason } from '@urvek/core';
+import { kindOf, pathLengthM, type Direction, type EndReason, type LinkState, type Trace } from '@urvek/core';
 import type { DerivedEntry, Finding } from './findings.ts';
+
+/** How the link was on the way out, from and to so many travelled metres. */
+export interface StateBand {
+  readonly fromM: number;
+  readonly toM: number;
+  readonly state: LinkState;
+}
 
 /** A walk in a line. */
 export interface WalkRow {
@@ -17,6 +24,9 @@ export interface WalkRow {
   readonly outing: string | undefined;
   /** Why it is in no result; absent where it counts. */
   readonly leftOut: string | undefined;
+  /** The way out in bands of state, and how far the path goes; empty where nothing is known. */
+  readonly bands: readonly StateBand[];
+  readonly lengthM: number;
   /** Another device's: nothing is known of it but that it was made. */
   readonly withheld?: true;
   /** Something of the rig check was done before it. */
@@ -39,12 +49,27 @@ export const rowOf = ({
   header,
   product,
   path: path.name,
+  bands: bandsOf(trace),
+  lengthM: pathLengthM(path),
   direction: trace.direction,
   endReason: trace.endReason,
   leftOut,
   simulated: trace.begin.body.simulatedSeed !== undefined,
   checked: trace.begin.body.checks?.some((c) => c.result !== 'not done') ?? false,
 });
+
+/** Stretches of one state that touch are one band. */
+function bandsOf(trace: Trace): StateBand[] {
+  const bands: { fromM: number; toM: number; state: LinkState }[] = [];
+  for (const { returning, stated, from, to, state } of trace.stretches) {
+    if (returning || !stated || !from || !to) continue;
+    const [fromM, toM] = [from.travelledM, to.travelledM];
+    const last = bands.at(-1);
+    if (last?.state === state && last.toM === fromM) last.toM = toM;
+    else bands.push({ fromM, toM, state });
+  }
+  return bands;
+}
 
 /** Walks that other devices made, for one that may not read them: they fill their places of the plan. */
 export const withheldRows = ({ products, paths }: Setup, entries: readonly DerivedEntry[]): WalkRow[] =>
@@ -60,6 +85,8 @@ export const withheldRows = ({ products, paths }: Setup, entries: readonly Deriv
         header,
         product: product.name,
         path: path.name,
+        bands: [],
+        lengthM: pathLengthM(path),
         direction: kindOf(product.kindId).direction,
         endReason: 'not stated',
         leftOut: undefined,

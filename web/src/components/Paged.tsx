@@ -8,6 +8,7 @@ export function Paged<T>({
   items,
   at = 0,
   what,
+  size = PAGE,
   children,
 }: {
   items: readonly T[];
@@ -15,21 +16,22 @@ export function Paged<T>({
   at?: number;
   /** Of what there are many: "walks". */
   what: string;
+  size?: number;
   children: (page: readonly T[]) => ReactNode;
 }) {
   const [turned, setTurned] = useState<number>();
-  const last = Math.max(0, Math.ceil(items.length / PAGE) - 1);
-  const page = Math.min(last, turned ?? Math.floor(Math.max(0, at) / PAGE));
+  const last = Math.max(0, Math.ceil(items.length / size) - 1);
+  const page = Math.min(last, turned ?? Math.floor(Math.max(0, at) / size));
   return (
     <>
-      {children(last === 0 ? items : items.slice(page * PAGE, (page + 1) * PAGE))}
+      {children(last === 0 ? items : items.slice(page * size, (page + 1) * size))}
       {last > 0 && (
         <p className="flex flex-wrap items-center gap-2 p-2 text-[0.85rem]">
           <button type="button" className="btn" disabled={page === 0} onClick={() => setTurned(page - 1)}>
             Earlier
           </button>
           <span role="status">
-            {page * PAGE + 1} to {Math.min(items.length, (page + 1) * PAGE)} of {items.length} {what}
+            {page * size + 1} to {Math.min(items.length, (page + 1) * size)} of {items.length} {what}
           </span>
           <button type="button" className="btn" disabled={page === last} onClick={() => setTurned(page + 1)}>
             Later

@@ -30,7 +30,7 @@ export function Bench() {
   return (
     <Stage
       title="Bench"
-      lead="One comparison answers one question: which product reaches how far, on which path, by which criterion."
+      lead="What waits for me?"
       actions={
         <>
           <Link className="btn" to="/devices">

@@ -3,48 +3,68 @@ import { ArrowRight } from 'lucide-react';
 import { Link } from 'react-router';
 import { SetComparisonAside } from './Aside.tsx';
 
+/** A comparison in a row: its question, what is there of it, and the next step. */
 export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
   const { to, text } = nextStep(c);
   return (
-    <article className="sheet p-4">
-      <div className="flex items-baseline gap-3">
-        <h2>
-          <Link
-            to={`/c/${c.id}/kit`}
-            className="underline decoration-rule underline-offset-4 hover:decoration-ink"
-          >
-            {c.title}
-          </Link>
-        </h2>
-        {c.demo && <span className="border border-ink px-1.5 text-xs">made up: simulated walks</span>}
-      </div>
-      <p className="mt-1 max-w-[75ch]">{c.question}</p>
-      <dl className="mt-3 flex flex-wrap gap-x-8 gap-y-1">
-        <div>
-          <dt className="text-[0.8rem] text-faint">Products</dt>
-          <dd>{c.products.join(', ') || 'none yet'}</dd>
+    <article className="sheet px-3 py-2">
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
+        <div className="min-w-60 flex-1">
+          <div className="flex flex-wrap items-baseline gap-x-3">
+            <h2>
+              <Link
+                to={`/c/${c.id}/kit`}
+                className="underline decoration-rule underline-offset-4 hover:decoration-ink"
+              >
+                {c.title}
+              </Link>
+            </h2>
+            {c.demo && (
+              <span className="border border-ink px-1.5 text-[0.87rem]">made up: simulated walks</span>
+            )}
+          </div>
+          <p className="max-w-[75ch]">{c.question}</p>
         </div>
-        <div>
-          <dt className="text-[0.8rem] text-faint">Paths</dt>
-          <dd>{c.paths.join(', ') || 'none yet'}</dd>
-        </div>
-        <div>
-          <dt className="text-[0.8rem] text-faint">Walks</dt>
-          <dd className="figure">
-            {c.walksMade} of {c.walksPlanned}
-          </dd>
-        </div>
-      </dl>
-      <p className="mt-3">
         <Link to={`/c/${c.id}/${to}`} className="btn">
           {text}
           <ArrowRight aria-hidden size={16} />
         </Link>
-      </p>
-      <SetComparisonAside comparison={c} />
+      </div>
+      <div className="mt-1 flex flex-wrap items-baseline gap-x-4 text-[0.87rem] text-faint">
+        <Count of={c.products} one="product" />
+        <Count of={c.paths} one="path" />
+        <span className="flex items-center gap-2">
+          <span className="figure">
+            {c.walksMade} of {c.walksPlanned}
+          </span>{' '}
+          walks
+          {c.walksPlanned > 0 && (
+            <span aria-hidden className="inline-block h-2.5 w-32 border border-ink">
+              <span
+                className="block h-full bg-ink"
+                style={{ width: `${Math.min(100, (100 * c.walksMade) / c.walksPlanned)}%` }}
+              />
+            </span>
+          )}
+        </span>
+        <SetComparisonAside comparison={c} />
+      </div>
     </article>
   );
 }
+
+/** Few are named, many are counted. */
+const NAMED = 3;
+
+const Count = ({ of, one }: { of: readonly string[]; one: string }) => (
+  <span title={of.join(', ')}>
+    {of.length === 0
+      ? `no ${one} yet`
+      : of.length <= NAMED
+        ? of.join(', ')
+        : `${of.length} ${one}s: ${of.slice(0, NAMED).join(', ')} …`}
+  </span>
+);
 
 function nextStep(c: ComparisonSummary): { to: string; text: string } {
   if (c.products.length < 2) return { to: 'kit', text: 'Next: enter the products' };

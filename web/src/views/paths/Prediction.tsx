@@ -1,10 +1,11 @@
 import * as Comlink from 'comlink';
 import { useQuery } from '@tanstack/react-query';
 import type { Product, Rig } from '@urvek/contract';
-import { pathPoint, type Path, type PathPrediction, type PlanPoint } from '@urvek/core';
+import { kindOf, pathPoint, type Path, type PathPrediction, type PlanPoint } from '@urvek/core';
 import { predictionLane, travelledGround } from '@urvek/draw';
 import { pathLinkOf, type SetupPath } from '@urvek/study';
 import { useMemo, useState, type ReactNode } from 'react';
+import { Choice } from '../../components/Field.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import type { PredictWorker } from '../../workers/predict.worker.ts';
 import { Expected } from './Expected.tsx';
@@ -35,7 +36,11 @@ export function Prediction({
   children: (here: PlanPoint | undefined, onHere: (atM: number | undefined) => void) => ReactNode;
 }) {
   const [hereM, setHereM] = useState<number>();
-  const linked = products.flatMap((product) =>
+  const kinds = [...new Set(products.map((p) => p.kindId))];
+  const [wanted, setKind] = useState<string>();
+  const kindId = kinds.find((k) => k === wanted) ?? kinds[0];
+  const shown = products.filter((p) => p.kindId === kindId);
+  const linked = shown.flatMap((product) =>
     product.rigs.flatMap((rig) => {
       const link = pathLinkOf(product, rig);
       return link ? [{ id: rig.id, name: rigName(product, rig), link }] : [];
@@ -51,13 +56,28 @@ export function Prediction({
     gcTime: 10_000,
   });
   const predicted = linked.flatMap((l, i): Predicted[] => (data?.[i] ? [{ ...l, prediction: data[i] }] : []));
-  const without = products.filter((p) => p.sensitivityDbm === undefined);
+  const without = shown.filter((p) => p.sensitivityDbm === undefined);
   const ground = useMemo(() => travelledGround(path as Path), [path]);
   const onPath = hereM === undefined ? undefined : Math.min(hereM, ground.lengthM);
   const place = onPath === undefined ? undefined : pathPoint(path, onPath);
   return (
     <>
       {children(place && [place[0], place[1]], setHereM)}
+      {kinds.length > 1 && (
+        <Choice
+          inline
+          className="w-80"
+          label="Predicted for"
+          value={kindId}
+          onChange={(e) => setKind(e.target.value)}
+        >
+          {kinds.map((k) => (
+            <option key={k} value={k}>
+              {kindOf(k).name}
+            </option>
+          ))}
+        </Choice>
+      )}
       <Tape
         title={`The path ${path.name} on the tape`}
         ground={ground}

@@ -16,6 +16,7 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { BlockView } from './BlockView.tsx';
+import { Contents } from './Contents.tsx';
 import { Files } from './Files.tsx';
 import { ReportSettings } from './ReportSettings.tsx';
 
@@ -31,36 +32,42 @@ function ReportPage(workspace: Ready) {
   if (error) return <Trouble error={error} />;
   if (!data) return <Loading what="the report" />;
   return (
-    <main id="work" className="mx-auto w-full max-w-[980px] px-4 py-5">
-      <div className="no-print mb-3 flex flex-wrap items-center gap-2">
-        <fieldset className="mr-auto flex items-center gap-3">
-          <legend className="sr-only">Form of the report</legend>
-          {REPORT_FORMS.map((f) => (
-            <label key={f} className="flex items-center gap-1.5">
-              <input
-                type="radio"
-                name="form"
-                className="size-4 accent-ink"
-                checked={form === f}
-                onChange={() => setForm(f)}
-              />
-              {f} form
-            </label>
-          ))}
-        </fieldset>
-        <button className="btn btn-main" onClick={() => window.print()}>
-          <Printer aria-hidden size={16} />
-          Print or save as PDF
-        </button>
+    <main
+      id="work"
+      className="mx-auto grid w-full max-w-[1240px] items-start gap-4 px-4 py-2.5 lg:grid-cols-[200px_1fr] print:block"
+    >
+      <Contents id={workspace.id} document={data.document} judged={data.judged} />
+      <div className="min-w-0">
+        <div className="no-print mb-3 flex flex-wrap items-center gap-2">
+          <fieldset className="mr-auto flex items-center gap-3">
+            <legend className="sr-only">Form of the report</legend>
+            {REPORT_FORMS.map((f) => (
+              <label key={f} className="flex items-center gap-1.5">
+                <input
+                  type="radio"
+                  name="form"
+                  className="size-4 accent-ink"
+                  checked={form === f}
+                  onChange={() => setForm(f)}
+                />
+                {f} form
+              </label>
+            ))}
+          </fieldset>
+          <button className="btn btn-main" onClick={() => window.print()}>
+            <Printer aria-hidden size={16} />
+            Print or save as PDF
+          </button>
+        </div>
+        {!workspace.sealed && <ReportSettings comparison={workspace.comparison} />}
+        <Files
+          id={workspace.id}
+          criterion={workspace.comparison.setup.plan.criterion}
+          routes={data.routes}
+          walks={workspace.walks.length}
+        />
+        <Sheet workspace={workspace} document={data.document} judged={data.judged} form={form} />
       </div>
-      {!workspace.sealed && <ReportSettings comparison={workspace.comparison} />}
-      <Files
-        id={workspace.id}
-        criterion={workspace.comparison.setup.plan.criterion}
-        routes={data.routes}
-        walks={workspace.walks.length}
-      />
-      <Sheet workspace={workspace} document={data.document} judged={data.judged} form={form} />
     </main>
   );
 }
@@ -119,7 +126,12 @@ function Sheet({
         <Empty title="Nothing to publish yet">No walk is finished.</Empty>
       )}
       {document.sections.map((section) => (
-        <section key={section.id} aria-label={section.title}>
+        <section
+          key={section.id}
+          id={`part-${section.id}`}
+          aria-label={section.title}
+          className="scroll-mt-2"
+        >
           <h2 className="border-b-2 border-ink pb-0.5">{section.title}</h2>
           <div className="mt-2 grid gap-2">
             {section.blocks.map((block, i) => (

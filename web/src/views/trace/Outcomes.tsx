@@ -20,7 +20,7 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
     <section className="sheet p-3" aria-label="Outcomes">
       <h2>Outcomes, in separation</h2>
       <HowMade of="places" what="a place" />
-      <table className="table mt-1">
+      <table className="table mt-1 text-[0.87rem]">
         <thead>
           <tr>
             <th>Criterion</th>
@@ -42,11 +42,15 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
                     ) : (
                       <span className="text-faint">{o.absent}</span>
                     )}
-                    {o.between?.held !== undefined && (
-                      <span className="block text-[0.85rem] text-faint">held at {o.between.held}</span>
-                    )}
-                    {o.between?.failed !== undefined && (
-                      <span className="block text-[0.85rem] text-faint">failed at {o.between.failed}</span>
+                    {o.between && (
+                      <span className="block text-faint">
+                        {[
+                          o.between.held === undefined ? undefined : `held at ${o.between.held}`,
+                          o.between.failed === undefined ? undefined : `failed at ${o.between.failed}`,
+                        ]
+                          .filter((t) => t !== undefined)
+                          .join(', ')}
+                      </span>
                     )}
                     {o.bent && <span className="text-faint"> (bent path: least and greatest)</span>}
                   </td>

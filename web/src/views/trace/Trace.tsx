@@ -6,7 +6,9 @@ import { Link, useParams } from 'react-router';
 import { useLog, useStudy } from '../../api/queries.ts';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { Loading, Empty, Trouble } from '../../components/States.tsx';
+import { LensBar } from '../../components/LensBar.tsx';
 import { Tape } from '../../components/Tape.tsx';
+import { useLens } from '../../state/lens.ts';
 import { Anew } from './Anew.tsx';
 import { Beside } from './Beside.tsx';
 import { FailedChecks } from './FailedChecks.tsx';
@@ -27,10 +29,20 @@ function TraceStage(workspace: Ready) {
   // Of what another device logged there is no trace here.
   const walks = workspace.walks.filter((w) => !w.withheld);
   const { walkId } = useParams();
+  const [lens] = useLens();
+  const kinds = new Map(comparison.setup.products.map((p) => [p.id, p.kindId]));
+  const looked = walks.filter(
+    ({ header: { productId, pathId } }) =>
+      (lens.productId ?? productId) === productId &&
+      (lens.pathId ?? pathId) === pathId &&
+      (lens.kindId === undefined || lens.kindId === kinds.get(productId)),
+  );
   // The walk that is asked for, and no other in its stead; where none is, the last one that counts.
   const row =
     walkId === undefined
-      ? (walks.findLast((w) => w.leftOut === undefined) ?? walks.at(-1))
+      ? (looked.findLast((w) => w.leftOut === undefined) ??
+        walks.findLast((w) => w.leftOut === undefined) ??
+        walks.at(-1))
       : walks.find((w) => w.walkId === walkId);
   const { data: finding, error } = useStudy(
     workspace,
@@ -100,8 +112,9 @@ function TraceStage(workspace: Ready) {
         </>
       }
     >
-      <div className="grid gap-4 lg:grid-cols-[210px_1fr]">
-        <WalkList id={id} walks={walks} current={finding.walkId} />
+      <LensBar setup={comparison.setup} />
+      <div className="grid gap-4 lg:grid-cols-[216px_1fr]">
+        <WalkList id={id} walks={looked.length > 0 ? looked : walks} current={finding.walkId} />
         <div className="grid min-w-0 content-start gap-4">
           {finding.leftOut !== undefined && (
             <p role="status" className="border-l-4 border-degraded bg-sheet p-2">
@@ -135,10 +148,12 @@ function TraceStage(workspace: Ready) {
                 walks={walks}
               />
               <Beside setup={comparison.setup} finding={finding} />
+            </div>
+            <div className="grid content-start gap-4">
+              <Log finding={finding} log={log} />
               <Lag finding={finding} log={log} />
               <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />
             </div>
-            <Log finding={finding} log={log} />
           </div>
         </div>
       </div>

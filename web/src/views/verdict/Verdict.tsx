@@ -6,6 +6,7 @@ import { LensBar } from '../../components/LensBar.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
+import { useSelected } from '../../state/lens.ts';
 import { Audits } from './Audits.tsx';
 import { Earlier } from './Earlier.tsx';
 import { LatencyPanel } from './LatencyPanel.tsx';
@@ -18,6 +19,7 @@ export const Verdict = () => <WithWorkspace>{(workspace) => <VerdictStage {...wo
 function VerdictStage(workspace: Ready) {
   const { data, error } = useJudgement(workspace);
   const { form, save, error: saveError, saving } = useSetupForm(workspace.comparison, 'Verdict');
+  const [shown, show] = useSelected('show');
   const open = data?.audits.filter((a) => a.acknowledged === undefined).length;
   const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);
   const parts: [string, ReactNode][] = data
@@ -40,17 +42,22 @@ function VerdictStage(workspace: Ready) {
       ]
     : [];
   return (
-    <Stage title="Verdict"
-      lead="What may I say?">
+    <Stage title="Verdict" lead="What may I say?">
       <LensBar setup={workspace.comparison.setup} byPlan />
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}
       {data && (
-        <TabGroup>
+        <TabGroup
+          selectedIndex={Math.max(
+            0,
+            parts.findIndex(([name]) => tabOf(name) === shown),
+          )}
+          onChange={(i) => show(i === 0 ? undefined : tabOf(parts[i]?.[0] ?? ''))}
+        >
           <TabList className="no-print mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
             {parts.map(([name]) => (
               <Tab
-                key={name.split(' ')[0]}
+                key={tabOf(name)}
                 className="min-h-10 cursor-pointer border-2 border-b-0 border-transparent px-4 py-1 font-head font-bold whitespace-nowrap data-selected:border-ink data-selected:bg-sheet"
               >
                 {name}
@@ -59,7 +66,7 @@ function VerdictStage(workspace: Ready) {
           </TabList>
           <TabPanels>
             {parts.map(([name, part]) => (
-              <TabPanel key={name.split(' ')[0]}>{part}</TabPanel>
+              <TabPanel key={tabOf(name)}>{part}</TabPanel>
             ))}
           </TabPanels>
         </TabGroup>
@@ -77,3 +84,6 @@ function VerdictStage(workspace: Ready) {
     </Stage>
   );
 }
+
+/** A part's name in the address. */
+const tabOf = (name: string): string => (name.split(' ')[0] ?? '').toLowerCase();

@@ -1,8 +1,9 @@
 import type { CheckResult, Kind } from '@urvek/core';
+import { useState } from 'react';
 
 export type Results = Readonly<Record<string, CheckResult>>;
 
-/** What is seen to at the zero point; what fails is kept with the walk. */
+/** What is seen to at the zero point, in a line or one by one; what fails is kept with the walk. */
 export function RigCheck({
   kind,
   results,
@@ -14,48 +15,61 @@ export function RigCheck({
   onChange: (results: Results) => void;
   checkedBefore: boolean;
 }) {
+  const [open, setOpen] = useState(false);
   const set = (id: string, result: CheckResult): void =>
     onChange({ ...results, [id]: results[id] === result ? 'not done' : result });
-  const failed = kind.checks.filter((c) => results[c.id] === 'failed').length;
+  const of = (result: CheckResult): number => kind.checks.filter((c) => results[c.id] === result).length;
+  const [good, failed] = [of('good'), of('failed')];
   return (
-    <details open={!checkedBefore} className="border-t border-rule pt-2">
-      <summary className="cursor-pointer font-bold">
-        Rig check
-        {checkedBefore && (
-          <span className="font-normal text-faint"> (this rig was checked before an earlier walk)</span>
-        )}
-      </summary>
-      <button
-        type="button"
-        className="btn btn-quiet"
-        onClick={() => onChange(Object.fromEntries(kind.checks.map((c) => [c.id, 'good'])))}
-      >
-        All good
-      </button>
-      <ul>
-        {kind.checks.map((check) => (
-          <li key={check.id} className="flex items-center gap-3 border-b border-rule py-1">
-            <span className="flex-1">{check.text}</span>
-            {(['good', 'failed'] as const).map((result) => (
-              <label key={result} className="flex min-h-8 items-center gap-1">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-ink"
-                  checked={results[check.id] === result}
-                  onChange={() => set(check.id, result)}
-                  aria-label={`${check.text}: ${result}`}
-                />
-                {result}
-              </label>
-            ))}
-          </li>
-        ))}
-      </ul>
+    <section className="border-t border-rule pt-2" aria-label="Rig check">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <h2 className="text-base">Rig check</h2>
+        <p role="status" className="flex-1 text-faint">
+          {good === kind.checks.length
+            ? 'all good'
+            : good + failed > 0
+              ? `${good} of ${kind.checks.length} good`
+              : checkedBefore
+                ? 'made before an earlier walk of this rig'
+                : 'not made'}
+        </p>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => onChange(Object.fromEntries(kind.checks.map((c) => [c.id, 'good'])))}
+        >
+          All good
+        </button>
+        <button type="button" className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
+          One by one
+        </button>
+      </div>
+      {open && (
+        <ul>
+          {kind.checks.map((check) => (
+            <li key={check.id} className="flex items-center gap-3 border-b border-rule py-1">
+              <span className="flex-1">{check.text}</span>
+              {(['good', 'failed'] as const).map((result) => (
+                <label key={result} className="flex min-h-8 items-center gap-1">
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-ink"
+                    checked={results[check.id] === result}
+                    onChange={() => set(check.id, result)}
+                    aria-label={`${check.text}: ${result}`}
+                  />
+                  {result}
+                </label>
+              ))}
+            </li>
+          ))}
+        </ul>
+      )}
       {failed > 0 && (
         <p className="mt-1 border-l-4 border-lost pl-2">
           {failed} failed: mend it now, or walk on and it is kept with the walk.
         </p>
       )}
-    </details>
+    </section>
   );
 }

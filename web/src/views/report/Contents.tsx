@@ -1,0 +1,46 @@
+import type { ReportDocument } from '@urvek/draw';
+import type { JudgementView } from '@urvek/study';
+import { Link } from 'react-router';
+
+/** What the report holds, and what in it is still open. */
+export function Contents({
+  id,
+  document,
+  judged,
+}: {
+  id: string;
+  document: ReportDocument;
+  judged: JudgementView;
+}) {
+  const questions = judged.audits.filter((a) => a.acknowledged === undefined).length;
+  const undecided = judged.verdicts.filter((v) => v.verdict.outcome === 'undecided').length;
+  const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+  return (
+    <nav aria-label="Contents" className="no-print sheet text-[0.93rem] lg:sticky lg:top-2">
+      <ol>
+        {document.sections.map((s) => (
+          <li key={s.id}>
+            <a href={`#part-${s.id}`} className="block border-b border-rule px-2 py-1 hover:bg-white">
+              {s.title}
+            </a>
+          </li>
+        ))}
+      </ol>
+      {questions + undecided > 0 && (
+        <div className="border-l-4 border-degraded px-2 py-1">
+          <strong>Open</strong>
+          {undecided > 0 && (
+            <Link className="block underline" to={`/c/${id}/verdict`}>
+              {count(undecided, 'claim')} undecided
+            </Link>
+          )}
+          {questions > 0 && (
+            <Link className="block underline" to={`/c/${id}/verdict?show=fairness`}>
+              {count(questions, 'question')} of fairness
+            </Link>
+          )}
+        </div>
+      )}
+    </nav>
+  );
+}
