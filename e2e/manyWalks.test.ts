@@ -44,10 +44,10 @@ beforeAll(async () => {
 const STAGES: readonly (readonly [stage: string, sign: string, longTasks: number])[] = [
   ['kit', 'Add a product', 20],
   ['paths', 'Add a path', 40],
-  ['plan', 'Order of walks', 16],
+  ['plan', 'Home after', 16],
   ['trace', 'Trace: ', 12],
-  ['ranges', 'Median, 95 % interval', 30],
-  ['verdict', 'against what is claimed', 12],
+  ['ranges', 'Separation, one scale for all', 30],
+  ['verdict', 'Why, and what next', 12],
   ['report', 'In short', 12],
   ['walk', 'Begin the walk', 12],
 ];

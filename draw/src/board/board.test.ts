@@ -1,0 +1,165 @@
+import { describe, expect, test } from '@jest/globals';
+import { METRES_PER } from '@urvek/core';
+import type { PlanCell, ReachCell } from '@urvek/study';
+import fc from 'fast-check';
+import { claimLane } from './claimLane.ts';
+import { dayScene } from './dayScene.ts';
+import { MOST_POSTS } from './posts.ts';
+import { planCellScene } from './planCell.ts';
+import { reachScale } from './reachScale.ts';
+import { reachFigures, reachStrip } from './reachStrip.ts';
+import type { Scene, Shape } from '../scene.ts';
+
+const shapesOf = (scene: Scene): Shape[] => scene.groups.flatMap((g) => g.shapes);
+const texts = (scene: Scene) => shapesOf(scene).filter((s) => s.kind === 'text');
+
+const path = {
+  ...{ id: 'x', name: 'X', condition: 'open', model: 'free-space', distanceMethod: 'wheel', hazards: '' },
+  ...{ permission: '', obstructions: [], checkpoints: [] },
+  legs: [{ lengthM: 200, bearingDeg: 0, riseM: 0, exposure: 'open' }],
+} as unknown as ReachCell['path'];
+const cellOf = (more: Partial<ReachCell>): ReachCell => ({
+  ...{ id: 'x~a', path, subject: 'A', state: 'planned', walks: 0, planned: 3, cell: undefined, brackets: [] },
+  ...{ ratio: undefined, why: undefined },
+  ...more,
+});
+const estimate = cellOf({
+  state: 'estimate',
+  walks: 4,
+  cell: {
+    ...{ product: 'A', path: 'X', walks: 4, failures: 4, unplaced: 0 },
+    scale: { u: 0, method: undefined, additive: false },
+    median: { estimateM: 123.4 },
+    withScale95M: { median: { low: 96, high: 157 } },
+  } as unknown as NonNullable<ReachCell['cell']>,
+});
+
+describe('the scale of a board', () => {
+  test('it rises with distance over any span, its figures are 1-2-5 of the unit within it, and never crowd', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        fc.double({ min: 2, max: 1000, noNaN: true }),
+        fc.integer({ min: 120, max: 600 }),
+        fc.constantFrom('m' as const, 'ft' as const),
+        (least, span, width, unit) => {
+          const scale = reachScale(least, least * span, width, unit);
+          const at = scale.ticks.map((t) => scale.x(t.atM));
+          for (const { atM, label } of scale.ticks) {
+            expect(atM).toBeGreaterThanOrEqual(least * (1 - 1e-9));
+            expect(atM).toBeLessThanOrEqual(least * span * (1 + 1e-9));
+            expect(label).toMatch(/^0?\.?0*[125]0*$/);
+            expect(Number(label) * METRES_PER[unit]).toBeCloseTo(atM, 9);
+          }
+          if (scale.ticks.length > 1)
+            at.slice(1).forEach((x, i) => expect(x - (at[i] as number)).toBeGreaterThanOrEqual(34 - 1e-9));
+          const [a, b] = [least * span ** 0.3, least * span ** 0.7];
+          expect(scale.x(a)).toBeLessThan(scale.x(b));
+          expect(scale.x(0)).toBe(scale.x(least));
+          expect(scale.x(Infinity)).toBeLessThanOrEqual(width);
+        },
+      ),
+    );
+    expect(() => reachScale(0, 10, 100, 'm')).toThrow('invalid leastM, mostM: 0, 10');
+  });
+});
+
+describe('a cell of the reach board', () => {
+  test('where room lacks n goes first, then the interval, never the value', () => {
+    expect(reachFigures(estimate, 'm')).toMatchObject({ value: '123 m', beside: '96.0 to 157 m', n: 'n 4' });
+    expect(reachFigures(estimate, 'm', 160)).toMatchObject({
+      value: '123 m',
+      beside: '96.0 to 157 m',
+      n: undefined,
+    });
+    expect(reachFigures(estimate, 'm', 60)).toMatchObject({ value: '123 m', beside: undefined });
+  });
+
+  test('each state has a shape of its own', () => {
+    const scale = reachScale(10, 300, 240, 'm');
+    const held = { heldM: 60, failedM: undefined };
+    const bound = {
+      ...estimate.cell,
+      median: undefined,
+      failures: 0,
+      bounds: { allHeldToM: 60, common: held },
+      withScale95M: { ...estimate.cell?.withScale95M, median: undefined, allHeldToM: 60 },
+    } as unknown as NonNullable<ReachCell['cell']>;
+    const cells = [
+      cellOf({ state: 'not planned', planned: 0 }),
+      cellOf({}),
+      cellOf({ state: 'refused', walks: 2, why: 'no distance is known' }),
+      cellOf({ state: 'brackets', walks: 1, brackets: [{ heldM: 40, failedM: 60 }] as never }),
+      cellOf({ state: 'bound', walks: 3, brackets: [held] as never, cell: bound }),
+      estimate,
+    ];
+    const roles = cells.map((c) =>
+      [...new Set(reachStrip(c, scale, 'm').groups[1]?.shapes.map((s) => s.role))].sort().join(' '),
+    );
+    expect(new Set(roles).size).toBe(cells.length);
+    // An estimate within the path, its interval too: nothing beyond the end.
+    expect(roles[5]).toBe('interval median');
+    expect(reachFigures(cells[4] as ReachCell, 'm').value).toBe('> 60.0 m');
+  });
+});
+
+test('claims on one lane never run into each other', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ min: 5, max: 4000, noNaN: true }), { minLength: 1, maxLength: 8 }),
+      (metres) => {
+        const scale = reachScale(2, 8000, 380, 'm');
+        const lane = claimLane(
+          'A',
+          metres.map((atM) => ({ atM, text: `${atM} m` })),
+          scale,
+          'm',
+        );
+        const spans = texts(lane)
+          .map((t) => {
+            const wide = t.text.length * 6.6;
+            return t.anchor === 'end' ? [t.x - wide, t.x] : [t.x, t.x + wide];
+          })
+          .sort((a, b) => (a[0] as number) - (b[0] as number));
+        spans
+          .slice(1)
+          .forEach(([from], i) => expect(from).toBeGreaterThanOrEqual((spans[i]?.[1] as number) - 1e-9));
+        // The tick of every claim is there, its figure or not.
+        expect(shapesOf(lane).filter((s) => s.role === 'claim')).toHaveLength(metres.length);
+      },
+    ),
+  );
+});
+
+test('posts are walks: full ones made, open ones to make, no more than have room', () => {
+  const posts = (made: number, wanted: number): [number, number] => {
+    const shapes = shapesOf(planCellScene({ made, wanted, outlook: 'bound', short: '' } as PlanCell, 200));
+    const of = (role: string): number => shapes.filter((s) => s.role === role).length;
+    return [of('post-made'), of('post-open')];
+  };
+  expect(posts(2, 3)).toEqual([2, 1]);
+  expect(posts(5, 3)).toEqual([5, 0]);
+  expect(posts(40, 50)).toEqual([MOST_POSTS, 0]);
+});
+
+test('the day is to scale, dark before sunrise, and ends where one is home', () => {
+  const slot = (name: string) => ({ round: 1, place: 1, item: { path: { name } } });
+  const times = [
+    { item: slot('X'), fromMin: 480, walkingFromMin: 490, toMin: 520 },
+    { item: slot('X'), fromMin: 520, walkingFromMin: 525, toMin: 540 },
+    { item: slot('Y'), fromMin: 540, walkingFromMin: 560, toMin: 600 },
+  ] as never;
+  const day = dayScene({ times, sunriseMin: 510, sunsetMin: 900, hoursAtHand: 3 }, 368);
+  const rects = (role: string) =>
+    shapesOf(day as Scene).flatMap((s) => (s.kind === 'rect' && s.role === role ? [s] : []));
+  // 3 h at hand over 360 px: two px a minute.
+  expect(rects('day-block').map((r) => [r.x, r.width])).toEqual([
+    [4, 120],
+    [124, 120],
+  ]);
+  expect(rects('dark').map((r) => [r.x, r.width])).toEqual([[4, 60]]);
+  expect(rects('post-made')).toHaveLength(3);
+  expect(
+    dayScene({ times: [], sunriseMin: undefined, sunsetMin: undefined, hoursAtHand: undefined }, 300),
+  ).toBeUndefined();
+});
