@@ -59,6 +59,7 @@ test('Ranges: the figures are the command line’s on the exported CSV', async (
     expect(table).toContain(formatLength(median.estimate_m));
     expect(table).toContain(`${formatLength(median.interval95[0])} to ${formatLength(median.interval95[1])}`);
   }
+  await page.press('Ratios');
   const line = await page.text('//*[@data-ratio]');
   expect(line).toContain(`${ratio?.ratio.toFixed(2)}×`);
   expect(line).toContain(`${ratio?.interval95[0].toFixed(2)} to ${ratio?.interval95[1].toFixed(2)}`);
@@ -69,7 +70,9 @@ test('Ranges: the figures are the command line’s on the exported CSV', async (
 test('Ranges: another criterion, both ways, what is thin, the curve’s figures, and a click that opens the walk', async () => {
   const { page } = session;
   await page.open(`/c/${DEMO_ID}/ranges`);
+  await page.press('Weak points');
   await page.see('Looked at mobile-to-fixed only.');
+  await page.press('Curves');
   await page.see('Share of walks that hold to a distance');
   await page.until('the charts', async () =>
     page.driver.executeScript<boolean>("return document.querySelectorAll('[role=img] svg path').length > 10"),
@@ -81,6 +84,7 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
   await page.choose('Direction', 'as walked');
   await page.choose('Criterion', 'last usable');
   await page.see('Incline: last usable');
+  await page.press('Walks');
   await page.driver.executeScript(
     "document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))",
   );

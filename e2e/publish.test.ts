@@ -1,21 +1,15 @@
 import { walksOf } from './support/walks.ts';
-import { AxeBuilder } from '@axe-core/webdriverjs';
 import { expect, test } from '@jest/globals';
 import type { Comparison } from '@urvek/contract';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { wcagFindings } from './support/axe.ts';
 import { useSession } from './support/session.ts';
 
 const session = useSession({ demo: true });
-const axe = async (): Promise<string[]> =>
-  (
-    await new AxeBuilder(session.page.driver)
-      .options({ resultTypes: ['violations'] })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-      .analyze()
-  ).violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`);
+const axe = (): Promise<string[]> => wcagFindings(session.page.driver);
 const tab = async (name: string): Promise<void> =>
   (await session.page.find(`//button[@role='tab'][starts-with(normalize-space(.), '${name}')]`)).click();
 
@@ -52,13 +46,15 @@ test('a need from the list of usual ones is judged once it is saved', async () =
   await page.choose('Usual in the trade', 'Guide ahead of a group');
   await page.press('Take it');
   await page.press('Save verdict');
+  await page.see('Verdict saved');
+  await tab('Claims');
   await page.until(
     'two products judged',
     async () =>
       (await page.driver.executeScript<number>("return document.querySelectorAll('[data-need]').length")) ===
       2,
   );
-  expect(await page.text("//*[@aria-label='Needs judged']")).toContain('9 of 10 walks hold to');
+  expect(await page.text('//*[@data-ledger]')).toContain('9 of 10 walks hold to');
 }, 180_000);
 
 test('on paper: no controls, the made-up mark on every page, the wording questioned on screen only', async () => {

@@ -20,7 +20,8 @@ export async function startApp({
   key,
   webRoot = process.env.URVEK_TEST_WEB,
 }: {
-  demo: boolean;
+  /** Whole: nine products on four paths beside the small one. */
+  demo: boolean | 'whole';
   lan?: LanOptions;
   key?: string;
   /** Another build than the one under test. */
@@ -33,7 +34,7 @@ export async function startApp({
       databaseUrl: scratch.url,
       port,
       webRoot,
-      demo: demo ? 'small' : 'none',
+      demo: demo === 'whole' ? 'whole' : demo ? 'small' : 'none',
       lan,
       key,
       report: (error) => console.error(error),

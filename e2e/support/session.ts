@@ -9,7 +9,7 @@ export interface Session {
 }
 
 /** The application and a browser for the tests of one file, opened before and closed after them. */
-export function useSession(options: { demo: boolean }): Session {
+export function useSession(options: { demo: boolean | 'whole' }): Session {
   let open: Session | undefined;
   beforeAll(async () => {
     const app = await startApp(options);

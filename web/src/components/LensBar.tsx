@@ -1,6 +1,6 @@
 import { WANTED_CRITERIA, type Setup, type WantedCriterion } from '@urvek/contract';
 import { CRITERION_MEANING, kindOf, SIDES, type Side } from '@urvek/core';
-import type { ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { useLens } from '../state/lens.ts';
 import { Options } from './Field.tsx';
 
@@ -103,16 +103,18 @@ function Pill({
   onChange: (value: string | undefined) => void;
   children: ReactNode;
 }) {
+  const id = useId();
   return (
-    <label className="flex items-center gap-1.5 text-[0.87rem] text-faint" title={title}>
-      {label}
+    <span className="flex items-center gap-1.5 text-[0.87rem] text-faint" title={title}>
+      <label htmlFor={id}>{label}</label>
       <select
+        id={id}
         className="pill"
         value={value ?? ''}
         onChange={(e) => onChange(e.target.value === '' ? undefined : e.target.value)}
       >
         {children}
       </select>
-    </label>
+    </span>
   );
 }

@@ -74,7 +74,9 @@ export function PathCard({
   // As it was when the page came: a plan that is emptied stays open.
   const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
   // As it was when the page came: one that has just been added is open for its figures.
-  const [fresh] = useState(() => path.name === '');
+  // Names that wait for a place open it, and it stays open while they get theirs.
+  const [fresh, setFresh] = useState(() => path.name === '');
+  if (named.length > 0 && !fresh) setFresh(true);
   const partsWrong = [errors?.legs, errors?.obstructions, errors?.checkpoints, errors?.features].some(
     Boolean,
   );

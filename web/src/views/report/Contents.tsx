@@ -30,12 +30,12 @@ export function Contents({
         <div className="border-l-4 border-degraded px-2 py-1">
           <strong>Open</strong>
           {undecided > 0 && (
-            <Link className="block underline" to={`/c/${id}/verdict`}>
+            <Link className="block py-1 underline" to={`/c/${id}/verdict`}>
               {count(undecided, 'claim')} undecided
             </Link>
           )}
           {questions > 0 && (
-            <Link className="block underline" to={`/c/${id}/verdict?show=fairness`}>
+            <Link className="block py-1 underline" to={`/c/${id}/verdict?show=fairness`}>
               {count(questions, 'question')} of fairness
             </Link>
           )}

@@ -2,7 +2,7 @@ import { joinLogs } from '@urvek/core';
 import { travelledGround, walkLanes } from '@urvek/draw';
 import type { WalkRow } from '@urvek/study';
 import { format } from 'date-fns';
-import { Link, useParams } from 'react-router';
+import { Link, Navigate, useLocation, useParams } from 'react-router';
 import { useLog, useStudy } from '../../api/queries.ts';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { Loading, Empty, Trouble } from '../../components/States.tsx';
@@ -29,6 +29,7 @@ function TraceStage(workspace: Ready) {
   // Of what another device logged there is no trace here.
   const walks = workspace.walks.filter((w) => !w.withheld);
   const { walkId } = useParams();
+  const { search } = useLocation();
   const [lens] = useLens();
   const kinds = new Map(comparison.setup.products.map((p) => [p.id, p.kindId]));
   const looked = walks.filter(
@@ -83,6 +84,9 @@ function TraceStage(workspace: Ready) {
         </Empty>
       </Stage>
     );
+  // The address names the walk: it stays the one that is looked at, whatever becomes of it.
+  if (walkId === undefined)
+    return <Navigate replace to={{ pathname: `/c/${id}/trace/${row.walkId}`, search }} />;
   if (error) return <Trouble error={error} />;
   if (!finding || !whole || finding.walkId !== row.walkId) return <Loading what="the walk" />;
   const { log, joined } = joinLogs(whole);
