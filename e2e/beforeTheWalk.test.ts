@@ -19,7 +19,7 @@ test('Kit: two rigs side by side, claims that disagree, and undo', async () => {
   await (await cell('Ossimere Clip')).sendKeys('20');
   await (await cell('Threnlow T2')).sendKeys('10');
   await session.page.see('-3.0 dB');
-  await session.page.see('1 of 1 differ');
+  await session.page.see('1 of 1 differs');
   await session.page.press('Save kit');
   await session.page.see('Kit saved');
   await session.page.press('Undo');
@@ -41,7 +41,7 @@ test('Paths: an obstruction that becomes a wall moves the prediction', async () 
   );
   expect(
     await session.page.driver.executeScript<number>(
-      "return document.querySelectorAll('[data-scene] .s-obstruction').length",
+      "return document.querySelectorAll('main section [data-scene] .s-obstruction').length",
     ),
   ).toBe(2);
   await session.page.press('Discard changes');
@@ -111,6 +111,8 @@ test('Paths: a route from a GPX file becomes a path with its posts; a bad file i
   await pick(fileURLToPath(new URL('../package.json', import.meta.url)));
   await session.page.see('was not imported: feature 1: not GeoJSON');
   await pick(fileURLToPath(new URL('../core/src/formats/fixtures/route-1.1.gpx', import.meta.url)));
+  await session.page.find("//table[@aria-label='Paths']//tbody/tr[2]");
+  await session.page.press('Legs (');
   await session.page.see('Fixed end at');
   const names = await session.page.driver.executeScript<string[]>(
     "return [...document.querySelectorAll('main section[aria-label]')].map((s) => s.getAttribute('aria-label'))",
@@ -153,7 +155,12 @@ test('Plan: simulated power with progress and stop, then the run sheet', async (
   expect(powers[0]).toBeLessThan(powers[3] as number);
   await session.page.press('Discard changes');
   await session.page.press('Order');
-  await session.page.press('Settings');
+  if (
+    !(await session.page.driver.executeScript<boolean>(
+      "return [...document.querySelectorAll('details')].find((d) => d.textContent.startsWith('Settings')).open",
+    ))
+  )
+    await session.page.press('Settings');
   await (await session.page.find("//label[contains(., 'blind: letters')]/input")).click();
   await (await session.page.find("//label[contains(., 'ends swapped')]/input")).click();
   await session.page.see('to walk');

@@ -7,6 +7,7 @@ const session = useSession({ demo: false });
 
 async function enterProduct(name: string, claim: string, requiredDbm: string): Promise<void> {
   await session.page.press('Add a product');
+  await session.page.find("//section[@aria-label='New product']");
   await session.page.fill('Name', name);
   await session.page.driver.executeScript(
     'document.querySelectorAll("details").forEach((d) => { d.open = true; })',

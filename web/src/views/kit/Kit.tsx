@@ -78,7 +78,9 @@ function KitEditor({ comparison }: Ready) {
             <TabList className="no-print mt-3 mb-2 flex flex-wrap gap-x-1 border-b-2 border-ink">
               {[
                 product.name === '' ? 'New product' : product.name,
-                differing === 0 ? 'Rig sheet' : `Rig sheet: ${differing} differ`,
+                differing === 0
+                  ? 'Rig sheet'
+                  : `Rig sheet: ${differing} ${differing === 1 ? 'differs' : 'differ'}`,
               ].map((name, i) => (
                 <Tab
                   key={VIEWS[i]}
@@ -91,7 +93,8 @@ function KitEditor({ comparison }: Ready) {
             <TabPanels>
               <TabPanel>
                 <ProductCard
-                  key={product.id}
+                  // New when the form is set back: a field that nobody stated would keep what was typed.
+                  key={fields.fields[at]?.key}
                   form={form}
                   index={at}
                   onRemove={() => {
@@ -101,7 +104,7 @@ function KitEditor({ comparison }: Ready) {
                 />
               </TabPanel>
               <TabPanel>
-                <RigSheet form={form} kindId={product.kindId} />
+                <RigSheet key={fields.fields.map((f) => f.key).join()} form={form} kindId={product.kindId} />
               </TabPanel>
             </TabPanels>
           </TabGroup>

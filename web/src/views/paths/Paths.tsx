@@ -85,7 +85,8 @@ function PathsEditor(workspace: Ready) {
             onSelect={select}
           />
           <PathCard
-            key={path.id}
+            // New when the form is set back: a field that nobody stated would keep what was typed.
+            key={paths.fields[at]?.key}
             form={form}
             index={at}
             workspace={workspace}
