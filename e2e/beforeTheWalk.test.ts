@@ -112,7 +112,7 @@ test('Paths: a route from a GPX file becomes a path with its posts; a bad file i
   await session.page.see('was not imported: feature 1: not GeoJSON');
   await pick(fileURLToPath(new URL('../core/src/formats/fixtures/route-1.1.gpx', import.meta.url)));
   await session.page.find("//table[@aria-label='Paths']//tbody/tr[2]");
-  await session.page.press('Legs (');
+  await session.page.press('Measured levels');
   await session.page.see('Fixed end at');
   const names = await session.page.driver.executeScript<string[]>(
     "return [...document.querySelectorAll('main section[aria-label]')].map((s) => s.getAttribute('aria-label'))",

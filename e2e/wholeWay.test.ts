@@ -90,7 +90,9 @@ test('from two boxes on the bench to a published range', async () => {
   await session.page.see('simulated gear');
 
   // A correction stands beside the entry, with its reason, and can be undone.
-  await (await session.page.find("(//button[starts-with(@aria-label, 'Correct: grade')])[1]")).click();
+  const correct = await session.page.find("(//button[starts-with(@aria-label, 'Correct: grade')])[1]");
+  await session.page.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', correct);
+  await correct.click();
   await session.page.fill('Reason', 'pressed by mistake');
   await session.page.press('Log the correction');
   await session.page.see('withdrawn: pressed by mistake');

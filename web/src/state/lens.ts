@@ -65,21 +65,29 @@ export function useLens(): [Lens, (change: Partial<Lens>) => void] {
   return [lens, change];
 }
 
-/** What is selected on a stage, by its name in the address; a selection is a step that "back" takes back. */
-export function useSelected(name: string): [string | undefined, (value: string | undefined) => void] {
-  const [params, setParams] = useSearchParams();
-  const select = useCallback(
-    (value: string | undefined) =>
+/** Changes what is selected on a stage, all of it in one step that "back" takes back; undefined takes a name out. */
+export function useSelect(): (change: Readonly<Record<string, string | undefined>>) => void {
+  const [, setParams] = useSearchParams();
+  return useCallback(
+    (change) =>
       setParams(
         (before) => {
           const next = new URLSearchParams(before);
-          if (value === undefined) next.delete(name);
-          else next.set(name, value);
+          for (const [name, value] of Object.entries(change))
+            if (value === undefined) next.delete(name);
+            else next.set(name, value);
           return next;
         },
         { preventScrollReset: true },
       ),
-    [name, setParams],
+    [setParams],
   );
+}
+
+/** One thing that is selected, by its name in the address. Two of them are changed together by `useSelect`. */
+export function useSelected(name: string): [string | undefined, (value: string | undefined) => void] {
+  const [params] = useSearchParams();
+  const change = useSelect();
+  const select = useCallback((value: string | undefined) => change({ [name]: value }), [name, change]);
   return [params.get(name) ?? undefined, select];
 }

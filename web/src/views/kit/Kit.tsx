@@ -7,7 +7,7 @@ import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
-import { useSelected } from '../../state/lens.ts';
+import { useSelect, useSelected } from '../../state/lens.ts';
 import { KitList } from './KitList.tsx';
 import { ProductCard } from './ProductCard.tsx';
 import { RigSheet } from './RigSheet.tsx';
@@ -35,6 +35,7 @@ function KitEditor({ comparison }: Ready) {
   const fields = useFieldArray({ control: form.control, name: 'products', keyName: 'key' });
   const [wanted, select] = useSelected('product');
   const [shown, show] = useSelected('show');
+  const choose = useSelect();
   const products = form.watch('products');
   const wrong = new Set(
     products.flatMap((_, i) => (form.formState.errors.products?.[i] === undefined ? [] : [i])),
@@ -47,8 +48,7 @@ function KitEditor({ comparison }: Ready) {
   const add = (): void => {
     const made = newProduct();
     fields.append(made);
-    select(made.id);
-    show(undefined);
+    choose({ product: made.id, show: undefined });
   };
   const differing = rigSheet({ products }, product?.kindId).filter((c) => c.differences.size > 0).length;
   return (

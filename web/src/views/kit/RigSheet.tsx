@@ -39,7 +39,7 @@ export function RigSheet({ form, kindId }: { form: SetupForm; kindId: string | u
         />
       </div>
       <div
-        className="sheet mt-1 max-h-[70vh] overflow-auto"
+        className="sheet relative mt-1 max-h-[70vh] overflow-auto"
         tabIndex={0}
         role="group"
         aria-label="Settings by rig"

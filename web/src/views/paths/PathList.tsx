@@ -30,7 +30,7 @@ export function PathList({
     list.current?.querySelector<HTMLElement>(`[data-path="${CSS.escape(to)}"]`)?.focus();
   };
   return (
-    <div className="sheet mb-2 max-h-[40vh] overflow-auto" data-path-list>
+    <div className="sheet relative mb-2 max-h-[40vh] overflow-auto" data-path-list>
       <table className="w-full border-collapse" aria-label="Paths">
         <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
           <tr>

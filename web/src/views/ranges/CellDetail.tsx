@@ -172,7 +172,7 @@ function RatioView({ range }: Shown) {
     <>
       <Field
         inline
-        className="w-96"
+        className="w-96 max-w-full flex-wrap"
         label="How fast the level falls (exponent)"
         help="For decibels: 2 in free space, 4 far over ground."
         type="number"
