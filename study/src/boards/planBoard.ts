@@ -3,9 +3,9 @@ import type { Product, ProductClaim, Rig, Setup } from '@urvek/contract';
 import { claimOf, claimText, distanceClaims, speaksTo } from '../judge/claims.ts';
 import { farthestM } from '../results/farthest.ts';
 import type { SetupPath } from '../results/findings.ts';
-import { claimedRatios } from './claimedRatios.ts';
-import { pathLinkOf } from './link.ts';
-import { OUTRUN, plannedPaths, plannedRigs, planState, type Walked } from './plannedWalks.ts';
+import { claimedRatios } from '../plan/claimedRatios.ts';
+import { pathLinkOf } from '../plan/link.ts';
+import { OUTRUN, plannedPaths, plannedRigs, planState, type Walked } from '../plan/plannedWalks.ts';
 
 /**
  * What the walks of a cell will come to: they can settle its claim; they tell the difference that matters; the path ends

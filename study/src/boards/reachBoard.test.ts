@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { EMPTY_SETUP, newRig, type Setup, type StoredWalk } from '@urvek/contract';
 import type { WalkEvent } from '@urvek/core';
 import { logOf } from '@urvek/core/test';
-import { findWalks } from './findings.ts';
-import { rangesByPath, viewOf } from './ranges.ts';
+import { findWalks } from '../results/findings.ts';
+import { rangesByPath, viewOf } from '../results/ranges.ts';
 import { ratioFigures, reachBoard, type ReachCell } from './reachBoard.ts';
 
 type Entry = Parameters<typeof logOf>[0][number];

@@ -1,8 +1,8 @@
 import type { CellFinding, Criterion, RatioFinding } from '@urvek/core';
 import { criterionFor, type Setup, type WantedCriterion } from '@urvek/contract';
 import { plannedWalks } from '../plan/plannedWalks.ts';
-import type { SetupPath } from './findings.ts';
-import type { RangeView, RangeWalk } from './ranges.ts';
+import type { SetupPath } from '../results/findings.ts';
+import type { RangeView, RangeWalk } from '../results/ranges.ts';
 
 /**
  * What stands in a cell of the reach board: nothing is to be walked there; it is to be; walks that only bracket it; walks
