@@ -35,7 +35,7 @@ const titles = new Map<string, string>();
 
 test.each([
   ['/', 'Clip microphones'],
-  ['/quick', 'Make it, and go to the first walk'],
+  ['/quick', 'Create it, and go to the first walk'],
   ['/walk-now', 'Begin the walk'],
   ['/trainer', 'Begin the lesson'],
   ['/notebook', 'From notes as text'],

@@ -68,7 +68,7 @@ test('the whole job, from an empty Bench to a corrected walk and the report, by 
   await type('The first', 'Clip A');
   await type('The other', 'Clip B');
   await type('How long is the path?', '200 ft');
-  await go('Make it, and go to the first walk');
+  await go('Create it, and go to the first walk');
   for (let walk = 0; walk < 6; walk++) {
     if (walk > 0) await page.find('//*[@aria-label="The walk that has just ended"]');
     await page.see('Begin the walk');

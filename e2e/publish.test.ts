@@ -20,10 +20,10 @@ test('a finding is left as it is for a reason, and the reason stands in the repo
   await tab('Fairness');
   await page.see('with the names known');
   expect(await axe()).toEqual([]);
-  await page.press('Leave as it is: Judged by one who knew which was which');
+  await page.press('Accept with a reason: Not judged blind');
   await page.fill('Reason, which is printed', 'one person walked alone');
   await page.press('Save the reason');
-  await page.see('Left as it is, because:');
+  await page.see('Accepted, because:');
   await page.press('Report');
   await page.see('one person walked alone');
   await page.driver.navigate().back();
@@ -32,7 +32,7 @@ test('a finding is left as it is for a reason, and the reason stands in the repo
   await page.until(
     'it is open again',
     async () =>
-      (await page.driver.findElements({ xpath: "//*[contains(., 'Left as it is, because:')]" } as never))
+      (await page.driver.findElements({ xpath: "//*[contains(., 'Accepted, because:')]" } as never))
         .length === 0,
   );
 }, 180_000);
@@ -61,7 +61,7 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
   const { page } = session;
   await page.open(`/c/${DEMO_ID}/report`);
   await page.see('What was tested, and how it was set up');
-  await page.press('Word it anew');
+  await page.press('Reword');
   const text = await page.find("//textarea[@maxlength='2000']");
   await text.clear();
   await text.sendKeys('It never fails.');
@@ -85,7 +85,7 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
   expect(onPaper).toEqual({ mark: 'fixed', controls: 0, questions: 0 });
   await print('');
   // Half the walks of the first product, as the figures say it, come back.
-  await page.press('Worded by you; word it anew');
+  await page.press('Worded by you; reword');
   await page.press('As the figures say it');
   await page.see('half of its walks on Incline hold to');
 }, 180_000);

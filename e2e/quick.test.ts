@@ -19,7 +19,7 @@ test('a newcomer: two products, three real walks each, to a report, in few press
   await fill('The first', 'Clip A');
   await fill('The other', 'Clip B');
   await fill('How long is the path?', '200 ft');
-  await press('Make it, and go to the first walk');
+  await press('Create it, and go to the first walk');
   for (let walk = 0; walk < 6; walk++) {
     if (walk > 0) await page.find('//*[@aria-label="The walk that has just ended"]');
     await press('Begin the walk');

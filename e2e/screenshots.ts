@@ -101,41 +101,32 @@ async function main(): Promise<void> {
     await page.driver.get(address);
     await page.see('Clip microphones');
     await shoot(page, 'bench');
-    for (const [stage, sign] of [
-      ['kit', 'Add a product'],
-      ['paths', 'Lay them out'],
-      ['plan', 'Balance'],
-      ['run-sheet', 'Back by'],
-      ['trace', 'Outcomes'],
-      ['ranges', 'Median, 95'],
-      ['verdict', 'Judged on'],
-      ['report', 'What was tested'],
+    for (const [name, stage, sign] of [
+      ['kit', 'kit', 'Not stated'],
+      ['rig-sheet', 'kit?product=quillon&show=sheet', 'hatched: not stated'],
+      ['paths', 'paths', 'On one scale'],
+      ['plan', 'plan', 'Home after'],
+      ['trace', 'trace', 'Outcomes'],
+      ['ranges', 'ranges', 'Separation, one scale for all'],
+      ['verdict', 'verdict', 'Judged on'],
+      ['verdict-fairness', 'verdict?show=fairness', 'First what could change'],
+      ['report', 'report', 'What was tested'],
     ] as const) {
-      await page.open(`${DEMO}/${stage}`);
-      await page.see(sign);
-      await shoot(page, stage);
-    }
-    for (const [tab, sign, name] of [
-      ['Needs', 'Judged on the distance', 'verdict-needs'],
-      ['Fairness', 'First what could change', 'verdict-fairness'],
-    ] as const) {
-      await page.open(`${SLATE_WORKS}/verdict`);
-      await (await page.find(`//button[@role='tab'][starts-with(normalize-space(.), '${tab}')]`)).click();
+      await page.open(`${SLATE_WORKS}/${stage}`);
       await page.see(sign);
       await shoot(page, name);
     }
+    await page.open(`${DEMO}/run-sheet`);
+    await page.see('Back by');
+    await shoot(page, 'run-sheet');
     await page.open(`${SLATE_WORKS}/paths`);
+    await page.press('Wagon Shed');
     await page.find("//section[@aria-label='Wagon Shed']//*[@data-prediction]");
     await page.driver.executeScript(
       'document.querySelector(\'section[aria-label="Wagon Shed"]\').scrollIntoView()',
     );
     await shoot(page, 'site-plan');
-    await page.open(`${SLATE_WORKS}/ranges`);
-    // Charts are drawn when they come near.
-    const router = await page.find(
-      "//section[starts-with(@aria-label, 'Ranges on') and contains(@aria-label, 'outer')]",
-    );
-    await page.driver.executeScript('arguments[0].scrollIntoView()', router);
+    await page.open(`${SLATE_WORKS}/ranges?kind=router&path=incline&show=readings`);
     await page.find('//*[@data-figure-curves]');
     await page.driver.executeScript("document.querySelector('[data-figure-curves]').scrollIntoView()");
     await shoot(page, 'ranges-throughput');

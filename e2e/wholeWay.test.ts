@@ -44,7 +44,7 @@ test('from two boxes on the bench to a published range', async () => {
   await session.page.see('No comparison yet');
   await session.page.fill('Title', 'Two clips in the yard');
   await session.page.fill('Question', 'Which one holds farther?');
-  await session.page.press('Make it');
+  await session.page.press('Create');
 
   // 2. Kit
   await session.page.see('No product yet');
@@ -61,7 +61,7 @@ test('from two boxes on the bench to a published range', async () => {
   await session.page.press('Add an obstruction');
   await session.page.fill('What', 'Gate');
   await session.page.fill('At', '100');
-  await session.page.press('Lay them out');
+  await session.page.press('Place checkpoints');
   await session.page.press('Save paths');
   await session.page.see('Paths saved');
 

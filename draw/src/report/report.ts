@@ -444,7 +444,7 @@ const fairness = ({ judged, findings }: Own): ReportSection => ({
   title: 'Fairness and consistency',
   blocks: table(
     'Found by the audits',
-    ['Where', 'What', 'Could be worth', 'Left as it is, because'],
+    ['Where', 'What', 'Could be worth', 'Accepted, because'],
     judged.audits.map((a) => ({
       cells: [a.path, `${a.title}: ${a.what}.`, a.size ?? '', a.acknowledged ?? `open. ${a.mend}`],
       rests:

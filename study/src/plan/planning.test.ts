@@ -139,7 +139,7 @@ describe('what cannot be done as planned', () => {
   test('batteries, time at hand and daylight', () => {
     expect(planTroubles(setup, walkHour).join(' ')).toContain('the battery lasts 1.0 h');
     expect(planTroubles({ ...setup, plan: { ...setup.plan, hoursAtHand: 1 } }, walkHour).join(' ')).toContain(
-      'more than are at hand',
+      'more than are available',
     );
     expect(planTroubles(setup, () => 11 * 60).join(' ')).toContain('after sunset at the site');
     expect(planTroubles(setup, walkHour).join(' ')).toContain('begins before sunrise');

@@ -70,7 +70,7 @@ export function planTroubles(setup: Setup, localMinutes: (ms: number) => number)
     ...flatBatteries(uses),
     ...(plan.hoursAtHand !== undefined && hours > plan.hoursAtHand
       ? [
-          `The walks take ${hours.toFixed(1)} h, ${(hours - plan.hoursAtHand).toFixed(1)} h more than are at hand.`,
+          `The walks take ${hours.toFixed(1)} h, ${(hours - plan.hoursAtHand).toFixed(1)} h more than are available.`,
         ]
       : []),
     ...(riseMin !== undefined && first.fromMin < riseMin

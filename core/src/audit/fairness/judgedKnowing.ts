@@ -3,7 +3,7 @@ import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 /** Who knows which product plays hears what they expect. */
 export const judgedKnowing: AuditRule = {
   id: 'knowing',
-  title: 'Judged by one who knew which was which',
+  title: 'Not judged blind',
   find: ({ products, judgedBy, blind, kindName }) => {
     const walked = products.filter((p) => p.walks.length > 0);
     return judgedBy === 'sense' && !blind && walked.length > 1

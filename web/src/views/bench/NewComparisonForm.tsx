@@ -49,7 +49,7 @@ export function NewComparisonForm() {
       <div>
         <button className="btn btn-main" disabled={create.isPending}>
           <Plus aria-hidden size={16} />
-          Make it
+          Create
         </button>
       </div>
     </form>

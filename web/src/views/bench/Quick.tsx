@@ -116,7 +116,7 @@ export function Quick() {
         {make.error && <Trouble error={make.error} />}
         <div>
           <button className="btn btn-main" disabled={make.isPending}>
-            Make it, and go to the first walk
+            Create it, and go to the first walk
           </button>
         </div>
       </form>

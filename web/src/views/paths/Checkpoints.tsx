@@ -53,7 +53,7 @@ export function Checkpoints({
           className="w-28"
         />
         <button type="button" className="btn" disabled={!(everyM > 0)} onClick={layOut}>
-          Lay them out
+          Place checkpoints
         </button>
       </div>
       {open.length > 0 && (

@@ -53,7 +53,7 @@ export function Checks({ setup }: { setup: Setup }) {
         )}
       </div>
       <div>
-        <h2>Does the path outrun claims and predictions?</h2>
+        <h2>Is the path long enough?</h2>
         <ul className="mt-1 grid gap-1.5">
           {paths.flatMap((path) =>
             claims

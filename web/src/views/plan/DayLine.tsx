@@ -36,7 +36,7 @@ export function DayLine({ setup }: { setup: Setup }) {
     atFixedEnd && `at the fixed end ${atFixedEnd}`,
     atMobileEnd && `walking ${atMobileEnd}`,
     secondChannel && `second channel ${secondChannel}`,
-    hoursAtHand !== undefined && `dashed: ${hoursAtHand} h at hand`,
+    hoursAtHand !== undefined && `dashed: ${hoursAtHand} h available`,
     troubles > 0 && `${troubles} ${troubles === 1 ? 'thing' : 'things'} to settle in “Can it be done?”`,
   ].filter((t) => t !== false && t !== '');
   return (

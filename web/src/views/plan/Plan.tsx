@@ -123,7 +123,7 @@ function PlanEditor(workspace: Ready) {
               />
               <Field
                 className="w-32"
-                label="Time at hand"
+                label="Time available"
                 suffix="h"
                 inputMode="decimal"
                 {...form.register('plan.hoursAtHand', asFigure)}

@@ -44,10 +44,10 @@ export function Paragraph({
         <button
           type="button"
           className="btn-quiet no-print text-[0.8rem]"
-          aria-label={`Word it anew: ${block.text.slice(0, 40)}`}
+          aria-label={`Reword: ${block.text.slice(0, 40)}`}
           onClick={() => setDraft(block.text)}
         >
-          {own ? 'Worded by you; word it anew' : 'Word it anew'}
+          {own ? 'Worded by you; reword' : 'Reword'}
         </button>
       )}
     </div>

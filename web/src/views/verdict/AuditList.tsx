@@ -34,11 +34,11 @@ export function AuditList({
           </p>
           {a.acknowledged === undefined ? (
             <p className="text-[0.9rem]">
-              <span className="text-faint">To mend it:</span> {a.mend}
+              <span className="text-faint">Fix:</span> {a.mend}
             </p>
           ) : (
             <p className="text-[0.9rem]">
-              <span className="text-faint">Left as it is, because:</span> {a.acknowledged}
+              <span className="text-faint">Accepted, because:</span> {a.acknowledged}
             </p>
           )}
           {a.acknowledged === undefined && onAcknowledge && (
@@ -62,10 +62,10 @@ function Acknowledge({ what, onSave }: { what: string; onSave: (reason: string) 
       <button
         type="button"
         className="btn btn-quiet no-print"
-        aria-label={`Leave as it is: ${what}`}
+        aria-label={`Accept with a reason: ${what}`}
         onClick={() => setReason('')}
       >
-        Leave it as it is …
+        Accept with a reason
       </button>
     );
   return (

@@ -20,8 +20,7 @@ export function useAcknowledge({ id, title, question, revision, setup }: Compari
     );
   const others = (key: string) => (setup.acknowledged ?? []).filter((a) => a.key !== key);
   return {
-    acknowledge: (key, reason) =>
-      put([...others(key), { key, reason }], 'Left as it is; the reason is printed'),
+    acknowledge: (key, reason) => put([...others(key), { key, reason }], 'Accepted; the reason is printed'),
     reopen: (key) => put(others(key), 'Open again'),
     error,
   };
