@@ -16,18 +16,12 @@ export function Contents({
   const undecided = judged.verdicts.filter((v) => v.verdict.outcome === 'undecided').length;
   const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
   return (
-    <nav aria-label="Contents" className="no-print sheet text-[0.93rem] lg:sticky lg:top-2">
-      <ol>
-        {document.sections.map((s) => (
-          <li key={s.id}>
-            <a href={`#part-${s.id}`} className="block border-b border-rule px-2 py-1 hover:bg-white">
-              {s.title}
-            </a>
-          </li>
-        ))}
-      </ol>
+    <nav
+      aria-label="Contents"
+      className="no-print sheet max-h-[40vh] overflow-y-auto text-[0.93rem] lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)]"
+    >
       {questions + undecided > 0 && (
-        <div className="border-l-4 border-degraded px-2 py-1">
+        <div className="border-b border-l-4 border-b-rule border-l-degraded px-2 py-1">
           <strong>Open</strong>
           {undecided > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict`}>
@@ -41,6 +35,15 @@ export function Contents({
           )}
         </div>
       )}
+      <ol>
+        {document.sections.map((s) => (
+          <li key={s.id}>
+            <a href={`#part-${s.id}`} className="block border-b border-rule px-2 py-1 hover:bg-white">
+              {s.title}
+            </a>
+          </li>
+        ))}
+      </ol>
     </nav>
   );
 }
