@@ -6,7 +6,8 @@ import { claimLane } from './claimLane.ts';
 import { dayScene } from './dayScene.ts';
 import { MOST_POSTS } from './posts.ts';
 import { planCellScene } from './planCell.ts';
-import { reachScale } from './reachScale.ts';
+import { ledgerLines, ledgerScales, ledgerStrip } from './ledger.ts';
+import { reachScale, scaleFor } from './reachScale.ts';
 import { reachFigures, reachStrip } from './reachStrip.ts';
 import type { Scene, Shape } from '../scene.ts';
 
@@ -61,6 +62,83 @@ describe('the scale of a board', () => {
       ),
     );
     expect(() => reachScale(0, 10, 100, 'm')).toThrow('invalid leastM, mostM: 0, 10');
+  });
+});
+
+test('a scale is there for any distances: of centimetres, of one, of none, of some a million times apart', () => {
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: 0.001, max: 1e6, noNaN: true }), { maxLength: 6 }), (metres) => {
+      const scale = scaleFor(metres, 300, 'm');
+      for (const m of metres) {
+        expect(scale.x(m)).toBeGreaterThanOrEqual(0);
+        expect(scale.x(m)).toBeLessThanOrEqual(300);
+      }
+      const farthest = Math.max(...metres);
+      if (metres.length > 0) expect(farthest).toBeLessThan(scale.mostM);
+    }),
+  );
+});
+
+describe('the ledger', () => {
+  const ratio = (numerator: string, denominator: string, value: number) => ({
+    ...{
+      numerator,
+      denominator,
+      walks: [3, 3],
+      estimate: { ratio: value },
+      withScale95: { low: value / 2, high: value * 2 },
+    },
+  });
+  const subject = (id: string) => ({ id, name: id.toUpperCase(), product: { id }, rigs: [{ id: `${id}r` }] });
+  const verdict = (claim: object, outcome: string) => ({
+    ...{ product: { id: 'a', kindId: 'k' }, subject: 'A', path, neverSettled: undefined },
+    claim: { id: 'c', condition: 'open', upTo: false, ...claim },
+    verdict: { outcome, reason: 'as the sentence says', next: undefined, caveats: [] },
+  });
+  const judged = (verdicts: object[]) =>
+    ({
+      verdicts,
+      needs: [],
+      ranges: [
+        {
+          ...{ path, kindId: 'k', subjects: ['a', 'b', 'c'].map(subject) },
+          summary: {
+            productRatios: [ratio('A', 'B', 3), ratio('C', 'A', 0.8)],
+            fitted: [{ ...estimate.cell, product: 'A', walks: 4 }],
+          },
+        },
+      ],
+    }) as never;
+
+  test('a ratio is drawn against the one that its claim names, whichever was fitted first', () => {
+    const [line] = ledgerLines(
+      judged([verdict({ form: 'ratio', entered: '1.2x', against: 'c' }, 'undecided')]),
+      'm',
+    );
+    expect(line?.placed?.found).toBeCloseTo(1.25, 12);
+    expect(line?.reason).toBe('as the sentence says');
+  });
+
+  test('a refuted claim keeps its sentence; what rests on the median gives its figures', () => {
+    const distance = { form: 'distance', entered: '300 m' };
+    const lines = ledgerLines(judged([verdict(distance, 'refuted'), verdict(distance, 'undecided')]), 'm');
+    expect(lines.map((l) => l.reason)).toEqual([
+      'as the sentence says',
+      'median 123 m, 95 %: 96.0 m to 157 m; n 4',
+    ]);
+    // The tick of the claim stands right of what was found.
+    const shapes = shapesOf(
+      ledgerStrip(lines[0] as (typeof lines)[number], ledgerScales(lines, 290, 'm'), 'm'),
+    );
+    const tick = shapes.find((s) => s.kind === 'line' && s.role === 'claim') as Extract<
+      Shape,
+      { kind: 'line' }
+    >;
+    const bar = shapes.find((s) => s.kind === 'rect' && s.role === 'interval') as Extract<
+      Shape,
+      { kind: 'rect' }
+    >;
+    expect(tick.x1).toBeGreaterThan(bar.x + bar.width);
   });
 });
 

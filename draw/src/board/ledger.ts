@@ -5,6 +5,7 @@ import {
   type Ends,
   type LengthUnit,
   type NeedOutcome,
+  type RatioFinding,
   type VerdictOutcome,
 } from '@urvek/core';
 import {
@@ -18,7 +19,7 @@ import {
 } from '@urvek/study';
 import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
 import { endsText } from '../tape/rangeLanes.ts';
-import { reachScale, type ReachScale } from './reachScale.ts';
+import { reachScale, scaleFor, type ReachScale } from './reachScale.ts';
 
 /** What was claimed, or needed, and what was found, as they stand on one scale. */
 interface Placed {
@@ -68,9 +69,16 @@ function claimLine(claim: ClaimVerdict, range: RangeView | undefined, unit: Leng
     where: walked?.name ?? (claim.claim.form === 'distance' ? 'no path of this condition' : 'no path'),
     scale: found?.scale,
     placed: found?.placed,
-    reason: (found && figuresText(found.placed, found.scale, found.n, unit)) ?? verdict.reason,
+    reason:
+      restsOnMedian(claim) && found
+        ? (figuresText(found.placed, found.n, unit) ?? verdict.reason)
+        : verdict.reason,
   };
 }
+
+/** Of a distance, unless it is refuted: that takes nine of ten walks. */
+const restsOnMedian = ({ claim, verdict }: ClaimVerdict): boolean =>
+  claim.form === 'distance' && verdict.outcome !== 'refuted';
 
 interface Found {
   readonly scale: 'distance' | 'ratio';
@@ -105,9 +113,7 @@ function placedClaim(
     };
   }
   if (claim.form !== 'ratio' || !range || verdict.outcome === 'not tested') return undefined;
-  const against = range.summary.productRatios.find(
-    (r) => r.estimate && [r.numerator, r.denominator].includes(subject),
-  );
+  const against = claimedRatio(claim, subject, range);
   if (!against) return undefined;
   const { ratio, low, high } = ratioFigures({ of: against, inverse: against.denominator === subject });
   return {
@@ -122,18 +128,35 @@ function placedClaim(
   };
 }
 
+/** Against the one that the claim names, as it was judged; undefined where that is not one alone. */
+function claimedRatio(
+  { against, againstRigId }: ClaimVerdict['claim'],
+  subject: string,
+  { subjects, summary }: RangeView,
+): RatioFinding | undefined {
+  const others = subjects.filter(
+    (s) =>
+      s.name !== subject &&
+      s.product.id === against &&
+      (againstRigId === undefined || s.rigs.some((r) => r.id === againstRigId)),
+  );
+  const [other] = others;
+  if (!other || others.length > 1) return undefined;
+  return summary.productRatios.find(
+    (r) =>
+      r.estimate &&
+      [r.numerator, r.denominator].includes(subject) &&
+      [r.numerator, r.denominator].includes(other.name),
+  );
+}
+
 /** The figures that the verdict rests on; undefined where its own sentence says it better. */
-function figuresText(
-  { found, ends, atLeast }: Placed,
-  scale: 'distance' | 'ratio',
-  n: string,
-  unit: LengthUnit,
-): string | undefined {
-  const show = (v: number): string => (scale === 'distance' ? formatLength(v, unit) : `×${v.toFixed(2)}`);
+function figuresText({ found, ends, atLeast }: Placed, n: string, unit: LengthUnit): string | undefined {
+  const show = (m: number): string => formatLength(m, unit);
   const range = ends && endsText(ends.low, ends.high, show);
   if (found === undefined) return range === undefined ? undefined : `median, 95 %: ${range}; ${n}`;
   if (atLeast) return `held to the end in every walk, more than ${show(found)}; ${n}`;
-  return `${scale === 'distance' ? 'median ' : ''}${show(found)}${range === undefined ? '' : `, 95 %: ${range}`}; ${n}`;
+  return `median ${show(found)}${range === undefined ? '' : `, 95 %: ${range}`}; ${n}`;
 }
 
 function needLine(need: NeedJudged, unit: LengthUnit): LedgerLine {
@@ -173,9 +196,8 @@ export function ledgerScales(lines: readonly LedgerLine[], width: number, unit: 
       )
       .filter((v): v is number => v !== undefined && v > 0 && Number.isFinite(v));
   const [metres, factors] = [of('distance'), of('ratio')];
-  const [least, most] = metres.length === 0 ? [10, 100] : [Math.min(...metres), Math.max(...metres)];
   return {
-    distance: reachScale(Math.max(1, Math.min(least, most / 4) * 0.8), most * 1.3, width, unit),
+    distance: scaleFor(metres, width, unit),
     ratio: reachScale(Math.min(0.4, ...factors) * 0.9, Math.max(2.5, ...factors) * 1.1, width, 'm'),
   };
 }

@@ -14,8 +14,8 @@ export interface ReachScale {
 
 /** Room at both ends for arrows, px. */
 const MARGIN = 14;
-/** Below this a scale of so many decades shows nothing more, m. */
-const NEAREST_M = 1;
+/** A scale over more than this shows nothing any more. */
+const MOST_SPAN = 5000;
 /** px that a figure wants. */
 const TICK_PX = 34;
 
@@ -54,9 +54,17 @@ const placesOf = ({ cell, brackets }: ReachCell): number[] =>
     ...brackets.flatMap((b) => [b.heldM, b.failedM]),
   ]);
 
-/** From just before the nearest to just beyond the farthest, the ends of the paths among them. */
-export function scaleOfBoard({ paths, rows }: ReachBoard, width: number, unit: LengthUnit): ReachScale {
-  const at = [...paths.map((p) => farthestM(p)), ...rows.flatMap((r) => r.cells.flatMap(placesOf))];
-  const [least, most] = at.length === 0 ? [10, 100] : [Math.min(...at), Math.max(...at)];
-  return reachScale(Math.max(NEAREST_M, Math.min(least, most / 4) * 0.8), most * 1.25, width, unit);
+/** From just before the nearest to just beyond the farthest; of distances that are five thousand times apart, the far ones. */
+export function scaleFor(metres: readonly number[], width: number, unit: LengthUnit): ReachScale {
+  const known = finite(metres);
+  const [least, most] = known.length === 0 ? [10, 100] : [Math.min(...known), Math.max(...known)];
+  return reachScale(Math.max(0.8 * Math.min(least, most / 4), most / MOST_SPAN), 1.3 * most, width, unit);
 }
+
+/** Of a board, the ends of its paths among them. */
+export const scaleOfBoard = ({ paths, rows }: ReachBoard, width: number, unit: LengthUnit): ReachScale =>
+  scaleFor(
+    [...paths.map((p) => farthestM(p)), ...rows.flatMap((r) => r.cells.flatMap(placesOf))],
+    width,
+    unit,
+  );

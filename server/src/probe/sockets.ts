@@ -140,9 +140,11 @@ function serveControl(ws: WebSocket, measured: Measured): void {
             ask.kind === 'plain' ? openPlain(ask.text, measured.address) : openChannel(ask.text)
           ).then(
             ({ end, answer }) => {
+              // The device went away meanwhile: nobody else would close it.
+              if (ws.readyState !== ws.OPEN) return end.close();
               measured.datagrams?.close();
               measured.datagrams = end;
-              tell({ say: 'answer', text: answer });
+              return tell({ say: 'answer', text: answer });
             },
             (error: unknown) => tell({ say: 'no datagrams', why: (error as Error).message }),
           );

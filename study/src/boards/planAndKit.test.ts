@@ -33,7 +33,7 @@ const outlooks = (of: Setup) => planBoard(of, []).rows.map((r) => r.cells.map((c
 describe('the plan board', () => {
   test('a claim beyond the path is a bound; one within it can be settled', () => {
     expect(outlooks(setup([product('a', [claim('400 m')]), product('b', [claim('100 m')])]))).toEqual([
-      [['bound', 'a bound: 50 % of its claim']],
+      [['bound', 'reaches 50 % of its claim']],
       [['settles', 'can settle its claim']],
     ]);
   });

@@ -76,8 +76,8 @@ function outlookOf(setup: Setup, product: Product, rig: Rig, path: SetupPath, co
   if (beyond)
     return {
       outlook: 'bound',
-      short: `a bound: ${Math.round((100 * reachM) / beyond.distanceM)} % of its claim`,
-      why: `The path reaches ${times(reachM / beyond.distanceM)} the claim of ${claimText(beyond.claim)}: it can never settle it. ${attenuated(reachM, beyond.distanceM)}`,
+      short: `reaches ${Math.round((100 * reachM) / beyond.distanceM)} % of its claim`,
+      why: `The path reaches ${times(reachM / beyond.distanceM)} the claim of ${claimText(beyond.claim)}: no walk on it can support it. ${attenuated(reachM, beyond.distanceM)}`,
     };
   if (predictedM === 'beyond')
     return {

@@ -1,6 +1,6 @@
-import type { CellFinding, Criterion, RatioFinding } from '@urvek/core';
-import { criterionFor, type Setup, type WantedCriterion } from '@urvek/contract';
-import { plannedWalks } from '../plan/plannedWalks.ts';
+import { nothingTellsApart, type CellFinding, type Criterion, type RatioFinding } from '@urvek/core';
+import { criterionFor, type Rig, type Setup, type WantedCriterion } from '@urvek/contract';
+import { plannedRigs, plannedWalks } from '../plan/plannedWalks.ts';
 import type { SetupPath } from '../results/findings.ts';
 import type { RangeView, RangeWalk } from '../results/ranges.ts';
 
@@ -57,7 +57,7 @@ interface Shown {
 export function reachBoard({ setup, ranges, criterion, referenceId }: Shown): ReachBoard {
   const planned = new Map<string, number>();
   for (const { item } of plannedWalks(setup)) {
-    const key = `${item.path.id}~${item.product.id}`;
+    const key = plannedKey(item.path.id, item.product.id, item.rig.id);
     planned.set(key, (planned.get(key) ?? 0) + 1);
   }
   const kinds = [...new Set(setup.products.map((p) => p.kindId))];
@@ -78,7 +78,10 @@ export function reachBoard({ setup, ranges, criterion, referenceId }: Shown): Re
           subject,
           reference,
           own.find((r) => r.path.id === path.id),
-          planned.get(`${path.id}~${subject.productId}`) ?? 0,
+          subject.rigs.reduce(
+            (sum, r) => sum + (planned.get(plannedKey(path.id, subject.productId, r.id)) ?? 0),
+            0,
+          ),
         ),
       ),
     }));
@@ -86,22 +89,41 @@ export function reachBoard({ setup, ranges, criterion, referenceId }: Shown): Re
   return { paths: setup.paths, rows };
 }
 
+const plannedKey = (pathId: string, productId: string, rigId: string): string =>
+  `${pathId}~${productId}~${rigId}`;
+
 interface Named {
   readonly id: string;
   readonly name: string;
   readonly productId: string;
+  readonly rigs: readonly Rig[];
 }
 
-/** Those that were walked, and products of which no walk is there. */
-function subjectsShown({ products }: Setup, own: readonly RangeView[], kindId: string): Named[] {
+/**
+ * Those that were walked, with the rigs that nothing tells apart from theirs; then each planned rig that is yet another,
+ * and products of which no walk is there.
+ */
+function subjectsShown(setup: Setup, own: readonly RangeView[], kindId: string): Named[] {
   const walked = new Map(own.flatMap((r) => r.subjects.map((s) => [s.id, s] as const)));
-  return products
+  const planned = new Set(plannedRigs(setup).map(({ rig }) => rig));
+  return setup.products
     .filter((p) => p.kindId === kindId)
     .flatMap((p): Named[] => {
       const subjects = [...walked.values()].filter((s) => s.product.id === p.id);
-      return subjects.length > 0
-        ? subjects.map(({ id, name }) => ({ id, name, productId: p.id }))
-        : [{ id: p.id, name: p.name, productId: p.id }];
+      if (subjects.length === 0) return [{ id: p.id, name: p.name, productId: p.id, rigs: p.rigs }];
+      const like = (rig: Rig) =>
+        subjects.find((s) => s.rigs.some((r) => r.id === rig.id || nothingTellsApart(r, rig)));
+      return [
+        ...subjects.map((s) => ({
+          id: s.id,
+          name: s.name,
+          productId: p.id,
+          rigs: p.rigs.filter((r) => like(r) === s),
+        })),
+        ...p.rigs
+          .filter((r) => planned.has(r) && !like(r))
+          .map((r) => ({ id: `${p.id}.${r.id}`, name: `${p.name}, ${r.name}`, productId: p.id, rigs: [r] })),
+      ];
     });
 }
 

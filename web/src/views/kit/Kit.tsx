@@ -1,4 +1,3 @@
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import { newRig, type Setup } from '@urvek/contract';
 import { kitLines, rigSheet } from '@urvek/study';
 import { Plus } from 'lucide-react';
@@ -6,6 +5,7 @@ import { useFieldArray } from 'react-hook-form';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
+import { Views } from '../../components/Views.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
 import { useSelect, useSelected } from '../../state/lens.ts';
 import { KitList } from './KitList.tsx';
@@ -26,15 +26,12 @@ const newProduct = (): Setup['products'][number] => {
   };
 };
 
-const VIEWS = ['product', 'sheet'] as const;
-
 export const Kit = () => <WithWorkspace open>{(workspace) => <KitEditor {...workspace} />}</WithWorkspace>;
 
 function KitEditor({ comparison }: Ready) {
   const { form, save, error, saving } = useSetupForm(comparison, 'Kit');
   const fields = useFieldArray({ control: form.control, name: 'products', keyName: 'key' });
   const [wanted, select] = useSelected('product');
-  const [shown, show] = useSelected('show');
   const choose = useSelect();
   const products = form.watch('products');
   const wrong = new Set(
@@ -68,46 +65,40 @@ function KitEditor({ comparison }: Ready) {
       {product && (
         <>
           <KitList lines={kitLines({ products })} wrong={wrong} selected={product.id} onSelect={select} />
-          <TabGroup
-            selectedIndex={Math.max(
-              0,
-              VIEWS.findIndex((v) => v === shown),
-            )}
-            onChange={(i) => show(i === 0 ? undefined : VIEWS[i])}
-          >
-            <TabList className="no-print mt-3 mb-2 flex flex-wrap gap-x-1 border-b-2 border-ink">
-              {[
-                product.name === '' ? 'New product' : product.name,
-                differing === 0
-                  ? 'Rig sheet'
-                  : `Rig sheet: ${differing} ${differing === 1 ? 'differs' : 'differ'}`,
-              ].map((name, i) => (
-                <Tab
-                  key={VIEWS[i]}
-                  className="min-h-9 border-2 border-b-0 border-transparent px-3 font-bold data-selected:border-ink data-selected:bg-sheet"
-                >
-                  {name}
-                </Tab>
-              ))}
-            </TabList>
-            <TabPanels>
-              <TabPanel>
-                <ProductCard
-                  // New when the form is set back: a field that nobody stated would keep what was typed.
-                  key={fields.fields[at]?.key}
-                  form={form}
-                  index={at}
-                  onRemove={() => {
-                    fields.remove(at);
-                    select(undefined);
-                  }}
-                />
-              </TabPanel>
-              <TabPanel>
-                <RigSheet key={fields.fields.map((f) => f.key).join()} form={form} kindId={product.kindId} />
-              </TabPanel>
-            </TabPanels>
-          </TabGroup>
+          <Views
+            views={[
+              {
+                id: 'product',
+                name: product.name === '' ? 'New product' : product.name,
+                draw: () => (
+                  <ProductCard
+                    // New when the form is set back: a field that nobody stated would keep what was typed.
+                    key={fields.fields[at]?.key}
+                    form={form}
+                    index={at}
+                    onRemove={() => {
+                      fields.remove(at);
+                      select(undefined);
+                    }}
+                  />
+                ),
+              },
+              {
+                id: 'sheet',
+                name:
+                  differing === 0
+                    ? 'Rig sheet'
+                    : `Rig sheet: ${differing} ${differing === 1 ? 'differs' : 'differ'}`,
+                draw: () => (
+                  <RigSheet
+                    key={fields.fields.map((f) => f.key).join()}
+                    form={form}
+                    kindId={product.kindId}
+                  />
+                ),
+              },
+            ]}
+          />
         </>
       )}
       <SaveBar

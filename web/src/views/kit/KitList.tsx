@@ -1,7 +1,7 @@
-import { claimLane, reachAxis, reachScale } from '@urvek/draw';
+import { claimLane, reachAxis, scaleFor } from '@urvek/draw';
 import type { KitLine } from '@urvek/study';
-import { useRef, type KeyboardEvent } from 'react';
 import { Picture } from '../../components/Picture.tsx';
+import { useListKeys } from '../../components/useListKeys.ts';
 import { useUnit } from '../../state/unit.ts';
 
 const LANE_PX = 380;
@@ -20,17 +20,15 @@ export function KitList({
   onSelect: (productId: string) => void;
 }) {
   const [unit] = useUnit();
-  const at = lines.flatMap((l) => l.distances.map((d) => d.atM)).filter((m) => m > 0);
-  const [least, most] = at.length === 0 ? [10, 1000] : [Math.min(...at), Math.max(...at)];
-  const scale = reachScale(Math.max(1, Math.min(least, most / 4) / 2), most * 2, LANE_PX, unit);
-  const list = useRef<HTMLTableSectionElement>(null);
-  const onKey = (e: KeyboardEvent, i: number): void => {
-    const to = lines[i + ({ ArrowDown: 1, ArrowUp: -1 }[e.key] ?? NaN)]?.product.id;
-    if (to === undefined) return;
-    e.preventDefault();
-    onSelect(to);
-    list.current?.querySelector<HTMLElement>(`[data-product="${CSS.escape(to)}"]`)?.focus();
-  };
+  const scale = scaleFor(
+    lines.flatMap((l) => l.distances.map((d) => d.atM)),
+    LANE_PX,
+    unit,
+  );
+  const [list, onKey] = useListKeys<HTMLTableSectionElement>(
+    lines.map((l) => l.product.id),
+    onSelect,
+  );
   return (
     <div className="sheet relative max-h-[calc(100vh-14rem)] overflow-auto" data-kit-list>
       <table className="w-full border-collapse" aria-label="Products">
@@ -73,7 +71,7 @@ export function KitList({
                 <th scope="row" className="px-2 py-0.5">
                   <button
                     type="button"
-                    data-product={product.id}
+                    data-line={product.id}
                     tabIndex={on ? 0 : -1}
                     aria-pressed={on}
                     className="min-h-7 text-left font-bold"

@@ -1,9 +1,9 @@
 import { pathLengthM, type Path } from '@urvek/core';
 import { smallTape, travelledGround } from '@urvek/draw';
 import { farthestM, type SetupPath } from '@urvek/study';
-import { useRef, type KeyboardEvent } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';
+import { useListKeys } from '../../components/useListKeys.ts';
 
 const TAPE_PX = 430;
 
@@ -20,15 +20,11 @@ export function PathList({
   selected: string | undefined;
   onSelect: (id: string) => void;
 }) {
-  const list = useRef<HTMLTableSectionElement>(null);
+  const [list, onKey] = useListKeys<HTMLTableSectionElement>(
+    paths.map((p) => p.id),
+    onSelect,
+  );
   const mostM = Math.max(1, ...paths.flatMap((p) => (p.drawn ? [pathLengthM(p.drawn)] : [])));
-  const onKey = (e: KeyboardEvent, i: number): void => {
-    const to = paths[i + ({ ArrowDown: 1, ArrowUp: -1 }[e.key] ?? NaN)]?.id;
-    if (to === undefined) return;
-    e.preventDefault();
-    onSelect(to);
-    list.current?.querySelector<HTMLElement>(`[data-path="${CSS.escape(to)}"]`)?.focus();
-  };
   return (
     <div className="sheet relative mb-2 max-h-[40vh] overflow-auto" data-path-list>
       <table className="w-full border-collapse" aria-label="Paths">
@@ -69,7 +65,7 @@ export function PathList({
                 <th scope="row" className="px-2 py-0.5">
                   <button
                     type="button"
-                    data-path={id}
+                    data-line={id}
                     tabIndex={on ? 0 : -1}
                     aria-pressed={on}
                     className="min-h-7 text-left font-bold"

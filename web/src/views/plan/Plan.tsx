@@ -151,7 +151,7 @@ function PlanEditor(workspace: Ready) {
           <PlanBoard board={board} selected={selected?.id} onSelect={select} />
           <p className="mt-1 text-[0.87rem] text-faint">
             Full post: a walk made; open post: a walk to make. Full diamond: can settle a claim; open diamond:
-            tells what matters apart; arrow: will be a bound; bracket: too few walks for what is asked.
+            tells what matters apart; arrow: the path ends too soon; bracket: too few walks for what is asked.
           </p>
           <DayLine setup={shown} />
           <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />

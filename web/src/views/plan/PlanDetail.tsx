@@ -1,4 +1,3 @@
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { Setup } from '@urvek/contract';
 import { travelledGround } from '@urvek/draw';
 import { claimFlags, type PlanCell, type SlotState, type WalkRow } from '@urvek/study';
@@ -6,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Ready } from '../../components/Frame.tsx';
 import { Tape } from '../../components/Tape.tsx';
-import { useSelected } from '../../state/lens.ts';
+import { Views, type View } from '../../components/Views.tsx';
 import { Checks } from './Checks.tsx';
 import { NextSteps } from './NextSteps.tsx';
 import { Order } from './Order.tsx';
@@ -27,14 +26,9 @@ export function PlanDetail({
   blind: boolean;
   cell: PlanCell | undefined;
 }) {
-  const [shown, show] = useSelected('show');
   const { ratio, sigma, walksEach } = setup.plan;
-  const view = (
-    id: string,
-    name: string,
-    is: boolean,
-    draw: () => ReactNode,
-  ): [string, string, () => ReactNode][] => (is ? [[id, name, draw]] : []);
+  const view = (id: string, name: string, is: boolean, draw: () => ReactNode): View[] =>
+    is ? [{ id, name, draw }] : [];
   const views = [
     ...view('cell', 'This cell', cell !== undefined && !blind, () => (
       <CellView cell={cell as PlanCell} workspace={workspace} setup={setup} />
@@ -46,31 +40,7 @@ export function PlanDetail({
       <PowerPanel key={`${ratio}/${sigma}`} ratio={ratio} sigma={sigma} walksEach={walksEach} />
     )),
   ];
-  return (
-    <TabGroup
-      selectedIndex={Math.max(
-        0,
-        views.findIndex(([id]) => id === shown),
-      )}
-      onChange={(i) => show(views[i]?.[0])}
-    >
-      <TabList className="no-print mt-3 flex flex-wrap gap-x-1 border-b-2 border-ink">
-        {views.map(([id, name]) => (
-          <Tab
-            key={id}
-            className="min-h-9 border-2 border-b-0 border-transparent px-3 font-bold data-selected:border-ink data-selected:bg-sheet"
-          >
-            {name}
-          </Tab>
-        ))}
-      </TabList>
-      <TabPanels className="mt-3">
-        {views.map(([id, , draw]) => (
-          <TabPanel key={id}>{draw()}</TabPanel>
-        ))}
-      </TabPanels>
-    </TabGroup>
-  );
+  return <Views views={views} />;
 }
 
 function CellView({ cell, workspace, setup }: { cell: PlanCell; workspace: Ready; setup: Setup }) {

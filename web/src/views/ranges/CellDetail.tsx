@@ -1,4 +1,3 @@
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import { pathLengthM } from '@urvek/core';
 import {
   comesBackSentences,
@@ -15,7 +14,7 @@ import { useNavigate } from 'react-router';
 import { Field, Tick } from '../../components/Field.tsx';
 import type { Ready } from '../../components/Frame.tsx';
 import { Loading } from '../../components/States.tsx';
-import { useSelected } from '../../state/lens.ts';
+import { Views, type View } from '../../components/Views.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { Availability } from './Availability.tsx';
 import { EstimateTable } from './Estimates.tsx';
@@ -48,13 +47,7 @@ export function CellDetail({
   curves: PathCurves | undefined;
   judged: JudgementView;
 }) {
-  const [shown, show] = useSelected('show');
   const title = rangeTitle(workspace.comparison.setup, range);
-  const views = viewsOf({ workspace, range, curves, judged });
-  const at = Math.max(
-    0,
-    views.findIndex((v) => v.id === shown),
-  );
   return (
     <section className="sheet p-3" aria-label={`Ranges on ${title}`}>
       <h2>
@@ -66,23 +59,7 @@ export function CellDetail({
           {text}
         </p>
       ))}
-      <TabGroup selectedIndex={at} onChange={(i) => show(views[i]?.id)}>
-        <TabList className="no-print mt-1 mb-3 flex flex-wrap gap-x-1 border-b-2 border-ink">
-          {views.map(({ id, name }) => (
-            <Tab
-              key={id}
-              className="min-h-9 border-2 border-b-0 border-transparent px-3 font-bold data-selected:border-ink data-selected:bg-white"
-            >
-              {name}
-            </Tab>
-          ))}
-        </TabList>
-        <TabPanels>
-          {views.map(({ id, view }) => (
-            <TabPanel key={id}>{view()}</TabPanel>
-          ))}
-        </TabPanels>
-      </TabGroup>
+      <Views views={viewsOf({ workspace, range, curves, judged })} />
     </section>
   );
 }
@@ -94,12 +71,6 @@ interface Shown {
   readonly judged: JudgementView;
 }
 
-interface View {
-  readonly id: string;
-  readonly name: string;
-  readonly view: () => ReactNode;
-}
-
 function viewsOf(of: Shown): View[] {
   const { range, curves, judged, workspace } = of;
   const walked = range.summary.n > 0;
@@ -107,9 +78,9 @@ function viewsOf(of: Shown): View[] {
   const across = judged.across.find((a) => a.kindId === range.kindId);
   const stands = curves && (curves.matrix.cells.length > 0 || curves.rungs.length > 0);
   const view = (id: string, name: string, shown: boolean | undefined, draw: () => ReactNode): View[] =>
-    shown ? [{ id, name, view: draw }] : [];
+    shown ? [{ id, name, draw }] : [];
   return [
-    { id: 'walks', name: 'Walks', view: () => (walked ? <Walks {...of} /> : <NoMetres range={range} />) },
+    { id: 'walks', name: 'Walks', draw: () => (walked ? <Walks {...of} /> : <NoMetres range={range} />) },
     ...view('ratios', 'Ratios', walked, () => <RatioView {...of} />),
     ...view('across', 'All paths', across !== undefined, () => (
       <Forest across={across as NonNullable<typeof across>} ranges={judged.ranges} />

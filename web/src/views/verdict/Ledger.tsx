@@ -8,9 +8,10 @@ import {
 } from '@urvek/draw';
 import type { LengthUnit } from '@urvek/core';
 import type { JudgementView } from '@urvek/study';
-import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { useMemo, type KeyboardEvent } from 'react';
 import type { Ready } from '../../components/Frame.tsx';
 import { Picture } from '../../components/Picture.tsx';
+import { useListKeys } from '../../components/useListKeys.ts';
 import { Empty } from '../../components/States.tsx';
 import { useLens, useSelected, type Lens } from '../../state/lens.ts';
 import { useUnit } from '../../state/unit.ts';
@@ -26,7 +27,10 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
   const [wanted, select] = useSelected('line');
   const lines = useMemo(() => ledgerLines(judged, unit).filter((l) => inLens(l, lens)), [judged, unit, lens]);
   const scales = useMemo(() => ledgerScales(lines, STRIP_PX, unit), [lines, unit]);
-  const list = useRef<HTMLTableSectionElement>(null);
+  const [list, onKey] = useListKeys<HTMLTableSectionElement>(
+    lines.map((l) => l.id),
+    select,
+  );
   if (lines.length === 0)
     return (
       <Empty title="No claim and no need">
@@ -36,13 +40,6 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
     );
   const selected =
     lines.find((l) => l.id === wanted) ?? lines.find((l) => l.outcome === 'undecided') ?? lines[0];
-  const onKey = (e: KeyboardEvent, i: number): void => {
-    const to = lines[i + ({ ArrowDown: 1, ArrowUp: -1 }[e.key] ?? NaN)];
-    if (!to) return;
-    e.preventDefault();
-    select(to.id);
-    list.current?.querySelector<HTMLElement>(`[data-line="${CSS.escape(to.id)}"]`)?.focus();
-  };
   return (
     <>
       <div className="sheet relative max-h-[calc(100vh-15rem)] min-h-40 overflow-auto" data-ledger>

@@ -47,6 +47,7 @@ function ClaimOpened({
   const range = all.ranges.find(
     (r) => r.path.id === path?.id && r.kindId === product.kindId && r.summary.n > 0,
   );
+  const subjectId = range?.subjects.find((s) => s.name === subject)?.id ?? product.id;
   const told = range ? textsOf(comesBackSentences(range, unit)) : [];
   return (
     <article className="sheet p-3" aria-label={`${subject}: ${claimText(claim)}`}>
@@ -97,7 +98,7 @@ function ClaimOpened({
       )}
       {range && (
         <p className="mt-1">
-          <Link className="underline" to={`/c/${workspace.id}/ranges?cell=${path?.id}~${product.id}`}>
+          <Link className="underline" to={`/c/${workspace.id}/ranges?cell=${path?.id}~${subjectId}`}>
             Its walks, ratios and curves
           </Link>
         </p>

@@ -1,12 +1,11 @@
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { ReactNode } from 'react';
 import { useJudgement } from '../../api/queries.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
+import { Views } from '../../components/Views.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
-import { useSelected } from '../../state/lens.ts';
 import { Audits } from './Audits.tsx';
 import { Earlier } from './Earlier.tsx';
 import { LatencyPanel } from './LatencyPanel.tsx';
@@ -19,7 +18,6 @@ export const Verdict = () => <WithWorkspace>{(workspace) => <VerdictStage {...wo
 function VerdictStage(workspace: Ready) {
   const { data, error } = useJudgement(workspace);
   const { form, save, error: saveError, saving } = useSetupForm(workspace.comparison, 'Verdict');
-  const [shown, show] = useSelected('show');
   const open = data?.audits.filter((a) => a.acknowledged === undefined).length;
   const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);
   const parts: [string, ReactNode][] = data
@@ -46,31 +44,7 @@ function VerdictStage(workspace: Ready) {
       <LensBar setup={workspace.comparison.setup} byPlan />
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}
-      {data && (
-        <TabGroup
-          selectedIndex={Math.max(
-            0,
-            parts.findIndex(([name]) => tabOf(name) === shown),
-          )}
-          onChange={(i) => show(i === 0 ? undefined : tabOf(parts[i]?.[0] ?? ''))}
-        >
-          <TabList className="no-print mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
-            {parts.map(([name]) => (
-              <Tab
-                key={tabOf(name)}
-                className="min-h-10 cursor-pointer border-2 border-b-0 border-transparent px-4 py-1 font-head font-bold whitespace-nowrap data-selected:border-ink data-selected:bg-sheet"
-              >
-                {name}
-              </Tab>
-            ))}
-          </TabList>
-          <TabPanels>
-            {parts.map(([name, part]) => (
-              <TabPanel key={tabOf(name)}>{part}</TabPanel>
-            ))}
-          </TabPanels>
-        </TabGroup>
-      )}
+      {data && <Views views={parts.map(([name, part]) => ({ id: tabOf(name), name, draw: () => part }))} />}
       {!workspace.sealed && (
         <SaveBar
           what="verdict"
