@@ -19,6 +19,7 @@ interface Block {
   readonly walks: readonly { readonly fromMin: number; readonly toMin: number }[];
 }
 
+const DAY_MIN = 24 * 60;
 const [TOP, BAR, HEIGHT, MARGIN] = [18, 24, 62, 4];
 /** A clock's text, and the letter of a name, px. */
 const [CLOCK_PX, LETTER_PX] = [44, 7.2];
@@ -103,6 +104,10 @@ function blockShapes({ name, fromMin, toMin, walks }: Block, x: (min: number) =>
   ];
 }
 
+/** A plan that nobody can walk in a day says so. */
+const hourText = (min: number): string =>
+  min >= DAY_MIN && min % DAY_MIN === 0 ? `day ${min / DAY_MIN + 1}` : clockText(min);
+
 /** Full hours, as many as have room. */
 function hourShapes(from: number, to: number, x: (min: number) => number, width: number): Shape[] {
   const room = Math.max(1, Math.floor((width - 2 * MARGIN) / CLOCK_PX));
@@ -112,6 +117,6 @@ function hourShapes(from: number, to: number, x: (min: number) => number, width:
   );
   return hours.flatMap((m) => [
     line(x(m), TOP + BAR, x(m), TOP + BAR + 4, 'tick'),
-    text(Math.min(width - 18, Math.max(18, x(m))), HEIGHT - 3, clockText(m), 'tick-figure', 'middle'),
+    text(Math.min(width - 18, Math.max(18, x(m))), HEIGHT - 3, hourText(m), 'tick-figure', 'middle'),
   ]);
 }

@@ -32,16 +32,19 @@ export function reachScale(leastM: number, mostM: number, width: number, unit: L
   const all = decades
     .flatMap((d) => [1, 2, 5].map((m) => m * d))
     .filter((v) => v * per >= leastM && v * per <= mostM);
-  const roomy = (values: readonly number[]): boolean =>
-    values.every((v, i) => i === 0 || x(v * per) - x((values[i - 1] as number) * per) >= TICK_PX);
-  const only = (...leading: number[]): number[] =>
-    all.filter((v) => leading.includes(Math.round(v / 10 ** Math.floor(Math.log10(v) + 1e-9))));
-  const shown = [all, only(1, 5), only(1)].find(roomy) ?? only(1).slice(0, 1);
+  // Ones first, then fives, then twos, each where it has room.
+  const shown: number[] = [];
+  for (const leading of [1, 5, 2])
+    for (const v of all.filter((t) => leadingOf(t) === leading))
+      if (shown.every((other) => Math.abs(x(v * per) - x(other * per)) >= TICK_PX)) shown.push(v);
+  shown.sort((a, b) => a - b);
   return {
     ...{ leastM, mostM, width, x },
     ticks: shown.map((v) => ({ atM: v * per, label: String(v) })),
   };
 }
+
+const leadingOf = (v: number): number => Math.round(v / 10 ** Math.floor(Math.log10(v) + 1e-9));
 
 const finite = (values: readonly (number | undefined)[]): number[] =>
   values.filter((v): v is number => v !== undefined && v > 0 && Number.isFinite(v));

@@ -2,7 +2,7 @@ import { formatLength, type LengthUnit } from '@urvek/core';
 import { farthestM, ratioFigures, type ReachCell } from '@urvek/study';
 import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
 import { endsText, estimateText } from '../tape/rangeLanes.ts';
-import { postShapes } from './posts.ts';
+import { postShapes, postsWidth } from './posts.ts';
 import type { ReachScale } from './reachScale.ts';
 
 export const STRIP_PX = 20;
@@ -48,7 +48,7 @@ function found(of: ReachCell, scale: ReachScale): Shape[] {
     case 'not planned':
       return [line(scale.x(scale.leastM), MIDDLE, scale.x(farthestM(of.path)), MIDDLE, 'grid')];
     case 'planned':
-      return postShapes(scale.x(scale.leastM), 3, 0, of.planned, STRIP_PX - 6);
+      return postShapes(postsFrom(of, scale), 3, 0, of.planned, STRIP_PX - 6);
     case 'refused':
       return [gapShape(scale.x(scale.leastM), scale.x(farthestM(of.path)))];
     case 'estimate':
@@ -57,6 +57,12 @@ function found(of: ReachCell, scale: ReachScale): Shape[] {
     case 'brackets':
       return bracketShapes(of, scale);
   }
+}
+
+/** Where the first post stands: beyond the path's end where that would cut through them. */
+function postsFrom({ path: walked, planned }: ReachCell, scale: ReachScale): number {
+  const [from, end] = [scale.x(scale.leastM), scale.x(farthestM(walked))];
+  return end < from + postsWidth(planned) ? end + 6 : from;
 }
 
 const gapShape = (x1: number, x2: number): Shape =>

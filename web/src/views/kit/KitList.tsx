@@ -30,7 +30,7 @@ export function KitList({
     onSelect,
   );
   return (
-    <div className="sheet relative max-h-[calc(100vh-14rem)] overflow-auto" data-kit-list>
+    <div className="sheet relative max-h-[max(12rem,calc(100vh-14rem))] overflow-auto" data-kit-list>
       <table className="w-full border-collapse" aria-label="Products">
         <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
           <tr>

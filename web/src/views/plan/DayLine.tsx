@@ -7,6 +7,8 @@ import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
 import { localMinutes } from '../../state/clock.ts';
 
+const DAY_MIN = 24 * 60;
+
 /** When one is home: the walks of the day to scale, the light, and who is where. */
 export function DayLine({ setup }: { setup: Setup }) {
   const [place, width] = useWidth(320);
@@ -31,6 +33,7 @@ export function DayLine({ setup }: { setup: Setup }) {
   );
   const last = times.at(-1);
   if (!day || !last) return null;
+  const days = Math.floor(last.toMin / DAY_MIN);
   const { atFixedEnd, atMobileEnd, secondChannel, hoursAtHand } = setup.plan;
   const said = [
     atFixedEnd && `at the fixed end ${atFixedEnd}`,
@@ -42,7 +45,10 @@ export function DayLine({ setup }: { setup: Setup }) {
   return (
     <section className="mt-2" aria-label="The day">
       <p className="flex flex-wrap gap-x-3">
-        <strong>Home after {clockText(last.toMin)}</strong>
+        <strong>
+          Home after {clockText(last.toMin)}
+          {days > 0 && ` of day ${days + 1}, without a rest: more than a day’s walks`}
+        </strong>
         <span className="text-[0.87rem] text-faint">{said.join('; ')}</span>
       </p>
       <div ref={place}>

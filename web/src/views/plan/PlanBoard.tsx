@@ -28,7 +28,7 @@ export function PlanBoard({
     grid.current?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(to)}"]`)?.focus();
   };
   return (
-    <div className="sheet relative max-h-[calc(100vh-17rem)] min-h-40 overflow-auto" data-plan-board>
+    <div className="sheet relative max-h-[max(12rem,calc(100vh-17rem))] overflow-auto" data-plan-board>
       <table ref={grid} className="w-full border-collapse" aria-label="Walks of each rig on each path">
         <thead className="sticky top-0 z-10 bg-sheet shadow-[0_2px_0_var(--color-ink)]">
           <tr>

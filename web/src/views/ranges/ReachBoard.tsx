@@ -36,7 +36,7 @@ export function ReachBoard({
   return (
     <div
       ref={place}
-      className="sheet relative max-h-[calc(100vh-13.5rem)] min-h-48 overflow-auto print:max-h-none"
+      className="sheet relative max-h-[max(12rem,calc(100vh-13.5rem))] overflow-auto print:max-h-none"
       data-reach-board
     >
       <table

@@ -42,7 +42,7 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
     lines.find((l) => l.id === wanted) ?? lines.find((l) => l.outcome === 'undecided') ?? lines[0];
   return (
     <>
-      <div className="sheet relative max-h-[calc(100vh-15rem)] min-h-40 overflow-auto" data-ledger>
+      <div className="sheet relative max-h-[max(12rem,calc(100vh-15rem))] overflow-auto" data-ledger>
         <table className="w-full table-fixed border-collapse" aria-label="Claims and needs">
           <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
             <tr>
