@@ -85,6 +85,7 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
   await page.choose('Criterion', 'last usable');
   await page.see('Incline: last usable');
   await page.press('Walks');
+  await page.find('//*[starts-with(@data-group, "walk-")]//*[local-name()="path"]');
   await page.driver.executeScript(
     "document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))",
   );
