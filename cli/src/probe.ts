@@ -66,7 +66,7 @@ export async function probe(
 
 const noConnection = (why: string): ProbeResult => ({
   ...{ outcome: 'no connection', why, seconds: 0, bytes: 0, idle: undefined, down: undefined, up: undefined },
-  ...{ both: undefined, datagrams: undefined, limitedBy: undefined },
+  ...{ both: undefined, datagrams: undefined, limitedBy: undefined, cutShort: undefined },
 });
 
 function serverOf(address: string, { authority, device }: ProbeOptions): Reached {
@@ -160,6 +160,7 @@ function jsonOf(result: ProbeResult, sameMachine: boolean, { origin }: Reached):
     encrypted: origin.startsWith('https:'),
     outcome: result.outcome,
     why: result.why ?? null,
+    cut_short: result.cutShort ?? null,
     rehearsal: sameMachine,
     limited_by: result.limitedBy ?? null,
     seconds: result.seconds,

@@ -12,7 +12,7 @@ export interface LoadedRate {
 }
 
 export interface ProbeResult {
-  /** `broken`: it began, and the link went; what was measured until then stands. */
+  /** `broken`: it began, and the link went; `stopped`: somebody or the budget ended it. What was finished stands. */
   readonly outcome: 'done' | 'broken' | 'stopped' | 'no connection';
   readonly why: string | undefined;
   readonly seconds: number;
@@ -30,4 +30,6 @@ export interface ProbeResult {
     | undefined;
   /** What was measured instead of the link; undefined: the link. */
   readonly limitedBy: string | undefined;
+  /** Stopped in the middle of this way, which therefore has no figure. */
+  readonly cutShort: ProbeWay | undefined;
 }

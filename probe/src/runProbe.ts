@@ -83,6 +83,7 @@ class Run {
   private both: ProbeResult['both'];
   private datagrams: ProbeResult['datagrams'];
   private limited: string | undefined;
+  private cut: ProbeWay | undefined;
 
   constructor(
     private readonly ports: ProbePorts,
@@ -100,8 +101,11 @@ class Run {
       await this.begin();
       await this.measure();
     } catch (error) {
-      if (error instanceof Stopped) [outcome, why] = ['stopped', error.message];
-      else [outcome, why] = [this.control ? 'broken' : 'no connection', (error as Error).message];
+      if (error instanceof Stopped) {
+        [outcome, why] = ['stopped', error.message];
+        // The other end is asked nothing more: of this one it is known whether it was busy.
+        if (this.rates.size > 0) this.limited = limitedBy(this.ports.load(), undefined);
+      } else [outcome, why] = [this.control ? 'broken' : 'no connection', (error as Error).message];
     } finally {
       this.over = true;
       this.echo?.end();
@@ -115,6 +119,7 @@ class Run {
       both: this.both,
       datagrams: this.datagrams,
       limitedBy: this.limited,
+      cutShort: this.cut,
     };
   }
 
@@ -159,7 +164,7 @@ class Run {
     const [down, up] = [way !== 'up', way !== 'down'];
     const echoes = this.theEcho.collect();
     const counts: Record<'down' | 'up', ByteCount[]> = { down: [], up: [] };
-    let whole = false;
+    let [whole, cut] = [false, false];
     try {
       const closers = [
         ...(down ? [await this.receive(counts.down)] : []),
@@ -170,13 +175,18 @@ class Run {
       while (this.theEcho.silentMs() > SILENT_MS) await this.step(SAMPLE_MS);
       for (const close of closers) close();
       whole = true;
+    } catch (error) {
+      cut = error instanceof Stopped;
+      throw error;
     } finally {
       // A broken run keeps what it has: the silence in which one waited is not the link's rate.
       const loaded = roundTripsOf(echoes());
       const rate = (of: readonly ByteCount[]): SteadyRate | undefined =>
         steadyRate(whole ? of : beforeSilence(of));
       const [downRate, upRate] = [rate(counts.down), rate(counts.up)];
-      if (way === 'both') this.both = downRate && upRate && { down: downRate, up: upRate, loaded };
+      // Cut short by the person or the budget, it is no reading; what was finished before stands.
+      if (cut) this.cut = way;
+      else if (way === 'both') this.both = downRate && upRate && { down: downRate, up: upRate, loaded };
       else this.keep(way, way === 'down' ? downRate : upRate, loaded);
     }
   }

@@ -94,7 +94,7 @@ export const AGAINST_WAYS = [
 ] as const;
 export type AgainstWay = (typeof AGAINST_WAYS)[number];
 
-export const LANDMARKS = ['body turned', 'door', 'corner', 'floor'] as const;
+export const LANDMARKS = ['body turned', 'door', 'corner', 'floor', 'hand-over'] as const;
 export const RUNGS = ['voice', 'tone', 'data'] as const;
 
 /**
@@ -172,6 +172,7 @@ export interface EventBodies {
   reconnected: { readonly how: ReconnectWay };
   note: { readonly text: string; /** Spoken: what the microphone heard. */ readonly voice?: VoiceNote };
   gap: { readonly fromWallMs: number };
+  /** `hand-over`: the walker saw the link change; the name says to what. */
   landmark: { readonly what: (typeof LANDMARKS)[number]; readonly name?: string };
   /** Tried and failed, n of n, after a small move where one was made. */
   tried: { readonly tries: number; readonly failed: number; readonly movedM?: number };

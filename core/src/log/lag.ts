@@ -39,6 +39,11 @@ export function lagOf(event: WalkEvent, playoutDelayS: number, delay: OperatorDe
       return frameS === undefined
         ? { lagS: delay.reactionS * rate + playoutDelayS, uncertaintyS: delay.spreadS * rate }
         : { lagS: playoutDelayS, uncertaintyS: frameS / 2 };
+    // A door is seen coming; a hand-over is noticed on what an instrument shows, which plays nothing out.
+    case 'landmark':
+      return event.body.what === 'hand-over' && frameS === undefined
+        ? { lagS: delay.reactionS * rate, uncertaintyS: delay.spreadS * rate }
+        : { lagS: 0, uncertaintyS: frameS === undefined ? 0 : frameS / 2 };
     case 'begin':
     case 'mark':
     case 'turn':

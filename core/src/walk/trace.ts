@@ -10,7 +10,7 @@ import {
   type WalkEvent,
 } from '../log/event.ts';
 import { joinLogs } from '../log/joinLogs.ts';
-import type { OperatorDelay } from '../log/lag.ts';
+import { lagOf, type OperatorDelay } from '../log/lag.ts';
 import type { DistanceMethod } from '../quantity/distanceMethod.ts';
 import { fixesOf, markedPlace } from './fixes.ts';
 import { lookedDirections, looksOf, type Look } from './look.ts';
@@ -74,6 +74,8 @@ export interface Trace extends Track {
   readonly reconnections: readonly Reconnection[];
   readonly notes: readonly { readonly atS: number; readonly text: string }[];
   readonly named: readonly NamedPoint[];
+  /** Where the walker saw the link change its band, cell or access point, and to what, where that was said. */
+  readonly handOvers: readonly (Placed & { readonly to: string | undefined })[];
   readonly gaps: number;
   /** Of each loss that was pressed, the hop that was lost; absent: nobody said, or there is one only. */
   readonly lostHops: readonly (string | undefined)[];
@@ -209,6 +211,12 @@ export function traceWalk(
     reconnections: reconnections.map((r) => ({ ...r, position: placeAt(track, r.atS) })),
     notes: of('note').map((e) => ({ atS: e.time.walkS, text: e.body.text })),
     named: namedPointsOf(of('mark'), of('landmark'), of('call')),
+    handOvers: of('landmark')
+      .filter((e) => e.body.what === 'hand-over')
+      .map((e) => {
+        const atS = e.time.walkS - lagOf(e, 0, delay).lagS;
+        return { atS, to: e.body.name, position: placeAt(track, atS) };
+      }),
     gaps: of('gap').length,
     lostHops: of('dropoutBegin').map((e) => e.body.hop),
     ...course,

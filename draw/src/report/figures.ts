@@ -10,6 +10,7 @@ import {
 } from '@urvek/core';
 import type {
   FigureRange,
+  HandOverFound,
   PathFigures,
   RangeView,
   SpeedPair,
@@ -94,6 +95,17 @@ function lostText(
   return `${product}, ${WAY[direction]}: no connection in ${lost} of ${walks} ${walks === 1 ? 'walk' : 'walks'}, nearest at ${show(lostAtM)}; it counts as 0 Mbit/s.`;
 }
 
+/** Who noticed the hand-overs. */
+function saidBy(own: readonly HandOverFound[]): string {
+  const by = new Set(own.map((h) => h.noticedBy));
+  const [only] = by.size === 1 ? by : [];
+  if (only === 'readings') return 'as its readings say';
+  if (only === 'walker') return 'as the walker noticed';
+  return only === undefined
+    ? 'as its readings or the walker say'
+    : 'as its readings say and the walker noticed';
+}
+
 /** What changed to what, and between where and where on all the walks in which it did. */
 function handOverTexts(
   { product, direction, handOvers, rows }: ThroughputFinding,
@@ -104,9 +116,12 @@ function handOverTexts(
   return kinds.map((kind) => {
     const own = handOvers.filter((h) => `${h.from}\n${h.to}` === kind);
     const [{ from, to }] = own as [(typeof own)[number]];
-    const ends = own.flatMap((h) => [h.fromM, h.toM]);
+    // The walker's own place is finer than the two readings around it.
+    const ends = own.flatMap((h) => (h.noticedAtM === undefined ? [h.fromM, h.toM] : [h.noticedAtM]));
+    const [nearM, farM] = [show(Math.min(...ends)), show(Math.max(...ends))];
+    const where = nearM === farM ? `at ${nearM}` : `between ${nearM} and ${farM}`;
     const n = new Set(own.map((h) => h.walk)).size;
-    return `${product}, ${WAY[direction]}: changed from ${from} to ${to} between ${show(Math.min(...ends))} and ${show(Math.max(...ends))} in ${n} of ${walks} ${walks === 1 ? 'walk' : 'walks'}, as its readings say; each has a curve of its own.`;
+    return `${product}, ${WAY[direction]}: changed from ${from} to ${to} ${where} in ${n} of ${walks} ${walks === 1 ? 'walk' : 'walks'}, ${saidBy(own)}; each has a curve of its own.`;
   });
 }
 

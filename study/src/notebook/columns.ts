@@ -15,7 +15,8 @@ export const COLUMNS = [
     'method',
     'point',
   ] as const),
-  ...(['grade', 'words', 'tries', 'hits', 'rung', 'down_mbps', 'up_mbps', 'rtt_ms', 'jitter_ms'] as const),
+  ...(['grade', 'words', 'tries', 'hits', 'rung', 'down_mbps', 'up_mbps', 'rtt_ms'] as const),
+  ...(['rtt_variation_ms', 'jitter_ms'] as const),
   ...(['loss_pct', 'level_dbm', 'level_change_db', 'band', 'cell', 'server', 'instrument'] as const),
   ...(['height_m', 'event', 'remark', 'provenance'] as const),
 ] as const;
@@ -60,6 +61,7 @@ const ALSO: Readonly<Partial<Record<Column, RegExp>>> = {
   down_mbps: /^(down|download|dl|down \(mbit\/s\)|download mbps)$/,
   up_mbps: /^(up|upload|ul|up \(mbit\/s\)|upload mbps)$/,
   rtt_ms: /^(ping|rtt|latency|round trip)$/,
+  rtt_variation_ms: /^(mdev|(ping|rtt|round[- ]trip|latency) (variation|jitter|mdev))$/,
   jitter_ms: /^jitter$/,
   loss_pct: /^(loss|packet loss)$/,
   level_dbm: /^(level|rssi|rsrp|signal|dbm)$/,
@@ -110,7 +112,7 @@ export function readNotebook(text: string): Notebook {
     const others: string[] = [];
     cells.forEach((cell, i) => {
       // A sign that a spreadsheet would reckon with was kept from that by an apostrophe.
-      const value = cell.replace(/^'(?=[=+\-@])/, '').trim();
+      const value = cell.replace(/^'(?=[=+\-@\uFF1D\uFF0B\uFF0D\uFF20])/, '').trim();
       const column = meant[i];
       if (value === '') return;
       if (column === 'unit_at') units.set(line, value);

@@ -51,6 +51,7 @@ export const ROW_EVENTS = {
   turn: /^(turn|turned|turn round|turned round|turned back)$/,
   reset: /^(reset|power.?cycled?|restart(ed)?)$/,
   're-paired': /^(re-?paired|paired again)$/,
+  'hand-over': /^(?:hand-?over|handed over|roamed)(?:(?: to|:|,) (.+))?$/i,
   tried: /^(tried|tries)$/,
   end: /^(end|ended|stop|stopped|finished)(?:[:,]? (.+))?$/,
   failed: /^(failed|failure)(,? place unknown)?$/,
@@ -72,6 +73,8 @@ export interface Observation {
   readonly measured: readonly EventBodies['measured'][];
   readonly event: RowEvent | undefined;
   readonly endReason: EndReason;
+  /** Of a hand-over: what the link changed to. */
+  readonly handOverTo: string | undefined;
   /** As it was written. */
   readonly time: string | undefined;
   readonly note: string;
@@ -98,7 +101,8 @@ const FIGURES: readonly (readonly [Column, EventBodies['measured']['quantity'], 
   ['down_mbps', 'throughput', 'fixed-to-mobile'],
   ['up_mbps', 'throughput', 'mobile-to-fixed'],
   ['rtt_ms', 'round trip', undefined],
-  ['jitter_ms', 'round-trip variation', undefined],
+  ['rtt_variation_ms', 'round-trip variation', undefined],
+  ['jitter_ms', 'jitter', undefined],
   ['loss_pct', 'loss', undefined],
   ['level_dbm', 'level', undefined],
   ['level_change_db', 'level change', undefined],
@@ -118,7 +122,7 @@ export function readRow({ line, cells }: NotebookRow, context: RowContext): Obse
   const kind = kindOf(product.kindId);
   if (cells.provenance?.toLowerCase().startsWith(SIMULATED))
     throw new RowTrouble('provenance', 'simulated: it is no walk that somebody made');
-  const { event, endReason } = eventOf(cells.event);
+  const { event, endReason, handOverTo } = eventOf(cells.event);
   const method = methodOf(cells.method) ?? context.method;
   const place = placeOf(cells, method, context);
   const graded = gradeOf(cells, kind.id, context.sayings);
@@ -147,6 +151,7 @@ export function readRow({ line, cells }: NotebookRow, context: RowContext): Obse
     measured,
     event,
     endReason,
+    handOverTo,
     time: cells.time,
     note: [
       graded.from,
@@ -202,8 +207,9 @@ function placeOf(
   return { reading: read.reading, side: read.side, point: point ?? read.point };
 }
 
-function eventOf(text: string | undefined): Pick<Observation, 'event' | 'endReason'> {
-  if (text === undefined) return { event: undefined, endReason: 'not stated' };
+function eventOf(text: string | undefined): Pick<Observation, 'event' | 'endReason' | 'handOverTo'> {
+  const noMore = { endReason: 'not stated', handOverTo: undefined } as const;
+  if (text === undefined) return { event: undefined, ...noMore };
   const tidy = text.trim().toLowerCase();
   const event = ROW_EVENT_NAMES.find((e) => ROW_EVENTS[e].test(tidy));
   if (!event)
@@ -212,11 +218,12 @@ function eventOf(text: string | undefined): Pick<Observation, 'event' | 'endReas
       `“${text}” is nothing that can be logged: there are ${ROW_EVENT_NAMES.join(', ')}`,
     );
   const why = event === 'end' ? ROW_EVENTS.end.exec(tidy)?.[2] : undefined;
-  if (why === undefined) return { event, endReason: 'not stated' };
+  const to = event === 'hand-over' ? ROW_EVENTS['hand-over'].exec(text.trim())?.[1] : undefined;
+  if (why === undefined) return { event, ...noMore, handOverTo: to && cutText(to, LONGEST_NETWORK) };
   const endReason = END_REASONS.find((r) => r === why);
   if (!endReason)
     throw new RowTrouble('event', `“${why}” is no reason to end: there are ${END_REASONS.join(', ')}`);
-  return { event, endReason };
+  return { event, ...noMore, endReason };
 }
 
 function methodOf(text: string | undefined): DistanceMethod | undefined {

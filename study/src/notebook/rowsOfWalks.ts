@@ -148,6 +148,8 @@ function cellsOf(event: WalkEvent): Cells | undefined {
     case 'note':
       return { remark: event.body.text };
     case 'landmark':
+      if (event.body.what === 'hand-over')
+        return { event: event.body.name === undefined ? 'hand-over' : `hand-over: ${event.body.name}` };
       return { remark: [event.body.what, event.body.name].filter((t) => t !== undefined).join(' ') };
     case 'readBack':
       return { remark: `read back “${event.body.sent}”, heard “${event.body.heard}”` };
@@ -173,15 +175,16 @@ function cellsOf(event: WalkEvent): Cells | undefined {
   }
 }
 
-const COLUMN: Readonly<Record<Exclude<Quantity, 'throughput' | 'bars' | 'jitter'>, Column>> = {
+const COLUMN: Readonly<Record<Exclude<Quantity, 'throughput' | 'bars'>, Column>> = {
   'round trip': 'rtt_ms',
-  'round-trip variation': 'jitter_ms',
+  'round-trip variation': 'rtt_variation_ms',
+  jitter: 'jitter_ms',
   loss: 'loss_pct',
   level: 'level_dbm',
   'level change': 'level_change_db',
 };
 
-/** A notebook has no column for bars, nor for a jitter that is one way: they stand in the remark. */
+/** A notebook has no column for bars: they stand in the remark. */
 function measuredCells(body: EventBodies['measured']): Cells {
   const { quantity, value, direction, network, band = network } = body;
   const said = value === undefined ? 'no connection' : figureSaid(body, value);
@@ -193,7 +196,7 @@ function measuredCells(body: EventBodies['measured']): Cells {
     ...(body.heightM === undefined ? {} : { height_m: figure(body.heightM) }),
     ...(body.provenance === undefined ? {} : { provenance: body.provenance }),
   };
-  if (quantity === 'bars' || quantity === 'jitter') return { remark: `${quantity}: ${said}`, ...around };
+  if (quantity === 'bars') return { remark: `${quantity}: ${said}`, ...around };
   const column =
     quantity === 'throughput'
       ? direction === 'fixed-to-mobile'

@@ -188,3 +188,22 @@ describe('walks out of a notebook', () => {
     ]);
   });
 });
+
+test('a hand-over that was written down parts the readings, and a jitter is no variation of the round trip', () => {
+  const cells = { product: 'Box', path: 'Lane', walk: '1', method: 'wheel' };
+  const taken = take([
+    { ...cells, at: '10 m', down_mbps: '90', jitter_ms: '2', rtt_variation_ms: '5' },
+    { ...cells, at: '30 m', event: 'hand-over: Attic' },
+    { ...cells, at: '40 m', down_mbps: '20' },
+  ]);
+  expect(asked(taken)).toEqual([]);
+  const [finding] = findWalks(taken.setup, taken.walks);
+  expect(finding?.trace.measured.map((m) => [m.quantity, m.value])).toEqual([
+    ['throughput', 90],
+    ['round-trip variation', 5],
+    ['jitter', 2],
+    ['throughput', 20],
+  ]);
+  expect(finding?.trace.handOvers).toMatchObject([{ to: 'Attic', position: { travelledM: 30 } }]);
+  expect(rowsOfWalks(taken.setup, taken.walks).map((r) => r.cells.event)).toContain('hand-over: Attic');
+});

@@ -1,7 +1,7 @@
 import { isNearer, kindOf, type EventBodies, type Grade, type WalkEvent } from '@urvek/core';
 import { cutText, type StoredWalk } from '@urvek/contract';
 import type { Placed } from './kit.ts';
-import type { Observation } from './readRow.ts';
+import type { Observation, RowEvent } from './readRow.ts';
 
 /** A walk as its rows tell it. */
 export interface Drawn extends Placed {
@@ -157,6 +157,9 @@ const placeOf = (reading: Observation['reading']) =>
 const nameOf = (o: Observation): string | undefined =>
   o.point === undefined ? undefined : cutText(o.point, LONGEST_PLACE);
 
+/** Events that say where, if only that it was here. */
+const PLACES: readonly RowEvent[] = ['mark', 'failed', 'first reached'];
+
 function addRow(add: Add, o: Observation, watched: boolean): void {
   const reading = placeToLog(o);
   const note = (): void => {
@@ -176,7 +179,7 @@ function addRow(add: Add, o: Observation, watched: boolean): void {
     default:
   }
   const name = nameOf(o);
-  const isPlace = o.event === 'mark' || o.event === 'failed' || o.event === 'first reached';
+  const isPlace = o.event !== undefined && PLACES.includes(o.event);
   if (reading || name !== undefined || says(o) || isPlace)
     add('mark', {
       ...placeOf(reading),
@@ -196,6 +199,11 @@ function addSaid(add: Add, o: Observation, watched: boolean): void {
   if (watched && o.event === 'back') add('dropoutEnd', {});
   if (o.event === 'reset') add('reconnected', { how: 'after power-cycle' });
   if (o.event === 're-paired') add('reconnected', { how: 'after re-pairing' });
+  if (o.event === 'hand-over')
+    add('landmark', {
+      what: 'hand-over',
+      ...(o.handOverTo === undefined ? {} : { name: o.handOverTo }),
+    });
   if (o.event === 'tried') {
     const tries = o.tries ?? 1;
     add('tried', { tries, failed: tries - (o.hits ?? 0) });

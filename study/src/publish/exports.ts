@@ -286,7 +286,7 @@ function figureRows(path: string, { throughput, sets, speeds, figures }: PathFig
           figure(Math.min(h.fromM, h.toM)),
           figure(Math.max(h.fromM, h.toM)),
           'm',
-          `${h.from} to ${h.to}`,
+          `${h.from} to ${h.to}, noticed by ${h.noticedBy}`,
         ]),
       ];
     }),

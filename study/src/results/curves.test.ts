@@ -144,13 +144,13 @@ describe('what Ranges draws', () => {
   });
 
   test('throughput by direction, split where the band changes; levels for the exponent', () => {
-    const read = (s: number, value: number | undefined, network: string): Entry => [
+    const read = (s: number, value: number | undefined, network?: string): Entry => [
       s,
       'measured',
       {
         quantity: 'throughput',
         direction: 'fixed-to-mobile',
-        network,
+        ...(network === undefined ? {} : { network }),
         ...(value === undefined ? {} : { value }),
       },
     ];
@@ -170,7 +170,22 @@ describe('what Ranges draws', () => {
       ['5 GHz', 2],
       ['2.4 GHz', 1],
     ]);
-    expect(curve?.handOvers).toMatchObject([{ from: '5 GHz', to: '2.4 GHz' }]);
+    expect(curve?.handOvers).toMatchObject([{ from: '5 GHz', to: '2.4 GHz', noticedBy: 'readings' }]);
+    // What the walker noticed stands beside it, or alone where no reading says what it came by.
+    const seen: Entry = [75, 'landmark', { what: 'hand-over', name: 'attic' }];
+    const [said] = throughputFindings(
+      rangesOf([walk(1, 'box', 'x', [read(50, 60), seen, read(100, 20)])], 'x-router'),
+    ).curves;
+    expect(said?.parts.map((p) => p.by)).toEqual([undefined, 'attic']);
+    expect(said?.handOvers).toMatchObject([
+      { from: 'not noted', to: 'attic', noticedBy: 'walker', noticedAtM: expect.closeTo(74.3, 0) },
+    ]);
+    const [both] = throughputFindings(
+      rangesOf([walk(1, 'box', 'x', [read(50, 60, '5 GHz'), seen, read(100, 20, '2.4 GHz')])], 'x-router'),
+    ).curves;
+    expect(both?.handOvers).toMatchObject([
+      { from: '5 GHz', to: '2.4 GHz', noticedBy: 'readings and walker' },
+    ]);
     expect(curve?.fall?.share).toBeCloseTo(1 - 20 / 90, 9);
     expect(loggedLevels(findWalks(setup, walks), 'x')).toEqual([
       { distanceM: expect.closeTo(50, 0), levelDbm: -60 },

@@ -36,6 +36,7 @@ export interface PlacedReading extends CameBy {
 /** A rate that was read, with what it came by; no connection is 0. */
 export interface RateRow extends ThroughputRow, CameBy {
   readonly walkId: string;
+  readonly atS: number;
   /** Taken on the move: from where to where, in separation. */
   readonly spanM: readonly [number, number] | undefined;
 }
@@ -56,6 +57,10 @@ export interface HandOverFound {
   /** Between the last reading of one and the first of the other, separation. */
   readonly fromM: number;
   readonly toM: number;
+  /** Who noticed it: what the readings came by, the walker's own entry, or both. */
+  readonly noticedBy: 'readings' | 'walker' | 'readings and walker';
+  /** Where the walker noticed it, separation; absent: did not, or at a place that is not known. */
+  readonly noticedAtM: number | undefined;
 }
 
 export interface ThroughputFinding {
@@ -117,15 +122,25 @@ export const readingsOf = (finding: Finding, quantity: Quantity): PlacedReading[
     ];
   });
 
+/** Undefined before the first hand-over that the walker noticed. */
+const saidCell = (before: Finding['trace']['handOvers']): string | undefined => {
+  const last = before.at(-1);
+  return last && (last.to ?? `after hand-over ${before.length}`);
+};
+
 const rateRow = ({ finding, measured, distanceM, band, cell }: PlacedReading): RateRow => {
   const { span } = measured;
+  const before = finding.trace.handOvers.filter((h) => h.atS <= measured.atS);
   const apart = (m: number): number => separationAtM(finding.path, clipped(finding, m));
   return {
     walkId: finding.walkId,
     distanceM,
     mbps: measured.value ?? 0,
+    atS: measured.atS,
     band,
-    cell,
+    // What the walker saw it change to stands where the reading itself says nothing.
+    cell: cell ?? (band === undefined ? saidCell(before) : undefined),
+    ...(before.length === 0 ? {} : { noticed: before.length }),
     spanM: span && [apart(span.fromM), apart(span.toM)],
   };
 };
@@ -207,14 +222,19 @@ function partsOfWalks(walks: readonly (readonly RateRow[])[]): FigurePart[] {
     .map((p) => ({ by: p.by, rows: p.rows, walks: p.walks.size, curve: throughputCurve(p.rows) }));
 }
 
-const handOversOf = (rows: readonly RateRow[], { label }: Finding): HandOverFound[] =>
-  partsOf(rows).handOvers.map(({ from, to, last, first }) => ({
-    walk: label,
-    from: cameByText(from) ?? 'not noted',
-    to: cameByText(to) ?? 'not noted',
-    fromM: last.distanceM,
-    toM: first.distanceM,
-  }));
+const handOversOf = (rows: readonly RateRow[], finding: Finding): HandOverFound[] =>
+  partsOf(rows).handOvers.map(({ from, to, last, first, byReadings }) => {
+    const seen = finding.trace.handOvers.find((h) => h.atS > last.atS && h.atS <= first.atS);
+    return {
+      walk: finding.label,
+      from: cameByText(from) ?? 'not noted',
+      to: cameByText(to) ?? 'not noted',
+      fromM: last.distanceM,
+      toM: first.distanceM,
+      noticedBy: !seen ? 'readings' : byReadings ? 'readings and walker' : 'walker',
+      noticedAtM: seen?.position && separationAtM(finding.path, clipped(finding, seen.position.travelledM)),
+    };
+  });
 
 /** What the line behind the fixed end gives by cable, that way; absent: not measured. */
 export function behindOf(path: SetupPath, direction: Direction): RateRange | undefined {

@@ -27,6 +27,7 @@ export interface Probing {
 const NOTHING: ProbeResult = {
   ...{ outcome: 'no connection', why: 'the base does not answer', seconds: 0, bytes: 0, idle: undefined },
   ...{ down: undefined, up: undefined, both: undefined, datagrams: undefined, limitedBy: undefined },
+  cutShort: undefined,
 };
 
 async function ticketOf(): Promise<ProbeTicket | undefined> {

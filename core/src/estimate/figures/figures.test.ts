@@ -64,10 +64,19 @@ describe('throughput over distance', () => {
     ]);
   });
 
+  test('a hand-over that the walker noticed splits what says nothing, and not what says that it is the same', () => {
+    const at = (noticed: number, band?: string) => ({ noticed, band, cell: undefined });
+    const split = partsOf([at(0), at(0), at(1), at(1)]);
+    expect(split.parts.map((p) => p.rows.length)).toEqual([2, 2]);
+    expect(split.handOvers.map((h) => h.byReadings)).toEqual([false]);
+    expect(partsOf([at(0, '5 GHz'), at(1, '5 GHz')]).parts).toHaveLength(1);
+    expect(partsOf([at(0, '5 GHz'), at(1, '2.4 GHz')]).handOvers.map((h) => h.byReadings)).toEqual([true]);
+  });
+
   test('every reading is in one part, in its order, whatever was noted', () => {
     const noted = fc.option(fc.constantFrom('a', 'b'), { nil: undefined });
     fc.assert(
-      fc.property(fc.array(fc.record({ band: noted, cell: noted })), (read) => {
+      fc.property(fc.array(fc.record({ band: noted, cell: noted, noticed: fc.nat(2) })), (read) => {
         const { parts, handOvers } = partsOf(read);
         expect(parts.flatMap((p) => p.rows)).toEqual(read);
         expect(handOvers.length).toBe(Math.max(0, parts.length - 1));

@@ -143,8 +143,10 @@ const handOverPosts = ({ handOvers }: ThroughputFinding, per: number): object =>
           lineStyle: { color: COLOUR.claim, type: 'dashed' },
           label: { position: 'insideEndTop', color: COLOUR.ink },
           data: handOvers.map((h) => ({
-            xAxis: (h.fromM + h.toM) / 2 / per,
-            label: { formatter: `to ${h.to}` },
+            xAxis: (h.noticedAtM ?? (h.fromM + h.toM) / 2) / per,
+            label: {
+              formatter: h.noticedBy === 'readings' ? `to ${h.to}` : `to ${h.to}, noticed by the walker`,
+            },
           })),
         },
       };

@@ -99,7 +99,7 @@ export function Asked({
       )}
       {asking === 'landmark' && (
         <Ask
-          title="What is passed?"
+          title="Passed or noticed?"
           choices={LANDMARKS}
           onChoose={(what) => done(() => log('landmark', { what }))()}
           onCancel={onClose}

@@ -75,7 +75,7 @@ export function ProbeStrip({
         'up',
         ...(bothToo ? (['both'] as const) : []),
       ]);
-      const { outcome, down, up, both, limitedBy } = result;
+      const { outcome, down, up, both, limitedBy, cutShort } = result;
       const atOnce =
         both && `both at once: ${both.down.mbps.toFixed(1)} down, ${both.up.mbps.toFixed(1)} Mbit/s up`;
       const said = [
@@ -92,15 +92,15 @@ export function ProbeStrip({
         return;
       }
       setSpentMb((mb) => mb + result.bytes / 1e6);
-      if (outcome === 'stopped') {
-        tell('not logged');
-        return;
-      }
-      for (const body of measuredOf(result, of)) add('measured', body);
+      const readings = measuredOf(result, of);
+      for (const body of readings) add('measured', body);
       // What each way gets beside the other is no reading of that way alone.
       if (atOnce !== undefined) add('note', { text: `probe: ${atOnce}` });
       if (limitedBy !== undefined) add('note', { text: `probe: ${limitedBy}` });
-      tell();
+      if (outcome !== 'stopped') return tell();
+      const cut = cutShort && `${cutShort} was cut short: no reading of it`;
+      add('note', { text: ['probe stopped', result.why, cut].filter((t) => t !== undefined).join('; ') });
+      tell(cut, readings.length > 0 ? 'what was finished is logged' : 'nothing was finished');
     } catch (error) {
       setSaid((error as Error).message);
     }
