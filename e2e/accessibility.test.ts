@@ -35,7 +35,8 @@ const titles = new Map<string, string>();
 
 test.each([
   ['/', 'Clip microphones'],
-  ['/quick', 'Create it, and go to the first walk'],
+  ['/new?from=router', 'Create it, and go to the first walk'],
+  ['/words', 'What Urvek calls things'],
   ['/walk-now', 'Begin the walk'],
   ['/trainer', 'Begin the lesson'],
   ['/notebook', 'From notes as text'],

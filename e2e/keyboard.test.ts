@@ -59,15 +59,18 @@ async function type(label: string, value: string): Promise<void> {
 test('the whole job, from an empty Bench to a corrected walk and the report, by keyboard alone', async () => {
   const { page } = session;
   await page.open('/');
-  await page.see('Quick: two products, one path');
+  await page.see('Where does the voice drop out?');
   // What is there before the page's own begins can be skipped.
   await press(Key.TAB);
   expect(await page.driver.executeScript<string>(NAME)).toContain('Skip');
   await press(Key.ENTER);
-  await go('Quick: two products, one path');
+  await go('Microphone: Where does the voice drop out?');
   await type('The first', 'Clip A');
   await type('The other', 'Clip B');
   await type('How long is the path?', '200 ft');
+  await tabTo('Walks of each');
+  await withKey(Key.CONTROL, 'a');
+  await press('3');
   await go('Create it, and go to the first walk');
   for (let walk = 0; walk < 6; walk++) {
     if (walk > 0) await page.find('//*[@aria-label="The walk that has just ended"]');
@@ -112,4 +115,7 @@ test('the whole job, from an empty Bench to a corrected walk and the report, by 
   await stage('8Report');
   await page.see('In short');
   await page.see('Clip A against Clip B');
+  await page.driver.executeScript('window.print = () => (document.title = `printed: ${document.title}`)');
+  await go('Print or save as PDF');
+  expect(await page.driver.getTitle()).toContain('printed: ');
 }, 240_000);

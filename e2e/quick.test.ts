@@ -15,10 +15,11 @@ test('a newcomer: two products, three real walks each, to a report, in few press
     await page.fill(label, value);
   };
   await page.open('/');
-  await press('Quick: two products, one path');
+  await press('Where does the voice drop out?');
   await fill('The first', 'Clip A');
   await fill('The other', 'Clip B');
   await fill('How long is the path?', '200 ft');
+  await fill('Walks of each', '3');
   await press('Create it, and go to the first walk');
   for (let walk = 0; walk < 6; walk++) {
     if (walk > 0) await page.find('//*[@aria-label="The walk that has just ended"]');

@@ -42,6 +42,7 @@ test('from two boxes on the bench to a published range', async () => {
   // 1. Bench
   await session.page.open('/');
   await session.page.see('No comparison yet');
+  await session.page.press('An empty comparison');
   await session.page.fill('Title', 'Two clips in the yard');
   await session.page.fill('Question', 'Which one holds farther?');
   await session.page.press('Create');

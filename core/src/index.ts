@@ -39,6 +39,7 @@ export * from './estimate/figures/writtenFigure.ts';
 export * from './formats/clipboard.ts';
 export * from './formats/geojson.ts';
 export * from './formats/gpx.ts';
+export * from './formats/kml.ts';
 export * from './formats/readingsCsv.ts';
 export * from './formats/surveyCsv.ts';
 export * from './formats/table.ts';

@@ -35,7 +35,22 @@ export interface Group {
   /** What it says, for those who do not see it. */
   readonly title: string | undefined;
   readonly shapes: readonly Shape[];
+  /** Drawn there and so many times as large; absent: where its shapes say. */
+  readonly at?: { readonly x: number; readonly y: number; readonly scale: number };
 }
+
+/** A group within another picture. */
+export const placeGroup = (group: Group, x: number, y: number, scale: number): Group => ({
+  ...group,
+  at: {
+    x: x + scale * (group.at?.x ?? 0),
+    y: y + scale * (group.at?.y ?? 0),
+    scale: scale * (group.at?.scale ?? 1),
+  },
+});
+
+export const transformOf = ({ at }: Group): string | undefined =>
+  at && `translate(${at.x.toFixed(2)} ${at.y.toFixed(2)}) scale(${at.scale.toFixed(4)})`;
 
 export interface Scene {
   readonly width: number;

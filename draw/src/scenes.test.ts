@@ -141,7 +141,7 @@ describe('the plan of a site', () => {
     const drawn = groups.find((g) => g.id === 'l');
     expect(drawn?.title).toBe(label);
     expect(drawn?.shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []))).toEqual([
-      'Holmroe Pair, In ha…',
+      'Holmroe Pair, In h…',
     ]);
   });
 });

@@ -21,11 +21,11 @@ export const SCENE_CSS = `
 .s-tick{stroke:${COLOUR.ink};stroke-width:1}
 .s-minor{stroke:${COLOUR.faint};stroke-width:.7}
 .s-grid{stroke:${COLOUR.rule};stroke-width:.6;stroke-dasharray:1 4}
-.s-figure{font:600 11px "B612",sans-serif;fill:${COLOUR.ink}}
-.s-label{font:12px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.ink}}
+.s-figure{font:600 13px "B612",sans-serif;fill:${COLOUR.ink}}
+.s-label{font:13px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.ink}}
 .s-strong{font:700 13px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.ink}}
-.s-small{font:11px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.faint}}
-.s-value{font:600 12px "B612",sans-serif;fill:${COLOUR.estimate}}
+.s-small{font:13px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.faint}}
+.s-value{font:600 13px "B612",sans-serif;fill:${COLOUR.estimate}}
 .s-fixed{fill:${COLOUR.ink}}
 .s-leg-open{fill:${COLOUR.tape};stroke:${COLOUR.rule}}
 .s-leg-wooded{fill:url(#p-wooded);stroke:${COLOUR.rule}}
@@ -49,10 +49,14 @@ export const SCENE_CSS = `
 .s-dark{fill:url(#p-wooded);stroke:none}
 .s-post-made{fill:${COLOUR.ink}}
 .s-post-open{fill:${COLOUR.tape};stroke:${COLOUR.ink};stroke-width:1.2}
-.s-tick-figure{font:12px "B612",sans-serif;fill:${COLOUR.faint}}
+.s-card{fill:${COLOUR.paper}}
+.s-card-title{font:700 27px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.ink}}
+.s-card-small{font:15px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.ink}}
+.s-card-mark{font:700 15px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.lost}}
+.s-tick-figure{font:13px "B612",sans-serif;fill:${COLOUR.faint}}
 .s-median{fill:${COLOUR.estimate};stroke:${COLOUR.paper};stroke-width:1}
 .s-claim{stroke:${COLOUR.claim};stroke-width:1.4;stroke-dasharray:7 3;fill:none}
-.s-claim-text{font:700 12px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.claim}}
+.s-claim-text{font:700 13px "Atkinson Hyperlegible",sans-serif;fill:${COLOUR.claim}}
 .s-band{fill:${COLOUR.estimate};fill-opacity:.12}
 .s-curve{stroke:${COLOUR.estimate};stroke-width:1.4;fill:none}
 .s-zero{stroke:${COLOUR.ink};stroke-width:.8;stroke-dasharray:4 3}

@@ -1,4 +1,4 @@
-import type { Scene, Shape } from './scene.ts';
+import { transformOf, type Scene, type Shape } from './scene.ts';
 import { SCENE_CSS, SCENE_PATTERNS } from './style.ts';
 
 const ESCAPES: Readonly<Record<string, string>> = {
@@ -33,7 +33,7 @@ export function sceneToSvg(scene: Scene): string {
   );
   const groups = scene.groups.map(
     (g) =>
-      `<g>${g.title === undefined ? '' : `<title>${escapeXml(g.title)}</title>`}${g.shapes.map(shapeToSvg).join('')}</g>`,
+      `<g${transformOf(g) === undefined ? '' : ` transform="${transformOf(g)}"`}>${g.title === undefined ? '' : `<title>${escapeXml(g.title)}</title>`}${g.shapes.map(shapeToSvg).join('')}</g>`,
   );
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" role="img"><title>${escapeXml(scene.title)}</title>`,

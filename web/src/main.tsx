@@ -7,6 +7,7 @@ import { Refused } from './api/client.ts';
 import { takeKeyFromAddress } from './api/key.ts';
 import { useComparison } from './api/queries.ts';
 import { StageStrip, TopBar, useComparisonId } from './components/Frame.tsx';
+import { Tour } from './components/Tour.tsx';
 import { NoticeArea } from './components/Notice.tsx';
 import { Waiting } from './components/States.tsx';
 import { PictureStyle } from './components/Picture.tsx';
@@ -42,6 +43,7 @@ function ComparisonFrame() {
         )}
       </TopBar>
       <StageStrip id={id} />
+      <Tour id={id} />
       <Outlet />
     </>
   );
@@ -67,7 +69,8 @@ const router = createBrowserRouter([
     children: [
       { path: '/', ...view(() => import('./views/bench/Bench.tsx'), 'Bench') },
       { path: '/notebook', ...view(() => import('./views/notebook/Notebook.tsx'), 'NewNotebook') },
-      { path: '/quick', ...view(() => import('./views/bench/Quick.tsx'), 'Quick') },
+      { path: '/new', ...view(() => import('./views/bench/FromQuestion.tsx'), 'FromQuestion') },
+      { path: '/words', ...view(() => import('./views/words/Words.tsx'), 'Words') },
       { path: '/walk-now', ...view(() => import('./views/walk/WalkNow.tsx'), 'WalkNow') },
       { path: '/methods', ...view(() => import('./views/methods/Methods.tsx'), 'Methods') },
       { path: '/devices', ...view(() => import('./views/bench/Devices.tsx'), 'Devices') },

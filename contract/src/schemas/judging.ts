@@ -181,7 +181,13 @@ export const reportSchema = yup
     wording: yup
       .array(
         yup
-          .object({ id: yup.string().required().max(200), text: yup.string().required().max(2000) })
+          .object({
+            id: yup.string().required().max(200),
+            text: yup.string().required().max(2000),
+            /** What the figures said when it was worded, and when that was; absent in what earlier versions kept. */
+            made: yup.string().max(4000),
+            atMs: yup.number(),
+          })
           .noUnknown(),
       )
       .required()

@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { CRITERIA, kindOf, type Criterion, INTERFERENCE_TESTS } from '@urvek/core';
+import { CRITERIA, kindOf, type Criterion, INTERFERENCE_TESTS, WALK_MODES } from '@urvek/core';
 import { finite, words, id, known, name } from './fields.ts';
 
 /** One criterion for all, or that of each kind of product. */
@@ -48,6 +48,8 @@ export const interferenceSchema = yup
 export const planSchema = yup
   .object({
     walksEach: finite('Walks of each product').integer().min(0).max(100),
+    /** How the walks are logged, unless another way is chosen at the begin; absent: continuous. */
+    mode: yup.string().oneOf(WALK_MODES),
     criterion: yup.string().oneOf(WANTED_CRITERIA).required(),
     /**
      * The ratio of distances worth telling apart, and the spread of walks reckoned with (s.d. of ln

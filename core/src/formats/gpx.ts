@@ -1,5 +1,6 @@
-import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { checkCoordinate, type Coordinate } from '../geometry/geodesic.ts';
+import { writeXml } from './xml.ts';
 
 /** A file of routes: lines of places, and named places apart. */
 export interface RouteFile {
@@ -121,5 +122,5 @@ export function writeGpx({ lines, waypoints }: RouteFile): string {
       rte: lines.map((l) => ({ name: l.name, rtept: l.places.map(place) })),
     },
   };
-  return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true, suppressEmptyNode: true }).build(body)}`;
+  return writeXml(body);
 }

@@ -6,7 +6,9 @@ import { geodesicBetween, geodesicTo, type Coordinate } from '../geometry/geodes
 import { pathLengthM } from '../geometry/path.ts';
 import { seeded } from '../random/seeded.ts';
 import { readGeoJson, writeGeoJson } from './geojson.ts';
+import { XMLValidator } from 'fast-xml-parser';
 import { readGpx, RouteFileError, writeGpx, type RouteFile } from './gpx.ts';
+import { writeKml } from './kml.ts';
 
 const fixture = (name: string): string => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
 const lengthOf = (route: readonly Coordinate[]): number => pathLengthM({ legs: legsOf(route) });
@@ -124,6 +126,23 @@ describe('files', () => {
       fc.property(file, (routes: RouteFile) => {
         expect(readGpx(writeGpx(routes))).toEqual(routes);
         expect(readGeoJson(writeGeoJson(routes))).toEqual(routes);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('as KML every place stands as longitude, latitude and height, in its order', () => {
+    fc.assert(
+      fc.property(file, (routes: RouteFile) => {
+        const kml = writeKml(routes);
+        expect(XMLValidator.validate(kml)).toBe(true);
+        const written = [...kml.matchAll(/<coordinates>([^<]*)<\/coordinates>/g)].map(([, all = '']) =>
+          all.split(' ').map((t) => t.split(',').map(Number)),
+        );
+        expect(written).toEqual([
+          ...routes.lines.map((l) => l.places.map((p) => [p.longitudeDeg, p.latitudeDeg])),
+          ...routes.waypoints.map((w) => [[w.longitudeDeg, w.latitudeDeg]]),
+        ]);
       }),
       { numRuns: 60 },
     );

@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { METRES_PER } from '@urvek/core';
 import type { PlanCell, ReachCell } from '@urvek/study';
 import fc from 'fast-check';
+import { CARD_PX, CARD_SHAPES, cardScene } from '../card/card.ts';
+import { reachBlock } from '../card/reachBlock.ts';
 import { claimLane } from './claimLane.ts';
 import { dayScene } from './dayScene.ts';
 import { MOST_POSTS } from './posts.ts';
@@ -240,4 +242,56 @@ test('the day is to scale, dark before sunrise, and ends where one is home', () 
   expect(
     dayScene({ times: [], sunriseMin: undefined, sunsetMin: undefined, hoursAtHand: undefined }, 300),
   ).toBeUndefined();
+});
+
+describe('a card', () => {
+  const block = reachBlock(
+    'Lane, open',
+    [estimate, cellOf({ id: 'x~b', subject: 'B' })],
+    scaleFor([100, 200], 300, 'm'),
+    'm',
+  );
+  const within = ({ width, height, groups }: Scene): void => {
+    for (const { at = { x: 0, y: 0, scale: 1 }, shapes } of groups)
+      for (const s of shapes) {
+        if (s.kind !== 'text' && s.kind !== 'rect') continue;
+        const [x, y] = [at.x + at.scale * s.x, at.y + at.scale * s.y];
+        expect(x).toBeGreaterThanOrEqual(0);
+        expect(x).toBeLessThanOrEqual(width + 1e-6);
+        expect(y).toBeGreaterThanOrEqual(0);
+        expect(y).toBeLessThanOrEqual(height + 1e-6);
+      }
+  };
+
+  test('in every frame all stands within it, blocks never overlap, and simulated walks are called so', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...CARD_SHAPES), fc.integer({ min: 1, max: 8 }), (shape, n) => {
+        const card = cardScene({
+          ...{
+            shape,
+            title: 'Which one reaches farther along the lane?',
+            lead: 'Microphone.',
+            foot: '12 walks.',
+          },
+          simulated: 'made up',
+          blocks: Array.from({ length: n }, () => block),
+        });
+        expect([card.width, card.height]).toEqual(CARD_PX[shape]);
+        within(card);
+        expect(texts(card).some((t) => t.text === 'made up')).toBe(true);
+        const places = card.groups
+          .filter((g) => g.id.endsWith('-0'))
+          .map((g) => g.at as NonNullable<typeof g.at>);
+        expect(places).toHaveLength(n);
+        const [wide, high] = [block.width * (places[0]?.scale ?? 1), block.height * (places[0]?.scale ?? 1)];
+        for (const a of places)
+          for (const b of places)
+            if (a !== b)
+              expect(Math.abs(a.x - b.x) >= wide - 1e-6 || Math.abs(a.y - b.y) >= high - 1e-6).toBe(true);
+      }),
+    );
+    expect(() =>
+      cardScene({ shape: '1:1', title: '', lead: '', foot: '', simulated: undefined, blocks: [] }),
+    ).toThrow(RangeError);
+  });
 });

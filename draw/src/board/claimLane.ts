@@ -2,7 +2,7 @@ import { formatLength, type LengthUnit } from '@urvek/core';
 import { line, path, text, type Scene, type Shape } from '../scene.ts';
 import type { ReachScale } from './reachScale.ts';
 
-const [HEIGHT, MIDDLE, LETTER_PX] = [24, 12, 6.6];
+const [HEIGHT, MIDDLE, LETTER_PX] = [24, 12, 7.2];
 
 /** The claims of one product on the scale of all; of figures that would run into each other the later is left to the title. */
 export function claimLane(

@@ -10,7 +10,10 @@ export type Block =
       readonly kind: 'paragraph';
       readonly id: string;
       readonly text: string;
-      /** As the figures say it; `text` differs where it was worded anew. */ readonly made: string;
+      /** As the figures say it; `text` differs where it was worded anew. */
+      readonly made: string;
+      /** What the figures said when it was worded anew, where they say something else now. */
+      readonly was?: string;
       readonly rests: readonly Rest[];
     }
   | { readonly kind: 'list'; readonly items: readonly Sentence[] }

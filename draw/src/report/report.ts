@@ -113,13 +113,9 @@ function dates(findings: readonly Finding[], day: (ms: number) => string): strin
 
 /** A paragraph as the figures say it, or as it was worded anew. */
 function paragraph({ setup }: Own, id: string, { text: made, rests }: Sentence): Block {
-  return {
-    kind: 'paragraph',
-    id,
-    made,
-    text: (setup.report ?? PLAIN_REPORT).wording.find((w) => w.id === id)?.text ?? made,
-    rests,
-  };
+  const worded = (setup.report ?? PLAIN_REPORT).wording.find((w) => w.id === id);
+  const was = worded?.made === undefined || worded.made === made ? {} : { was: worded.made };
+  return { kind: 'paragraph', id, made, text: worded?.text ?? made, ...was, rests };
 }
 
 const inShort = (own: Own): ReportSection => ({

@@ -68,10 +68,10 @@ export interface TapeOptions {
   readonly labelWidth?: number;
 }
 
-const TAPE_HEIGHT = 26;
+const TAPE_HEIGHT = 28;
 const LANE_HEIGHT = 26;
-const CLAIM_LINE = 15;
-const LABEL_LINE = 13;
+const CLAIM_LINE = 16;
+const LABEL_LINE = 15;
 /** Room for lane labels where no other is asked for, px. */
 const LABEL_WIDTH = 150;
 
@@ -122,7 +122,7 @@ function tapeShapes(
   top: number,
   bottom: number,
 ): Shape[] {
-  const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 55));
+  const { majorM, minorM } = ticks(ground.lengthM, unit, Math.max(3, (scale.right - scale.left) / 62));
   const base = top + TAPE_HEIGHT;
   const figure = (m: number): string => String(Math.round((m / METRES_PER[unit]) * 100) / 100);
   return [
@@ -132,21 +132,21 @@ function tapeShapes(
       line(scale.x(m), base, scale.x(m), base - 12, 'tick'),
       line(scale.x(m), base + 24, scale.x(m), bottom, 'grid'),
       // Beside its tick: claims are round numbers, and their line would strike it out.
-      scale.x(m) > scale.right - 26
+      scale.x(m) > scale.right - 34
         ? text(scale.x(m) - 4, top + 12, figure(m), 'figure', 'end')
         : text(scale.x(m) + 4, top + 12, figure(m), 'figure'),
     ]),
     // The end of the tape: a ring at the zero, where the fixed end stands.
     rect(scale.left - 7, top - 3, 7, TAPE_HEIGHT + 6, 'fixed'),
-    text(labelWidth - 14, top + 11, 'fixed end', 'small', 'end'),
-    text(labelWidth - 14, top + 24, `${measure}, ${unit}`, 'small', 'end'),
+    text(labelWidth - 14, top + 10, 'fixed end', 'small', 'end'),
+    text(labelWidth - 14, top + 25, `${measure}, ${unit}`, 'small', 'end'),
     text(scale.right + 4, base - 8, unit, 'small'),
   ];
 }
 
 /** Widths of a letter of a small label and of a strong one, px. */
-const LETTER_PX = 6;
-const STRONG_LETTER_PX = 7;
+const LETTER_PX = 6.9;
+const STRONG_LETTER_PX = 7.2;
 
 /**
  * Labels that would run into each other stand in rows above each other: the row of each, 0 nearest the tape.
@@ -205,7 +205,7 @@ function laneShapes(lane: Lane, scale: TapeScale, top: number, labelWidth: numbe
       cut(lane.label, labelWidth - 8, lane.estimate ? STRONG_LETTER_PX : LETTER_PX),
       lane.estimate ? 'strong' : 'label',
     ),
-    ...(lane.note === undefined ? [] : [text(4, middle + 11, lane.note, 'small')]),
+    ...(lane.note === undefined ? [] : [text(4, middle + 13, lane.note, 'small')]),
     ...(lane.states ?? []).flatMap((band) => bandShapes(band, scale, top + 5, height - 10)),
     ...onePerPixel(lane.marks ?? [], (mark) => Math.round(scale.x(mark.atM))).flatMap((mark) =>
       markShapes(mark, scale, top + height - 5),

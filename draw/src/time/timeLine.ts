@@ -10,11 +10,13 @@ export interface TimeLineOptions {
   readonly fromS: number;
   readonly toS: number;
   readonly selected?: { readonly deviceId: string; readonly seq: number };
+  /** Where one points, s on the walk's clock. */
+  readonly atS?: number;
 }
 
-const LEFT = 110;
+const [LEFT, RIGHT] = [110, 16];
 const STATE_HEIGHT = 22;
-const WAY_HEIGHT = 90;
+const WAY_HEIGHT = 76;
 const DEVICE_HEIGHT = 26;
 
 const secondsText = (s: number): string =>
@@ -24,10 +26,18 @@ const secondsText = (s: number): string =>
 const stepOf = (spanS: number, wanted = 10): number =>
   [1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 1200, 3600].find((s) => spanS / s <= wanted) ?? 3600;
 
+/** The moment under a place of the picture, within what is shown. */
+export const timeAt = (
+  { width, fromS, toS }: Pick<TimeLineOptions, 'width' | 'fromS' | 'toS'>,
+  px: number,
+): number =>
+  fromS + Math.min(1, Math.max(0, (px - LEFT) / Math.max(1, width - LEFT - RIGHT))) * (toS - fromS);
+
 /** A walk over time: states, the way walked with its uncertainty, and what each device logged. */
-export function timeLineScene({ trace, log, width, fromS, toS, selected }: TimeLineOptions): Scene {
+export function timeLineScene({ trace, log, width, fromS, toS, selected, atS }: TimeLineOptions): Scene {
   const x = (s: number): number =>
-    LEFT + ((Math.min(toS, Math.max(fromS, s)) - fromS) / Math.max(1e-9, toS - fromS)) * (width - LEFT - 16);
+    LEFT +
+    ((Math.min(toS, Math.max(fromS, s)) - fromS) / Math.max(1e-9, toS - fromS)) * (width - LEFT - RIGHT);
   const inside = (s: number): boolean => s >= fromS && s <= toS;
   const isSelected = (e: WalkEvent): boolean => selected?.deviceId === e.deviceId && selected.seq === e.seq;
   const devices = [...new Set(log.map((e) => e.deviceId))];
@@ -59,6 +69,9 @@ export function timeLineScene({ trace, log, width, fromS, toS, selected }: TimeL
       ],
     },
     { id: 'way', title: 'distance over time', shapes: wayShapes(trace, x, inside, wayTop) },
+    ...(atS !== undefined && inside(atS)
+      ? [{ id: 'here', title: undefined, shapes: [line(x(atS), 16, x(atS), height - 6, 'cursor')] }]
+      : []),
     ...devices.map((deviceId, row): Group => {
       const top = devicesTop + row * DEVICE_HEIGHT;
       return {

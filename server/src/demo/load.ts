@@ -2,13 +2,8 @@ import { entriesOf } from '../findings/keeper.ts';
 import { BATCH_LIMIT } from '@urvek/contract';
 import type { Storage } from '../storage/port.ts';
 import { DEMO_ID, DEMO_QUESTION, DEMO_SETUP, DEMO_TITLE, demoWalks } from './cindermoor.ts';
-import {
-  SLATE_WORKS,
-  SLATE_WORKS_ID,
-  SLATE_WORKS_QUESTION,
-  SLATE_WORKS_TITLE,
-  slateWorksWalks,
-} from './slateWorks.ts';
+import { SLATE_WORKS_ID, SLATE_WORKS_QUESTION, SLATE_WORKS_TITLE } from './slateWorks.ts';
+import { SLATE_WORKS_SHOWN, slateWorksShownWalks } from './slateWorksShown.ts';
 
 const DEMOS = [
   {
@@ -20,8 +15,8 @@ const DEMOS = [
   {
     fact: 'demo slate works',
     head: { id: SLATE_WORKS_ID, title: SLATE_WORKS_TITLE, question: SLATE_WORKS_QUESTION },
-    setup: SLATE_WORKS,
-    walks: slateWorksWalks,
+    setup: SLATE_WORKS_SHOWN,
+    walks: slateWorksShownWalks,
   },
 ] as const;
 

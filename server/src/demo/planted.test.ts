@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { readInterchange, writeInterchange } from '@urvek/contract';
-import { findWalks, Study } from '@urvek/study';
+import { findWalks, narrowed, REACH_STATES, reachBoard, Study, viewOfJudgement } from '@urvek/study';
 import { readFileSync } from 'node:fs';
 import { SLATE_WORKS, SLATE_WORKS_ID, SLATE_WORKS_TITLE, slateWorksWalks } from './slateWorks.ts';
+import { SLATE_WORKS_SHOWN, slateWorksShownWalks } from './slateWorksShown.ts';
 import { CLEAN_TWIN, cleanTwinWalks } from './slateWorksTwin.ts';
 
 interface Truth {
@@ -125,4 +126,33 @@ describe('the demo’s readings', () => {
     expect(station?.found).toMatchObject({ isBest: true, mixed: true, best: { setting: 'tilted' } });
     expect(station?.said[0]).toContain('which beats the repeats; in distance between');
   });
+});
+
+test('as the demo is shown, a claim has every fate and the board a cell of every state', () => {
+  const study = Study.ofLogs(SLATE_WORKS_SHOWN, slateWorksShownWalks());
+  const seen = study.judgement();
+  expect(new Set(seen.verdicts.map((v) => v.verdict.outcome))).toEqual(
+    new Set(['supported', 'refuted', 'undecided', 'not tested']),
+  );
+  const { ranges } = viewOfJudgement(seen);
+  const board = reachBoard({ setup: SLATE_WORKS_SHOWN, ranges, criterion: 'by kind' });
+  expect(new Set(board.rows.flatMap((r) => r.cells.map((c) => c.state)))).toEqual(new Set(REACH_STATES));
+  expect(study.stages().find((s) => s.stage === 'walk')).toMatchObject({
+    mark: 'part',
+    text: '109 of 120 walked',
+  });
+});
+
+test('a report that is narrowed to a kind and a path holds nothing of the others', () => {
+  const study = Study.ofLogs(SLATE_WORKS_SHOWN, slateWorksShownWalks());
+  expect(narrowed(study, { kindId: undefined, pathId: undefined })).toBe(study);
+  const part = narrowed(study, { kindId: 'router', pathId: 'tips' });
+  expect(part.setup.products.map((p) => p.kindId)).toEqual(['router', 'router']);
+  expect(part.setup.paths.map((p) => p.id)).toEqual(['tips']);
+  expect(part.all).toHaveLength(6);
+  const [whole, own] = [study, part].map((s) =>
+    s.ranges().find((r) => r.kindId === 'router' && r.path.id === 'tips'),
+  );
+  expect(own?.summary.fitted).toEqual(whole?.summary.fitted);
+  expect(part.judgement().verdicts.every((v) => v.product.kindId === 'router')).toBe(true);
 });

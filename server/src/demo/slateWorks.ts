@@ -38,7 +38,7 @@ type Figures = Pick<Product, 'kindId' | 'bandMHz' | 'powerMw'> & {
   readonly more?: Partial<Product>;
 };
 
-const product = (
+export const product = (
   id: string,
   name: string,
   { kindId, bandMHz, powerMw, requiredDbm, claim, rig, claims = [], more = {} }: Figures,
@@ -98,7 +98,7 @@ const box = (west: number, south: number, wide: number, high: number): [number, 
   [west, south + high],
 ];
 
-const path = (
+export const path = (
   id: string,
   name: string,
   more: Pick<SetupPath, 'condition' | 'legs'> & Partial<SetupPath>,

@@ -1,5 +1,5 @@
 import { NOTHING_WITHHELD, writeInterchange, type Interchange, type WantedCriterion } from '@urvek/contract';
-import { writeGeoJson, writeGpx, writeWalkIntervals, type Side } from '@urvek/core';
+import { writeGeoJson, writeGpx, writeKml, writeWalkIntervals, type Side } from '@urvek/core';
 import {
   eventsCsv,
   findingsCsv,
@@ -23,6 +23,7 @@ const FROM_FINDINGS: Readonly<Record<string, (study: Study) => string>> = {
   'readings.csv': ({ findings }) => readingsCsv(findings),
   'findings.csv': (study) => findingsCsv(study.setup, study.judgement()),
   'routes.gpx': ({ setup, findings }) => writeGpx(routesOf(setup, findings)),
+  'routes.kml': ({ setup, findings }) => writeKml(routesOf(setup, findings)),
   'routes.geojson': ({ setup, findings }) => writeGeoJson(routesOf(setup, findings)),
 };
 const INTERVALS = 'walk-intervals.csv';

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { EMPTY_SETUP, type Setup, type WalkHeader } from '@urvek/contract';
 import { logOf } from '@urvek/core/test';
-import { quickSetup } from '../plan/quickSetup.ts';
+import { setupFromTemplate, TEMPLATES, type Template } from '../plan/templates.ts';
 import { planState } from '../plan/plannedWalks.ts';
 import { Study } from '../study.ts';
 import { deriveEntry, type DerivedEntry } from './findings.ts';
@@ -11,7 +11,13 @@ import { deriveEntry, type DerivedEntry } from './findings.ts';
 let ids = 0;
 const setup: Setup = {
   ...EMPTY_SETUP,
-  ...quickSetup({ kindId: 'microphone', names: ['A', 'B'], lengthM: 100, walksEach: 1 }, () => `i${++ids}`),
+  ...setupFromTemplate(
+    {
+      template: TEMPLATES.find((t) => t.kindId === 'microphone') as Template,
+      ...{ names: ['A', 'B'], lengthM: 100, walksEach: 1 },
+    },
+    () => `i${++ids}`,
+  ),
 };
 const header = (n: number, product = 0): WalkHeader => ({
   id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,

@@ -1,6 +1,6 @@
 import type { Comparison, ComparisonUpdate, WantedCriterion } from '@urvek/contract';
 import type { Side, WalkEvent } from '@urvek/core';
-import type { JudgementView, PathCurves } from '@urvek/study';
+import type { JudgementView, PathCurves, StageState } from '@urvek/study';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import * as Comlink from 'comlink';
 import { liveQuery } from 'dexie';
@@ -99,6 +99,20 @@ export function useWorkspace(id: string, open = false): Workspace {
     comparison !== undefined && atBase !== undefined && here !== undefined,
   );
   return { comparison, overview, of, madeFrom, error: error ?? failed };
+}
+
+/** How far each stage is, for lists of comparisons: the study is made for it and not kept. */
+export function useStages(id: string): UseQueryResult<readonly StageState[]> {
+  const { data: comparison } = useComparison(id);
+  const here = useFieldLog(localState(id), id);
+  return useQuery({
+    queryKey: ['stages', id, comparison?.revision, here?.sent, here?.state],
+    enabled: comparison !== undefined && here !== undefined,
+    queryFn: async () => {
+      await studies().fetchBase(id);
+      return studies().stages(comparison as Comparison);
+    },
+  });
 }
 
 /** The study is built once for what it is made from, whoever asks first. */

@@ -37,7 +37,7 @@ export function AgainstForm({
   if (!other) return null;
   return (
     <div className="grid grid-cols-2 items-end gap-2" role="group" aria-label="Beside another">
-      <p className="col-span-2 text-[0.85rem] text-faint">
+      <p className="col-span-2 text-[0.87rem] text-faint">
         Of both on one outing, without a distance: it tells which was the farther, and no ratio.
       </p>
       <Choice label="Beside" value={chosen} onChange={(e) => setChosen(Number(e.target.value))}>

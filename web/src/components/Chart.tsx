@@ -53,7 +53,7 @@ export function Chart({ option, label, height = 260, table, onPoint }: ChartProp
     <figure>
       <div ref={place} role="img" aria-label={label} style={{ height }} />
       {table && (
-        <details className="no-print text-[0.85rem]">
+        <details className="no-print text-[0.87rem]">
           <summary className="cursor-pointer text-faint">The figures, and files of them</summary>
           <ChartFigures table={table} label={label} />
           <SaveAs
@@ -98,20 +98,23 @@ export function SaveAs({
   name,
   svg,
   size,
+  scale,
   table,
 }: {
   name: string;
   svg: () => string;
   size: () => readonly [number, number];
+  /** Dots of the PNG to a px; absent: three. */
+  scale?: number;
   table?: ChartTable;
 }) {
   const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60);
   return (
-    <p className="no-print text-[0.85rem]">
+    <p className="no-print text-[0.87rem]">
       <button
         type="button"
         className="btn-quiet mr-4"
-        onClick={() => void svgToPng(svg(), ...size()).then((png) => download(`${file}.png`, png))}
+        onClick={() => void svgToPng(svg(), ...size(), scale).then((png) => download(`${file}.png`, png))}
       >
         Save as PNG
       </button>

@@ -18,7 +18,7 @@ export function FilePick<K extends FileKind>({
         <input type="file" accept={accept} aria-label={hint} className="sr-only" onChange={onChange} />
       </label>
       {reading && (
-        <p role="status" className="mt-1 flex items-center gap-2 text-[0.85rem]">
+        <p role="status" className="mt-1 flex items-center gap-2 text-[0.87rem]">
           Reading {reading.name} …
           <button type="button" className="btn" onClick={reading.cancel}>
             Cancel
@@ -26,7 +26,7 @@ export function FilePick<K extends FileKind>({
         </p>
       )}
       {error !== undefined && (
-        <p role="alert" className="max-w-96 text-[0.85rem] font-bold text-lost">
+        <p role="alert" className="max-w-96 text-[0.87rem] font-bold text-lost">
           {error}
         </p>
       )}

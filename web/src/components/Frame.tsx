@@ -10,6 +10,7 @@ import { lensSearch } from '../state/lens.ts';
 import { useUnit } from '../state/unit.ts';
 import { Heading } from './Heading.tsx';
 import { ShutOut } from './ShutOut.tsx';
+import { StageMark } from './StageMark.tsx';
 import { Loading, Trouble } from './States.tsx';
 import { Options } from './Field.tsx';
 
@@ -33,6 +34,9 @@ export function TopBar({ children }: { children?: ReactNode }) {
         </Link>
         <div className="min-w-0 flex-1 truncate">{children}</div>
         <FieldStatus />
+        <Link to="/words" className="hidden text-sm underline sm:inline">
+          Words
+        </Link>
         <Link to="/methods" className="hidden text-sm underline sm:inline">
           Methods
         </Link>
@@ -80,7 +84,7 @@ export function StageStrip({ id }: { id: string }) {
   return (
     <nav aria-label="Stages" className="no-print overflow-x-auto border-b-2 border-ink bg-sheet">
       <ol className="flex min-w-max">
-        {overview.stages.map(({ stage, done, text }, i) => (
+        {overview.stages.map(({ stage, mark, text }, i) => (
           <li key={stage} className="flex-1">
             <NavLink
               to={{ pathname: `/c/${id}/${stage}`, search: lensSearch(params) }}
@@ -89,18 +93,13 @@ export function StageStrip({ id }: { id: string }) {
               }
             >
               <span className="relative flex items-baseline gap-1.5 font-head font-bold">
-                <span className="figure text-xs font-normal text-faint">{i + 1}</span>
+                <span className="figure text-[0.87rem] font-normal text-faint">{i + 1}</span>
                 {STAGE_NAME[stage]}
-                <span
-                  aria-hidden
-                  data-done={done}
-                  className={`ml-auto inline-block size-2.5 border-[1.5px] ${done ? 'border-clear bg-clear' : 'border-faint'}`}
-                />
+                <StageMark mark={mark} className="ml-auto self-center" />
               </span>
               <span className="relative block text-[0.8rem] whitespace-nowrap text-faint">
                 {stage === next && <strong className="text-ink">next: </strong>}
                 {text}
-                <span className="sr-only">{done ? ', done' : ', not done'}</span>
               </span>
             </NavLink>
           </li>

@@ -13,7 +13,7 @@ export const More = ({
   children: ReactNode;
 }) => (
   <details className={className} open={open}>
-    <summary className="min-h-6 cursor-pointer text-[0.85rem] text-faint">{what}</summary>
+    <summary className="min-h-6 cursor-pointer text-[0.87rem] text-faint">{what}</summary>
     <div className="mt-2">{children}</div>
   </details>
 );

@@ -26,7 +26,7 @@ export function Paged<T>({
     <>
       {children(last === 0 ? items : items.slice(page * size, (page + 1) * size))}
       {last > 0 && (
-        <p className="flex flex-wrap items-center gap-2 p-2 text-[0.85rem]">
+        <p className="flex flex-wrap items-center gap-2 p-2 text-[0.87rem]">
           <button type="button" className="btn" disabled={page === 0} onClick={() => setTurned(page - 1)}>
             Earlier
           </button>

@@ -1,5 +1,5 @@
 import type { ComponentProps, KeyboardEvent, ReactNode } from 'react';
-import { SCENE_CSS, SCENE_PATTERNS, type Scene, type Shape } from '@urvek/draw';
+import { SCENE_CSS, SCENE_PATTERNS, transformOf, type Scene, type Shape } from '@urvek/draw';
 
 function ShapeElement({ shape }: { shape: Shape }) {
   const className = `s-${shape.role}`;
@@ -59,6 +59,7 @@ export function Picture({
         <g
           key={group.id}
           data-group={group.id}
+          transform={transformOf(group)}
           onClick={onPoint && group.title !== undefined ? () => onPoint(group.id) : undefined}
           {...(onPoint && stops?.(group.id)
             ? {

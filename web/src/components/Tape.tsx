@@ -1,5 +1,13 @@
 import { scaleOf, tapeScene, tellTape, type TapeOptions } from '@urvek/draw';
-import { useEffect, useId, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import {
+  useEffect,
+  useId,
+  useRef,
+  useState,
+  type MouseEvent,
+  type PointerEvent,
+  type RefObject,
+} from 'react';
 import { useUnit } from '../state/unit.ts';
 import { Picture } from './Picture.tsx';
 
@@ -25,26 +33,29 @@ export function Tape({
   onPoint,
   stops,
   onHover,
+  onPress,
   ...options
 }: Omit<TapeOptions, 'width' | 'unit' | 'labelWidth'> & {
   onPoint?: (groupId: string) => void;
   stops?: (groupId: string) => boolean;
   onHover?: (atM: number | undefined) => void;
+  /** Pressed at so many metres. */
+  onPress?: (atM: number) => void;
 }) {
   const told = useId();
   const [unit] = useUnit();
   const [place, width] = useWidth(320);
   const whole = { ...options, unit, width, labelWidth: width < 600 ? 88 : 150 };
-  const hover = onHover && {
-    onPointerMove: (e: PointerEvent<SVGSVGElement>) =>
-      onHover(
-        scaleOf(whole).metresAt(
-          ((e.clientX - e.currentTarget.getBoundingClientRect().left) /
-            e.currentTarget.getBoundingClientRect().width) *
-            width,
-        ),
-      ),
-    onPointerLeave: () => onHover(undefined),
+  const under = ({ clientX, currentTarget }: MouseEvent<SVGSVGElement>): number => {
+    const { left, width: shown } = currentTarget.getBoundingClientRect();
+    return scaleOf(whole).metresAt(((clientX - left) / shown) * width);
+  };
+  const hover = {
+    ...(onHover && {
+      onPointerMove: (e: PointerEvent<SVGSVGElement>) => onHover(under(e)),
+      onPointerLeave: () => onHover(undefined),
+    }),
+    ...(onPress && { onClick: (e: MouseEvent<SVGSVGElement>) => onPress(under(e)) }),
   };
   return (
     <div ref={place}>

@@ -65,8 +65,11 @@ export function useLens(): [Lens, (change: Partial<Lens>) => void] {
   return [lens, change];
 }
 
-/** Changes what is selected on a stage, all of it in one step that "back" takes back; undefined takes a name out. */
-export function useSelect(): (change: Readonly<Record<string, string | undefined>>) => void {
+/**
+ * Changes what is selected on a stage, all of it in one step that "back" takes back, unless it takes the place of what
+ * was selected before; undefined takes a name out.
+ */
+export function useSelect(replace = false): (change: Readonly<Record<string, string | undefined>>) => void {
   const [, setParams] = useSearchParams();
   return useCallback(
     (change) =>
@@ -78,16 +81,19 @@ export function useSelect(): (change: Readonly<Record<string, string | undefined
             else next.set(name, value);
           return next;
         },
-        { preventScrollReset: true },
+        { preventScrollReset: true, replace },
       ),
-    [setParams],
+    [setParams, replace],
   );
 }
 
 /** One thing that is selected, by its name in the address. Two of them are changed together by `useSelect`. */
-export function useSelected(name: string): [string | undefined, (value: string | undefined) => void] {
+export function useSelected(
+  name: string,
+  replace = false,
+): [string | undefined, (value: string | undefined) => void] {
   const [params] = useSearchParams();
-  const change = useSelect();
+  const change = useSelect(replace);
   const select = useCallback((value: string | undefined) => change({ [name]: value }), [name, change]);
   return [params.get(name) ?? undefined, select];
 }

@@ -89,11 +89,15 @@ describe('where a comparison stands', () => {
       'verdict',
       'report',
     ]);
-    expect(states.find((s) => s.stage === 'walk')).toMatchObject({ done: false, text: '1 of 2 walked' });
-    expect(states.find((s) => s.stage === 'ranges')).toMatchObject({ done: true, text: '1 outcome' });
+    expect(states.find((s) => s.stage === 'walk')).toMatchObject({ mark: 'part', text: '1 of 2 walked' });
+    expect(states.find((s) => s.stage === 'ranges')).toMatchObject({ mark: 'done', text: '1 outcome' });
     expect(states.find((s) => s.stage === 'verdict')).toMatchObject({
-      done: false,
+      mark: 'missing',
       text: 'no claim entered',
+    });
+    expect(states.find((s) => s.stage === 'trace')).toMatchObject({
+      mark: 'part',
+      text: '1 log, 1 not ended',
     });
   });
 });

@@ -4,6 +4,7 @@ import { reportOf, type ReportDocument, type ReportForm } from '@urvek/draw';
 import {
   againstEarlier,
   leavingStudy,
+  narrowed,
   Study,
   summarise,
   viewOfJudgement,
@@ -12,6 +13,7 @@ import {
   type AuditEntry,
   type Finding,
   type JudgementView,
+  type Narrowing,
   type NextPoint,
   type PathCurves,
   type StageState,
@@ -76,6 +78,11 @@ const api = {
     const entries = await withThisDevice(comparison, atBase.get(comparison.id)?.entries ?? new Map());
     held.set(comparison.id, { comparison, study: new Study(comparison.setup, entries) });
   },
+  /** Stages of a comparison that is not open. */
+  async stages(comparison: Comparison): Promise<readonly StageState[]> {
+    const entries = await withThisDevice(comparison, atBase.get(comparison.id)?.entries ?? new Map());
+    return new Study(comparison.setup, entries).stages();
+  },
   overview: (of: Of): Overview => {
     const study = studyOf(of);
     return {
@@ -121,16 +128,20 @@ const api = {
     };
   },
   /** The report, without what it withholds; names are letters while the plan is blind. */
-  report: (of: Of, form: ReportForm, unit: LengthUnit): ReportView => {
+  report: (of: Of, form: ReportForm, unit: LengthUnit, only: Narrowing): ReportView => {
     const { comparison } = held.get(of.id) as Held;
     const seen = studyOf(of);
-    const { comparison: out, study } = leavingStudy({ ...comparison, setup: seen.setup }, seen.entries);
+    const { comparison: out, study: whole } = leavingStudy(
+      { ...comparison, setup: seen.setup },
+      seen.entries,
+    );
+    const study = narrowed(whole, only);
     const judged = viewOfJudgement(study.judgement());
     const document = reportOf(
       {
         title: out.title,
         question: out.question,
-        setup: out.setup,
+        setup: study.setup,
         findings: study.all,
         judged,
         unit,

@@ -32,9 +32,9 @@ export function SetComparisonAside({ comparison: { id, title } }: { comparison: 
   };
   return (
     <details className="mt-2">
-      <summary className="w-fit cursor-pointer text-[0.85rem] text-faint">Set aside</summary>
+      <summary className="w-fit cursor-pointer text-[0.87rem] text-faint">Set aside</summary>
       <form className="mt-1 flex flex-wrap items-end gap-2" onSubmit={submit}>
-        <span className="grid flex-1 text-[0.85rem]">
+        <span className="grid flex-1 text-[0.87rem]">
           <label htmlFor={field}>Why</label>
           <input
             id={field}
@@ -75,7 +75,7 @@ export function AsideList({ comparisons }: { comparisons: readonly ComparisonSum
             <span className="min-w-0 flex-1">
               <strong>{c.title}</strong>
               {c.aside && (
-                <span className="block text-[0.85rem] text-faint">
+                <span className="block text-[0.87rem] text-faint">
                   {c.aside.reason}; {format(c.aside.atMs, 'd MMMM, HH:mm')}
                 </span>
               )}

@@ -1,15 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { Footprints } from 'lucide-react';
+import { Footprints, Milestone } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { base, isShutOut } from '../../api/client.ts';
 import { studies, useComparisons } from '../../api/queries.ts';
 import { Stage } from '../../components/Frame.tsx';
+import { TOUR_PARAM } from '../../components/tourSteps.ts';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { AsideList } from './Aside.tsx';
 import { Entry } from './Entry.tsx';
 import { ImportWhole } from './ImportWhole.tsx';
 import { NewComparisonForm } from './NewComparisonForm.tsx';
+import { Questions } from './Questions.tsx';
 import { UnderWay } from './UnderWay.tsx';
 import { Unfiled } from './Unfiled.tsx';
 
@@ -17,6 +19,7 @@ import { Unfiled } from './Unfiled.tsx';
 export function Bench() {
   const { data, error } = useComparisons();
   const shown = data?.filter((c) => !c.aside) ?? [];
+  const demo = shown.find((c) => c.demo);
   const client = useQueryClient();
   // Seen once with a link, every comparison is there without one.
   useEffect(
@@ -59,7 +62,9 @@ export function Bench() {
           {error && !isShutOut(error) && <Trouble error={error} />}
           {!data && !error && <Loading what="the comparisons" />}
           {data && shown.length === 0 && (
-            <Empty title="No comparison yet">Put the question on the right, then enter the kit.</Empty>
+            <Empty title="No comparison yet">
+              Start from a question on the right, or write down a walk that you have made.
+            </Empty>
           )}
           {shown.map((comparison) => (
             <Entry key={comparison.id} comparison={comparison} />
@@ -67,8 +72,21 @@ export function Bench() {
           <AsideList comparisons={data?.filter((c) => c.aside) ?? []} />
         </section>
         <div className="grid content-start gap-3">
-          <NewComparisonForm />
-          <ImportWhole />
+          <Questions />
+          {demo && (
+            <Link className="btn justify-start" to={`/c/${demo.id}/kit?${TOUR_PARAM}=1`}>
+              <Milestone aria-hidden size={16} />
+              The demo in three minutes
+            </Link>
+          )}
+          <details className="sheet px-3 py-2">
+            <summary className="cursor-pointer font-bold">An empty comparison</summary>
+            <NewComparisonForm />
+          </details>
+          <details className="sheet px-3 py-2">
+            <summary className="cursor-pointer font-bold">From a file</summary>
+            <ImportWhole />
+          </details>
         </div>
       </div>
     </Stage>

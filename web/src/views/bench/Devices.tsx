@@ -129,7 +129,7 @@ export function Devices() {
                 >
                   <span className="flex-1">
                     <strong>{d.name}</strong>
-                    <span className="block text-[0.85rem] text-faint">
+                    <span className="block text-[0.87rem] text-faint">
                       may {MAY[d.role]}; paired {format(d.pairedMs, 'd MMMM, HH:mm')}; last seen{' '}
                       {format(d.seenMs, 'd MMMM, HH:mm')}
                     </span>

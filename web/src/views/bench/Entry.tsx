@@ -2,6 +2,7 @@ import type { ComparisonSummary } from '@urvek/contract';
 import { ArrowRight } from 'lucide-react';
 import { Link } from 'react-router';
 import { SetComparisonAside } from './Aside.tsx';
+import { Stages } from './Stages.tsx';
 
 /** A comparison in a row: its question, what is there of it, and the next step. */
 export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
@@ -30,6 +31,7 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
           <ArrowRight aria-hidden size={16} />
         </Link>
       </div>
+      <Stages id={c.id} title={c.title} />
       <div className="mt-1 flex flex-wrap items-baseline gap-x-4 text-[0.87rem] text-faint">
         <Count of={c.products} one="product" />
         <Count of={c.paths} one="path" />

@@ -45,8 +45,7 @@ export function ImportWhole() {
       );
   };
   return (
-    <section className="sheet grid gap-2 p-4" aria-label="Import a comparison">
-      <h2>From a file</h2>
+    <section className="mt-2 grid gap-2" aria-label="Import a comparison">
       <FilePick
         label="Import a comparison"
         hint="Import a whole comparison, a file ending in .urvek.json"

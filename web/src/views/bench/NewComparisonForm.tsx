@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { newComparisonSchema, type NewComparison } from '@urvek/contract';
 import { Plus } from 'lucide-react';
 import { useForm } from 'react-hook-form';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
@@ -24,15 +24,9 @@ export function NewComparisonForm() {
   });
   return (
     <form
-      className="sheet grid content-start gap-3 p-4"
+      className="mt-2 grid content-start gap-3"
       onSubmit={(e) => void form.handleSubmit((wanted) => create.mutate(wanted))(e)}
     >
-      <h2>New comparison</h2>
-      <p>
-        <Link className="btn" to="/quick">
-          Quick: two products, one path
-        </Link>
-      </p>
       <Field
         label="Title"
         placeholder="Two routers in the mill"

@@ -5,7 +5,7 @@ import { format } from 'date-fns';
 export const Trail = ({ trail }: { trail: readonly TrailEntry[] }) => (
   <section className="sheet p-4" aria-label="What was done">
     <h2>What was done</h2>
-    <p className="text-[0.85rem] text-faint">
+    <p className="text-[0.87rem] text-faint">
       Pairing, revoking, files taken, comparisons set aside and removed. The newest first.
     </p>
     {trail.length === 0 ? (
@@ -19,7 +19,7 @@ export const Trail = ({ trail }: { trail: readonly TrailEntry[] }) => (
         {trail.map((t) => (
           <li
             key={`${t.atMs} ${t.what}`}
-            className="grid grid-cols-[9.5rem_1fr] gap-x-3 border-b border-rule py-0.5 text-[0.85rem]"
+            className="grid grid-cols-[9.5rem_1fr] gap-x-3 border-b border-rule py-0.5 text-[0.87rem]"
           >
             <span className="figure text-faint">{format(t.atMs, 'd MMM yyyy, HH:mm')}</span>
             <span>

@@ -93,7 +93,7 @@ export function PlayerView({
           {frame !== undefined && <span className="text-faint">, frame {frame}</span>}
         </p>
       </div>
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         Space plays and pauses, the arrows go frame by frame, Page up and down 5 s. What is logged while it
         stands has no reaction in it; what is logged in play has.
         {reel[part]?.trouble && ` Of ${reel[part].file.name}: ${reel[part].trouble}.`}

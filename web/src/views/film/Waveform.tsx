@@ -79,7 +79,7 @@ export function Waveform({
     <div className="relative mt-1 border border-rule bg-white">
       <div ref={place} aria-hidden className="min-h-14" />
       {state !== 'there' && (
-        <p role="status" className="absolute inset-x-0 top-4 text-center text-[0.85rem] text-faint">
+        <p role="status" className="absolute inset-x-0 top-4 text-center text-[0.87rem] text-faint">
           {state === 'silent'
             ? 'No sound that can be read here'
             : `Reading the sound: ${Math.round(100 * share)} %`}

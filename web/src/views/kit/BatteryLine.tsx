@@ -12,7 +12,7 @@ export function BatteryLine({ rig }: { rig: Rig }) {
       </p>
     );
   return hours === undefined ? null : (
-    <p className="mt-1 text-[0.85rem] text-faint">
+    <p className="mt-1 text-[0.87rem] text-faint">
       The battery carries the load for <span className="figure">{hours.toFixed(1)} h</span>; less in the cold.
     </p>
   );

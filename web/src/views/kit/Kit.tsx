@@ -3,6 +3,7 @@ import { kitLines, rigSheet } from '@urvek/study';
 import { Plus } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Term } from '../../components/Term.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { Views } from '../../components/Views.tsx';
@@ -51,7 +52,11 @@ function KitEditor({ comparison }: Ready) {
   return (
     <Stage
       title="Kit"
-      lead="What is under test, and are they set up alike?"
+      lead={
+        <>
+          What is under test, and are the <Term of="rig">rigs</Term> set up alike?
+        </>
+      }
       actions={
         <button className="btn" onClick={add}>
           <Plus aria-hidden size={16} />

@@ -13,7 +13,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
     return (
       <button
         type="button"
-        className="btn-quiet self-end pb-1 text-left text-[0.85rem]"
+        className="btn-quiet self-end pb-1 text-left text-[0.87rem]"
         onClick={() => setOpen(true)}
       >
         Measure the playout delay …
@@ -22,7 +22,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
   const found = playoutDelay(tries, operator);
   return (
     <section className="col-span-6 grid gap-2 border-2 border-ink p-3" aria-label="Measure the playout delay">
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         At the fixed end, with the sound or picture in front of you: press the first button as you switch the
         sender off, the second when it is gone. {LEAST_PLAYOUT_TRIES} tries or more.{' '}
         {operator

@@ -74,7 +74,7 @@ export function ProductCard({
           {...register(`${at}.sensitivityDbm`, asFigure)}
           error={errors?.sensitivityDbm?.message}
         />
-        <p className="col-span-2 self-end sm:col-span-4 pb-1 text-[0.85rem] text-faint">
+        <p className="col-span-2 self-end sm:col-span-4 pb-1 text-[0.87rem] text-faint">
           Watched: {kind.watched}. Test signal: {kind.testSignal}.
         </p>
       </div>

@@ -44,7 +44,7 @@ export function RigSheet({ form, kindId }: { form: SetupForm; kindId: string | u
         role="group"
         aria-label="Settings by rig"
       >
-        <table className="border-collapse text-[0.93rem]">
+        <table className="border-collapse text-[0.87rem]">
           <thead className="sticky top-0 z-10 bg-sheet shadow-[0_2px_0_var(--color-ink)]">
             <tr>
               <td className="sticky left-0 z-10 min-w-44 bg-sheet" />

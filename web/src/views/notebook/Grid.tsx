@@ -161,14 +161,14 @@ export function Grid({
           className="sticky top-0 z-10 grid w-max bg-paper font-bold"
           style={{ gridTemplateColumns: template }}
         >
-          <span role="columnheader" className="border-r border-b border-rule px-1 text-[0.9rem]">
+          <span role="columnheader" className="border-r border-b border-rule px-1 text-[0.87rem]">
             <span className="sr-only">row</span>
           </span>
           {table.getVisibleLeafColumns().map((c) => (
             <span
               key={c.id}
               role="columnheader"
-              className="border-r border-b border-rule px-1.5 py-1 text-[0.9rem]"
+              className="border-r border-b border-rule px-1.5 py-1 text-[0.87rem]"
             >
               {String(c.columnDef.header)}
             </span>
@@ -185,7 +185,7 @@ export function Grid({
             >
               <span
                 role="rowheader"
-                className="figure border-r border-b border-rule bg-paper px-1 py-1 text-right text-[0.9rem] text-faint"
+                className="figure border-r border-b border-rule bg-paper px-1 py-1 text-right text-[0.87rem] text-faint"
               >
                 {index + 1}
               </span>

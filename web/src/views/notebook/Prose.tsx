@@ -31,7 +31,7 @@ export function Prose({
     <details className="sheet mt-3 p-3">
       <summary className="cursor-pointer font-bold">From notes as text</summary>
       <div className="mt-2">
-        <label htmlFor={id} className="block text-[0.85rem] text-faint">
+        <label htmlFor={id} className="block text-[0.87rem] text-faint">
           Notes, as they were written
         </label>
         <textarea

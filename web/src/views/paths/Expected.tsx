@@ -47,7 +47,7 @@ export function Expected({ predicted, model }: { predicted: readonly Predicted[]
           ))}
         </tbody>
       </table>
-      <p className="mt-1 text-[0.85rem] text-faint">
+      <p className="mt-1 text-[0.87rem] text-faint">
         Model: {model}, shadowing of {SHADOWING_SD_DB} dB (8 of 10 places lie in the band). Events at margins
         of{' '}
         {Object.entries(EVENT_MARGIN_DB)

@@ -1,14 +1,17 @@
-import { LEAST_STEP_M, TOLERANCE_M, writeGeoJson, writeGpx } from '@urvek/core';
+import { LEAST_STEP_M, TOLERANCE_M, writeGeoJson, writeGpx, writeKml } from '@urvek/core';
 import { type SetupPath, routeFileOf } from '@urvek/study';
 import { download } from '../../state/download.ts';
 
+const FORMATS = [
+  { name: 'GPX', ending: 'gpx', type: 'application/gpx+xml', write: writeGpx },
+  { name: 'GeoJSON', ending: 'geojson', type: 'application/geo+json', write: writeGeoJson },
+  { name: 'KML', ending: 'kml', type: 'application/vnd.google-earth.kml+xml', write: writeKml },
+] as const;
+
 export function Exports({ path }: { path: SetupPath }) {
-  const save = (format: 'gpx' | 'geojson', type: string): void => {
-    const file = routeFileOf(path);
-    if (file) download(`${path.name}.${format}`, (format === 'gpx' ? writeGpx : writeGeoJson)(file), type);
-  };
+  const file = routeFileOf(path);
   return (
-    <p className="mt-1 text-[0.85rem]">
+    <p className="mt-1 text-[0.87rem]">
       Fixed end at{' '}
       <span className="figure">
         {path.fixedEnd?.latitudeDeg.toFixed(6)}°, {path.fixedEnd?.longitudeDeg.toFixed(6)}°
@@ -19,16 +22,16 @@ export function Exports({ path }: { path: SetupPath }) {
       ) : (
         'The file holds coordinates: mind whose place it shows.'
       )}
-      <button type="button" className="btn-quiet ml-3" onClick={() => save('gpx', 'application/gpx+xml')}>
-        Save as GPX
-      </button>
-      <button
-        type="button"
-        className="btn-quiet ml-3"
-        onClick={() => save('geojson', 'application/geo+json')}
-      >
-        Save as GeoJSON
-      </button>
+      {FORMATS.map(({ name, ending, type, write }) => (
+        <button
+          key={name}
+          type="button"
+          className="btn-quiet ml-3"
+          onClick={() => file && download(`${path.name}.${ending}`, write(file), type)}
+        >
+          Save as {name}
+        </button>
+      ))}
     </p>
   );
 }

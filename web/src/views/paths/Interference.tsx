@@ -32,7 +32,7 @@ export function Interference({ form }: { form: SetupForm }) {
           Add a source
         </button>
       </div>
-      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
+      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.87rem]">
         Interference on purpose is unlawful in most places outside a shielded room or a cable. The result is a
         ratio of wanted to unwanted, not a range.
       </p>

@@ -25,7 +25,7 @@ export function KnownPoints({
 }) {
   const path = form.watch(`paths.${index}`);
   return (
-    <details className="text-[0.85rem]">
+    <details className="text-[0.87rem]">
       <summary className="cursor-pointer text-faint">By coordinate, or from an earlier comparison</summary>
       {path.fixedEnd ? (
         <ByCoordinate path={path} onPoints={onPoints} />

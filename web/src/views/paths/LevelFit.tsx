@@ -106,7 +106,7 @@ export function LevelFit({
           value={sensitivity}
           onChange={(e) => setSensitivity(Number(e.target.value))}
         />
-        <p className="text-[0.85rem] text-faint">
+        <p className="text-[0.87rem] text-faint">
           Columns <code>distance_m,level_dbm</code>; an empty level was lost below the sensitivity and counts
           as such.
           {logged.length > 0 &&

@@ -90,7 +90,7 @@ export function Prediction({
       {predicted.length > 0 && <Expected predicted={predicted} model={path.model} />}
       {predicted.length > 0 && <WhatIf predicted={predicted} model={path.model} />}
       {without.length > 0 && (
-        <p className="text-[0.85rem] text-faint">
+        <p className="text-[0.87rem] text-faint">
           Not predicted: {without.map((p) => p.name).join(', ')}. Enter in Kit the weakest level it receives.
         </p>
       )}

@@ -21,13 +21,13 @@ export function Readout({
   const at = useMemo(() => routePointsOf(path as Path, link), [path, link]);
   if (atM === undefined)
     return (
-      <p className="min-h-10 text-[0.85rem] text-faint" data-readout>
+      <p className="min-h-10 text-[0.87rem] text-faint" data-readout>
         Point at the route, on the plan or on the tape, to see what lies between the two ends there.
       </p>
     );
   const point = at(atM);
   return (
-    <p className="min-h-10 text-[0.85rem]" data-readout>
+    <p className="min-h-10 text-[0.87rem]" data-readout>
       Travelled <Length m={atM} />, separation <Length m={point.separationM} />, bearing{' '}
       <span className="figure">{point.bearingDeg.toFixed(0)}°</span>;{' '}
       {point.lineOfSight ? 'line of sight' : 'no line of sight'}, clearance{' '}

@@ -206,14 +206,14 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
           <button
             key={t}
             type="button"
-            className={`btn min-h-8 px-2 py-0 text-[0.85rem] ${tool === t ? 'btn-main' : ''}`}
+            className={`btn min-h-8 px-2 py-0 text-[0.87rem] ${tool === t ? 'btn-main' : ''}`}
             aria-pressed={tool === t}
             onClick={() => setTool(t)}
           >
             {TOOL_NAME[t]}
           </button>
         ))}
-        <span className="text-[0.85rem] text-faint">{TOOL_HINT[tool]}</span>
+        <span className="text-[0.87rem] text-faint">{TOOL_HINT[tool]}</span>
       </div>
       <div ref={place} className="mt-1 border border-rule bg-white">
         <Picture

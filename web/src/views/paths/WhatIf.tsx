@@ -51,7 +51,7 @@ export function WhatIf({ predicted, model }: { predicted: readonly Predicted[]; 
           })}
         </ul>
       )}
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         Power, antenna gain and licence limits are local: ask a licensed person before you change them.
       </p>
     </details>

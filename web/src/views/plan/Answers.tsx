@@ -48,7 +48,7 @@ export function Answers({ answers, walksEach }: { answers: readonly Power[]; wal
         label="Share of comparisons that tell the products apart, over walks and steps; the figures stand in the table"
       />
       <table className="table h-fit">
-        <caption className="text-left text-[0.85rem] text-faint">
+        <caption className="text-left text-[0.87rem] text-faint">
           Share of comparisons that tell them apart
         </caption>
         <thead>

@@ -35,7 +35,7 @@ export function Calls({ path }: { path: SetupPath }) {
           ))}
         </tbody>
       </table>
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         Stand {settleS} s before the first call; {tries} tries of {timeoutS} s each way. Nothing heard: write
         that down, and move on at the time above all the same.
       </p>

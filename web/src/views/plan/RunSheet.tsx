@@ -48,7 +48,7 @@ function Sheet({ comparison: { title, setup } }: Ready) {
                 ],
               ].map(([what, value]) => (
                 <div key={what}>
-                  <dt className="text-[0.85rem] text-faint">{what}</dt>
+                  <dt className="text-[0.87rem] text-faint">{what}</dt>
                   <dd className="min-h-6 border-b border-ink font-bold">{value}</dd>
                 </div>
               ))}
@@ -108,7 +108,7 @@ function Sheet({ comparison: { title, setup } }: Ready) {
               .map((path) => (
                 <Calls key={path.id} path={path} />
               ))}
-            <p className="text-[0.85rem] text-faint">
+            <p className="text-[0.87rem] text-faint">
               Out and back at 1.4 m/s, {SETTLE_MIN} minutes a walk to settle, {plan.setUpMin} to set up each
               rig.{plan.sideBySide && ' The products of a round are walked together.'} Look up before you look
               down. Nobody back by the time above: go and look, and call by the second channel.

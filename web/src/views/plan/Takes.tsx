@@ -51,7 +51,7 @@ export function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: str
         <Tick label="the products of a round side by side" {...form.register('plan.sideBySide')} />
         <Tick label="blind: letters for names until the walks are in" {...form.register('plan.blind')} />
         {blind && (
-          <p className="text-[0.85rem] text-faint">
+          <p className="text-[0.87rem] text-faint">
             Whoever hands out the products reads the{' '}
             <Link className="underline" to={`/c/${id}/key-sheet`}>
               key sheet

@@ -119,7 +119,7 @@ export function EstimateTable({
                     : ''}
                 </td>
               )}
-              <td className="figure text-[0.82rem]">
+              <td className="figure text-[0.87rem]">
                 <EachWalk walks={walks.filter((w) => w.product === cell.product)} />
               </td>
             </tr>

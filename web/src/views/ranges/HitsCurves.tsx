@@ -99,7 +99,7 @@ export function HitsCurves({
             <strong>{c.product}</strong> ({c.walks} {c.walks === 1 ? 'walk' : 'walks'}): half answered at{' '}
             <span className="figure">{said(c.d50, c.overWalks50)}</span>; nine of ten at{' '}
             <span className="figure">{said(c.d90, c.overWalks90)}</span>.
-            <span className="block text-[0.85rem] text-faint" data-counts>
+            <span className="block text-[0.87rem] text-faint" data-counts>
               {c.rows
                 .map(
                   (r) =>

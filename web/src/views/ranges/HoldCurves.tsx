@@ -97,7 +97,7 @@ export function HoldCurves({
       <h3>Share of walks that hold to a distance</h3>
       <Chart option={option} table={table} label={`Share of walks that hold, over separation, ${name}`} />
       {apart.length > 0 && (
-        <p role="status" className="border-l-4 border-degraded pl-2 text-[0.85rem]">
+        <p role="status" className="border-l-4 border-degraded pl-2 text-[0.87rem]">
           Model and walks disagree for {apart.map((c) => c.product).join(', ')}: trust the steps, and look at
           the single walks.
         </p>

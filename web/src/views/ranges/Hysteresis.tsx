@@ -59,7 +59,7 @@ export function Hysteresis({ workspace, range }: { workspace: Ready; range: Rang
         </tbody>
       </table>
       {resets.length > 0 && (
-        <p className="text-[0.85rem]">
+        <p className="text-[0.87rem]">
           Resets:{' '}
           {resets
             .map(

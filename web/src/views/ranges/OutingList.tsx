@@ -53,7 +53,7 @@ export function OutingList({ range, id }: { range: RangeView; id: string }) {
           </table>
         </div>
       )}
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         A walk is put to another outing in its Trace; those of which nobody says stand one by one.
       </p>
     </details>

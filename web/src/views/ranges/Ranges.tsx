@@ -8,6 +8,7 @@ import { useCurves, useJudgement } from '../../api/queries.ts';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
+import { Term } from '../../components/Term.tsx';
 import { useLens, useSelected, type Lens } from '../../state/lens.ts';
 import { useUnit } from '../../state/unit.ts';
 import { CellDetail } from './CellDetail.tsx';
@@ -138,8 +139,9 @@ function Told({
 
 const Legend = () => (
   <p className="mt-1 text-[0.87rem] text-faint">
-    Separation, one scale for all. Diamond: median; bar: its 95 % interval, dashed beyond the path’s end
-    (heavy stroke); bracket: held and failed; arrow: a bound; open posts: walks to make; ≈: not told apart.
+    <Term of="separation">Separation</Term>, one scale for all. Diamond: <Term of="estimate">median</Term>;
+    bar: its 95 % interval, dashed beyond the path’s end (heavy stroke); <Term of="bracket" />: held and
+    failed; arrow: a <Term of="bound" />; open posts: walks to make; ≈: not told apart.
   </p>
 );
 

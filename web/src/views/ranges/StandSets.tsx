@@ -36,7 +36,7 @@ export function StandSets({ sets, show }: { sets: readonly StandSet[]; show: (m:
                       {readOf(first)}
                     </th>
                     {stands.map(([stand]) => (
-                      <td key={stand} className="figure text-[0.85rem]">
+                      <td key={stand} className="figure text-[0.87rem]">
                         {own
                           .filter((s) => s.stand === stand)
                           .map(setText)

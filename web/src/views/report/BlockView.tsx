@@ -76,7 +76,7 @@ export function BlockView({
       return (
         <figure>
           <Picture scene={block.scene} />
-          <figcaption className="text-[0.85rem] text-faint">{block.caption}</figcaption>
+          <figcaption className="text-[0.87rem] text-faint">{block.caption}</figcaption>
           <SaveAs
             name={block.name}
             svg={() => sceneToSvg(block.scene)}

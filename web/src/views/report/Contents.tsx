@@ -14,19 +14,29 @@ export function Contents({
 }) {
   const questions = judged.audits.filter((a) => a.acknowledged === undefined).length;
   const undecided = judged.verdicts.filter((v) => v.verdict.outcome === 'undecided').length;
+  const stale = document.sections.flatMap((s) =>
+    s.blocks.flatMap((b) =>
+      b.kind === 'paragraph' && b.was !== undefined ? [{ section: s.id, id: b.id }] : [],
+    ),
+  );
   const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
   return (
     <nav
       aria-label="Contents"
-      className="no-print sheet max-h-[40vh] overflow-y-auto text-[0.93rem] lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)]"
+      className="no-print sheet max-h-[40vh] overflow-y-auto text-[0.87rem] lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)]"
     >
-      {questions + undecided > 0 && (
+      {questions + undecided + stale.length > 0 && (
         <div className="border-b border-l-4 border-b-rule border-l-degraded px-2 py-1">
           <strong>Open</strong>
           {undecided > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict`}>
               {count(undecided, 'claim')} undecided
             </Link>
+          )}
+          {stale[0] && (
+            <a className="block py-1 underline" href={`#part-${stale[0].section}`}>
+              {count(stale.length, 'paragraph')} worded before the figures changed
+            </a>
           )}
           {questions > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict?show=fairness`}>

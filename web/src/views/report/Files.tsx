@@ -29,6 +29,7 @@ export function Files({
       ? [
           ['routes.gpx', 'Routes, GPX'],
           ['routes.geojson', 'Routes, GeoJSON'],
+          ['routes.kml', 'Routes, KML'],
         ]
       : []),
   ] as const;
@@ -65,7 +66,7 @@ export function Files({
           ),
         )}
       </div>
-      <p className="mt-2 text-[0.85rem] text-faint">
+      <p className="mt-2 text-[0.87rem] text-faint">
         Tables are CSV (RFC 4180) with units in their headers; the whole comparison is JSON of a published
         schema.
       </p>

@@ -5,6 +5,7 @@ import { useId, useState } from 'react';
 import { useSaveComparison } from '../../api/queries.ts';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
+import { nowMs } from '../../field/time.ts';
 
 type ParagraphBlock = Extract<Block, { kind: 'paragraph' }>;
 
@@ -39,6 +40,12 @@ export function Paragraph({
       <p className="text-[1.05rem]" data-paragraph={block.id} data-rests={block.rests.join(' ')}>
         {block.text}
       </p>
+      {block.was !== undefined && (
+        <p className="no-print border-l-4 border-degraded pl-3 text-[0.87rem]" data-stale>
+          The figures have changed since you worded this. They said: “{block.was}” They say now: “{block.made}
+          ”
+        </p>
+      )}
       {own && <Questions text={block.text} carried={carried} />}
       {comparison && (
         <button
@@ -59,7 +66,7 @@ function Questions({ text, carried }: { text: string; carried: Carried }) {
   const questions = questionWords(text, carried);
   if (questions.length === 0) return null;
   return (
-    <ul className="no-print border-l-4 border-degraded pl-3 text-[0.85rem]" aria-label="Words in question">
+    <ul className="no-print border-l-4 border-degraded pl-3 text-[0.87rem]" aria-label="Words in question">
       {questions.map((q) => (
         <li key={`${q.at}-${q.word}`}>
           <strong>“{q.word}”</strong> {q.question}
@@ -94,7 +101,7 @@ function Editor({
       ...report.wording.filter((w) => w.id !== block.id),
       ...(text === undefined || text.trim() === '' || text === block.made
         ? []
-        : [{ id: block.id, text: text.trim() }]),
+        : [{ id: block.id, text: text.trim(), made: block.made, atMs: nowMs() }]),
     ];
     mutate(
       { title, question, revision, setup: { ...setup, report: { ...report, wording } } },
@@ -111,7 +118,7 @@ function Editor({
   };
   return (
     <div className="no-print grid gap-2 border-2 border-ink p-3">
-      <label htmlFor={id} className="text-[0.85rem] text-faint">
+      <label htmlFor={id} className="text-[0.87rem] text-faint">
         Your wording. The figures say: {block.made}
       </label>
       <textarea

@@ -6,6 +6,7 @@ import {
   type ReportDocument,
   type ReportForm,
 } from '@urvek/draw';
+import { kindOf } from '@urvek/core';
 import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy, Printer } from 'lucide-react';
 import { useState } from 'react';
@@ -13,9 +14,12 @@ import { useStudy } from '../../api/queries.ts';
 import { WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Heading } from '../../components/Heading.tsx';
 import { useNotice } from '../../components/Notice.tsx';
+import { LensBar } from '../../components/LensBar.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
+import { useLens } from '../../state/lens.ts';
 import { useUnit } from '../../state/unit.ts';
 import { BlockView } from './BlockView.tsx';
+import { Cards } from './Cards.tsx';
 import { Contents } from './Contents.tsx';
 import { Files } from './Files.tsx';
 import { ReportSettings } from './ReportSettings.tsx';
@@ -26,9 +30,15 @@ export const Report = () => <WithWorkspace>{(workspace) => <ReportPage {...works
 function ReportPage(workspace: Ready) {
   const [form, setForm] = useState<ReportForm>('long');
   const [unit] = useUnit();
-  const { data, error } = useStudy(workspace, ['report', form, unit], (study, of) =>
-    study.report(of, form, unit),
+  const [{ kindId, pathId }] = useLens();
+  const { data, error } = useStudy(workspace, ['report', form, unit, kindId, pathId], (study, of) =>
+    study.report(of, form, unit, { kindId, pathId }),
   );
+  const { setup } = workspace.comparison;
+  const only = [
+    kindId === undefined ? undefined : kindOf(kindId).name,
+    setup.paths.find((p) => p.id === pathId)?.name,
+  ].filter((t) => t !== undefined);
   if (error) return <Trouble error={error} />;
   if (!data) return <Loading what="the report" />;
   return (
@@ -59,6 +69,7 @@ function ReportPage(workspace: Ready) {
             Print or save as PDF
           </button>
         </div>
+        <LensBar setup={setup} byPlan />
         {!workspace.sealed && <ReportSettings comparison={workspace.comparison} />}
         <Files
           id={workspace.id}
@@ -66,7 +77,8 @@ function ReportPage(workspace: Ready) {
           routes={data.routes}
           walks={workspace.walks.length}
         />
-        <Sheet workspace={workspace} document={data.document} judged={data.judged} form={form} />
+        <Cards workspace={workspace} judged={data.judged} simulated={data.document.simulated} />
+        <Sheet workspace={workspace} document={data.document} judged={data.judged} form={form} only={only} />
       </div>
     </main>
   );
@@ -77,11 +89,14 @@ function Sheet({
   document,
   judged,
   form,
+  only,
 }: {
   workspace: Ready;
   document: ReportDocument;
   judged: JudgementView;
   form: ReportForm;
+  /** What the report is narrowed to; empty: nothing. */
+  only: readonly string[];
 }) {
   const notice = useNotice();
   const walked = judged.ranges.flatMap((r) => r.summary.fitted);
@@ -107,6 +122,11 @@ function Sheet({
           {document.title}
         </Heading>
         <p className="mt-1 text-lg">{document.question}</p>
+        {only.length > 0 && (
+          <p className="mt-1 border-l-4 border-degraded pl-2" data-only>
+            Part of the comparison only: {only.join(', ')}.
+          </p>
+        )}
         <p className="mt-1 text-faint">{document.when}</p>
         {form === 'short' && (
           <button

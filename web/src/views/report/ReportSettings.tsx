@@ -50,7 +50,7 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
       {error && <Trouble error={error} />}
       <div className="mt-2 grid gap-4 md:grid-cols-2">
         <div>
-          <label htmlFor={id} className="block text-[0.85rem] text-faint">
+          <label htmlFor={id} className="block text-[0.87rem] text-faint">
             Who paid for this, who lent the gear
           </label>
           <textarea
@@ -83,7 +83,7 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
           />
           <div
             role="status"
-            className="mt-2 border-l-4 border-rule pl-3 text-[0.9rem]"
+            className="mt-2 border-l-4 border-rule pl-3 text-[0.87rem]"
             aria-label="What is left out"
           >
             {left.length === 0 ? (

@@ -157,7 +157,7 @@ export function AddReadings({
               ))}
             </Choice>
           )}
-          <ul className="figure text-[0.85rem]" data-preview>
+          <ul className="figure text-[0.87rem]" data-preview>
             {inside.slice(0, SHOWN).map(({ walkS, body }, i) => (
               <li key={i}>
                 {walkS.toFixed(1)} s: {body.quantity}{' '}
@@ -168,7 +168,7 @@ export function AddReadings({
               </li>
             ))}
           </ul>
-          <p className="text-[0.85rem] text-faint">
+          <p className="text-[0.87rem] text-faint">
             {inside.length > SHOWN && `and ${inside.length - SHOWN} more. `}
             {all.length > inside.length &&
               `${all.length - inside.length} lie outside the walk, or cannot be, and are left out.`}

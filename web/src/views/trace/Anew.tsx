@@ -107,7 +107,7 @@ export function Anew({
         ? other !== undefined && (!unordered || first !== '')
         : of.rig !== `${header.productId}/${header.rigId}` || of.pathId !== header.pathId);
   return (
-    <details className="sheet p-3">
+    <details className="border-t border-rule pt-2">
       <summary className="cursor-pointer font-bold">Split it, join it, or file it under another rig</summary>
       <form
         className="mt-2 grid gap-2"

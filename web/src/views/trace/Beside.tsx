@@ -7,7 +7,7 @@ import { useWriting } from './useWriting.ts';
 export function Beside({ setup, finding }: { setup: Setup; finding: Finding }) {
   const { write } = useWriting(finding);
   return (
-    <details className="sheet p-3">
+    <details className="border-t border-rule pt-2">
       <summary className="cursor-pointer font-bold">Beside another, without a distance</summary>
       <AgainstForm
         setup={setup}

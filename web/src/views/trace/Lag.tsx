@@ -27,7 +27,7 @@ export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEven
     );
   };
   return (
-    <section className="sheet p-3" aria-label="Lag">
+    <section className="py-1" aria-label="Lag">
       <h2>Lag</h2>
       <p className="mt-1">
         What was noticed is moved back by a reaction of{' '}

@@ -10,7 +10,7 @@ export function LeaveOut({ finding }: { finding: Finding }) {
   const { write } = useWriting(finding);
   const out = finding.trace.leftOut !== undefined;
   return (
-    <section className="sheet p-3" aria-label="Leave this walk out">
+    <section className="py-1" aria-label="Leave this walk out">
       <h2>{out ? 'It is left out' : 'Leave this walk out'}</h2>
       <form
         className="mt-1 flex flex-wrap items-end gap-2"

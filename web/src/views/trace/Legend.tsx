@@ -2,7 +2,7 @@ import { COLOUR } from '@urvek/draw';
 
 export const Legend = () => (
   <ul
-    className="flex flex-wrap gap-x-5 border-t border-rule py-1 text-[0.85rem] text-faint"
+    className="flex flex-wrap gap-x-5 border-t border-rule py-1 text-[0.87rem] text-faint"
     aria-label="Legend"
   >
     <li>

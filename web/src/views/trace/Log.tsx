@@ -9,7 +9,7 @@ import {
   type Correction,
 } from '@urvek/core';
 import type { Finding } from '@urvek/study';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Tick } from '../../components/Field.tsx';
 import { eventText } from '../../state/eventText.ts';
@@ -17,11 +17,20 @@ import { AddEntry } from './AddEntry.tsx';
 import { AddReadings } from './AddReadings.tsx';
 import { CorrectionDialog } from './CorrectionDialog.tsx';
 import { SetAside } from './SetAside.tsx';
+import type { Pointer } from './usePointer.ts';
 
 /** A log of an hour has thousands of entries: so many are drawn at a time. */
 const ROWS = 400;
 
-export function Log({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
+export function Log({
+  finding,
+  log,
+  pointer: { selected, atS, select },
+}: {
+  finding: Finding;
+  log: readonly WalkEvent[];
+  pointer: Pointer;
+}) {
   const [amended, setAmended] = useState<WalkEvent>();
   const [adding, setAdding] = useState<'entry' | 'readings'>();
   const [all, setAll] = useState(false);
@@ -31,6 +40,15 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
   const shown = [...log]
     .sort((a, b) => a.time.walkS - b.time.walkS)
     .filter((e) => e.kind !== 'correction' && (all || !isAutomatic(e)));
+  // What is pointed at: the selected entry, else the last before that moment.
+  const pointed =
+    selected && shown.includes(selected) ? selected : shown.findLast((e) => e.time.walkS <= (atS ?? -1));
+  const place = useRef<HTMLDivElement>(null);
+  const pointedKey = pointed && keyText(pointed);
+  useEffect(() => {
+    const row = place.current?.querySelector<HTMLElement>('[data-pointed]');
+    if (row && place.current) place.current.scrollTop = row.offsetTop - place.current.clientHeight / 2;
+  }, [pointedKey]);
   return (
     <section className="sheet p-3" aria-label="Log">
       <div className="flex items-center gap-3">
@@ -42,7 +60,8 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
       </div>
       <SetAside walkId={finding.walkId} />
       <div
-        className="mt-1 max-h-[26rem] overflow-y-auto"
+        ref={place}
+        className="relative mt-1 max-h-[max(20rem,calc(100vh-9rem))] overflow-y-auto"
         tabIndex={0}
         role="group"
         aria-label="Events of the log"
@@ -61,8 +80,21 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
             {shown.slice(0, rows).map((event) => {
               const own = corrections.get(keyText(event)) ?? [];
               return (
-                <tr key={keyText(event)}>
-                  <td className="figure whitespace-nowrap">{event.time.walkS.toFixed(1)} s</td>
+                <tr
+                  key={keyText(event)}
+                  className={event === pointed ? 'bg-white shadow-[inset_4px_0_0_var(--color-accent)]' : ''}
+                  {...(event === pointed ? { 'data-pointed': true } : {})}
+                >
+                  <td className="figure whitespace-nowrap">
+                    <button
+                      type="button"
+                      className="underline decoration-rule decoration-dotted underline-offset-4"
+                      aria-label={`Point at ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
+                      onClick={() => select(event)}
+                    >
+                      {event.time.walkS.toFixed(1)} s
+                    </button>
+                  </td>
                   <td>
                     <span className={own.at(-1)?.action === 'withdraw' ? 'line-through' : ''}>
                       {eventText(event)}
@@ -77,7 +109,7 @@ export function Log({ finding, log }: { finding: Finding; log: readonly WalkEven
                       />
                     )}
                     {own.map((correction, i) => (
-                      <span key={i} className="block text-[0.85rem] text-faint">
+                      <span key={i} className="block text-[0.87rem] text-faint">
                         {correctionText(event, correction)}
                       </span>
                     ))}

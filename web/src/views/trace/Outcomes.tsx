@@ -3,6 +3,7 @@ import { CRITERIA, CRITERION_MEANING, outcomeOf, type JoinedDevice, type Side } 
 import { intervalText } from '@urvek/draw';
 import type { Finding } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
+import { Term } from '../../components/Term.tsx';
 import { useUnit } from '../../state/unit.ts';
 
 export function Outcomes({ finding, joined }: { finding: Finding; joined: readonly JoinedDevice[] }) {
@@ -17,9 +18,12 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
   const firstLost = out.findIndex((s) => s.state === 'lost');
   const comesBack = firstLost !== -1 && out.slice(firstLost).some((s) => s.grade >= 3);
   return (
-    <section className="sheet p-3" aria-label="Outcomes">
+    <section className="py-1" aria-label="Outcomes">
       <h2>Outcomes, in separation</h2>
-      <HowMade of="places" what="a place" />
+      <p className="text-[0.87rem]">
+        Ranges are stated in <Term of="separation" />; each is meant by its <Term of="criterion" />.{' '}
+        <HowMade of="places" what="a place" />
+      </p>
       <table className="table mt-1 text-[0.87rem]">
         <thead>
           <tr>
@@ -92,7 +96,7 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
         </>
       )}
       {joined.length > 0 && (
-        <ul className="mt-2 text-[0.85rem]" aria-label="Devices that joined">
+        <ul className="mt-2 text-[0.87rem]" aria-label="Devices that joined">
           {joined.map((j) => (
             <li key={j.deviceId}>
               {j.role} watched {j.direction}; its clock by {j.by}, ±{' '}

@@ -15,7 +15,7 @@ export function Outing({ finding, walks }: { finding: Finding; walks: readonly W
     setName('');
   };
   return (
-    <section className="sheet p-3" aria-label="Outing">
+    <section className="py-1" aria-label="Outing">
       <h2>Outing</h2>
       <p className="mt-1">
         {now === undefined ? (

@@ -11,7 +11,7 @@ export function SetAside({ walkId }: { walkId: string }) {
   return (
     <div className="border-l-4 border-lost pl-3" role="status">
       <p>Refused by the base and set aside on this device; the rest was sent.</p>
-      <ul className="text-[0.85rem]">
+      <ul className="text-[0.87rem]">
         {aside.map((k) => (
           <li key={k.seq}>
             number {k.seq}, {k.event.kind}: {k.refusal}

@@ -186,7 +186,7 @@ function Importer({ id, comparison: { setup } }: Ready) {
                 ))}
               </tbody>
             </table>
-            <p className="mt-2 text-[0.85rem] text-faint">
+            <p className="mt-2 text-[0.87rem] text-faint">
               Grades read from words stand beside them: confirm them by importing, or write figures into the
               file.
             </p>

@@ -1,30 +1,34 @@
-import { isAutomatic, keyText, lagOf, positionAt, type WalkEvent } from '@urvek/core';
-import { timeLineScene } from '@urvek/draw';
+import { keyText, lagOf, positionAt, type WalkEvent } from '@urvek/core';
+import { timeAt, timeLineScene } from '@urvek/draw';
 import type { Finding } from '@urvek/study';
-import { useState, type KeyboardEvent } from 'react';
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
 import { eventText } from '../../state/eventText.ts';
+import type { Pointer } from './usePointer.ts';
 
 /** The merged log over time: zoomed by buttons and keys, stepped event by event. */
-export function TimeLine({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
+export function TimeLine({
+  finding,
+  log,
+  pointer: { entries: events, selected, atS, select, hoverAtS },
+}: {
+  finding: Finding;
+  log: readonly WalkEvent[];
+  pointer: Pointer;
+}) {
   const { trace } = finding;
   const [place, width] = useWidth(320);
   const [[fromS, toS], setWindow] = useState<readonly [number, number]>([0, trace.endS]);
-  const [at, setAt] = useState<string>();
-  const events = [...log]
-    .filter((e) => e.kind !== 'correction' && !isAutomatic(e) && e.kind !== 'fix')
-    .sort((a, b) => a.time.walkS - b.time.walkS);
-  const index = events.findIndex((e) => keyText(e) === at);
-  const selected = events[index];
+  const index = selected === undefined ? -1 : events.indexOf(selected);
   const step = (by: number): void => {
     const next =
       events[
         index === -1 ? (by > 0 ? 0 : events.length - 1) : Math.min(events.length - 1, Math.max(0, index + by))
       ];
     if (!next) return;
-    setAt(keyText(next));
+    select(next);
     const { walkS } = next.time;
     if (walkS < fromS || walkS > toS) setWindow(around(walkS, toS - fromS));
   };
@@ -54,7 +58,7 @@ export function TimeLine({ finding, log }: { finding: Finding; log: readonly Wal
     act();
   };
   return (
-    <section className="sheet px-3 py-2" aria-label="The walk over time">
+    <section className="border-t border-rule pt-1" aria-label="The walk over time">
       <div className="flex flex-wrap items-center gap-2">
         <h2 className="flex-1">Over time</h2>
         <button type="button" className="btn min-h-8 py-0" onClick={() => step(-1)}>
@@ -90,14 +94,19 @@ export function TimeLine({ finding, log }: { finding: Finding; log: readonly Wal
         onKeyDown={onKey}
       >
         <Picture
-          scene={timeLineScene({ trace, log, width, fromS, toS, selected })}
+          scene={timeLineScene({ trace, log, width, fromS, toS, selected, atS })}
+          onPointerMove={(e: PointerEvent<SVGSVGElement>) => {
+            const { left, width: shown } = e.currentTarget.getBoundingClientRect();
+            hoverAtS(timeAt({ width, fromS, toS }, ((e.clientX - left) / shown) * width));
+          }}
+          onPointerLeave={() => hoverAtS(undefined)}
           onPoint={(group) => {
             const e = events.find((x) => group === `event-${x.deviceId}-${x.seq}`);
-            if (e) setAt(keyText(e));
+            if (e) select(e);
           }}
         />
       </div>
-      <p className="min-h-6 text-[0.9rem]" role="status" data-selected={at}>
+      <p className="min-h-6 text-[0.87rem]" role="status" data-selected={selected && keyText(selected)}>
         {selected ? (
           <Selected finding={finding} event={selected} />
         ) : (

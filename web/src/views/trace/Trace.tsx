@@ -1,5 +1,3 @@
-import { joinLogs } from '@urvek/core';
-import { travelledGround, walkLanes } from '@urvek/draw';
 import type { WalkRow } from '@urvek/study';
 import { format } from 'date-fns';
 import { Link, Navigate, useLocation, useParams } from 'react-router';
@@ -7,19 +5,9 @@ import { useLog, useStudy } from '../../api/queries.ts';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { Loading, Empty, Trouble } from '../../components/States.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
-import { Tape } from '../../components/Tape.tsx';
 import { useLens } from '../../state/lens.ts';
-import { Anew } from './Anew.tsx';
-import { Beside } from './Beside.tsx';
 import { FailedChecks } from './FailedChecks.tsx';
-import { Lag } from './Lag.tsx';
-import { LeaveOut } from './LeaveOut.tsx';
-import { Legend } from './Legend.tsx';
-import { Log } from './Log.tsx';
-import { Outcomes } from './Outcomes.tsx';
-import { Outing } from './Outing.tsx';
-import { TimeLine } from './TimeLine.tsx';
-import { Truth } from './Truth.tsx';
+import { PointedWalk } from './PointedWalk.tsx';
 import { WalkList } from './WalkList.tsx';
 
 export const Trace = () => <WithWorkspace>{(workspace) => <TraceStage {...workspace} />}</WithWorkspace>;
@@ -89,7 +77,6 @@ function TraceStage(workspace: Ready) {
     return <Navigate replace to={{ pathname: `/c/${id}/trace/${row.walkId}`, search }} />;
   if (error) return <Trouble error={error} />;
   if (!finding || !whole || finding.walkId !== row.walkId) return <Loading what="the walk" />;
-  const { log, joined } = joinLogs(whole);
   return (
     <Stage
       title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`}
@@ -125,40 +112,17 @@ function TraceStage(workspace: Ready) {
               <strong>Left out of every result:</strong> {finding.leftOut}
             </p>
           )}
-          <section className="sheet px-3 py-2" aria-label="The walk on the tape">
-            <Tape
-              title={`Walk ${finding.label} of ${finding.product} on the tape`}
-              ground={travelledGround(finding.path)}
-              measure="travelled"
-              lanes={walkLanes(finding.trace, 'out', 'walk')}
-            />
-            <Legend />
-          </section>
           <FailedChecks
             finding={finding}
             kindId={comparison.setup.products.find((p) => p.id === finding.header.productId)?.kindId}
           />
-          <TimeLine key={finding.walkId} finding={finding} log={log} />
-          <div className="grid gap-4 xl:grid-cols-[1.1fr_1fr]">
-            <div className="grid content-start gap-4">
-              <Outcomes finding={finding} joined={joined} />
-              <Outing finding={finding} walks={walks} />
-              <LeaveOut key={finding.walkId} finding={finding} />
-              <Anew
-                key={`anew ${finding.walkId}`}
-                setup={comparison.setup}
-                finding={finding}
-                log={whole}
-                walks={walks}
-              />
-              <Beside setup={comparison.setup} finding={finding} />
-            </div>
-            <div className="grid content-start gap-4">
-              <Log finding={finding} log={log} />
-              <Lag finding={finding} log={log} />
-              <Truth key={finding.walkId} setup={comparison.setup} finding={finding} log={log} />
-            </div>
-          </div>
+          <PointedWalk
+            key={finding.walkId}
+            workspace={workspace}
+            finding={finding}
+            whole={whole}
+            walks={walks}
+          />
         </div>
       </div>
     </Stage>

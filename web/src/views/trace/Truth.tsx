@@ -28,7 +28,7 @@ export function Truth({
     if (ticks) setRevealed({ score: scoreLog(log, ticks), losses: trueLosses(ticks) });
   };
   return (
-    <section className="sheet p-3" aria-label="Truth of the simulated walk">
+    <section className="py-1" aria-label="Truth of the simulated walk">
       <h2>What the simulated gear really played</h2>
       {!revealed ? (
         <p className="mt-1">
@@ -61,7 +61,7 @@ export function Truth({
             )}
           </p>
           <ul
-            className="mt-1 max-h-40 overflow-y-auto text-[0.85rem]"
+            className="mt-1 max-h-40 overflow-y-auto text-[0.87rem]"
             role="group"
             tabIndex={0}
             aria-label="True losses"

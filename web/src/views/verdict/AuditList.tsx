@@ -21,7 +21,7 @@ export function AuditList({
           data-audit={a.rule}
         >
           <p>
-            <strong>{a.title}</strong> <span className="text-[0.85rem] text-faint">{a.path}</span>
+            <strong>{a.title}</strong> <span className="text-[0.87rem] text-faint">{a.path}</span>
           </p>
           <p>
             {a.what}
@@ -33,11 +33,11 @@ export function AuditList({
             .
           </p>
           {a.acknowledged === undefined ? (
-            <p className="text-[0.9rem]">
+            <p className="text-[0.87rem]">
               <span className="text-faint">Fix:</span> {a.mend}
             </p>
           ) : (
-            <p className="text-[0.9rem]">
+            <p className="text-[0.87rem]">
               <span className="text-faint">Accepted, because:</span> {a.acknowledged}
             </p>
           )}

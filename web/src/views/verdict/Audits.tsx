@@ -34,7 +34,7 @@ export function Audits({
       {fairness.length > 0 && (
         <section className="sheet p-4" aria-label="Fairness">
           <h2>Fairness</h2>
-          <p className="mb-2 text-[0.85rem] text-faint">
+          <p className="mb-2 text-[0.87rem] text-faint">
             First what could change a verdict by its size, then what is of unknown size.
           </p>
           <AuditList audits={fairness} {...acting} />

@@ -37,7 +37,7 @@ export function Earlier({ workspace }: { workspace: Ready }) {
             </option>
           ))}
       </Choice>
-      <p className="mt-1 text-[0.85rem] text-faint">
+      <p className="mt-1 text-[0.87rem] text-faint">
         Products and paths are matched by name. Compared are only walks over the same points by the same
         criterion; anything else is from memory.
       </p>

@@ -57,7 +57,7 @@ export function LatencyForm({ form }: { form: SetupForm }) {
           Add a measurement
         </button>
       </div>
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         The wired baseline is the same chain with a cable in place of the link. Counts are good to half a
         frame at each end.
       </p>

@@ -40,7 +40,7 @@ export function Quoted({ form }: { form: SetupForm }) {
           Add figures
         </button>
       </div>
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         A table in a notebook, a leaflet, another test: held against the logs, and mean, best, worst and
         spread against each other. They enter no estimate.
       </p>

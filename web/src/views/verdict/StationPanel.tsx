@@ -28,7 +28,7 @@ export function StationPanel({ form, stations }: { form: SetupForm; stations: re
                 <tr key={row.id} data-station={row.id}>
                   <th scope="row" className="row-head">
                     {row.what}
-                    <span className="block text-[0.85rem] font-normal text-faint">
+                    <span className="block text-[0.87rem] font-normal text-faint">
                       {product?.name ?? 'product not stated'}
                       {row.place ? `, ${row.place}` : ''}
                     </span>

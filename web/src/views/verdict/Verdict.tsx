@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { useJudgement } from '../../api/queries.ts';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Term } from '../../components/Term.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
@@ -40,7 +41,14 @@ function VerdictStage(workspace: Ready) {
       ]
     : [];
   return (
-    <Stage title="Verdict" lead="What may I say?">
+    <Stage
+      title="Verdict"
+      lead={
+        <>
+          What may I say? Each line is a <Term of="claim" /> or a <Term of="need" />.
+        </>
+      }
+    >
       <LensBar setup={workspace.comparison.setup} byPlan />
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}

@@ -37,7 +37,7 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
   const [checks, setChecks] = useState<Results>({});
   // As at the last walk; before the first it is real: never simulated by a forgotten choice.
   const [last] = useState(() => lastWalk(comparison.id));
-  const [mode, setMode] = useState<WalkMode>(last?.mode ?? 'continuous');
+  const [mode, setMode] = useState<WalkMode>(last?.mode ?? comparison.setup.plan.mode ?? 'continuous');
   const [gear, setGear] = useState(
     last?.gear ?? (walks.findLast((w) => !w.withheld)?.simulated ? 'simulated' : 'real'),
   );
@@ -223,7 +223,7 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           {unfair.length > 0 && (
             <section className="mt-3 border-l-4 border-degraded pl-3" aria-label="Not as the others">
               <h2 className="text-base">Not as the others, while it can still be mended</h2>
-              <ul className="text-[0.9rem]">
+              <ul className="text-[0.87rem]">
                 {unfair.map((a) => (
                   <li key={a.key} data-audit={a.rule}>
                     {a.what}. <span className="text-faint">{a.mend}</span>

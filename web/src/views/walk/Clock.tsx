@@ -12,20 +12,20 @@ export function Clock({
 }) {
   return (
     <section className="sheet px-3 py-2" aria-label="The walk">
-      <p className="text-[0.85rem] text-faint">Listen to or watch: {watched}</p>
+      <p className="text-[0.87rem] text-faint">Listen to or watch: {watched}</p>
       <dl className="mt-1 grid grid-cols-2 gap-x-4">
         <div>
-          <dt className="text-[0.85rem] text-faint">Walk’s clock</dt>
+          <dt className="text-[0.87rem] text-faint">Walk’s clock</dt>
           <dd className="figure text-2xl">
             {Math.floor(seconds / 60)}:{String(Math.floor(seconds % 60)).padStart(2, '0')}
           </dd>
         </div>
         <div>
-          <dt className="text-[0.85rem] text-faint">Last mark</dt>
+          <dt className="text-[0.87rem] text-faint">Last mark</dt>
           <dd className="figure text-2xl">{hereM === undefined ? 'none' : <Length m={hereM} />}</dd>
         </div>
       </dl>
-      <p className="mt-2 text-[0.85rem] text-faint">Look up before you look down.</p>
+      <p className="mt-2 text-[0.87rem] text-faint">Look up before you look down.</p>
     </section>
   );
 }

@@ -36,7 +36,7 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
         <Touch onPress={() => become([hits, misses + 1])}>No answer</Touch>
       </div>
       <details>
-        <summary className="flex min-h-11 cursor-pointer items-center text-[0.85rem]">
+        <summary className="flex min-h-11 cursor-pointer items-center text-[0.87rem]">
           {COUNTED[of]}, {direction}, {orientation === ORIENTATIONS[0] ? 'held: not stated' : orientation}
         </summary>
         <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">

@@ -11,7 +11,7 @@ export function KeptCount({ walkId }: { walkId: string }) {
   const aside = events.filter((e) => e.place === SET_ASIDE);
   return (
     <p
-      className="figure text-[0.85rem]"
+      className="figure text-[0.87rem]"
       data-kept={events.length}
       data-at-base={events.filter((e) => e.place === AT_BASE).length}
     >

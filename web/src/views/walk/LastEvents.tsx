@@ -11,7 +11,7 @@ export function LastEvents({ log }: { log: readonly WalkEvent[] }) {
     .slice(-4)
     .reverse();
   return (
-    <ol className="mt-2 flex flex-wrap gap-x-5 text-[0.85rem] text-faint" aria-label="Last events">
+    <ol className="mt-2 flex flex-wrap gap-x-5 text-[0.87rem] text-faint" aria-label="Last events">
       {recent.map((e) => (
         <li key={e.seq}>
           <span className="figure">{e.time.walkS.toFixed(1)} s</span> {eventText(e)}

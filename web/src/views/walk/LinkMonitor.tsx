@@ -14,7 +14,7 @@ export function LinkMonitor({
     tick.marginDb > MONITOR_FLOOR_DB ? Math.round(simulatedGear.requiredDbm + tick.marginDb) : undefined;
   return (
     <div>
-      <dt className="text-[0.85rem] text-faint">Link monitor</dt>
+      <dt className="text-[0.87rem] text-faint">Link monitor</dt>
       <dd>
         <button
           type="button"

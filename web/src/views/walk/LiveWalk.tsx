@@ -471,7 +471,7 @@ export function LiveWalk({
           </div>
         </div>
         {mode === 'drive' && (
-          <p className="mt-1 text-[0.85rem]">
+          <p className="mt-1 text-[0.87rem]">
             A passenger logs, or nobody reads while the vehicle moves: one key, spoken prompts.
           </p>
         )}

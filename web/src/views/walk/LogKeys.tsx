@@ -46,7 +46,7 @@ export function LogKeys({
         GRADES.map((g) => (
           <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
             <span className="figure text-xl">{g}</span>
-            <span className="text-[0.85rem] leading-tight font-normal">{words[g]}</span>
+            <span className="text-[0.87rem] leading-tight font-normal">{words[g]}</span>
           </Press>
         ))}
       <Press k="m" actions={actions} className="col-span-2" onHold={onOtherPost}>

@@ -102,7 +102,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
       <Announce log={log} unkept={unkept} />
       <Unkept unkept={unkept} header={kept.header} log={log} />
       {error && <Trouble error={error} />}
-      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.85rem]">
+      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.87rem]">
         Joined: log what comes in at this end. The walker logs where.
       </p>
       {noting ? (
@@ -128,7 +128,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
           {GRADES.map((g) => (
             <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
               <span className="figure text-xl">{g}</span>
-              <span className="text-[0.85rem] leading-tight font-normal">{kind.words[g]}</span>
+              <span className="text-[0.87rem] leading-tight font-normal">{kind.words[g]}</span>
             </Press>
           ))}
           <Press k="s" actions={actions} className="col-span-3">

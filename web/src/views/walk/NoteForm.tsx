@@ -45,7 +45,7 @@ export function NoteForm({
         </button>
       )}
       {voice.trouble !== undefined && (
-        <p role="alert" className="text-[0.85rem]">
+        <p role="alert" className="text-[0.87rem]">
           {voice.trouble}
         </p>
       )}

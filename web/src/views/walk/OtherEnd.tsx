@@ -33,7 +33,7 @@ export function OtherEnd({ kept }: { kept: KeptWalk }) {
       }}
     >
       <h2>Or it is what the other end logged</h2>
-      <p className="text-[0.85rem] text-faint">
+      <p className="text-[0.87rem] text-faint">
         Of a walk that another device made and has sent. The two logs are joined at the moments that both
         pressed; without one, by their wall clocks, poorly.
       </p>

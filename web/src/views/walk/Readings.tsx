@@ -132,7 +132,7 @@ export function Readings({
         Reading{left > 0 && <span className="font-normal text-faint"> (let it settle: {left} s)</span>}
       </h2>
       {COLUMNS.slice(0, OFTEN).map(field)}
-      <p className="col-span-2 text-[0.85rem] text-faint">
+      <p className="col-span-2 text-[0.87rem] text-faint">
         A figure, “125 to 150” of a needle that moves, “over 25”, or “100 MB in 38 s”.
       </p>
       <More what="Band, cell, instrument, bars, a stream" className="col-span-2" open={before === undefined}>

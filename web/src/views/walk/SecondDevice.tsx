@@ -57,7 +57,7 @@ export function SecondDevice({
         <p className="figure text-3xl font-bold tracking-widest" data-join-code={code}>
           {code}
         </p>
-        <p className="text-[0.85rem] text-faint">
+        <p className="text-[0.87rem] text-faint">
           It logs what is received at its end. Clocks are compared through the base; with no network, press
           here and there at one count, at the start and at the end.
         </p>

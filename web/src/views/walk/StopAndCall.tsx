@@ -80,7 +80,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
                     }}
                   >
                     <span className="figure text-xl">{g}</span>
-                    <span className="text-[0.85rem] leading-tight font-normal">{kind.words[g]}</span>
+                    <span className="text-[0.87rem] leading-tight font-normal">{kind.words[g]}</span>
                   </Touch>
                 ))}
               </div>

@@ -6,7 +6,7 @@ export function StorageTrouble() {
   const [trouble, setTrouble] = useState<string>();
   useEffect(() => void storageTrouble().then(setTrouble), []);
   return trouble ? (
-    <p role="status" className="border-l-4 border-degraded pl-3 text-[0.85rem]">
+    <p role="status" className="border-l-4 border-degraded pl-3 text-[0.87rem]">
       {trouble}
     </p>
   ) : null;

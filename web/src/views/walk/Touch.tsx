@@ -29,7 +29,7 @@ export function Touch({
       {...handlers}
     >
       {children}
-      {withdrawn && <span className="text-[0.85rem] font-normal">withdrawn: touch to log it</span>}
+      {withdrawn && <span className="text-[0.87rem] font-normal">withdrawn: touch to log it</span>}
     </button>
   );
 }

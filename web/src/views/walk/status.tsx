@@ -36,17 +36,17 @@ export function GearPanel({
         <p className="text-lg font-bold" data-heard={tick.grade}>
           {words[tick.grade]}
         </p>
-        <p className="ml-auto text-[0.85rem] text-faint">Simulated {watched}</p>
+        <p className="ml-auto text-[0.87rem] text-faint">Simulated {watched}</p>
       </div>
       <dl className={`mt-1 grid gap-x-4 ${simulatedGear ? 'grid-cols-3' : 'grid-cols-2'}`}>
         <div>
-          <dt className="text-[0.85rem] text-faint">Wheel</dt>
+          <dt className="text-[0.87rem] text-faint">Wheel</dt>
           <dd className="figure text-lg" data-wheel={tick.wheelM.toFixed(1)}>
             <Length m={tick.wheelM} />
           </dd>
         </div>
         <div>
-          <dt className="text-[0.85rem] text-faint">Walk’s clock</dt>
+          <dt className="text-[0.87rem] text-faint">Walk’s clock</dt>
           <dd className="figure text-lg">
             {Math.floor(tick.tS / 60)}:{String(Math.floor(tick.tS % 60)).padStart(2, '0')}
           </dd>
@@ -54,7 +54,7 @@ export function GearPanel({
         {simulatedGear && <LinkMonitor tick={tick} simulatedGear={simulatedGear} onLevel={onLevel} />}
       </dl>
       {simulatedGear && bothWays && (
-        <p className="mt-2 border-t border-rule pt-1 text-[0.9rem]" data-partner>
+        <p className="mt-2 border-t border-rule pt-1 text-[0.87rem]" data-partner>
           <span className="text-faint">Simulated partner:</span>{' '}
           {partnerWords(partnerHears(tick.marginDb, otherWayDb(simulatedGear.productSeed)), words)}
         </p>

@@ -1,0 +1,88 @@
+import { joinLogs, type WalkEvent } from '@urvek/core';
+import { travelledGround, walkLanes } from '@urvek/draw';
+import type { Finding, WalkRow } from '@urvek/study';
+import type { Ready } from '../../components/Frame.tsx';
+import { Tape } from '../../components/Tape.tsx';
+import { Views } from '../../components/Views.tsx';
+import { Anew } from './Anew.tsx';
+import { Beside } from './Beside.tsx';
+import { Lag } from './Lag.tsx';
+import { LeaveOut } from './LeaveOut.tsx';
+import { Legend } from './Legend.tsx';
+import { Log } from './Log.tsx';
+import { Outcomes } from './Outcomes.tsx';
+import { Outing } from './Outing.tsx';
+import { TimeLine } from './TimeLine.tsx';
+import { Truth } from './Truth.tsx';
+import { usePointer } from './usePointer.ts';
+
+/** One walk: tape, time and log follow one pointer; what it says, and what can be done with it, beside the log. */
+export function PointedWalk({
+  workspace: {
+    comparison: { setup },
+  },
+  finding,
+  whole,
+  walks,
+}: {
+  workspace: Ready;
+  finding: Finding;
+  whole: readonly WalkEvent[];
+  walks: readonly WalkRow[];
+}) {
+  const { log, joined } = joinLogs(whole);
+  const pointer = usePointer(finding, log);
+  return (
+    <>
+      <section className="sheet px-3 py-2" aria-label="The walk on the tape">
+        <Tape
+          title={`Walk ${finding.label} of ${finding.product} on the tape`}
+          ground={travelledGround(finding.path)}
+          measure="travelled"
+          lanes={walkLanes(finding.trace, 'out', 'walk')}
+          onHover={pointer.hoverAtM}
+          onPress={pointer.selectAtM}
+          {...(pointer.atM === undefined ? {} : { hereM: pointer.atM })}
+        />
+        <Legend />
+        <TimeLine finding={finding} log={log} pointer={pointer} />
+      </section>
+      <div className="grid items-start gap-4 xl:grid-cols-[1.1fr_1fr]">
+        <section className="sheet px-3 pb-3" aria-label="What the walk says">
+          <Views
+            views={[
+              {
+                id: 'outcomes',
+                name: 'Outcomes',
+                draw: () => <Outcomes finding={finding} joined={joined} />,
+              },
+              {
+                id: 'filing',
+                name: 'Outing and filing',
+                draw: () => (
+                  <div className="grid gap-3">
+                    <Outing finding={finding} walks={walks} />
+                    <LeaveOut finding={finding} />
+                    <Anew setup={setup} finding={finding} log={whole} walks={walks} />
+                    <Beside setup={setup} finding={finding} />
+                  </div>
+                ),
+              },
+              {
+                id: 'lag',
+                name: 'Lag',
+                draw: () => (
+                  <div className="grid gap-3">
+                    <Lag finding={finding} log={log} />
+                    <Truth setup={setup} finding={finding} log={log} />
+                  </div>
+                ),
+              },
+            ]}
+          />
+        </section>
+        <Log finding={finding} log={log} pointer={pointer} />
+      </div>
+    </>
+  );
+}
