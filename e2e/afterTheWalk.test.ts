@@ -103,6 +103,7 @@ test('Trace: stepped by keys over time, the truth revealed, a mark measured agai
       await page.text('//*[@data-selected]'),
     ),
   );
+  await page.press('Lag of what was pressed');
   await page.press('Reveal it');
   await page.see('Losses of half a second or more');
   const before = await page.text("//section[@aria-label='Outcomes']");
@@ -177,6 +178,7 @@ test('Trace: a forgotten entry is added, one is rewritten, the walk is split and
   await page.see('it was: 4 of 5 presses answered: counted again');
 
   // Two walks in one log.
+  await page.press('Outing and filing');
   await page.press('Split it, join it');
   await page.fill('The second one begins at', '1e9');
   await page.fill('Why, and who says so', 'not ended in between');

@@ -74,6 +74,7 @@ test('a real walk, one mark a stand: counts are kept, the way back is asked for,
 
 test('what is remembered beside another product is kept in Trace, and can be undone', async () => {
   const { page } = session;
+  await page.press('Outing and filing');
   await page.press('Beside another, without a distance');
   await page.choose('this one', 'held where the other failed');
   await page.press('Keep what is said of both');

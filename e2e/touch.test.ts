@@ -189,13 +189,14 @@ test('a walk is left out with a reason, named in the report, and counts again as
     ...{ width: 1280, height: 800, deviceScaleFactor: 1, mobile: false },
   });
   await page.open(`/c/${DEMO_ID}/trace`);
+  await page.press('Outing and filing');
   await page.fill('Why it is left out', 'the receiver was off');
   await page.press('Leave it out');
   await page.see('Left out of every result:');
   const walk = new URL(await page.driver.getCurrentUrl()).pathname;
   await page.open(`/c/${DEMO_ID}/report`);
   await page.see('was left out: the receiver was off');
-  await page.open(walk);
+  await page.open(`${walk}?show=filing`);
   await page.press('Count it again');
   await page.see('Leave this walk out');
 }, 120_000);

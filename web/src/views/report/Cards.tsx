@@ -28,16 +28,25 @@ type Shown = (typeof SHOWN)[number];
 const TAPE_PX: Readonly<Record<CardShape, number>> = { '16:9': 820, '1:1': 640, '9:16': 480 };
 const COLUMN_PX = 300;
 
-/** A picture for a film, a post or a page: the result, the tape or the board, in the frame that is asked for. */
-export function Cards({
-  workspace: { comparison },
-  judged,
-  simulated,
-}: {
-  workspace: Ready;
-  judged: JudgementView;
-  simulated: boolean;
-}) {
+interface About {
+  readonly workspace: Ready;
+  readonly judged: JudgementView;
+  readonly simulated: boolean;
+}
+
+/** Pictures for a film, a post or a page, drawn when they are asked for. */
+export function Cards(about: About) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="no-print sheet mb-3 p-4" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="cursor-pointer font-bold">Pictures for a film, a post or a page</summary>
+      {open && <CardMaker {...about} />}
+    </details>
+  );
+}
+
+/** The result, the tape or the board, in the frame that is asked for. */
+function CardMaker({ workspace: { comparison }, judged, simulated }: About) {
   const { setup } = comparison;
   const [lens] = useLens();
   const [unit] = useUnit();
@@ -80,8 +89,7 @@ export function Cards({
     simulated: simulated ? SIMULATED : undefined,
   });
   return (
-    <details className="no-print sheet mb-3 p-4">
-      <summary className="cursor-pointer font-bold">Pictures for a film, a post or a page</summary>
+    <>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <Choice label="What it shows" value={shown} onChange={(e) => setShown(e.target.value as Shown)}>
           <Options of={SHOWN} />
@@ -106,7 +114,7 @@ export function Cards({
         size={() => [scene.width, scene.height]}
         scale={2}
       />
-    </details>
+    </>
   );
 }
 

@@ -54,7 +54,16 @@ export function PointedWalk({
               {
                 id: 'outcomes',
                 name: 'Outcomes',
-                draw: () => <Outcomes finding={finding} joined={joined} />,
+                draw: () => (
+                  <>
+                    <Outcomes finding={finding} joined={joined} />
+                    <details className="mt-2 border-t border-rule pt-2">
+                      <summary className="cursor-pointer font-bold">Lag of what was pressed</summary>
+                      <Lag finding={finding} log={log} />
+                      <Truth setup={setup} finding={finding} log={log} />
+                    </details>
+                  </>
+                ),
               },
               {
                 id: 'filing',
@@ -65,16 +74,6 @@ export function PointedWalk({
                     <LeaveOut finding={finding} />
                     <Anew setup={setup} finding={finding} log={whole} walks={walks} />
                     <Beside setup={setup} finding={finding} />
-                  </div>
-                ),
-              },
-              {
-                id: 'lag',
-                name: 'Lag',
-                draw: () => (
-                  <div className="grid gap-3">
-                    <Lag finding={finding} log={log} />
-                    <Truth setup={setup} finding={finding} log={log} />
                   </div>
                 ),
               },

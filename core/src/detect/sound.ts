@@ -1,0 +1,90 @@
+import { BlockPower } from './blockPower.ts';
+import type { ArtefactKind, Detected, DropoutKind, Thresholds } from './detected.ts';
+import { KnownLoss, LOSS_BLOCK_S, type LossOptions } from './knownLoss.ts';
+import { Silence, type SilenceOptions } from './silence.ts';
+import { MissingChannel, SampleFaults } from './soundFaults.ts';
+import { TonePower } from './tonePower.ts';
+
+/** What was sent, as far as it is known. */
+export const SENT_SIGNALS = ['noise', 'tone', 'unknown'] as const;
+export type SentSignal = (typeof SENT_SIGNALS)[number];
+
+/** Of the tone that Urvek plays, Hz. */
+export const TONE_HZ = 1000;
+
+export interface SoundFound {
+  readonly durationS: number;
+  readonly dropouts: readonly Detected<DropoutKind>[];
+  readonly artefacts: readonly Detected<ArtefactKind>[];
+  readonly thresholds: Thresholds;
+}
+
+export interface SoundOptions {
+  readonly rateHz: number;
+  readonly channels: number;
+  readonly signal: SentSignal;
+  readonly loss?: Partial<LossOptions>;
+  readonly silence?: Partial<SilenceOptions>;
+}
+
+/**
+ * Finds what was lost in sound that comes in piece by piece: loss of noise or of a tone, silence where nothing is known of
+ * the signal, and faults of the samples. Memory does not grow with the length of the sound, only with what is found.
+ */
+export class SoundDetector {
+  private samples = 0;
+  /** Of each channel, and what of each waits for the others. */
+  private readonly powers: readonly { push(sound: Float32Array): void }[];
+  private readonly waiting: readonly number[][];
+  private readonly gaps: KnownLoss | Silence;
+  private readonly faults: SampleFaults;
+  private readonly missing: MissingChannel | undefined;
+
+  /** @throws RangeError */
+  constructor(private readonly options: SoundOptions) {
+    const { rateHz, channels, signal } = options;
+    if (!(rateHz >= 4000)) throw new RangeError(`invalid rateHz: ${rateHz}`);
+    if (!(channels >= 1) || !Number.isInteger(channels))
+      throw new RangeError(`invalid channels: ${channels}`);
+    const block = Math.round(rateHz * LOSS_BLOCK_S);
+    const gaps =
+      signal === 'unknown' ? new Silence(block / rateHz, options.silence) : new KnownLoss(options.loss);
+    this.gaps = gaps;
+    this.waiting = Array.from({ length: channels }, () => []);
+    this.powers = this.waiting.map((own) => {
+      const each = (power: number): void => void own.push(power);
+      return signal === 'tone' ? new TonePower(rateHz, TONE_HZ, block, each) : new BlockPower(block, each);
+    });
+    this.faults = new SampleFaults(rateHz);
+    this.missing = channels >= 2 ? new MissingChannel(rateHz) : undefined;
+  }
+
+  /** The next piece, a channel each, of equal length. @throws RangeError */
+  push(channels: readonly Float32Array[]): void {
+    const [first, second] = channels;
+    if (!first || channels.length !== this.options.channels)
+      throw new RangeError(`invalid channels: ${channels.length}, not ${this.options.channels}`);
+    this.powers.forEach((p, i) => p.push(channels[i] as Float32Array));
+    // The mean power: one channel that is missing alone is no dropout.
+    while (this.waiting.every((own) => own.length > 0))
+      this.gaps.push(this.waiting.reduce((sum, own) => sum + (own.shift() as number), 0) / channels.length);
+    this.faults.push(first);
+    if (second) this.missing?.push(first, second);
+    this.samples += first.length;
+  }
+
+  /** A loss that goes on now: from when, s. */
+  get openFromS(): number | undefined {
+    return this.gaps instanceof KnownLoss ? this.gaps.openFromS : undefined;
+  }
+
+  end(): SoundFound {
+    const artefacts: Detected<ArtefactKind>[] = [...this.faults.end(), ...(this.missing?.end() ?? [])];
+    return {
+      durationS: this.samples / this.options.rateHz,
+      dropouts: this.gaps.end(),
+      artefacts: artefacts.sort((a, b) => a.fromS - b.fromS),
+      thresholds: this.gaps.thresholds,
+    };
+  }
+}

@@ -1,0 +1,130 @@
+import { BlockPower, powerDb } from './blockPower.ts';
+import { certaintyOf, type Detected } from './detected.ts';
+
+/** So many samples in a row at one height, and it was cut there. */
+const CLIPPED_SAMPLES = 4;
+/** No cut is told below this height, of full scale. */
+const CLIPPED_AT = 0.5;
+/** Cuts closer than this are one, s. */
+const JOINED_S = 0.05;
+/** A step against the mean step around it, and the least step of full scale that is told. */
+const CLICK_RATIO = 40;
+const CLICK_LEAST = 0.05;
+
+/** What is wrong with the samples themselves: cut peaks, and single jumps that no signal makes. Streaming. */
+export class SampleFaults {
+  private at = 0;
+  private last = 0;
+  private before = 0;
+  private run = 1;
+  private meanStep = 0;
+  private readonly found: Detected<'click' | 'clipping'>[] = [];
+
+  constructor(private readonly rateHz: number) {
+    if (!(rateHz > 0)) throw new RangeError(`invalid rateHz: ${rateHz}`);
+  }
+
+  push(sound: Float32Array): void {
+    for (const x of sound) {
+      this.run = x === this.last ? this.run + 1 : 1;
+      if (this.run === CLIPPED_SAMPLES && Math.abs(x) >= CLIPPED_AT)
+        this.tell(
+          'clipping',
+          `${CLIPPED_SAMPLES} samples and more at ${Math.abs(x).toFixed(2)} of full scale`,
+          0.9,
+        );
+      // Second difference: a wave of speech is smooth, a lost sample is not.
+      const jump = Math.abs(x - 2 * this.last + this.before);
+      if (this.at > this.rateHz / 20 && jump > CLICK_LEAST && jump > CLICK_RATIO * this.meanStep)
+        this.tell(
+          'click',
+          `a jump of ${(jump / Math.max(this.meanStep, 1e-9)).toFixed(0)} times the usual`,
+          certaintyOf(jump, CLICK_RATIO * this.meanStep),
+        );
+      this.meanStep +=
+        (Math.min(jump, CLICK_RATIO * this.meanStep + 1e-4) - this.meanStep) / (this.rateHz / 50);
+      this.before = this.last;
+      this.last = x;
+      this.at++;
+    }
+  }
+
+  end(): readonly Detected<'click' | 'clipping'>[] {
+    return this.found;
+  }
+
+  private tell(kind: 'click' | 'clipping', figure: string, certainty: number): void {
+    const atS = this.at / this.rateHz;
+    const i = this.found.findLastIndex((f) => f.kind === kind);
+    const last = this.found[i];
+    if (last && atS - last.toS < JOINED_S)
+      this.found[i] = { ...last, toS: atS, certainty: Math.max(last.certainty, certainty) };
+    else this.found.push({ kind, fromS: atS, toS: atS, open: false, certainty, figure });
+  }
+}
+
+/** A channel so far below the other, for so long, while the other goes on. */
+const MISSING_DB = 30;
+const MISSING_S = 0.3;
+const CHANNEL_BLOCK_S = 0.02;
+/** The other is there. */
+const THERE_DB = -50;
+
+/** One of two channels missing where both were there before. Streaming. */
+export class MissingChannel {
+  private readonly powers: [number[], number[]] = [[], []];
+  private readonly blocks: readonly [BlockPower, BlockPower];
+  private block = 0;
+  private bothS = 0;
+  private run: { readonly channel: 0 | 1; readonly from: number; deepest: number } | undefined;
+  private readonly found: Detected<'channel missing'>[] = [];
+
+  constructor(rateHz: number) {
+    const samples = Math.max(1, Math.round(rateHz * CHANNEL_BLOCK_S));
+    this.blocks = [
+      new BlockPower(samples, (p) => this.powers[0].push(p)),
+      new BlockPower(samples, (p) => this.powers[1].push(p)),
+    ];
+  }
+
+  push(left: Float32Array, right: Float32Array): void {
+    this.blocks[0].push(left);
+    this.blocks[1].push(right);
+    while (this.powers[0].length > 0 && this.powers[1].length > 0)
+      this.look(powerDb(this.powers[0].shift() as number), powerDb(this.powers[1].shift() as number));
+  }
+
+  end(): readonly Detected<'channel missing'>[] {
+    this.close(true);
+    return this.found;
+  }
+
+  private look(leftDb: number, rightDb: number): void {
+    const off = leftDb - rightDb;
+    const channel = off < 0 ? 0 : 1;
+    const there = Math.max(leftDb, rightDb) > THERE_DB;
+    if (there && Math.abs(off) > MISSING_DB && this.bothS > MISSING_S) {
+      if (this.run?.channel !== channel) {
+        this.close(false);
+        this.run = { channel, from: this.block, deepest: 0 };
+      }
+      this.run.deepest = Math.max(this.run.deepest, Math.abs(off));
+    } else {
+      this.close(false);
+      if (there && Math.abs(off) < MISSING_DB / 2) this.bothS += CHANNEL_BLOCK_S;
+    }
+    this.block++;
+  }
+
+  private close(open: boolean): void {
+    const { run, block } = this;
+    this.run = undefined;
+    if (!run || (block - run.from) * CHANNEL_BLOCK_S < MISSING_S) return;
+    this.found.push({
+      kind: 'channel missing',
+      ...{ fromS: run.from * CHANNEL_BLOCK_S, toS: block * CHANNEL_BLOCK_S, open },
+      certainty: certaintyOf(run.deepest, MISSING_DB / 2),
+      figure: `${run.channel === 0 ? 'left' : 'right'} is ${run.deepest.toFixed(0)} dB below the other`,
+    });
+  }
+}
