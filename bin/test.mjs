@@ -10,12 +10,13 @@ import { startCluster } from './lib/postgres.mjs';
 import { complain, ROOT, say, Unable } from './lib/project.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
-/** What shapes and measures links between hosts, beside Urvek: Debian's packages, and a file of each. */
-const LINK_TOOLS = [
+/** What links and recordings are held against, beside Urvek: Debian's packages, and a file of each. */
+const TOOLS = [
   ['iperf3', '/usr/bin/iperf3'],
   ['iproute2', '/usr/sbin/tc'],
   ['iputils-ping', '/usr/bin/ping'],
   ['nftables', '/usr/sbin/nft'],
+  ['ffmpeg', '/usr/bin/ffmpeg'],
 ];
 
 const tally = { passed: 0, failed: 0 };
@@ -68,8 +69,8 @@ function jest(title, projects, folder, env, workers) {
 async function main() {
   ensurePackages();
   ensureChromium();
-  // Tests of links between hosts say so where they cannot run.
-  if (LINK_TOOLS.some(([, file]) => !existsSync(file))) installPackages(LINK_TOOLS.map(([name]) => name));
+  // Tests that need one of them say so where they cannot run.
+  if (TOOLS.some(([, file]) => !existsSync(file))) installPackages(TOOLS.map(([name]) => name));
   const folder = mkdtempSync(join(tmpdir(), 'urvek-test-'));
   chmodSync(folder, 0o711);
   const cluster = await startCluster(join(folder, 'database'), { fast: true });

@@ -86,7 +86,10 @@ async function filmed(page: Page): Promise<void> {
     await page.driver.sleep(500);
     await page.key('d');
     await page.see('Dropout ends');
-    await page.driver.executeScript('scrollTo(0, 0)');
+    await page.press('Find what was lost');
+    await page.press('Look through the recording');
+    await page.see('10 lost stretches');
+    await page.driver.executeScript('scrollTo(0, 150)');
     await shoot(page, 'film');
   } finally {
     rmSync(made, { recursive: true });

@@ -56,6 +56,16 @@ export async function main(args: readonly string[], output: Output): Promise<num
       output.out(await throughput(file, options));
     });
   program
+    .command('detect <file>')
+    .description('what was lost in a recording, and when: sound, picture or both; decoded by ffmpeg')
+    .option('--json', 'one JSON object instead of a list')
+    .option('--reference <file>', 'what was sent: tells delay and drift, and for speech what was lost')
+    .option('--signal <name>', 'what was sent: noise, tone (1 kHz), speech, or unknown')
+    .action(async (file: string, options: { json?: true; reference?: string; signal?: string }) => {
+      const { detect } = await import('./detect.ts');
+      output.out(await detect(file, options));
+    });
+  program
     .command('predict <file>')
     .description(
       'level and margin along a path, from a JSON file with the link, the obstructions and the distances',

@@ -144,8 +144,8 @@ const begin = () =>
 /** The type of each body is core's: a schema that says otherwise does not compile. */
 export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBodies[K]> } = {
   begin: begin(),
-  dropoutBegin: strict({ hop: yup.string().max(120) }),
-  dropoutEnd: strict({}),
+  dropoutBegin: strict({ hop: yup.string().max(120), found: yup.string().max(200) }),
+  dropoutEnd: strict({ found: yup.string().max(200) }),
   grade: strict({ grade: grade() }),
   mark: strict({
     reading: reading().default(undefined).optional(),

@@ -15,13 +15,18 @@ export class BlockPower {
   }
 
   push(sound: Float32Array): void {
-    for (const x of sound) {
-      this.sum += x * x;
-      if (++this.count === this.samples) {
-        this.each(this.sum / this.samples);
-        this.sum = this.count = 0;
+    let { sum, count } = this;
+    const { samples } = this;
+    for (let i = 0; i < sound.length; i++) {
+      const x = sound[i] as number;
+      sum += x * x;
+      if (++count === samples) {
+        this.each(sum / samples);
+        sum = count = 0;
       }
     }
+    this.sum = sum;
+    this.count = count;
   }
 }
 

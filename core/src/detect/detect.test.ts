@@ -1,12 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { seeded, type Random } from '../random/seeded.ts';
+import { align } from './alignment.ts';
 import { KnownLoss } from './knownLoss.ts';
+import { LOOKED_AT, PictureDetector } from './picture.ts';
+import { referenceLoss } from './referenceLoss.ts';
 import { SoundDetector, TONE_HZ, type SentSignal, type SoundFound } from './sound.ts';
 
 // Known truth: noise, tones and silence made here, with gaps put in.
 
-const RATE = 16_000;
+const RATE = 8000;
 
 interface Gap {
   readonly fromS: number;
@@ -56,9 +59,9 @@ describe('loss of noise', () => {
     ['with residual noise 12 dB below, swelling', -12, 4, 3],
   ])('gaps from 20 ms, %s: all are found, none beside them, onset to 5 ms', (_, leftDb, swellDb, seed) => {
     const random = seeded('gaps', seed);
-    const gaps = gapsIn(random, 60);
-    const { dropouts } = heard(noise(random, 60, gaps, leftDb, swellDb), 'noise');
-    expect(gaps.length).toBeGreaterThan(40);
+    const gaps = gapsIn(random, 30);
+    const { dropouts } = heard(noise(random, 30, gaps, leftDb, swellDb), 'noise');
+    expect(gaps.length).toBeGreaterThan(18);
     expect(dropouts).toHaveLength(gaps.length);
     dropouts.forEach((d, i) => {
       const { fromS, toS } = gaps[i] as Gap;
@@ -68,8 +71,8 @@ describe('loss of noise', () => {
     });
   });
 
-  test('two minutes of swelling noise have none', () => {
-    expect(heard(noise(seeded('quiet', 1), 120, [], 0, 6), 'noise').dropouts).toEqual([]);
+  test('a minute of swelling noise has none', () => {
+    expect(heard(noise(seeded('quiet', 1), 60, [], 0, 6), 'noise').dropouts).toEqual([]);
   });
 
   test('a loss that goes on at the end is open; silence from the first has none, for nothing was expected', () => {
@@ -158,5 +161,114 @@ describe('other signals', () => {
     expect(heard(smooth, 'unknown').artefacts).toMatchObject([
       { kind: 'click', fromS: expect.closeTo(1, 3) },
     ]);
+  });
+});
+
+describe('two recordings of the same', () => {
+  const random = seeded('pair', 1);
+  /** Speech-like: noise in bursts of a syllable's length, of unlike loudness, with pauses. */
+  const sent = Float32Array.from({ length: 40 * RATE }, (_, i) => {
+    const syllable = Math.floor(i / (0.18 * RATE));
+    return syllable % 5 === 4 ? 0 : 0.2 * (0.4 + 0.6 * Math.abs(Math.sin(7 * syllable))) * random.normal();
+  });
+  const [delayS, driftPpm] = [0.2345, 40];
+  const received = (noiseDb: number, gaps: readonly Gap[] = []): Float32Array =>
+    Float32Array.from({ length: sent.length + RATE }, (_, i) => {
+      const s = (i / RATE - delayS) / (1 + driftPpm * 1e-6);
+      const k = Math.floor(s * RATE);
+      const part = s * RATE - k;
+      const lost = gaps.some((g) => s >= g.fromS && s < g.toS);
+      const clean = lost ? 0 : (1 - part) * (sent[k] ?? 0) + part * (sent[k + 1] ?? 0);
+      return clean + 0.15 * 10 ** (noiseDb / 20) * random.normal();
+    });
+
+  test.each([
+    ['clean', -60],
+    ['with as much noise as signal', 0],
+  ])('delay to 0.1 ms and drift to 5 ppm, %s', (_, noiseDb) => {
+    const found = align(sent, received(noiseDb), RATE);
+    expect(Math.abs((found?.delayS ?? 0) - delayS)).toBeLessThan(1e-4);
+    expect(Math.abs((found?.driftPpm ?? 0) - driftPpm)).toBeLessThan(5);
+    expect(found?.blocks).toBeGreaterThan(8);
+  });
+
+  test('what is not the same is not aligned', () => {
+    const other = seeded('other', 1);
+    expect(
+      align(
+        sent,
+        Float32Array.from(sent, () => 0.1 * other.normal()),
+        RATE,
+      ),
+    ).toBeUndefined();
+    expect(() => align(sent, sent, 0)).toThrow('invalid rateHz: 0');
+  });
+
+  test('gaps where something was said are found with their reference, and pauses are none', () => {
+    const gaps = [
+      { fromS: 3.66, toS: 3.78 },
+      { fromS: 10.1, toS: 10.4 },
+      { fromS: 25.25, toS: 25.31 },
+    ];
+    const heard = received(-40, gaps);
+    const alignment = align(sent, heard, RATE);
+    const { dropouts, audibleShare } = referenceLoss(
+      sent,
+      heard,
+      RATE,
+      alignment as NonNullable<typeof alignment>,
+    );
+    expect(dropouts.map((d) => d.fromS)).toEqual(gaps.map((g) => expect.closeTo(g.fromS, 2)));
+    dropouts.forEach((d, i) => expect(Math.abs(d.fromS - (gaps[i] as Gap).fromS)).toBeLessThanOrEqual(0.005));
+    expect(audibleShare).toBeCloseTo(0.8, 1);
+  });
+});
+
+describe('pictures', () => {
+  const { width, height } = LOOKED_AT;
+  /** A pattern that drifts, with sensor noise; in the gaps it stands, and each frame has noise of its own or none. */
+  function film(seconds: number, gaps: readonly Gap[], sensor: number): Uint8Array[] {
+    const random = seeded('film', sensor);
+    let last = new Uint8Array(width * height);
+    return Array.from({ length: 25 * seconds }, (_, n) => {
+      if (!gaps.some((g) => n / 25 >= g.fromS && n / 25 < g.toS))
+        last = Uint8Array.from(
+          { length: width * height },
+          (_, i) => 120 + 60 * Math.sin(((i % width) + 1.5 * n) / 9) + sensor * random.normal(),
+        );
+      return last;
+    });
+  }
+  const seen = (frames: readonly Uint8Array[]) => {
+    const detector = new PictureDetector();
+    frames.forEach((f, n) => detector.push(f, n / 25));
+    return detector.end();
+  };
+  const gaps = [
+    { fromS: 2, toS: 2.2 },
+    { fromS: 4, toS: 5 },
+  ];
+
+  test.each([0, 6])('freezes to the frame, with sensor noise of %d', (sensor) => {
+    const { dropouts, artefacts, durationS } = seen(film(8, gaps, sensor));
+    expect(dropouts).toMatchObject(
+      gaps.map((g) => ({ kind: 'freeze', fromS: expect.closeTo(g.fromS, 6), toS: expect.closeTo(g.toS, 6) })),
+    );
+    expect([artefacts, durationS]).toEqual([[], 8]);
+  });
+
+  test('black and one colour; a single repeated frame is an artefact; what hardly moves is said to', () => {
+    const frames = film(8, [{ fromS: 6, toS: 6.04 }], 3);
+    for (let n = 50; n < 60; n++) frames[n] = new Uint8Array(width * height).fill(16);
+    for (let n = 100; n < 110; n++) frames[n] = new Uint8Array(width * height).fill(180);
+    const { dropouts, artefacts } = seen(frames);
+    expect(dropouts).toMatchObject([
+      { kind: 'black', fromS: 2, toS: expect.closeTo(2.4, 6) },
+      { kind: 'one colour', fromS: 4, toS: expect.closeTo(4.4, 6) },
+    ]);
+    expect(artefacts).toMatchObject([{ kind: 'repeated frame', fromS: 6 }]);
+    const still = film(1, [], 0)[0] as Uint8Array;
+    expect(seen(Array.from({ length: 100 }, () => still))).toMatchObject({ dropouts: [], tooStill: true });
+    expect(() => new PictureDetector().push(new Uint8Array(3), 0)).toThrow('invalid grey: 3 dots');
   });
 });

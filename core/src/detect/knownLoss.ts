@@ -77,9 +77,13 @@ export class KnownLoss {
     return this.found.length > before ? this.found.at(-1) : undefined;
   }
 
-  /** A block that says nothing: what was sent was too quiet to be missed. */
+  /** A block that says nothing: what was sent was too quiet to be missed. Weak evidence before it began nothing. */
   pass(): void {
     this.block++;
+    if (this.gap || this.sum > ENOUGH / 2) return;
+    this.sum = 0;
+    this.since = this.block;
+    this.run = { power: 0, blocks: 0 };
   }
 
   /** A loss that goes on now: from when, s. */

@@ -20,6 +20,8 @@ export const PICTURE_OPTIONS: PictureOptions = { frozenShare: 0.4, leastS: 0.15 
 
 /** The usual change is the median of so many frames that moved. */
 const REMEMBERED = 150;
+/** Codecs repeat a frame now and then: what one frame in fifty does is no freeze, with this margin. */
+const [RARE, MARGIN] = [0.02, 0.8];
 /** Fewer, and it is not known yet what is usual. */
 const LEARN_FRAMES = 12;
 /** A film whose frames change by less than this, in steps of 255, is too still to tell a freeze. */
@@ -47,7 +49,10 @@ export class PictureDetector {
   private frames = 0;
   private readonly usual: number[] = [];
   private next = 0;
-  private run: { kind: DropoutKind; fromS: number; frames: number; figure: number } | undefined;
+  private run:
+    { kind: DropoutKind; fromS: number; frames: number; figure: number; changes: number[] } | undefined;
+  /** A frozen picture changed: if it is frozen again with the next frame, a key frame only drew it anew. */
+  private changedAtS: number | undefined;
   private readonly dropouts: Detected<DropoutKind>[] = [];
   private readonly artefacts: Detected<ArtefactKind>[] = [];
   private readonly options: PictureOptions;
@@ -66,17 +71,41 @@ export class PictureDetector {
       throw new RangeError(`invalid grey: ${grey.length} dots`);
     if (this.last && !(atS > this.lastS)) throw new RangeError(`invalid atS: ${atS} after ${this.lastS}`);
     if (this.last) this.frameS = atS - this.lastS;
-    const kind =
-      blankOf(grey) ?? (this.last && this.isFrozen(grey, this.last) ? ('freeze' as const) : undefined);
-    if (kind !== this.run?.kind) {
-      // It began with the frame before: that is the one that is shown on.
-      this.close(atS, false);
-      if (kind) this.run = { kind, fromS: kind === 'freeze' ? this.lastS : atS, frames: 0, figure: 0 };
-    }
-    if (this.run) this.run.frames++;
+    const change = this.last ? changeOf(grey, this.last) : Infinity;
+    const kind = blankOf(grey) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
+    this.follow(kind, change, atS);
     this.last = grey.slice();
     this.lastS = atS;
     this.frames++;
+  }
+
+  private follow(kind: DropoutKind | undefined, change: number, atS: number): void {
+    const { run } = this;
+    if (run && kind === run.kind) {
+      this.changedAtS = undefined;
+      run.frames++;
+      if (kind === 'freeze') this.measure(run, change);
+      return;
+    }
+    if (
+      run?.kind === 'freeze' &&
+      kind === undefined &&
+      this.changedAtS === undefined &&
+      this.isRedraw(change)
+    ) {
+      this.changedAtS = atS;
+      return;
+    }
+    this.close(this.changedAtS ?? atS, false);
+    if (kind) {
+      this.run = { kind, fromS: atS, frames: 1, figure: 0, changes: [] };
+      if (kind === 'freeze') this.measure(this.run, change);
+    } else this.remember(change);
+  }
+
+  private measure(run: NonNullable<PictureDetector['run']>, change: number): void {
+    run.figure = Math.max(run.figure, change / this.usualChange);
+    if (run.changes.length < REMEMBERED / 10) run.changes.push(change);
   }
 
   end(): PictureFound {
@@ -91,28 +120,41 @@ export class PictureDetector {
     };
   }
 
-  private isFrozen(grey: Uint8Array, last: Uint8Array): boolean {
-    let sum = 0;
-    for (let i = 0; i < grey.length; i++) sum += Math.abs((grey[i] as number) - (last[i] as number));
-    const change = sum / grey.length;
-    const usual = this.usual.length < LEARN_FRAMES ? undefined : median(this.usual);
-    const frozen = usual !== undefined && usual >= STILL && change < this.options.frozenShare * usual;
-    if (!frozen && !(usual !== undefined && change > 8 * usual)) {
-      // A cut is no usual change, and neither is what stands still.
-      this.usual[this.next] = change;
-      this.next = (this.next + 1) % REMEMBERED;
-    }
-    if (frozen && this.run?.kind === 'freeze') this.run.figure = Math.max(this.run.figure, change / usual);
-    return frozen;
+  private get usualChange(): number {
+    return Math.max(1e-9, median(this.usual));
+  }
+
+  private isFrozen(change: number): boolean {
+    if (this.usual.length < LEARN_FRAMES) return false;
+    const usual = this.usualChange;
+    const sorted = [...this.usual].sort((a, b) => a - b);
+    const rare = sorted[Math.floor(RARE * sorted.length)] ?? 0;
+    return usual >= STILL && change < Math.min(this.options.frozenShare * usual, MARGIN * rare);
+  }
+
+  /** Drawn anew it differs by less than it would have moved. */
+  private isRedraw(change: number): boolean {
+    return change < 1.5 * this.usualChange;
+  }
+
+  private remember(change: number): void {
+    // A cut is no usual change.
+    if (!Number.isFinite(change) || (this.usual.length >= LEARN_FRAMES && change > 8 * this.usualChange))
+      return;
+    this.usual[this.next] = change;
+    this.next = (this.next + 1) % REMEMBERED;
   }
 
   private close(toS: number, open: boolean): void {
     const { run } = this;
     this.run = undefined;
+    this.changedAtS = undefined;
     if (!run) return;
     const lasted = toS - run.fromS;
     const { frozenShare, leastS } = this.options;
-    if (run.kind === 'freeze' && lasted - this.frameS < leastS) {
+    if (run.kind === 'freeze' && lasted < leastS) {
+      // Short ones are the codec's way: they tell what is usual.
+      for (const change of run.changes) this.remember(change);
       if (!open)
         this.artefacts.push({
           kind: 'repeated frame',
@@ -132,6 +174,13 @@ export class PictureDetector {
           : `${run.frames} frames`,
     });
   }
+}
+
+/** Mean change of a dot, in steps of 255. */
+function changeOf(grey: Uint8Array, last: Uint8Array): number {
+  let sum = 0;
+  for (let i = 0; i < grey.length; i++) sum += Math.abs((grey[i] as number) - (last[i] as number));
+  return sum / grey.length;
 }
 
 /** An even picture: black, or of one colour. */

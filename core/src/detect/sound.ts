@@ -9,6 +9,9 @@ import { TonePower } from './tonePower.ts';
 export const SENT_SIGNALS = ['noise', 'tone', 'unknown'] as const;
 export type SentSignal = (typeof SENT_SIGNALS)[number];
 
+/** So near to the edge of a loss a jump is part of it, s. */
+const EDGE_S = 0.02;
+
 /** Of the tone that Urvek plays, Hz. */
 export const TONE_HZ = 1000;
 
@@ -66,8 +69,10 @@ export class SoundDetector {
       throw new RangeError(`invalid channels: ${channels.length}, not ${this.options.channels}`);
     this.powers.forEach((p, i) => p.push(channels[i] as Float32Array));
     // The mean power: one channel that is missing alone is no dropout.
-    while (this.waiting.every((own) => own.length > 0))
-      this.gaps.push(this.waiting.reduce((sum, own) => sum + (own.shift() as number), 0) / channels.length);
+    const ready = Math.min(...this.waiting.map((own) => own.length));
+    for (let b = 0; b < ready; b++)
+      this.gaps.push(this.waiting.reduce((sum, own) => sum + (own[b] as number), 0) / channels.length);
+    for (const own of this.waiting) own.splice(0, ready);
     this.faults.push(first);
     if (second) this.missing?.push(first, second);
     this.samples += first.length;
@@ -79,10 +84,15 @@ export class SoundDetector {
   }
 
   end(): SoundFound {
-    const artefacts: Detected<ArtefactKind>[] = [...this.faults.end(), ...(this.missing?.end() ?? [])];
+    const dropouts = this.gaps.end();
+    // Where sound is cut off and comes back it jumps: that is the loss, and no click beside it.
+    const atEdge = (atS: number): boolean =>
+      dropouts.some((d) => Math.abs(atS - d.fromS) < EDGE_S || Math.abs(atS - d.toS) < EDGE_S);
+    const faults = this.faults.end().filter((f) => f.kind !== 'click' || !atEdge(f.fromS));
+    const artefacts: Detected<ArtefactKind>[] = [...faults, ...(this.missing?.end() ?? [])];
     return {
       durationS: this.samples / this.options.rateHz,
-      dropouts: this.gaps.end(),
+      dropouts,
       artefacts: artefacts.sort((a, b) => a.fromS - b.fromS),
       thresholds: this.gaps.thresholds,
     };

@@ -25,36 +25,44 @@ export class SampleFaults {
   }
 
   push(sound: Float32Array): void {
-    for (const x of sound) {
-      this.run = x === this.last ? this.run + 1 : 1;
-      if (this.run === CLIPPED_SAMPLES && Math.abs(x) >= CLIPPED_AT)
+    // Locals: this runs for every sample of hours of sound.
+    let { last, before, run, meanStep, at } = this;
+    const [learnt, keep] = [this.rateHz / 20, 50 / this.rateHz];
+    for (let i = 0; i < sound.length; i++) {
+      const x = sound[i] as number;
+      run = x === last ? run + 1 : 1;
+      if (run === CLIPPED_SAMPLES && (x >= CLIPPED_AT || x <= -CLIPPED_AT))
         this.tell(
           'clipping',
+          at,
           `${CLIPPED_SAMPLES} samples and more at ${Math.abs(x).toFixed(2)} of full scale`,
           0.9,
         );
       // Second difference: a wave of speech is smooth, a lost sample is not.
-      const jump = Math.abs(x - 2 * this.last + this.before);
-      if (this.at > this.rateHz / 20 && jump > CLICK_LEAST && jump > CLICK_RATIO * this.meanStep)
+      const bend = x - 2 * last + before;
+      const jump = bend < 0 ? -bend : bend;
+      const most = CLICK_RATIO * meanStep;
+      if (jump > most && jump > CLICK_LEAST && at > learnt)
         this.tell(
           'click',
-          `a jump of ${(jump / Math.max(this.meanStep, 1e-9)).toFixed(0)} times the usual`,
-          certaintyOf(jump, CLICK_RATIO * this.meanStep),
+          at,
+          `a jump of ${(jump / Math.max(meanStep, 1e-9)).toFixed(0)} times the usual`,
+          certaintyOf(jump, most),
         );
-      this.meanStep +=
-        (Math.min(jump, CLICK_RATIO * this.meanStep + 1e-4) - this.meanStep) / (this.rateHz / 50);
-      this.before = this.last;
-      this.last = x;
-      this.at++;
+      meanStep += ((jump > most + 1e-4 ? most + 1e-4 : jump) - meanStep) * keep;
+      before = last;
+      last = x;
+      at++;
     }
+    Object.assign(this, { last, before, run, meanStep, at });
   }
 
   end(): readonly Detected<'click' | 'clipping'>[] {
     return this.found;
   }
 
-  private tell(kind: 'click' | 'clipping', figure: string, certainty: number): void {
-    const atS = this.at / this.rateHz;
+  private tell(kind: 'click' | 'clipping', at: number, figure: string, certainty: number): void {
+    const atS = at / this.rateHz;
     const i = this.found.findLastIndex((f) => f.kind === kind);
     const last = this.found[i];
     if (last && atS - last.toS < JOINED_S)

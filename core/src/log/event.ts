@@ -156,8 +156,9 @@ export interface EventBodies {
     readonly delay?: OperatorDelay;
   };
   /** `hop`: of a chain with a relay, which hop was lost, where that is known. */
-  dropoutBegin: { readonly hop?: string };
-  dropoutEnd: Record<string, never>;
+  /** `found`: not pressed, but found in a recording by an instrument; what that rests on. */
+  dropoutBegin: { readonly hop?: string; readonly found?: string };
+  dropoutEnd: { readonly found?: string };
   grade: { readonly grade: Grade };
   /**
    * Here one is; without a reading at a place that nobody knows. `stand`: one stops here, in a mode in which

@@ -23,9 +23,9 @@ export function eventText(event: WalkEvent): string {
         .filter(Boolean)
         .join(', ');
     case 'dropoutBegin':
-      return event.body.hop === undefined ? 'dropout begins' : `dropout begins, ${event.body.hop}`;
+      return ['dropout begins', event.body.hop, foundText(event.body)].filter(Boolean).join(', ');
     case 'dropoutEnd':
-      return 'dropout ends';
+      return ['dropout ends', event.body.found && 'found'].filter(Boolean).join(', ');
     case 'grade':
       return `grade ${event.body.grade}`;
     case 'mark':
@@ -102,3 +102,7 @@ function measuredText({
     .filter((t) => t !== undefined)
     .join(', ');
 }
+
+/** What an instrument found, and by what. */
+const foundText = ({ found }: { readonly found?: string }): string | undefined =>
+  found === undefined ? undefined : `found: ${found}`;

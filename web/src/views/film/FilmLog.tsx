@@ -5,7 +5,9 @@ import {
   liveStateOf,
   placedNames,
   placeAt,
+  type Detected,
   type DistanceReading,
+  type DropoutKind,
   type EventBodies,
   type EventKind,
   type EventOf,
@@ -34,11 +36,14 @@ import { useTraceSoon } from '../walk/useTraceSoon.ts';
 import { useWalkSession } from '../walk/useWalkSession.ts';
 import { Beside } from './Beside.tsx';
 import { FilmFiles } from './FilmFiles.tsx';
+import { FindLosses } from './FindLosses.tsx';
 import { PlayerView } from './PlayerView.tsx';
 import { digestOf } from './frames.ts';
 import { secondsOf, type Reel } from './reel.ts';
 import { usePlayer } from './usePlayer.ts';
 
+/** An edge that was found is known to half of this either way, s: 5 ms, as the detectors are held to. */
+const FOUND_S = 0.01;
 const NOT_KEPT = 'This was not kept: Urvek failed on it. All before it is safe.';
 
 /** The walk’s keys, on the recording’s clock. */
@@ -79,6 +84,20 @@ export function FilmLog({
     const { atS, frameS, rate } = player.moment(inputMs);
     try {
       await session.append(kind, body, eventTime(atS, rate, inputMs, frameS));
+      setError(undefined);
+    } catch (cause) {
+      setError(new Error(NOT_KEPT, { cause }));
+    }
+    void sync();
+  };
+  /** Found, and not pressed: nobody reacted, and the moment is known to the detector's block. */
+  const take = async (list: readonly Detected<DropoutKind>[]): Promise<void> => {
+    try {
+      for (const { fromS, toS, open, kind, figure } of list) {
+        const found = `${kind}, ${figure}`.slice(0, 200);
+        await session.append('dropoutBegin', { found }, eventTime(fromS, 1, undefined, FOUND_S));
+        if (!open) await session.append('dropoutEnd', { found }, eventTime(toS, 1, undefined, FOUND_S));
+      }
       setError(undefined);
     } catch (cause) {
       setError(new Error(NOT_KEPT, { cause }));
@@ -151,6 +170,7 @@ export function FilmLog({
               .filter((e) => !isAutomatic(e) && e.kind !== 'recording')
               .map((e) => ({ atS: e.time.walkS, what: eventText(e) }))}
           />
+          <FindLosses reel={reel} onLook={(atS) => player.seek(atS)} onAccept={(list) => void take(list)} />
           <Beside
             player={player}
             known={standing.filter(

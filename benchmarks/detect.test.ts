@@ -1,0 +1,75 @@
+import { afterAll, expect, test } from '@jest/globals';
+import { seeded } from '@urvek/core';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { ffmpeg, gapsIn, noiseOf, scoreOf, writeFilm, writeWav } from './recordings.ts';
+
+// The short form of npm run bench:detect: the command line on recordings of known truth, decoded by Debian's ffmpeg.
+
+const folder = mkdtempSync(join(tmpdir(), 'urvek-detect-'));
+const urvek = fileURLToPath(new URL('../bin/urvek', import.meta.url));
+const hasFfmpeg = existsSync('/usr/bin/ffmpeg');
+afterAll(() => rmSync(folder, { recursive: true }));
+
+interface Printed {
+  readonly duration_s: number;
+  readonly kind: string;
+  readonly dropouts: readonly { readonly from_s: number; readonly to_s: number; readonly kind: string }[];
+  readonly artefacts: readonly { readonly kind: string }[];
+  readonly delay_s: number | null;
+  readonly drift_ppm: number | null;
+}
+const detected = (...args: string[]): Printed =>
+  JSON.parse(execFileSync(urvek, ['detect', ...args, '--json'], { encoding: 'utf8' })) as Printed;
+const gapsOf = ({ dropouts }: Printed) => dropouts.map((d) => ({ fromS: d.from_s, toS: d.to_s }));
+
+if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n');
+(hasFfmpeg ? test : test.skip)(
+  'gaps in noise behind a codec, to 8 ms; freezes of a film, to a frame',
+  () => {
+    const gaps = gapsIn(seeded('short'), 12);
+    const [wav, opus, film] = ['n.wav', 'n.mka', 'f.mp4'].map((n) => join(folder, n)) as [
+      string,
+      string,
+      string,
+    ];
+    writeWav(wav, noiseOf('short', 12, gaps));
+    ffmpeg('-i', wav, '-c:a', 'libopus', '-b:a', '32k', opus);
+    const heard = detected(opus, '--reference', wav, '--signal', 'noise');
+    expect(scoreOf(gaps, gapsOf(heard), 0.008)).toMatchObject({ found: gaps.length, beside: 0 });
+    expect(heard).toMatchObject({ kind: 'sound', duration_s: expect.closeTo(12, 1) });
+    // One machine and one clock: no drift, and next to no delay.
+    expect(Math.abs(heard.delay_s ?? 1)).toBeLessThan(0.01);
+    expect(Math.abs(heard.drift_ppm ?? 99)).toBeLessThan(5);
+
+    const frozen = [
+      { fromS: 2, toS: 2.4 },
+      { fromS: 4, toS: 4.2 },
+    ];
+    writeFilm(film, { source: 'testsrc2', seconds: 6, gaps: frozen, mbps: 0.5, noise: 8, size: '320x180' });
+    const seen = detected(film);
+    expect(scoreOf(frozen, gapsOf(seen), 0.041)).toMatchObject({ found: 2, beside: 0 });
+    expect(seen.kind).toBe('picture');
+  },
+  60_000,
+);
+
+(hasFfmpeg ? test : test.skip)(
+  'what cannot be looked at is refused, with the reason',
+  () => {
+    const text = join(folder, 'notes.txt');
+    writeFileSync(text, 'no recording');
+    const refused = (...args: string[]): string => {
+      const { status, stderr, stdout } = spawnSync(urvek, ['detect', ...args], { encoding: 'utf8' });
+      expect([status, stdout]).toEqual([2, '']);
+      return stderr;
+    };
+    expect(refused(text)).toContain('notes.txt');
+    expect(refused(text, '--signal', 'music')).toContain('there are noise, tone, unknown, speech');
+    expect(refused(text, '--signal', 'speech')).toContain('--reference FILE');
+  },
+  60_000,
+);

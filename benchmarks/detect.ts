@@ -1,0 +1,137 @@
+// npm run bench:detect [seconds]: what `urvek detect` finds in recordings of known truth, beside ffmpeg's own silencedetect
+// and freezedetect on the same files in the same run; whole commands timed. Prints the tables of docs/instruments.md.
+import { seeded } from '@urvek/core';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { ffmpeg, gapsIn, noiseOf, scoreOf, writeFilm, writeWav, type Gap } from './recordings.ts';
+import { speechWithGaps } from './speech.ts';
+
+const seconds = Number(process.argv[2] ?? 300);
+const urvek = fileURLToPath(new URL('../bin/urvek', import.meta.url));
+const folder = mkdtempSync(join(tmpdir(), 'urvek-detect-'));
+const file = (name: string): string => join(folder, name);
+
+interface Timed {
+  readonly gaps: readonly Gap[];
+  readonly ms: number;
+}
+
+function detected(
+  ...args: string[]
+): Timed & { readonly delayMs: number | undefined; readonly driftPpm: number } {
+  const from = performance.now();
+  const out = execFileSync(urvek, ['detect', ...args, '--json'], { encoding: 'utf8', maxBuffer: 1 << 28 });
+  const ms = performance.now() - from;
+  const { dropouts, delay_s, drift_ppm } = JSON.parse(out) as {
+    dropouts: { from_s: number; to_s: number }[];
+    delay_s: number | null;
+    drift_ppm: number | null;
+  };
+  return {
+    gaps: dropouts.map((d) => ({ fromS: d.from_s, toS: d.to_s })),
+    ms,
+    delayMs: delay_s === null ? undefined : 1000 * delay_s,
+    driftPpm: drift_ppm ?? NaN,
+  };
+}
+
+/** What ffmpeg's filter says on its log: pairs of "…_start: s" and "…_end: s". */
+function filtered(input: string, kind: '-af' | '-vf', filter: string, word: string): Timed {
+  const from = performance.now();
+  const { stderr } = spawnSync(
+    'ffmpeg',
+    ['-nostdin', '-hide_banner', '-i', input, kind, filter, '-f', 'null', '-'],
+    {
+      encoding: 'utf8',
+      maxBuffer: 1 << 28,
+    },
+  );
+  const ms = performance.now() - from;
+  const all = (what: string): number[] =>
+    [...stderr.matchAll(new RegExp(`${word}_${what}: ([\\d.]+)`, 'g'))].map(([, s]) => Number(s));
+  const ends = all('end');
+  return { gaps: all('start').map((fromS, i) => ({ fromS, toS: ends[i] ?? Infinity })), ms };
+}
+
+const shown = (gaps: readonly Gap[], { gaps: found, ms }: Timed, withinS: number): string => {
+  const s = scoreOf(gaps, found, withinS);
+  return `${`${s.found}/${gaps.length}`.padStart(8)} ${String(s.beside).padStart(6)} ${(1000 * s.worstOnsetS).toFixed(1).padStart(8)} ${(ms / 1000).toFixed(1).padStart(6)}`;
+};
+const head = (title: string): void =>
+  console.log(`\n${title.padEnd(44)}   found  beside  onset,ms   s    |   found  beside  onset,ms   s`);
+
+function sound(): void {
+  head('Noise, gaps from 20 ms | silencedetect -45 dB, 20 ms');
+  const gaps = gapsIn(seeded('bench'), seconds);
+  const rows: [string, string, number][] = [];
+  const make = (name: string, options: object, ...codec: string[]): void => {
+    writeWav(file('made.wav'), noiseOf('bench', seconds, gaps, options));
+    const ending = codec.length === 0 ? 'wav' : codec.includes('aac') ? 'm4a' : 'mka';
+    const target = file(`${rows.length}.${ending}`);
+    ffmpeg('-i', file('made.wav'), ...(codec.length === 0 ? ['-c', 'copy'] : codec), target);
+    rows.push([name, target, /16k/.test(codec.join()) ? 0.02 : 0.01]);
+  };
+  make('uncompressed', {});
+  make('swelling 6 dB', { swellDb: 6 });
+  make('residual noise −20 dB', { leftDb: -20 });
+  make('residual noise −12 dB, swelling 4 dB', { leftDb: -12, swellDb: 4 });
+  make('Opus 32 kbit/s', {}, '-c:a', 'libopus', '-b:a', '32k');
+  make('Opus 16 kbit/s', {}, '-c:a', 'libopus', '-b:a', '16k');
+  make('AAC 64 kbit/s', {}, '-c:a', 'aac', '-b:a', '64k');
+  for (const [name, target, within] of rows)
+    console.log(
+      `${name.padEnd(42)} ${shown(gaps, detected(target, '--signal', 'noise'), within)}    | ${shown(gaps, filtered(target, '-af', 'silencedetect=noise=-45dB:d=0.02', 'silence'), within)}`,
+    );
+  writeWav(file('long.wav'), noiseOf('none', seconds, [], { swellDb: 6 }));
+  console.log(
+    `swelling noise without a gap, ${seconds} s: ${detected(file('long.wav'), '--signal', 'noise').gaps.length} told`,
+  );
+}
+
+function speech(): void {
+  head('Speech with its reference | silencedetect -45 dB, 20 ms');
+  for (const [name, codec] of [
+    ['uncompressed', []],
+    ['Opus 32 kbit/s', ['-c:a', 'libopus', '-b:a', '32k']],
+  ] as const) {
+    const { reference, received, gaps, delayMs, driftPpm } = speechWithGaps(folder, codec);
+    const found = detected(received, '--reference', reference, '--signal', 'speech');
+    console.log(
+      `${name.padEnd(42)} ${shown(gaps, found, 0.02)}    | ${shown(gaps, filtered(received, '-af', 'silencedetect=noise=-45dB:d=0.02', 'silence'), 0.02)}\n  delay ${delayMs.toFixed(2)} ms, told ${found.delayMs?.toFixed(2)}; drift ${driftPpm} ppm, told ${found.driftPpm.toFixed(1)}`,
+    );
+  }
+}
+
+function picture(): void {
+  head('Films, 720p | freezedetect 0.003, 150 ms');
+  const gaps = gapsIn(seeded('film'), Math.min(60, seconds), 0.2).map(({ fromS, toS }) => ({
+    fromS: Math.round(25 * fromS) / 25,
+    toS: Math.round(25 * toS) / 25,
+  }));
+  for (const [source, noise] of [
+    ['testsrc2', 0],
+    ['testsrc2', 12],
+    ['mandelbrot', 10],
+    ['life', 5],
+    ['sierpinski', 6],
+    ['gradients', 8],
+  ] as const)
+    for (const mbps of [6, 2, 1, 0.5]) {
+      const target = file('film.mp4');
+      writeFilm(target, { source, seconds: Math.min(60, seconds), gaps, mbps, noise });
+      console.log(
+        `${`${source}, sensor noise ${noise}, ${mbps} Mbit/s`.padEnd(42)} ${shown(gaps, detected(target), 0.041)}    | ${shown(gaps, filtered(target, '-vf', 'freezedetect=n=0.003:d=0.15', 'freeze'), 0.041)}`,
+      );
+    }
+}
+
+try {
+  sound();
+  speech();
+  picture();
+} finally {
+  rmSync(folder, { recursive: true });
+}

@@ -1,0 +1,127 @@
+import { seeded, type Random } from '@urvek/core';
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+
+// Recordings of known truth, made here: noise with gaps, speech with gaps, films that freeze.
+
+export interface Gap {
+  readonly fromS: number;
+  readonly toS: number;
+}
+
+/** Gaps of `leastS` to fifty times as long, at least half a second apart. */
+export function gapsIn(random: Random, seconds: number, leastS = 0.02): Gap[] {
+  const gaps: Gap[] = [];
+  for (let s = 1; s < seconds - 2;) {
+    const toS = s + leastS * 50 ** random.uniform();
+    gaps.push({ fromS: s, toS });
+    s = toS + 0.5 + random.uniform();
+  }
+  return gaps;
+}
+
+/** Noise of a tenth of full scale, swelling by so many dB; in the gaps so much of it is left. */
+export function noiseOf(
+  seed: string,
+  seconds: number,
+  gaps: readonly Gap[],
+  { rateHz = 48_000, leftDb = -Infinity, swellDb = 0 } = {},
+): Float32Array {
+  const random = seeded(seed);
+  const sound = new Float32Array(seconds * rateHz);
+  let next = 0;
+  for (let i = 0; i < sound.length; i++) {
+    const s = i / rateHz;
+    while (gaps[next] && s >= (gaps[next] as Gap).toS) next++;
+    const gap = gaps[next];
+    const left = gap && s >= gap.fromS ? 10 ** (leftDb / 20) : 1;
+    sound[i] = 0.1 * random.normal() * 10 ** ((swellDb * Math.sin((2 * Math.PI * s) / 7)) / 20) * left;
+  }
+  return sound;
+}
+
+/** A WAV file of 16 bits, one channel. */
+export function writeWav(file: string, sound: Float32Array, rateHz = 48_000): void {
+  const head = Buffer.alloc(44);
+  head.write('RIFF', 0);
+  head.writeUInt32LE(36 + 2 * sound.length, 4);
+  head.write('WAVEfmt ', 8);
+  head.writeUInt32LE(16, 16);
+  head.writeUInt16LE(1, 20);
+  head.writeUInt16LE(1, 22);
+  head.writeUInt32LE(rateHz, 24);
+  head.writeUInt32LE(2 * rateHz, 28);
+  head.writeUInt16LE(2, 32);
+  head.writeUInt16LE(16, 34);
+  head.write('data', 36);
+  head.writeUInt32LE(2 * sound.length, 40);
+  const samples = Int16Array.from(sound, (x) => Math.round(32_767 * Math.max(-1, Math.min(1, x))));
+  writeFileSync(file, Buffer.concat([head, Buffer.from(samples.buffer)]));
+}
+
+export const ffmpeg = (...args: string[]): void =>
+  void execFileSync('ffmpeg', ['-v', 'error', '-nostdin', '-y', ...args], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+
+/**
+ * A film at 25 frames a second whose motion, light and sensor noise are made by ffmpeg's own sources, frozen in
+ * the gaps, then compressed to so many Mbit/s by H.264.
+ */
+export function writeFilm(
+  file: string,
+  {
+    source,
+    seconds,
+    gaps,
+    mbps,
+    noise,
+    size = '1280x720',
+  }: {
+    /** One of ffmpeg's sources of pictures, with its options. */
+    readonly source: string;
+    readonly seconds: number;
+    readonly gaps: readonly Gap[];
+    readonly mbps: number;
+    /** Strength of sensor noise, 0 to 100. */
+    readonly noise: number;
+    readonly size?: string;
+  },
+): void {
+  // Frames of a gap are all the frame before it.
+  const held = gaps
+    .map(({ fromS, toS }) => `between(n,${Math.round(25 * fromS)},${Math.round(25 * toS) - 1})`)
+    .join('+');
+  const grain = noise > 0 ? `noise=alls=${noise}:allf=t,` : '';
+  const select = held === '' ? 'null' : `select='not(${held})'`;
+  ffmpeg(
+    ...['-f', 'lavfi', '-i', `${source}=size=${size}:rate=25`, '-t', String(seconds)],
+    // Dropped frames are shown on by repeating the last one: that is what a frozen picture is.
+    ...['-vf', `${grain}${select},fps=25,format=yuv420p`, '-c:v', 'libx264', '-preset', 'veryfast'],
+    ...['-b:v', `${mbps}M`, '-maxrate', `${mbps}M`, '-bufsize', `${mbps}M`, '-g', '50', file],
+  );
+}
+
+/** Found against the truth: which of the gaps, by onsets within so much, and what was found beside them. */
+export function scoreOf(
+  gaps: readonly Gap[],
+  found: readonly Gap[],
+  withinS: number,
+): {
+  readonly found: number;
+  readonly beside: number;
+  readonly worstOnsetS: number;
+  readonly worstEndS: number;
+} {
+  const left = [...found];
+  let [hits, worstOnsetS, worstEndS] = [0, 0, 0];
+  for (const gap of gaps) {
+    const i = left.findIndex((f) => Math.abs(f.fromS - gap.fromS) <= withinS);
+    const [hit] = i === -1 ? [] : left.splice(i, 1);
+    if (!hit) continue;
+    hits++;
+    worstOnsetS = Math.max(worstOnsetS, Math.abs(hit.fromS - gap.fromS));
+    worstEndS = Math.max(worstEndS, Math.abs(hit.toS - gap.toS));
+  }
+  return { found: hits, beside: left.length, worstOnsetS, worstEndS };
+}

@@ -1,0 +1,120 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { BadInput } from './badInput.ts';
+
+/** What a recording holds, as ffprobe says it. */
+export interface Media {
+  readonly sound: { readonly rateHz: number; readonly channels: number } | undefined;
+  readonly picture: boolean;
+}
+
+const FFPROBE = 'ffprobe';
+const FFMPEG = 'ffmpeg';
+
+const missing = (tool: string): BadInput =>
+  new BadInput(`${tool} is not installed; it decodes recordings: apt-get install ffmpeg`);
+
+/** @throws BadInput where it cannot be read, or ffmpeg is not there */
+export function probeMedia(file: string): Media {
+  const { status, stdout, stderr, error } = spawnSync(
+    FFPROBE,
+    ['-v', 'error', '-of', 'json', '-show_entries', 'stream=codec_type,sample_rate,channels', '--', file],
+    { encoding: 'utf8' },
+  );
+  if (error) throw missing(FFPROBE);
+  if (status !== 0) throw new BadInput(`${file}: ${stderr.trim().split('\n').at(-1) ?? 'cannot be read'}`);
+  const { streams } = JSON.parse(stdout) as {
+    streams: { codec_type: string; sample_rate?: string; channels?: number }[];
+  };
+  const sound = streams.find((s) => s.codec_type === 'audio');
+  const picture = streams.some((s) => s.codec_type === 'video');
+  if (!sound && !picture) throw new BadInput(`${file}: holds neither sound nor picture`);
+  return {
+    sound: sound && { rateHz: Number(sound.sample_rate), channels: sound.channels ?? 1 },
+    picture,
+  };
+}
+
+/** When each frame is shown, s, in the order in which they are shown. @throws BadInput */
+export function frameTimes(file: string): number[] {
+  const { status, stdout, stderr } = spawnSync(
+    FFPROBE,
+    [
+      '-v',
+      'error',
+      '-of',
+      'csv=p=0',
+      '-select_streams',
+      'v:0',
+      '-show_entries',
+      'packet=pts_time',
+      '--',
+      file,
+    ],
+    { encoding: 'utf8', maxBuffer: 1 << 28 },
+  );
+  if (status !== 0) throw new BadInput(`${file}: ${stderr.trim()}`);
+  return stdout
+    .split('\n')
+    .map((line) => Number.parseFloat(line))
+    .filter((s) => Number.isFinite(s))
+    .sort((a, b) => a - b);
+}
+
+/** What ffmpeg writes for these arguments, piece by piece. @throws BadInput with what it said */
+export async function* decoded(file: string, args: readonly string[]): AsyncGenerator<Buffer> {
+  const child = spawn(FFMPEG, ['-v', 'error', '-nostdin', '-i', file, ...args, 'pipe:1'], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  child.stderr.setEncoding('utf8').on('data', (text: string) => (said += text));
+  const ended = new Promise<number | null>((resolve, reject) => {
+    child.on('error', () => reject(missing(FFMPEG)));
+    child.on('close', resolve);
+  });
+  ended.catch(() => undefined);
+  yield* child.stdout as AsyncIterable<Buffer>;
+  if ((await ended) !== 0)
+    throw new BadInput(`${file}: ${said.trim().split('\n').at(-1) ?? 'cannot be decoded'}`);
+}
+
+/** Sound as samples of each channel, in pieces. */
+export async function* soundOf(
+  file: string,
+  { rateHz, channels }: NonNullable<Media['sound']>,
+): AsyncGenerator<Float32Array[]> {
+  const frame = 4 * channels;
+  let left: Buffer = Buffer.alloc(0);
+  for await (const piece of decoded(file, [
+    ...['-map', '0:a:0', '-f', 'f32le', '-ac', String(channels), '-ar', String(rateHz)],
+  ])) {
+    const all = left.length === 0 ? piece : Buffer.concat([left, piece]);
+    const frames = Math.floor(all.length / frame);
+    left = all.subarray(frames * frame);
+    // A view wants its bytes aligned: a copy is, and is cheap beside decoding.
+    const samples = new Float32Array(all.buffer.slice(all.byteOffset, all.byteOffset + frames * frame));
+    yield channels === 1 ? [samples] : parted(samples, channels);
+  }
+}
+
+/** Samples of channels one after the other, each channel for itself. */
+function parted(samples: Float32Array, channels: number): Float32Array[] {
+  const frames = samples.length / channels;
+  return Array.from({ length: channels }, (_, c) => {
+    const own = new Float32Array(frames);
+    for (let i = 0; i < frames; i++) own[i] = samples[i * channels + c] as number;
+    return own;
+  });
+}
+
+/** A whole track in one channel. */
+export async function trackOf(file: string, rateHz: number): Promise<Float32Array> {
+  const pieces: Float32Array[] = [];
+  for await (const [mono] of soundOf(file, { rateHz, channels: 1 })) if (mono) pieces.push(mono);
+  const whole = new Float32Array(pieces.reduce((n, p) => n + p.length, 0));
+  let at = 0;
+  for (const piece of pieces) {
+    whole.set(piece, at);
+    at += piece.length;
+  }
+  return whole;
+}

@@ -1,0 +1,142 @@
+import { SENT_SIGNALS, type Detected, type DropoutKind, type SentSignal } from '@urvek/core';
+import { useState } from 'react';
+import { Choice, Tick } from '../../components/Field.tsx';
+import { Trouble } from '../../components/States.tsx';
+import type { Reel } from './reel.ts';
+import { useDetector } from './useDetector.ts';
+
+const SIGNAL_SAID: Readonly<Record<SentSignal, string>> = {
+  noise: 'noise',
+  tone: 'a tone of 1 kHz',
+  unknown: 'not known: silence is looked for',
+};
+
+/** Losses in the recording, found by this device and proposed: each is taken into the log, looked at, or refused. */
+export function FindLosses({
+  reel,
+  onLook,
+  onAccept,
+}: {
+  reel: Reel;
+  onLook: (atS: number) => void;
+  /** Logged as found by an instrument. @throws never: trouble is shown where the log is */
+  onAccept: (found: readonly Detected<DropoutKind>[]) => void;
+}) {
+  const [signal, setSignal] = useState<SentSignal>('unknown');
+  const [picture, setPicture] = useState(true);
+  const [done, setDone] = useState<ReadonlySet<Detected>>(new Set());
+  const { share, found, error, find, cancel } = useDetector(reel);
+  const open = found?.dropouts.filter((d) => !done.has(d)) ?? [];
+  const settle = (list: readonly Detected[]): void => setDone(new Set([...done, ...list]));
+  const accept = (list: readonly Detected<DropoutKind>[]): void => {
+    onAccept(list);
+    settle(list);
+  };
+  return (
+    <details className="sheet mt-2 px-3 py-2">
+      <summary className="cursor-pointer font-bold">Find what was lost</summary>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <Choice
+          label="What was sent"
+          value={signal}
+          onChange={(e) => setSignal(e.target.value as SentSignal)}
+        >
+          {SENT_SIGNALS.map((s) => (
+            <option key={s} value={s}>
+              {SIGNAL_SAID[s]}
+            </option>
+          ))}
+        </Choice>
+        <Tick label="the picture too" checked={picture} onChange={(e) => setPicture(e.target.checked)} />
+        {share === undefined ? (
+          <button type="button" className="btn" onClick={() => find({ signal, picture })}>
+            Look through the recording
+          </button>
+        ) : (
+          <>
+            <progress className="w-40 self-center" value={share} aria-label="Looked through" />
+            <button type="button" className="btn" onClick={cancel}>
+              Cancel
+            </button>
+          </>
+        )}
+      </div>
+      {error && <Trouble error={error} />}
+      {found && (
+        <div role="status" className="mt-2" data-losses={found.dropouts.length}>
+          <p>
+            {found.dropouts.length === 0
+              ? 'Nothing was lost, as far as this can tell.'
+              : `${found.dropouts.length} lost ${found.dropouts.length === 1 ? 'stretch' : 'stretches'}, ${open.length} to decide.`}
+            {found.artefacts.length > 0 && ` Beside them: ${counted(found.artefacts)}; these are not logged.`}
+          </p>
+          {found.notes.map((n) => (
+            <p key={n} className="border-l-4 border-degraded pl-2">
+              {n}.
+            </p>
+          ))}
+          {open.length > 1 && (
+            <p className="my-1 flex gap-2">
+              <button type="button" className="btn" onClick={() => accept(open)}>
+                Take all {open.length} into the log
+              </button>
+              <button type="button" className="btn btn-quiet" onClick={() => settle(open)}>
+                Refuse all
+              </button>
+            </p>
+          )}
+          <ul
+            className="max-h-72 overflow-y-auto"
+            tabIndex={open.length > 4 ? 0 : undefined}
+            aria-label="Lost stretches"
+          >
+            {open.map((d) => (
+              <li
+                key={`${d.kind}${d.fromS}`}
+                className="flex flex-wrap items-center gap-2 border-t border-rule py-1"
+              >
+                <span className="min-w-60 flex-1">
+                  <span className="figure">{d.fromS.toFixed(3)} s</span>, {d.open ? 'to the end' : lasting(d)}
+                  : {d.kind}, {d.figure}
+                </span>
+                <button
+                  type="button"
+                  className="btn"
+                  aria-label={`Look at ${d.fromS.toFixed(3)} s`}
+                  onClick={() => onLook(d.fromS)}
+                >
+                  Look
+                </button>
+                <button
+                  type="button"
+                  className="btn"
+                  aria-label={`Take ${d.fromS.toFixed(3)} s`}
+                  onClick={() => accept([d])}
+                >
+                  Take
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-quiet"
+                  aria-label={`Refuse ${d.fromS.toFixed(3)} s`}
+                  onClick={() => settle([d])}
+                >
+                  Refuse
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </details>
+  );
+}
+
+const lasting = ({ fromS, toS }: Detected): string =>
+  toS - fromS < 1 ? `for ${(1000 * (toS - fromS)).toFixed(0)} ms` : `for ${(toS - fromS).toFixed(2)} s`;
+
+/** "3 clipping, 1 click". */
+function counted(list: readonly Detected[]): string {
+  const kinds = [...new Set(list.map((d) => d.kind))];
+  return kinds.map((k) => `${list.filter((d) => d.kind === k).length} ${k}`).join(', ');
+}

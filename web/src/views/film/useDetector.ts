@@ -1,0 +1,71 @@
+import type { ArtefactKind, Detected, DropoutKind } from '@urvek/core';
+import * as Comlink from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { DetectWorker, LookedFor } from '../../workers/detect.worker.ts';
+import type { Reel } from './reel.ts';
+
+/** What was found in a reel, on the recording's clock. */
+export interface FoundInReel {
+  readonly dropouts: readonly Detected<DropoutKind>[];
+  readonly artefacts: readonly Detected<ArtefactKind>[];
+  readonly notes: readonly string[];
+}
+
+export interface Detecting {
+  /** Share that was looked at; undefined: nothing goes on. */
+  readonly share: number | undefined;
+  readonly found: FoundInReel | undefined;
+  readonly error: Error | undefined;
+  readonly find: (wanted: LookedFor) => void;
+  readonly cancel: () => void;
+}
+
+const later = <T extends { readonly fromS: number; readonly toS: number }>(d: T, byS: number): T => ({
+  ...d,
+  fromS: d.fromS + byS,
+  toS: d.toS + byS,
+});
+
+/** Looks through the files of a reel in a worker; cancelled by ending it. */
+export function useDetector(reel: Reel): Detecting {
+  const worker = useRef<Worker>(undefined);
+  const [share, setShare] = useState<number>();
+  const [found, setFound] = useState<FoundInReel>();
+  const [error, setError] = useState<Error>();
+  const cancel = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = undefined;
+    setShare(undefined);
+  }, []);
+  useEffect(() => cancel, [cancel]);
+  const run = async (thread: Worker, wanted: LookedFor): Promise<void> => {
+    const detector = Comlink.wrap<DetectWorker>(thread);
+    const all = { dropouts: [] as Detected<DropoutKind>[], artefacts: [] as Detected<ArtefactKind>[] };
+    const notes = new Set<string>();
+    for (const [i, { file, beginsS }] of reel.entries()) {
+      const told = Comlink.proxy((s: number) => setShare((i + s) / reel.length));
+      const { sound, picture, troubles } = await detector.find(file, wanted, told);
+      for (const of of [sound, picture]) {
+        all.dropouts.push(...(of?.dropouts ?? []).map((d) => later(d, beginsS)));
+        all.artefacts.push(...(of?.artefacts ?? []).map((d) => later(d, beginsS)));
+      }
+      for (const trouble of troubles) notes.add(`${file.name}: ${trouble}`);
+      if (picture?.tooStill) notes.add(`${file.name}: the picture hardly moves, a freeze cannot be told`);
+    }
+    all.dropouts.sort((a, b) => a.fromS - b.fromS);
+    all.artefacts.sort((a, b) => a.fromS - b.fromS);
+    setFound({ ...all, notes: [...notes] });
+  };
+  const find = (wanted: LookedFor): void => {
+    cancel();
+    setFound(undefined);
+    setError(undefined);
+    setShare(0);
+    const thread = new Worker(new URL('../../workers/detect.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = thread;
+    run(thread, wanted)
+      .catch((cause: unknown) => worker.current === thread && setError(cause as Error))
+      .finally(() => worker.current === thread && cancel());
+  };
+  return { share, found, error, find, cancel };
+}

@@ -1,0 +1,110 @@
+import {
+  LOOKED_AT,
+  PictureDetector,
+  SoundDetector,
+  type PictureFound,
+  type SentSignal,
+  type SoundFound,
+} from '@urvek/core';
+import * as Comlink from 'comlink';
+import {
+  ALL_FORMATS,
+  AudioSampleSink,
+  BlobSource,
+  CanvasSink,
+  Input,
+  type InputAudioTrack,
+  type InputVideoTrack,
+} from 'mediabunny';
+
+export interface LookedFor {
+  readonly signal: SentSignal;
+  readonly picture: boolean;
+}
+
+export interface FoundInFile {
+  readonly sound: SoundFound | undefined;
+  readonly picture: PictureFound | undefined;
+  /** What could not be looked at, and why. */
+  readonly troubles: readonly string[];
+}
+
+type Told = (share: number) => void;
+/** Progress is told this often, s of the recording. */
+const TELL_EVERY_S = 2;
+
+const api = {
+  /** Looks for losses in a file, decoded by this browser piece by piece; the page ends it by ending the worker. */
+  async find(file: File, { signal, picture }: LookedFor, told: Told): Promise<FoundInFile> {
+    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+    const [sound, film] = [
+      await input.getPrimaryAudioTrack(),
+      picture ? await input.getPrimaryVideoTrack() : null,
+    ];
+    const troubles: string[] = [];
+    const readable = async <T extends { canDecode(): Promise<boolean> }>(
+      track: T | null,
+      what: string,
+    ): Promise<T | undefined> => {
+      if (!track) return undefined;
+      if (await track.canDecode()) return track;
+      troubles.push(`this browser cannot decode the ${what}`);
+      return undefined;
+    };
+    const [audio, video] = [await readable(sound, 'sound'), await readable(film, 'picture')];
+    const parts = (audio ? 1 : 0) + (video ? 1 : 0);
+    const heard = audio && (await inSound(audio, signal, (share) => told(share / parts)));
+    const seen = video && (await inPicture(video, (share) => told((share + parts - 1) / parts)));
+    return { sound: heard, picture: seen, troubles };
+  },
+};
+
+async function inSound(track: InputAudioTrack, signal: SentSignal, told: Told): Promise<SoundFound> {
+  const seconds = await track.computeDuration();
+  let detector: SoundDetector | undefined;
+  let toldS = 0;
+  for await (const sample of new AudioSampleSink(track).samples()) {
+    detector ??= new SoundDetector({ rateHz: sample.sampleRate, channels: sample.numberOfChannels, signal });
+    detector.push(
+      Array.from({ length: sample.numberOfChannels }, (_, planeIndex) => {
+        const own = new Float32Array(sample.numberOfFrames);
+        sample.copyTo(own, { planeIndex, format: 'f32-planar' });
+        return own;
+      }),
+    );
+    const atS = sample.timestamp;
+    sample.close();
+    if (atS - toldS > TELL_EVERY_S) told((toldS = atS) / seconds);
+  }
+  return (detector ?? new SoundDetector({ rateHz: 48_000, channels: 1, signal })).end();
+}
+
+async function inPicture(track: InputVideoTrack, told: Told): Promise<PictureFound> {
+  const seconds = await track.computeDuration();
+  const { width, height } = LOOKED_AT;
+  const detector = new PictureDetector();
+  const grey = new Uint8Array(width * height);
+  let toldS = 0;
+  for await (const { canvas, timestamp } of new CanvasSink(track, {
+    width,
+    height,
+    fit: 'fill',
+    poolSize: 2,
+  }).canvases()) {
+    const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
+    const { data } = pen.getImageData(0, 0, width, height);
+    // Luma of ITU-R BT.601, in 256ths.
+    for (let i = 0; i < grey.length; i++)
+      grey[i] =
+        (77 * (data[4 * i] as number) +
+          150 * (data[4 * i + 1] as number) +
+          29 * (data[4 * i + 2] as number)) >>
+        8;
+    detector.push(grey, timestamp);
+    if (timestamp - toldS > TELL_EVERY_S) told((toldS = timestamp) / seconds);
+  }
+  return detector.end();
+}
+
+export type DetectWorker = typeof api;
+Comlink.expose(api);
