@@ -11,26 +11,94 @@ const at = (path: string): string => `/c/${SLATE_WORKS_ID}/${path}`;
 const address = async (): Promise<URL> => new URL(await session.page.driver.getCurrentUrl());
 const script = <T>(code: string): Promise<T> => session.page.driver.executeScript<T>(code);
 
+/** Texts that are drawn smaller than 13 px, with what they say. */
+const SMALL_TEXTS = `
+  const small = new Set();
+  const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  for (let node = walk.nextNode(); node; node = walk.nextNode()) {
+    const e = node.parentElement;
+    if (!node.data.trim() || !e.checkVisibility() || e.closest('.sr-only, style, script, title')) continue;
+    const px = parseFloat(getComputedStyle(e).fontSize);
+    if (px < 12.99) small.add(px + ' px: ' + node.data.trim().slice(0, 40));
+  }
+  return [...small];`;
+
 test.each([
   ['kit', 'Not stated'],
   ['kit?show=sheet', 'set up alike'],
   ['paths', 'On one scale'],
   ['plan', 'Home after'],
   ['walk', 'Begin the walk'],
-  ['ranges', 'Separation, one scale for all'],
+  ['trace', 'Outcomes, in separation'],
+  ['ranges', 'one scale for all'],
   ['verdict', 'Why, and what next'],
 ])(
-  '%s: no longer than two screens, nothing against WCAG 2.2 AA',
+  '%s: no longer than two screens, no text under 13 px, nothing against WCAG 2.2 AA',
   async (stage, sign) => {
     const { page } = session;
     await page.open(at(stage));
     await page.see(sign);
     await page.driver.sleep(500);
     expect(await script<number>('return document.documentElement.scrollHeight')).toBeLessThanOrEqual(1600);
+    expect(await script<string[]>(SMALL_TEXTS)).toEqual([]);
     expect(await wcagFindings(page.driver)).toEqual([]);
   },
   180_000,
 );
+
+test('Bench: eight marks a comparison, and the demo in eight steps, each on its stage', async () => {
+  const { page } = session;
+  await page.open('/');
+  await page.until(
+    'both strips',
+    async () =>
+      (await script<number>("return document.querySelectorAll('article [data-mark]').length")) === 16,
+  );
+  expect(await wcagFindings(page.driver)).toEqual([]);
+  await page.press('The demo in three minutes');
+  for (const [i, stage] of [
+    'kit',
+    'paths',
+    'plan',
+    'walk',
+    'trace',
+    'ranges',
+    'verdict',
+    'report',
+  ].entries()) {
+    await page.see(`${i + 1} of 8, `);
+    const url = await address();
+    expect([url.pathname.split('/')[3], url.searchParams.get('tour')]).toEqual([stage, String(i + 1)]);
+    await page.press(i < 7 ? 'Next' : 'Done');
+  }
+  await page.see('Start from a question');
+}, 180_000);
+
+test('Trace: tape, time and log point at one moment, which is in the address', async () => {
+  const { page } = session;
+  // The last walk of all has no place anywhere.
+  await page.open(at('trace?product=ossimere'));
+  await page.see('Step to an entry');
+  await page.press('Next');
+  await page.press('Next');
+  const pointed = async (): Promise<[number, number]> => [
+    await script<number>("return document.querySelectorAll('[data-group=here]').length"),
+    await script<number>("return document.querySelectorAll('[data-pointed]').length"),
+  ];
+  await page.until(
+    'a line on the tape and over time, and a row',
+    async () => (await pointed()).join() === '2,1',
+  );
+  const entry = (await address()).searchParams.get('entry');
+  expect(entry).not.toBeNull();
+  const said = await page.text('//*[@data-selected]');
+  await page.driver.navigate().refresh();
+  await page.until('the same after a reload', async () => (await page.text('//*[@data-selected]')) === said);
+  // A row of the log is pointed at as well.
+  await (await page.find("(//button[starts-with(@aria-label, 'Point at')])[4]")).click();
+  await page.until('another', async () => (await address()).searchParams.get('entry') !== entry);
+  expect(await pointed()).toEqual([2, 1]);
+}, 180_000);
 
 test('a cell is selected by pointer and by arrow keys; reload and back know it', async () => {
   const { page } = session;

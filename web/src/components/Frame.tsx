@@ -97,7 +97,7 @@ export function StageStrip({ id }: { id: string }) {
                 {STAGE_NAME[stage]}
                 <StageMark mark={mark} className="ml-auto self-center" />
               </span>
-              <span className="relative block text-[0.8rem] whitespace-nowrap text-faint">
+              <span className="relative block text-[0.87rem] whitespace-nowrap text-faint">
                 {stage === next && <strong className="text-ink">next: </strong>}
                 {text}
               </span>

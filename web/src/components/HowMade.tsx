@@ -31,7 +31,7 @@ export type ReachedParagraph =
 export const HowTrue = ({ of, what }: { of: ReachedParagraph; what: string }) => (
   <Link
     to={`/methods#${of}`}
-    className="no-print text-[0.8rem] text-faint underline"
+    className="no-print text-[0.87rem] text-faint underline"
     aria-label={`How often ${what} holds`}
   >
     how often it holds
@@ -42,7 +42,7 @@ export const HowTrue = ({ of, what }: { of: ReachedParagraph; what: string }) =>
 export const HowMade = ({ of, what }: { of: MethodsParagraph; what: string }) => (
   <Link
     to={`/methods#${of}`}
-    className="no-print text-[0.8rem] text-faint underline"
+    className="no-print text-[0.87rem] text-faint underline"
     aria-label={`How ${what} is worked out`}
   >
     how it is worked out

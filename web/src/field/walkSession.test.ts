@@ -165,4 +165,24 @@ describe('a walk under way without a screen', () => {
     await session.append('grade', { grade: 5 }, time(5));
     expect(told).toBe(5);
   });
+
+  test('a press that the device neither keeps nor refuses is seen as one that waits, until it is kept', async () => {
+    const device = keeper();
+    const session = new WalkSession('w', device, 5, 20);
+    await session.append('begin', BEGIN, time(0));
+    let go = (): void => undefined;
+    const held = new Promise<void>((resolve) => (go = resolve));
+    const append = device.append.bind(device);
+    device.append = async (...asked: Parameters<Keeper['append']>) => {
+      await held;
+      return append(...asked);
+    };
+    const kept = session.append('dropoutBegin', {}, time(5));
+    await new Promise((wait) => setTimeout(wait, 60));
+    expect(session.current()).toMatchObject({ unkept: 1, state: { grade: 1 } });
+    go();
+    await kept;
+    expect(session.current()).toMatchObject({ unkept: 0, state: { grade: 1 } });
+    expect(device.kept.map((e) => e.kind)).toEqual(['begin', 'dropoutBegin']);
+  });
 });

@@ -43,6 +43,8 @@ type Asked = {
 const SHOWN_EVERY = 20;
 /** A log that neither keeps nor refuses for so long is stuck: opened anew, it does one or the other. */
 const STUCK_MS = 10_000;
+/** An entry that is neither kept nor refused for so long is shown as one that waits: a press is never unseen. */
+const LATE_MS = 3000;
 /** After a refusal it is tried again so often. */
 const RETRY_MS = 2000;
 
@@ -65,6 +67,7 @@ export class WalkSession {
     readonly walkId: string,
     private readonly keeper: Keeper,
     private readonly retryMs = RETRY_MS,
+    private readonly lateMs = LATE_MS,
   ) {
     void this.reread().catch(() => undefined);
   }
@@ -116,10 +119,15 @@ export class WalkSession {
   private async keep({ kind, body, time }: Asked): Promise<WalkEvent> {
     for (;;) {
       const stuck = setInterval(() => void this.keeper.reopen().catch(() => undefined), STUCK_MS);
+      const late = setTimeout(() => {
+        this.refused = true;
+        this.show();
+      }, this.lateMs);
       try {
-        const event = await this.keeper
-          .append(this.walkId, kind, body, time)
-          .finally(() => clearInterval(stuck));
+        const event = await this.keeper.append(this.walkId, kind, body, time).finally(() => {
+          clearInterval(stuck);
+          clearTimeout(late);
+        });
         this.asked.shift();
         // Until all that waited is kept, it is shown as waiting.
         this.refused &&= this.asked.length > 0;

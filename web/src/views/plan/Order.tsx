@@ -32,7 +32,7 @@ export function Order({ id, slots }: { id: string; slots: SlotState<WalkRow>[] }
                   <td>
                     {slot.item.rig.name}
                     {slot.item.variant !== 'plain' && (
-                      <strong className="block text-[0.8rem]">{slot.item.variant}</strong>
+                      <strong className="block text-[0.87rem]">{slot.item.variant}</strong>
                     )}
                   </td>
                   <td>{slot.item.path.name}</td>

@@ -79,11 +79,11 @@ export function EstimateTable({
                       </span>
                     )}
                     {cell.medianBy === 'own spread' && (
-                      <span className="block text-[0.8rem] text-faint">by its own spread</span>
+                      <span className="block text-[0.87rem] text-faint">by its own spread</span>
                     )}
-                    {days !== undefined && <span className="block text-[0.8rem] text-faint">{days}</span>}
+                    {days !== undefined && <span className="block text-[0.87rem] text-faint">{days}</span>}
                     {scaled !== undefined && (
-                      <span className="block text-[0.8rem] text-faint">
+                      <span className="block text-[0.87rem] text-faint">
                         {scaled}; <HowMade of="scale-error" what="a scale error" />
                       </span>
                     )}
@@ -96,7 +96,7 @@ export function EstimateTable({
                 {p10M !== undefined ? (
                   <>
                     <Length m={p10M} />
-                    <span className="block text-[0.8rem] text-faint">
+                    <span className="block text-[0.87rem] text-faint">
                       {heldToText(
                         walks.flatMap((w) => (w.product === cell.product && w.interval ? [w.interval] : [])),
                         p10M,

@@ -50,7 +50,7 @@ export function Paragraph({
       {comparison && (
         <button
           type="button"
-          className="btn-quiet no-print text-[0.8rem]"
+          className="btn-quiet no-print text-[0.87rem]"
           aria-label={`Reword: ${block.text.slice(0, 40)}`}
           onClick={() => setDraft(block.text)}
         >
