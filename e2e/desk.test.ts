@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { STAGES } from '@urvek/study';
 import { Key } from 'selenium-webdriver';
 import { SLATE_WORKS_ID } from '../server/src/demo/slateWorks.ts';
 import { wcagFindings } from './support/axe.ts';
@@ -56,16 +57,7 @@ test('Bench: eight marks a comparison, and the demo in eight steps, each on its 
   );
   expect(await wcagFindings(page.driver)).toEqual([]);
   await page.press('The demo in three minutes');
-  for (const [i, stage] of [
-    'kit',
-    'paths',
-    'plan',
-    'walk',
-    'trace',
-    'ranges',
-    'verdict',
-    'report',
-  ].entries()) {
+  for (const [i, stage] of STAGES.entries()) {
     await page.see(`${i + 1} of 8, `);
     const url = await address();
     expect([url.pathname.split('/')[3], url.searchParams.get('tour')]).toEqual([stage, String(i + 1)]);
