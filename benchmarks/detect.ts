@@ -1,5 +1,6 @@
-// npm run bench:detect -- [seconds] [sound|speech|picture]: what `urvek detect` finds in recordings of known truth, beside ffmpeg's own silencedetect
-// and freezedetect on the same files in the same run (at thresholds that suit these recordings); whole commands timed. Prints the tables of docs/instruments.md.
+// npm run bench:detect -- [seconds] [sound|speech|picture]: what `urvek detect` finds in recordings of known truth, beside
+// ffmpeg's own silencedetect and freezedetect on the same files in the same run, at thresholds that suit these
+// recordings; whole commands timed. Prints the tables of docs/instruments.md. Speech is Debian's espeak-ng's.
 import { seeded } from '@urvek/core';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -92,6 +93,10 @@ function sound(): void {
 }
 
 function speech(): void {
+  if (spawnSync('espeak-ng', ['--version']).error) {
+    console.log('\nSpeech: not run, it needs espeak-ng: apt-get install espeak-ng');
+    return;
+  }
   head('Speech with its reference | silencedetect -45 dB, 20 ms');
   for (const [name, codec] of [
     ['uncompressed', []],

@@ -142,7 +142,7 @@ test('nor have a table’s preview, a correction, the questions of a walk, and w
   await page.open(`/c/${DEMO_ID}/walk`);
   await page.press('Begin the walk');
   await page.see('Dropout begins');
-  for (const key of ['Note', 'At … m', 'Reading …', 'Door, turn …', 'End …']) {
+  for (const key of ['Note', 'At … m', 'Reading …', 'Door, hand-over …', 'End …']) {
     await page.press(key);
     await look(key);
     if (key !== 'End …') await page.press(key === 'Reading …' ? 'Done' : 'Cancel');

@@ -88,7 +88,7 @@ async function filmed(page: Page): Promise<void> {
     await page.see('Dropout ends');
     await page.press('Find what was lost');
     await page.press('Look through the recording');
-    await page.see('10 lost stretches');
+    await page.see('to decide');
     await page.driver.executeScript('scrollTo(0, 150)');
     await shoot(page, 'film');
   } finally {

@@ -24,7 +24,7 @@ export const TOUR: readonly { readonly stage: Stage; readonly look: string }[] =
   },
   {
     stage: 'ranges',
-    look: 'Who reaches how far. A solid shape is an estimate with its interval; an arrow says “more than”, since the path ended first.',
+    look: 'Who reaches how far. A bar with a diamond is an estimate with its interval; the ratio stands beside it.',
   },
   {
     stage: 'verdict',

@@ -94,8 +94,10 @@ export function FilmLog({
   const take = async (list: readonly Detected<DropoutKind>[]): Promise<void> => {
     try {
       for (const { fromS, toS, open, kind, figure } of list) {
+        // What was lost already when the walk began is lost from its beginning on.
+        const beganS = Math.max(fromS, state.begin?.time.walkS ?? 0);
         const found = `${kind}, ${figure}`.slice(0, 200);
-        await session.append('dropoutBegin', { found }, eventTime(fromS, 1, undefined, FOUND_S));
+        await session.append('dropoutBegin', { found }, eventTime(beganS, 1, undefined, FOUND_S));
         if (!open) await session.append('dropoutEnd', { found }, eventTime(toS, 1, undefined, FOUND_S));
       }
       setError(undefined);
@@ -170,7 +172,13 @@ export function FilmLog({
               .filter((e) => !isAutomatic(e) && e.kind !== 'recording')
               .map((e) => ({ atS: e.time.walkS, what: eventText(e) }))}
           />
-          <FindLosses reel={reel} onLook={(atS) => player.seek(atS)} onAccept={(list) => void take(list)} />
+          <FindLosses
+            reel={reel}
+            fromS={state.begin.time.walkS}
+            toS={ended?.time.walkS ?? Infinity}
+            onLook={(atS) => player.seek(atS)}
+            onAccept={(list) => void take(list)}
+          />
           <Beside
             player={player}
             known={standing.filter(

@@ -14,10 +14,15 @@ const SIGNAL_SAID: Readonly<Record<SentSignal, string>> = {
 /** Losses in the recording, found by this device and proposed: each is taken into the log, looked at, or refused. */
 export function FindLosses({
   reel,
+  fromS,
+  toS,
   onLook,
   onAccept,
 }: {
   reel: Reel;
+  /** The walk on the recording: what is lost before it begins or after its end is none of it. */
+  fromS: number;
+  toS: number;
   onLook: (atS: number) => void;
   /** Logged as found by an instrument. @throws never: trouble is shown where the log is */
   onAccept: (found: readonly Detected<DropoutKind>[]) => void;
@@ -26,7 +31,8 @@ export function FindLosses({
   const [picture, setPicture] = useState(true);
   const [done, setDone] = useState<ReadonlySet<Detected>>(new Set());
   const { share, found, error, find, cancel } = useDetector(reel);
-  const open = found?.dropouts.filter((d) => !done.has(d)) ?? [];
+  const own = found?.dropouts.filter((d) => d.toS > fromS && d.fromS < toS) ?? [];
+  const open = own.filter((d) => !done.has(d));
   const settle = (list: readonly Detected[]): void => setDone(new Set([...done, ...list]));
   const accept = (list: readonly Detected<DropoutKind>[]): void => {
     onAccept(list);
@@ -63,12 +69,17 @@ export function FindLosses({
       </div>
       {error && <Trouble error={error} />}
       {found && (
-        <div role="status" className="mt-2" data-losses={found.dropouts.length}>
+        <div role="status" className="mt-2" data-losses={own.length}>
           <p>
-            {found.dropouts.length === 0
+            {own.length === 0
               ? 'Nothing was lost, as far as this can tell.'
-              : `${found.dropouts.length} lost ${found.dropouts.length === 1 ? 'stretch' : 'stretches'}, ${open.length} to decide.`}
+              : `${own.length} lost ${own.length === 1 ? 'stretch' : 'stretches'}, ${open.length} to decide.`}
             {found.artefacts.length > 0 && ` Beside them: ${counted(found.artefacts)}; these are not logged.`}
+            {own.length < found.dropouts.length &&
+              ` ${found.dropouts.length - own.length} outside the walk are left out.`}
+          </p>
+          <p className="text-[0.87rem] text-faint">
+            Asked for: {found.asked.join('; ')}.{signal === 'unknown' && ' A pause is silent too.'}
           </p>
           {found.notes.map((n) => (
             <p key={n} className="border-l-4 border-degraded pl-2">

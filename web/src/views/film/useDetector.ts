@@ -9,6 +9,8 @@ export interface FoundInReel {
   readonly dropouts: readonly Detected<DropoutKind>[];
   readonly artefacts: readonly Detected<ArtefactKind>[];
   readonly notes: readonly string[];
+  /** The thresholds, in words. */
+  readonly asked: readonly string[];
 }
 
 export interface Detecting {
@@ -26,6 +28,15 @@ const later = <T extends { readonly fromS: number; readonly toS: number }>(d: T,
   toS: d.toS + byS,
 });
 
+/** A threshold in words, by its name in the result. */
+const ASKED: Readonly<Record<string, (value: number) => string>> = {
+  below_db: (v) => `below ${v} dB of full scale`,
+  drop_db: (v) => `a fall of ${v} dB`,
+  shortest_s: (v) => `for ${v} s and more`,
+  frozen_share: (v) => `a change under ${v} of the usual`,
+};
+const askedText = (name: string, value: number): string => ASKED[name]?.(value) ?? `${name} ${value}`;
+
 /** Looks through the files of a reel in a worker; cancelled by ending it. */
 export function useDetector(reel: Reel): Detecting {
   const worker = useRef<Worker>(undefined);
@@ -42,11 +53,14 @@ export function useDetector(reel: Reel): Detecting {
     const detector = Comlink.wrap<DetectWorker>(thread);
     const all = { dropouts: [] as Detected<DropoutKind>[], artefacts: [] as Detected<ArtefactKind>[] };
     const notes = new Set<string>();
+    const asked = new Set<string>();
     for (const [i, { file, beginsS }] of reel.entries()) {
       const told = Comlink.proxy((s: number) => setShare((i + s) / reel.length));
       const { sound, picture, troubles } = await detector.find(file, wanted, told);
       for (const of of [sound, picture]) {
         all.dropouts.push(...(of?.dropouts ?? []).map((d) => later(d, beginsS)));
+        for (const [name, value] of Object.entries(of?.thresholds ?? {}))
+          asked.add(`${of === picture ? 'picture' : 'sound'}: ${askedText(name, value)}`);
         all.artefacts.push(...(of?.artefacts ?? []).map((d) => later(d, beginsS)));
       }
       for (const trouble of troubles) notes.add(`${file.name}: ${trouble}`);
@@ -54,7 +68,7 @@ export function useDetector(reel: Reel): Detecting {
     }
     all.dropouts.sort((a, b) => a.fromS - b.fromS);
     all.artefacts.sort((a, b) => a.fromS - b.fromS);
-    setFound({ ...all, notes: [...notes] });
+    setFound({ ...all, notes: [...notes], asked: [...asked] });
   };
   const find = (wanted: LookedFor): void => {
     cancel();

@@ -1,9 +1,10 @@
 import { planSchema, type Setup } from '@urvek/contract';
+import { WALK_MODES } from '@urvek/core';
 import { isSealed, planBoard, planState, seal } from '@urvek/study';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { CriterionChoice } from '../../components/CriterionChoice.tsx';
-import { Field } from '../../components/Field.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
 import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { More } from '../../components/More.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
@@ -69,6 +70,20 @@ function PlanEditor(workspace: Ready) {
             value={plan.criterion}
             onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })}
           />
+          <Choice
+            label="How the walks are logged"
+            value={plan.mode ?? ''}
+            onChange={(e) =>
+              form.setValue(
+                'plan.mode',
+                WALK_MODES.find((m) => m === e.target.value),
+                { shouldDirty: true },
+              )
+            }
+          >
+            <option value="">chosen at each walk</option>
+            <Options of={WALK_MODES} />
+          </Choice>
           <Field
             className="w-64"
             label="Smallest difference that matters"
@@ -177,6 +192,7 @@ const settingsText = ({ plan }: Setup): string =>
     `differences matter from ${plan.ratio}×`,
     `walk-to-walk spread ${plan.sigma}`,
     `start ${plan.startTime}`,
+    ...(plan.mode ? [`logged ${plan.mode}`] : []),
     ...(plan.blind ? ['blind'] : []),
     ...(plan.sideBySide ? ['side by side'] : []),
   ].join('; ');

@@ -7,16 +7,19 @@ export function Contents({
   id,
   document,
   judged,
+  whole,
 }: {
   id: string;
   document: ReportDocument;
   judged: JudgementView;
+  /** Own wording is of the whole report: of a part its figures say something else. */
+  whole: boolean;
 }) {
   const questions = judged.audits.filter((a) => a.acknowledged === undefined).length;
   const undecided = judged.verdicts.filter((v) => v.verdict.outcome === 'undecided').length;
   const stale = document.sections.flatMap((s) =>
     s.blocks.flatMap((b) =>
-      b.kind === 'paragraph' && b.was !== undefined ? [{ section: s.id, id: b.id }] : [],
+      whole && b.kind === 'paragraph' && b.was !== undefined ? [{ section: s.id, id: b.id }] : [],
     ),
   );
   const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;

@@ -40,7 +40,7 @@ export function Paragraph({
       <p className="text-[1.05rem]" data-paragraph={block.id} data-rests={block.rests.join(' ')}>
         {block.text}
       </p>
-      {block.was !== undefined && (
+      {comparison && block.was !== undefined && (
         <p className="no-print border-l-4 border-degraded pl-3 text-[0.87rem]" data-stale>
           The figures have changed since you worded this. They said: “{block.was}” They say now: “{block.made}
           ”

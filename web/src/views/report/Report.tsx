@@ -46,7 +46,7 @@ function ReportPage(workspace: Ready) {
       id="work"
       className="mx-auto grid w-full max-w-[1240px] items-start gap-4 px-4 py-2.5 lg:grid-cols-[200px_1fr] print:block"
     >
-      <Contents id={workspace.id} document={data.document} judged={data.judged} />
+      <Contents id={workspace.id} document={data.document} judged={data.judged} whole={only.length === 0} />
       <div className="min-w-0">
         <div className="no-print mb-3 flex flex-wrap items-center gap-2">
           <fieldset className="mr-auto flex items-center gap-3">
@@ -158,7 +158,7 @@ function Sheet({
               <BlockView
                 key={block.kind === 'paragraph' ? block.id : i}
                 block={block}
-                comparison={workspace.sealed ? undefined : workspace.comparison}
+                comparison={workspace.sealed || only.length > 0 ? undefined : workspace.comparison}
                 carried={carried}
               />
             ))}

@@ -79,7 +79,7 @@ export function LogKeys({
         At … m
       </Press>
       <Press k="l" actions={actions}>
-        Door, turn …
+        Door, hand-over …
       </Press>
       <Press k="x" actions={actions}>
         Tried 3, failed

@@ -127,7 +127,7 @@ export const WORDS: readonly { readonly about: string; readonly words: readonly 
       {
         word: 'estimate',
         means:
-          'The median over the walks, with the interval that holds the true one in 95 of 100 comparisons.',
+          'The median over the walks, with the interval that is meant to hold the true one in 95 of 100 comparisons.',
         picture: 'estimate',
       },
       { word: 'walk-to-walk spread', means: 'How much walks of one rig on one path differ from each other.' },
