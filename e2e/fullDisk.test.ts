@@ -34,6 +34,8 @@ afterAll(async () => {
       (await page.driver.executeScript<number | null>(
         `return Number(document.querySelector('[data-unkept]')?.dataset.unkept ?? 0)`,
       )) ?? 0;
+    // A browser clears storage that it may clear when the disk is full: the next test is of that.
+    await page.devtools('Browser.grantPermissions', { permissions: ['durableStorage'] });
     await page.open(`/c/${DEMO_ID}/walk`);
     await page.press('Begin the walk');
     await page.key('4');
@@ -77,3 +79,25 @@ afterAll(async () => {
   },
   180_000,
 );
+
+test('storage that the browser clears under a walk: the walk goes on, is put back, and reaches the base', async () => {
+  const own = app ?? (app = await startApp({ demo: true }));
+  const plain = await openBrowser();
+  try {
+    const page = new Page(plain.driver, own.url);
+    await page.open(`/c/${DEMO_ID}/walk`);
+    await page.press('Begin the walk');
+    await page.key('4');
+    await page.until('kept', async () => (await seen(page)).kept >= 2);
+    await page.devtools('Storage.clearDataForOrigin', { origin: own.url, storageTypes: 'indexeddb' });
+    await page.key('3');
+    await page.see('The browser cleared what this device had kept');
+    await page.key('2');
+    await page.until('all at the base', async () => {
+      const { kept, atBase } = await seen(page);
+      return kept >= 4 && atBase === kept;
+    });
+  } finally {
+    await plain.close();
+  }
+}, 90_000);

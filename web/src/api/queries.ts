@@ -27,12 +27,27 @@ export function useSaveComparison(id: string) {
   });
 }
 
+/** After a full disk closed the log, or the browser cleared it, a query over it is asked again so soon. */
+const ASK_AGAIN_MS = 500;
+
 /** The value of a query over the field log, kept up to date. */
 export function useFieldLog<T>(query: () => Promise<T>, key: string): T | undefined {
   const [value, setValue] = useState<T>();
   useEffect(() => {
-    const subscription = liveQuery(query).subscribe({ next: setValue });
-    return () => subscription.unsubscribe();
+    let waiting: ReturnType<typeof setTimeout> | undefined;
+    // A log that was closed under the query is asked again: the session opens it anew.
+    const ask = (): { unsubscribe(): void } =>
+      liveQuery(query).subscribe({
+        next: setValue,
+        error: () => {
+          waiting = setTimeout(() => (subscription = ask()), ASK_AGAIN_MS);
+        },
+      });
+    let subscription = ask();
+    return () => {
+      clearTimeout(waiting);
+      subscription.unsubscribe();
+    };
     // The query is named by its key.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);

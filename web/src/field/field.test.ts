@@ -7,7 +7,7 @@ import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
 
 // A database in memory in place of the browser's, before the log opens its own.
 Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange });
-const { fieldLog, AT_BASE, HERE, REMOVED, SET_ASIDE, UNFILED } = await import('./fieldLog.ts');
+const { Cleared, fieldLog, AT_BASE, HERE, REMOVED, SET_ASIDE, UNFILED } = await import('./fieldLog.ts');
 const { compareWithBase, sync } = await import('./sync.ts');
 const { eventTime } = await import('./time.ts');
 
@@ -228,6 +228,29 @@ test('an event that the server fails on alone is set aside; where it fails on al
   await note(id, 'poison');
   expect(await sync()).toBe(false);
   expect(await fieldLog.events.where({ walkId: id, place: HERE }).count()).toBe(1);
+});
+
+test('a walk under way outlives storage that the browser clears, under its own numbers', async () => {
+  const base = new FakeBase(() => 'answer');
+  globalThis.fetch = base.fetch as typeof fetch;
+  const id = crypto.randomUUID();
+  await fieldLog.adopt(header(id), 1);
+  for (const text of ['a', 'b']) await note(id, text);
+  expect(await sync()).toBe(true);
+  await note(id, 'c');
+  const log = await fieldLog.logOf(id);
+  await Promise.all([fieldLog.walks.clear(), fieldLog.events.clear(), fieldLog.facts.clear()]);
+  expect(await fieldLog.holds(id)).toBe(false);
+  expect((await fieldLog.underWay(id)).map((w) => w.id)).toEqual([id]);
+  await expect(note(id, 'd')).rejects.toThrow(Cleared);
+  await fieldLog.putBack(id, log);
+  await fieldLog.putBack(id, log);
+  expect(await fieldLog.holds(id)).toBe(true);
+  const after = await note(id, 'd');
+  expect([after.seq, after.deviceId]).toEqual([4, log[0]?.deviceId]);
+  expect(await sync()).toBe(true);
+  expect([...(base.logs.get(id)?.values() ?? [])].map((e) => e.seq)).toEqual([1, 2, 3, 4]);
+  await expect(fieldLog.putBack(crypto.randomUUID(), [])).rejects.toThrow('invalid walkId');
 });
 
 test('a walk that was saved as a file is read back, whole and once, and sent', async () => {

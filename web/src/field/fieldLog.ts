@@ -35,11 +35,17 @@ export interface KeptWalk {
   readonly joined?: true;
 }
 
+/** The browser has cleared its storage under a walk that this page has logged into. */
+export class Cleared extends Error {}
+
 /** What this device has logged. Committed to disk before it is called kept; nothing is deleted. */
 class FieldLog extends Dexie {
   declare walks: EntityTable<KeptWalk, 'id'>;
   declare events: Table<KeptEvent, [string, string, number]>;
   declare facts: EntityTable<{ name: string; value: string }, 'name'>;
+  /** What this page knows of its walks and of its device, should the browser clear its storage meanwhile. */
+  private readonly known = new Map<string, KeptWalk>();
+  private device?: string;
 
   constructor() {
     super('urvek-field', { chromeTransactionDurability: 'strict' });
@@ -52,11 +58,43 @@ class FieldLog extends Dexie {
 
   /** Random per storage: two browsers are two devices. */
   private async deviceId(): Promise<string> {
-    const known = await this.facts.get('device');
-    if (known) return known.value;
-    const value = crypto.randomUUID();
-    await this.facts.add({ name: 'device', value });
-    return value;
+    const kept = await this.facts.get('device');
+    if (kept) return (this.device = kept.value);
+    this.device ??= crypto.randomUUID();
+    await this.facts.add({ name: 'device', value: this.device });
+    return this.device;
+  }
+
+  /** A walk on this device, or one that this page knows and the browser has cleared. */
+  async walk(id: string): Promise<KeptWalk | undefined> {
+    return (await this.walks.get(id)) ?? this.known.get(id);
+  }
+
+  /** Walks under way. One that this page walks is among them though the storage was cleared under it. */
+  async underWay(walking?: string): Promise<KeptWalk[]> {
+    const open = await this.walks.where('underWay').equals(1).toArray();
+    const known = walking === undefined ? undefined : this.known.get(walking);
+    return known?.underWay && !(await this.walks.get(known.id)) ? [...open, known] : open;
+  }
+
+  /** Whether a walk that this page has logged into is still on the device. */
+  async holds(walkId: string): Promise<boolean> {
+    return (await this.walks.get(walkId)) !== undefined || !this.known.has(walkId);
+  }
+
+  /** Puts a walk back that was cleared under this page. It is sent anew: the base knows entries by their numbers. */
+  async putBack(walkId: string, log: readonly WalkEvent[]): Promise<void> {
+    const known = this.known.get(walkId);
+    if (!known) throw new Error(`invalid walkId: ${walkId}`);
+    await this.transaction('rw', this.walks, this.events, this.facts, async () => {
+      if (await this.walks.get(walkId)) return;
+      const device = await this.deviceId();
+      const last = log.reduce((most, e) => (e.deviceId === device ? Math.max(most, e.seq) : most), 0);
+      await this.walks.add({ ...known, registered: known.joined ? 1 : 0, nextSeq: last + 1 });
+      await this.events.bulkAdd(
+        log.map((event) => ({ walkId, deviceId: event.deviceId, seq: event.seq, event, place: HERE })),
+      );
+    });
   }
 
   /** Begins a walk on this device, or adopts one that is at the base already, to correct it. */
@@ -121,10 +159,14 @@ class FieldLog extends Dexie {
         joined: true,
       });
       await this.walks.delete(walkId);
+      this.known.delete(walkId);
     });
   }
 
-  /** Stores one event; its number is given in the transaction that stores it. Resolves when it is on disk. */
+  /**
+   * Stores one event; its number is given in the transaction that stores it. Resolves when it is on disk.
+   * @throws Cleared where the walk was on this device and is not any more
+   */
   async append<K extends EventKind>(
     walkId: string,
     kind: K,
@@ -133,6 +175,7 @@ class FieldLog extends Dexie {
   ): Promise<WalkEvent> {
     return this.transaction('rw', this.walks, this.events, this.facts, async () => {
       const walk = await this.walks.get(walkId);
+      if (!walk && this.known.has(walkId)) throw new Cleared(`cleared: ${walkId}`);
       if (!walk) throw new Error(`invalid walkId: ${walkId}`);
       const deviceId = await this.deviceId();
       const event = {
@@ -145,10 +188,9 @@ class FieldLog extends Dexie {
         body,
       } as unknown as WalkEvent;
       await this.events.add({ walkId, deviceId, seq: walk.nextSeq, event, place: HERE });
-      await this.walks.update(walkId, {
-        nextSeq: walk.nextSeq + 1,
-        ...(kind === 'end' ? { underWay: 0 as const } : {}),
-      });
+      const after = { nextSeq: walk.nextSeq + 1, ...(kind === 'end' ? { underWay: 0 as const } : {}) };
+      await this.walks.update(walkId, after);
+      this.known.set(walkId, { ...walk, ...after });
       return event;
     });
   }
@@ -166,6 +208,7 @@ class FieldLog extends Dexie {
         time,
       );
       await this.walks.update(walkId, { underWay: 1 });
+      this.known.delete(walkId);
     });
   }
 
@@ -217,6 +260,8 @@ class FieldLog extends Dexie {
   }
 
   async logOf(walkId: string): Promise<WalkEvent[]> {
+    const walk = await this.walks.get(walkId);
+    if (walk) this.known.set(walkId, walk);
     const kept = await this.events.where('walkId').equals(walkId).sortBy('seq');
     return kept.map((k) => k.event);
   }

@@ -171,9 +171,15 @@ export function sync(): Promise<boolean> {
     again = true;
     return running;
   }
-  running = sendAll().finally(() => {
-    running = undefined;
-  });
+  running = sendAll()
+    .catch((error: unknown) => {
+      // A log that is closed under it, by a full disk, is opened anew by the session: it is sent then.
+      if (!fieldLog.refused(error)) throw error;
+      return false;
+    })
+    .finally(() => {
+      running = undefined;
+    });
   void running.then((all) => {
     if (!all) setTimeout(() => void sync(), RETRY_MS);
     else if (again) void sync();

@@ -10,6 +10,7 @@ import {
   type WalkEvent,
 } from '@urvek/core';
 import fc from 'fast-check';
+import { Cleared } from './fieldLog.ts';
 import { WalkSession, type Keeper } from './walkSession.ts';
 
 const time = (walkS: number): EventTime => ({ walkS, rate: 1, inputMs: walkS, originMs: 0, wallMs: walkS });
@@ -24,6 +25,9 @@ function keeper(): Keeper & { refuse: boolean; closed: boolean; kept: WalkEvent[
     refused: (error) => (error as Error).message === 'full',
     async reopen() {
       this.closed = false;
+    },
+    putBack: async (_, log) => {
+      kept.push(...log);
     },
     logOf: async () => [...kept],
     async append(walkId, kind, body, at) {
@@ -184,5 +188,28 @@ describe('a walk under way without a screen', () => {
     await kept;
     expect(session.current()).toMatchObject({ unkept: 0, state: { grade: 1 } });
     expect(device.kept.map((e) => e.kind)).toEqual(['begin', 'dropoutBegin']);
+  });
+
+  test('a device cleared under the walk has it back with the next press, or before one', async () => {
+    const device = keeper();
+    const session = new WalkSession('w', device, 5);
+    await session.append('begin', BEGIN, time(0));
+    await session.append('grade', { grade: 4 }, time(1));
+    const append = device.append.bind(device);
+    device.append = async (...asked: Parameters<Keeper['append']>) => {
+      if (device.kept.length === 0) throw new Cleared('cleared');
+      return append(...asked);
+    };
+    device.kept.length = 0;
+    await session.append('grade', { grade: 2 }, time(2));
+    expect(device.kept.map((e) => [e.seq, e.kind])).toEqual([
+      [1, 'begin'],
+      [2, 'grade'],
+      [3, 'grade'],
+    ]);
+    expect(session.current()).toMatchObject({ cleared: true, unkept: 0, state: { grade: 2, entries: 3 } });
+    device.kept.length = 0;
+    await session.putBack();
+    expect(device.kept).toEqual(session.current().log);
   });
 });

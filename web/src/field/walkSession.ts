@@ -8,6 +8,7 @@ import {
   type LiveState,
   type WalkEvent,
 } from '@urvek/core';
+import { Cleared } from './fieldLog.ts';
 
 /** Where a session keeps what is logged: the device's log. */
 export interface Keeper {
@@ -18,6 +19,8 @@ export interface Keeper {
     body: EventBodies[K],
     time: EventTime,
   ): Promise<WalkEvent>;
+  /** Puts back a walk that the browser has cleared under the page. */
+  putBack(walkId: string, log: readonly WalkEvent[]): Promise<void>;
   /** Whether an error means that the device has no room, or has closed its log, and may keep it later. */
   refused(error: unknown): boolean;
   /** Opens the log anew after it refused. */
@@ -30,6 +33,8 @@ export interface SessionView {
   readonly log: readonly WalkEvent[];
   /** Of these, the last so many are not on the device yet: it refuses them, and they wait in memory. */
   readonly unkept: number;
+  /** The browser has cleared the device's storage under this walk, and it was put back from here. */
+  readonly cleared: boolean;
   /** Undefined until the log was read. */
   readonly ready: boolean;
 }
@@ -59,7 +64,8 @@ export class WalkSession {
   private state: LiveState = NOT_BEGUN;
   private readonly asked: Asked[] = [];
   private refused = false;
-  private view: SessionView = { state: NOT_BEGUN, log: this.log, unkept: 0, ready: false };
+  private cleared = false;
+  private view: SessionView = { state: NOT_BEGUN, log: this.log, unkept: 0, cleared: false, ready: false };
   private readonly listeners = new Set<() => void>();
   private chain: Promise<unknown> = Promise.resolve();
 
@@ -109,6 +115,13 @@ export class WalkSession {
     );
   }
 
+  /** The device has not got this walk any more: what is in memory goes back, before the next press needs it. */
+  putBack(): Promise<void> {
+    const back = this.chain.then(() => this.restore());
+    this.chain = back.catch(() => undefined);
+    return back;
+  }
+
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
@@ -116,7 +129,7 @@ export class WalkSession {
 
   readonly current = (): SessionView => this.view;
 
-  private async keep({ kind, body, time }: Asked): Promise<WalkEvent> {
+  private async keep(entry: Asked): Promise<WalkEvent> {
     for (;;) {
       const stuck = setInterval(() => void this.keeper.reopen().catch(() => undefined), STUCK_MS);
       const late = setTimeout(() => {
@@ -124,7 +137,7 @@ export class WalkSession {
         this.show();
       }, this.lateMs);
       try {
-        const event = await this.keeper.append(this.walkId, kind, body, time).finally(() => {
+        const event = await this.write(entry).finally(() => {
           clearInterval(stuck);
           clearTimeout(late);
         });
@@ -151,6 +164,22 @@ export class WalkSession {
     }
   }
 
+  private async write({ kind, body, time }: Asked): Promise<WalkEvent> {
+    try {
+      return await this.keeper.append(this.walkId, kind, body, time);
+    } catch (error) {
+      if (!(error instanceof Cleared)) throw error;
+      await this.restore();
+      return this.keeper.append(this.walkId, kind, body, time);
+    }
+  }
+
+  private async restore(): Promise<void> {
+    this.cleared = true;
+    await this.keeper.putBack(this.walkId, this.log);
+    this.show();
+  }
+
   /** Entries that wait, as they will be when they are kept: numbers are given in their order. */
   private waiting(): WalkEvent[] {
     const last = this.log.at(-1);
@@ -174,7 +203,7 @@ export class WalkSession {
     const state = waiting.some((e) => e.kind === 'correction')
       ? liveStateOf(log)
       : waiting.reduce(withEntry, this.state);
-    this.view = { state, log, unkept: waiting.length, ready: true };
+    this.view = { state, log, unkept: waiting.length, cleared: this.cleared, ready: true };
     for (const listener of this.listeners) listener();
   }
 }

@@ -8,7 +8,7 @@ import { Logging } from './Logging.tsx';
 /** What the joined device logs: what is received, and shared moments. */
 export function JoinedLog() {
   const { walkId = '' } = useParams<{ walkId: string }>();
-  const kept = useFieldLog(() => fieldLog.walks.get(walkId).then((w) => w ?? null), `joined-${walkId}`);
+  const kept = useFieldLog(() => fieldLog.walk(walkId).then((w) => w ?? null), `joined-${walkId}`);
   if (kept === null)
     return (
       <Stage title="Join a walk">

@@ -32,6 +32,7 @@ import { eventTime } from '../../field/time.ts';
 import { Announce } from './Announce.tsx';
 import { Keys } from './Ask.tsx';
 import { Letters } from './keyLetters.ts';
+import { ClearedUnder } from './ClearedUnder.tsx';
 import { Clock } from './Clock.tsx';
 import { EndBar } from './EndBar.tsx';
 import { Hops } from './Hops.tsx';
@@ -89,7 +90,7 @@ export function LiveWalk({
   kept: KeptWalk;
 }) {
   const navigate = useNavigate();
-  const { session, log, state, ready, unkept } = useWalkSession(kept.id);
+  const { session, log, state, ready, unkept, cleared } = useWalkSession(kept.id);
   // The walk stands on the device a moment before its beginning does.
   const unbegun = ready && !state.begin;
   useEffect(() => {
@@ -319,6 +320,7 @@ export function LiveWalk({
         </div>
         <Announce log={log} unkept={unkept} />
         <Unkept unkept={unkept} header={kept.header} log={log} />
+        {cleared && <ClearedUnder />}
         {error && (
           <>
             <Trouble error={error} />

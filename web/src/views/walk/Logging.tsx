@@ -16,6 +16,7 @@ import type { KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { Announce } from './Announce.tsx';
+import { ClearedUnder } from './ClearedUnder.tsx';
 import { Keys } from './Ask.tsx';
 import { KeptCount } from './KeptCount.tsx';
 import { LastEvents } from './LastEvents.tsx';
@@ -28,7 +29,7 @@ import { Unkept } from './Unkept.tsx';
 import { useWalkSession } from './useWalkSession.ts';
 
 export function Logging({ kept }: { kept: KeptWalk }) {
-  const { session, log, ready, unkept } = useWalkSession(kept.id);
+  const { session, log, ready, unkept, cleared } = useWalkSession(kept.id);
   const { data: comparison } = useComparison(kept.comparisonId);
   const subject = comparison && subjectOf(comparison, kept);
   const [noting, setNoting] = useState(false);
@@ -101,6 +102,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
       </div>
       <Announce log={log} unkept={unkept} />
       <Unkept unkept={unkept} header={kept.header} log={log} />
+      {cleared && <ClearedUnder />}
       {error && <Trouble error={error} />}
       <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.87rem]">
         Joined: log what comes in at this end. The walker logs where.

@@ -59,8 +59,8 @@ export function OneTab({ children }: { children: ReactNode }) {
 
 function WalkStage(workspace: Ready) {
   const { id, comparison } = workspace;
-  const openWalks = useFieldLog(() => fieldLog.walks.where('underWay').equals(1).toArray(), 'under-way');
   const [live, setLive] = useState<string>();
+  const openWalks = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   if (!openWalks) return null;
   const open = openWalks.find((w) => w.comparisonId === id);
   const elsewhere = openWalks.find((w) => w.comparisonId !== id);

@@ -45,8 +45,8 @@ export const WalkNow = () => (
 );
 
 function Now() {
-  const open = useFieldLog(() => fieldLog.walks.where('underWay').equals(1).toArray(), 'under-way');
   const [live, setLive] = useState<string>();
+  const open = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   const [error, setError] = useState<Error>();
   if (!open) return <Loading what="the log" />;
   const [found] = open;

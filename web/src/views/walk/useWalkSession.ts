@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useFieldLog } from '../../api/queries.ts';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { WalkSession, type SessionView } from '../../field/walkSession.ts';
 
@@ -13,5 +14,10 @@ export function useWalkSession(walkId: string): SessionView & { readonly session
     window.addEventListener('beforeunload', ask);
     return () => window.removeEventListener('beforeunload', ask);
   }, [waiting]);
+  const held = useFieldLog(() => fieldLog.holds(walkId), `holds ${walkId}`);
+  useEffect(() => {
+    // Where the device refuses, the next press tries again and says so.
+    if (held === false) void session.putBack().catch(() => undefined);
+  }, [held, session]);
   return { ...view, session };
 }
