@@ -48,7 +48,8 @@ class FieldLog extends Dexie {
   private device?: string;
 
   constructor() {
-    super('urvek-field', { chromeTransactionDurability: 'strict' });
+    // No cache: of storage that the browser cleared it would go on telling what was there.
+    super('urvek-field', { chromeTransactionDurability: 'strict', cache: 'disabled' });
     this.version(1).stores({
       walks: 'id, comparisonId, underWay',
       events: '[walkId+deviceId+seq], walkId, [walkId+place], place',
