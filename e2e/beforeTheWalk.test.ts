@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { By } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { fileURLToPath } from 'node:url';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { useSession } from './support/session.ts';
@@ -31,7 +31,7 @@ test('Paths: an obstruction that becomes a wall moves the prediction', async () 
   const breaks = async (): Promise<string> =>
     session.page.text('(//*[@data-prediction]//tbody/tr)[1]/td[last()]');
   expect(await breaks()).toContain('distance alone');
-  await session.page.press('Legs (');
+  await session.page.press('Footbridge');
   await session.page.choose('Kind', 'wall');
   await session.page.fill('At', '38');
   await session.page.choose('Material', 'concrete');
@@ -74,7 +74,7 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
       "return [...document.querySelectorAll('[data-scene] text')].some((t) => t.textContent === 'Wall 1' && t.closest('[data-group=ground]'))",
     ),
   );
-  await session.page.press('Legs (');
+  // What has just been drawn is in hand.
   await session.page.choose('Material', 'concrete');
   await session.page.fill('Thickness', '0.4');
   await session.page.until('the wall in the prediction', async () =>
@@ -99,7 +99,29 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
       ).getAttribute('aria-label')) !== before,
   );
   await (await session.page.find("//*[contains(@aria-label, 'Corner 1 of Wall 1')]")).sendKeys('\uE017');
-  await session.page.see('Nothing is drawn yet.');
+  const walls = async (): Promise<number> =>
+    (await session.page.driver.findElements(By.css('[data-group^=feature-]'))).length;
+  await session.page.until('no wall', async () => (await walls()) === 0);
+  await session.page.press('Undo on the plan');
+  await session.page.until('the wall again', async () => (await walls()) === 1);
+  // Closer, moved and whole again: the same ground, drawn to another scale.
+  const scaleBar = async (): Promise<string> =>
+    session.page.text("//*[@data-plan]//*[@data-group='grid']//*[local-name()='text'][1]");
+  const place = async (): Promise<number> =>
+    session.page.driver.executeScript<number>(
+      "return document.querySelector('[data-plan] circle[data-handle]').getBoundingClientRect().left",
+    );
+  const [whole, wholeX] = [await scaleBar(), await place()];
+  for (let i = 0; i < 4; i++) await (await session.page.find("//button[@aria-label='Closer']")).click();
+  await session.page.until('closer', async () => (await scaleBar()) !== whole);
+  const closeX = await place();
+  await (await session.page.find("//button[@aria-label='Closer']")).sendKeys(Key.ARROW_RIGHT);
+  await session.page.until('moved', async () => (await place()) < closeX - 50);
+  await session.page.press('Whole site');
+  await session.page.until(
+    'whole',
+    async () => (await scaleBar()) === whole && Math.abs((await place()) - wholeX) < 1,
+  );
   await session.page.press('Discard changes');
 }, 180_000);
 

@@ -11,6 +11,7 @@ export * from './board/wordScene.ts';
 export * from './card/card.ts';
 export * from './card/reachBlock.ts';
 export * from './plan/planScene.ts';
+export * from './plan/view.ts';
 export * from './scene.ts';
 export * from './style.ts';
 export * from './svg.ts';

@@ -1,5 +1,6 @@
 import { firstBetween, isLine, planPoints, type Feature, type Path, type PlanPoint } from '@urvek/core';
 import { line, path as pathShape, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
+import { clearLabels } from './labels.ts';
 import { ticks } from '../tape/scale.ts';
 
 /** North-up plan to scale: metres east and north of the fixed end to px, and back. */
@@ -36,12 +37,16 @@ const LEAST_M = 60;
 export function planExtent(path: Path): PlanExtent {
   const points = [...planPoints(path), ...(path.features ?? []).flatMap((f) => f.outline)];
   const [easts, norths] = [points.map((p) => p[0]), points.map((p) => p[1])];
-  return {
-    west: Math.min(...easts) - MARGIN_M,
-    east: Math.max(...easts) + MARGIN_M,
-    south: Math.min(...norths) - MARGIN_M,
-    north: Math.max(...norths) + MARGIN_M,
-  };
+  const [west, east] = spread(easts, LEAST_M);
+  const [south, north] = spread(norths, LEAST_M / 2);
+  return { west, east, south, north };
+}
+
+/** From and to with the margin about them, at least so far apart. */
+function spread(values: readonly number[], leastM: number): [number, number] {
+  const [from, to] = [Math.min(...values) - MARGIN_M, Math.max(...values) + MARGIN_M];
+  const moreM = Math.max(0, leastM - (to - from)) / 2;
+  return [from - moreM, to + moreM];
 }
 
 export function planScale(
@@ -49,8 +54,7 @@ export function planScale(
   width: number,
   height: number,
 ): PlanScale {
-  const [wideM, highM] = [Math.max(LEAST_M, east - west), Math.max(LEAST_M / 2, north - south)];
-  const pxPerM = Math.min(width / wideM, height / highM);
+  const pxPerM = Math.min(width / (east - west), height / (north - south));
   const [midEast, midNorth] = [(west + east) / 2, (south + north) / 2];
   return {
     pxPerM,
@@ -73,12 +77,27 @@ export function planScene({
   here,
 }: PlanOptions): Scene {
   const scale = planScale(extent, width, height);
+  const names = clearLabels(
+    (path.features ?? []).map((f) => ({
+      text: f.label,
+      x: scale.x(f.outline[0]?.[0] ?? 0),
+      y: scale.y(f.outline[0]?.[1] ?? 0),
+    })),
+    // The scale, the arrow and the fixed end have their names already.
+    [
+      { x: 0, y: 0, width: 120, height: 34 },
+      { x: width - 44, y: 0, width: 44, height: 52 },
+      { x: scale.x(0) - 8, y: scale.y(0) - 8, width: 80, height: 30 },
+      ...planPoints(path).map(([e, n]) => ({ x: scale.x(e) - 8, y: scale.y(n) - 8, width: 16, height: 16 })),
+    ],
+    { width, height },
+  );
   const groups: Group[] = [
     { id: 'grid', title: undefined, shapes: gridShapes(scale, width, height) },
-    ...(path.features ?? []).map((f) => ({
+    ...(path.features ?? []).map((f, i) => ({
       id: `feature-${f.id}`,
       title: `${f.label}: ${f.kind}`,
-      shapes: featureShapes(f, scale, f.id === selectedId),
+      shapes: [...featureShapes(f, scale, f.id === selectedId), ...(names[i] ? [names[i]] : [])],
     })),
     { id: 'route', title: 'the route, from the fixed end', shapes: routeShapes(path, scale) },
   ];
@@ -123,12 +142,10 @@ function gridShapes(scale: PlanScale, width: number, height: number): Shape[] {
 }
 
 function featureShapes(feature: Feature, scale: PlanScale, selected: boolean): Shape[] {
-  const { kind, outline, label } = feature;
-  const [east, north] = outline[0] ?? [0, 0];
+  const { kind, outline } = feature;
   return [
     pathShape(outlinePath(outline, scale, !isLine(kind)), `plan-${kind}`),
     ...(selected ? [pathShape(outlinePath(outline, scale, !isLine(kind)), 'plan-selected')] : []),
-    text(scale.x(east) + 6, scale.y(north) - 6, label, 'small'),
   ];
 }
 

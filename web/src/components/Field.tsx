@@ -60,12 +60,13 @@ export function Field({
   help,
   suffix,
   hideLabel,
+  inline,
   className,
   ...input
 }: Labelled & Omit<ComponentProps<'input'>, 'className'>) {
   const id = useId();
   return (
-    <Frame {...{ id, label, error, help, suffix, hideLabel, className }}>
+    <Frame {...{ id, label, error, help, suffix, hideLabel, inline, className }}>
       <input
         id={id}
         className={`input ${input.type === 'number' || input.inputMode === 'decimal' ? 'figure' : ''}`}

@@ -21,19 +21,19 @@ import { Length } from '../../components/Length.tsx';
 import { More } from '../../components/More.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
 import { asMetres } from '../../components/figures.ts';
-
-import { Checkpoints } from './Checkpoints.tsx';
+import { useSelected } from '../../state/lens.ts';
 import { Exports } from './Exports.tsx';
-import { Features } from './Features.tsx';
-import { Legs } from './Legs.tsx';
 import { LevelFit } from './LevelFit.tsx';
-import { Obstructions } from './Obstructions.tsx';
 import { LineFields } from './LineFields.tsx';
+import { Parts } from './Parts.tsx';
+import { parsePart, partAt, partAtM, partText, type Part } from './parts.ts';
 import { Prediction } from './Prediction.tsx';
 import { SitePlan } from './SitePlan.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 
 const NO_LEVELS: readonly LevelReading[] = [];
+/** A point is meant from so near, as a share of the path's length. */
+const REACH = 0.012;
 const NO_NAMES: readonly string[] = [];
 
 /** Models of path loss, by what they stand for. */
@@ -72,14 +72,11 @@ export function PathCard({
     study.unplacedNames(of, path.id),
   );
   // As it was when the page came: a plan that is emptied stays open.
-  const [planOpen] = useState(() => (path.features?.length ?? 0) > 0);
-  // As it was when the page came: one that has just been added is open for its figures.
-  // Names that wait for a place open it, and it stays open while they get theirs.
-  const [fresh, setFresh] = useState(() => path.name === '');
-  if (named.length > 0 && !fresh) setFresh(true);
-  const partsWrong = [errors?.legs, errors?.obstructions, errors?.checkpoints, errors?.features].some(
-    Boolean,
-  );
+  const [planOpen] = useState(() => (path.features?.length ?? 0) > 0 || bends(path));
+  const [wanted, setWanted] = useSelected('part', true);
+  // A path that has just been added is open at its first leg.
+  const inHand = parsePart(wanted ?? (path.name === '' ? 'leg-1' : undefined), path);
+  const onPart = (part: Part | undefined): void => setWanted(part && partText(part));
   // What lies beyond the end while a route is being dragged is left out of the picture, not of the data.
   const lengthM = pathLengthM(path);
   const edited = {
@@ -164,18 +161,26 @@ export function PathCard({
           <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
         </div>
       </More>
+      {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
+      <Parts form={form} index={index} named={named} inHand={inHand} onPart={onPart} />
       <div className="mt-3">
         {drawn && (
-          <Prediction path={drawn} products={form.watch('products')}>
+          <Prediction
+            path={drawn}
+            products={form.watch('products')}
+            inHandM={inHand && partAtM(drawn, inHand)}
+            onPress={(atM) => onPart(partAt(path, atM, REACH * lengthM))}
+          >
             {(here, onHere) => (
               <details className="mb-2" open={planOpen}>
                 <summary className="cursor-pointer font-bold">Plan of the site, to scale</summary>
                 <div className="mt-1">
-                  {!path.features?.length && <Features form={form} index={index} />}
                   <SitePlan
                     path={drawn}
                     here={here}
+                    inHand={inHand?.kind === 'drawn' ? inHand.index : undefined}
                     onHere={onHere}
+                    onPart={onPart}
                     onLegs={(legs) =>
                       set(
                         'legs',
@@ -201,20 +206,6 @@ export function PathCard({
           </p>
         )}
       </div>
-      {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
-      <details className="mt-3 border-t border-rule pt-2" open={fresh || partsWrong || undefined}>
-        <summary className="cursor-pointer font-bold">
-          Legs ({path.legs.length}), what stands across (
-          {path.obstructions.length + (path.features?.length ?? 0)}), points ({path.checkpoints.length}
-          {named.length > 0 && `, ${named.length} named without a place`})
-        </summary>
-        {(path.features?.length ?? 0) > 0 && <Features form={form} index={index} />}
-        <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
-          <Legs form={form} index={index} />
-          <Obstructions form={form} index={index} />
-          <Checkpoints form={form} index={index} named={named} />
-        </div>
-      </details>
       {drawn && (
         <details className="mt-2 border-t border-rule pt-2">
           <summary className="cursor-pointer font-bold">
@@ -227,6 +218,9 @@ export function PathCard({
     </section>
   );
 }
+
+/** A straight path looks the same on the tape. */
+const bends = ({ legs }: SetupPath): boolean => legs.some((l) => l.bearingDeg !== legs[0]?.bearingDeg);
 
 /** To a tenth of a millimetre and of a degree's thousandth: what is dragged leaves no tail of digits. */
 const round = (value: number): number => Math.round(value * 1e4) / 1e4;

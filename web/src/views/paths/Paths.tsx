@@ -6,7 +6,7 @@ import { WithWorkspace, Stage, type Ready } from '../../components/Frame.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
 import { Empty } from '../../components/States.tsx';
 import { useSetupForm } from '../../components/useSetupForm.ts';
-import { useSelected } from '../../state/lens.ts';
+import { useSelect, useSelected } from '../../state/lens.ts';
 import { ImportRoute } from './ImportRoute.tsx';
 import { OnAir } from './OnAir.tsx';
 import { PathCard } from './PathCard.tsx';
@@ -37,7 +37,10 @@ function PathsEditor(workspace: Ready) {
   const { comparison } = workspace;
   const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
   const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
-  const [wanted, select] = useSelected('path');
+  const [wanted] = useSelected('path');
+  const change = useSelect();
+  // The part in hand is one of the path before.
+  const select = (id: string | undefined): void => change({ path: id, part: undefined });
   const all = form.watch('paths');
   const wrong = new Set(all.flatMap((_, i) => (form.formState.errors.paths?.[i] === undefined ? [] : [i])));
   // What needs correcting is shown first; else what was chosen.

@@ -29,10 +29,15 @@ const rigName = (product: Product, rig: Rig): string =>
 export function Prediction({
   path,
   products,
+  inHandM,
+  onPress,
   children,
 }: {
   path: SetupPath;
   products: readonly Product[];
+  /** Where the part in hand stands; it is shown while nothing else is pointed at. */
+  inHandM: number | undefined;
+  onPress: (atM: number) => void;
   children: (here: PlanPoint | undefined, onHere: (atM: number | undefined) => void) => ReactNode;
 }) {
   const [hereM, setHereM] = useState<number>();
@@ -58,7 +63,8 @@ export function Prediction({
   const predicted = linked.flatMap((l, i): Predicted[] => (data?.[i] ? [{ ...l, prediction: data[i] }] : []));
   const without = shown.filter((p) => p.sensitivityDbm === undefined);
   const ground = useMemo(() => travelledGround(path as Path), [path]);
-  const onPath = hereM === undefined ? undefined : Math.min(hereM, ground.lengthM);
+  const shownM = hereM ?? inHandM;
+  const onPath = shownM === undefined ? undefined : Math.min(shownM, ground.lengthM);
   const place = onPath === undefined ? undefined : pathPoint(path, onPath);
   return (
     <>
@@ -84,6 +90,7 @@ export function Prediction({
         measure="travelled"
         hereM={onPath}
         onHover={setHereM}
+        onPress={onPress}
         lanes={predicted.map(({ id, name, prediction }) => predictionLane(id, name, prediction))}
       />
       <Readout path={path} atM={onPath} predicted={predicted} />

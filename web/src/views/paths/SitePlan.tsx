@@ -1,6 +1,4 @@
 import {
-  FEATURE_DEFAULTS,
-  FEATURE_KINDS,
   isLine,
   legsThrough,
   nearestOnRoute,
@@ -10,55 +8,32 @@ import {
   type Path,
   type PlanPoint,
 } from '@urvek/core';
-import { planExtent, planScale, planScene, type PlanExtent } from '@urvek/draw';
+import { planExtent, planScale, planScene, seenExtent, snapTo, type PlanExtent } from '@urvek/draw';
 import type { SetupPath } from '@urvek/study';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
+import type { Part } from './parts.ts';
+import { PlanBar } from './PlanBar.tsx';
+import { newFeature, type Tool } from './planTools.ts';
+import { useZoom } from './useZoom.ts';
 
 const HEIGHT = 340;
-/** What is drawn snaps to half a metre. */
-const SNAP_M = 0.5;
-const TOOLS = ['move', 'route', ...FEATURE_KINDS] as const;
-type Tool = (typeof TOOLS)[number];
-
-export const KIND_NAME: Readonly<Record<FeatureKind, string>> = {
-  wall: 'Wall',
-  hedge: 'Hedge',
-  trees: 'Trees',
-  vehicle: 'Wagon or vehicle',
-  floor: 'Floor',
-  steps: 'Steps',
-};
-const TOOL_NAME: Readonly<Record<Tool, string>> = { move: 'Move', route: 'Route', ...KIND_NAME };
-const TOOL_HINT: Readonly<Record<Tool, string>> = {
-  move: 'Drag a handle, or tab to it and use the arrow keys; Delete removes it. The pointer on the route shows what lies between.',
-  route: 'A click adds the next place of the route.',
-  wall: 'Drag from one end of the wall to the other.',
-  hedge: 'Drag from one end of the hedge to the other.',
-  trees: 'Drag over the area.',
-  vehicle: 'Drag over its outline.',
-  floor: 'Drag over the area of the other storey.',
-  steps: 'Drag over the steps.',
-};
-
-export const newFeature = (kind: FeatureKind, outline: readonly PlanPoint[], number: number): Feature => ({
-  id: crypto.randomUUID().slice(0, 8),
-  label: `${KIND_NAME[kind]} ${number}`,
-  kind,
-  outline,
-  ...(kind === 'wall' ? { material: 'brick' as const, thicknessM: 0.1 } : {}),
-  ...(kind === 'hedge' ? { thicknessM: FEATURE_DEFAULTS.hedgeM } : {}),
-  ...(kind === 'vehicle' ? { heightM: FEATURE_DEFAULTS.vehicleM } : {}),
-  ...(kind === 'floor' ? { lossDb: FEATURE_DEFAULTS.floorDb } : {}),
-});
-
-const snap = (m: number): number => Math.round(m / SNAP_M) * SNAP_M;
-const snapped = ([east, north]: PlanPoint): PlanPoint => [snap(east), snap(north)];
-
+/** What is drawn snaps to half a metre; pulled up so far that a metre takes this many px, to a tenth. */
+const GRID_M = 0.5;
+const FINE_GRID_M = 0.1;
+const FINE_FROM_PX = 24;
+/** Without snapping: to a centimetre. */
+const LOOSE_M = 0.01;
+/** A place or a line snaps from so near. */
+const REACH_PX = 9;
+/** So many steps can be undone. */
+const STEPS = 50;
 interface Handle {
   readonly id: string;
   readonly label: string;
+  /** What it is a handle of. */
+  readonly part: Part;
   readonly at: PlanPoint;
   move(to: PlanPoint): void;
   remove?(): void;
@@ -67,30 +42,55 @@ interface Handle {
 export interface SitePlanProps {
   readonly path: SetupPath;
   readonly here: PlanPoint | undefined;
+  /** The drawn thing in hand, by its place in the list. */
+  readonly inHand: number | undefined;
   onHere(atM: number | undefined): void;
+  onPart(part: Part): void;
   onLegs(legs: SetupPath['legs']): void;
   onFeatures(features: Feature[]): void;
 }
 
 /** The site to scale: it computes what lies between the two ends, it is no drawing board. */
-export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanProps) {
+export function SitePlan({ path, here, inHand, onHere, onPart, onLegs, onFeatures }: SitePlanProps) {
   const [place, width] = useWidth(320);
   const [tool, setTool] = useState<Tool>('move');
-  const [selected, setSelected] = useState<string>();
+  const [snaps, setSnaps] = useState(true);
   const [still, setStill] = useState<PlanExtent>();
   const [drawing, setDrawing] = useState<{ from: PlanPoint; to: PlanPoint }>();
+  const [guides, setGuides] = useState<readonly PlanPoint[]>([]);
+  const [before, setBefore] = useState<readonly Pick<SetupPath, 'legs' | 'features'>[]>([]);
   const dragged = useRef<Handle>(undefined);
+  const picture = useRef<SVGSVGElement>(null);
+  const zoom = useZoom(picture, { width, height: HEIGHT, pans: tool === 'move' });
   const features = (path.features ?? []) as Feature[];
-  const extent = still ?? planExtent(path as Path);
+  const selected = inHand === undefined ? undefined : features[inHand]?.id;
+  const extent = seenExtent(still ?? planExtent(path as Path), width, HEIGHT, zoom.view);
   const scale = planScale(extent, width, HEIGHT);
   const points = planPoints(path);
 
+  const remember = (): void =>
+    setBefore((steps) => [...steps, { legs: path.legs, features: path.features }].slice(-STEPS));
+  const undo = (): void => {
+    const last = before.at(-1);
+    if (!last) return;
+    onLegs(last.legs);
+    onFeatures((last.features ?? []) as Feature[]);
+    setBefore(before.slice(0, -1));
+  };
   const placeOf = (e: PointerEvent<SVGSVGElement>): PlanPoint => {
     const box = e.currentTarget.getBoundingClientRect();
     return scale.placeAt(
       ((e.clientX - box.left) / box.width) * width,
       ((e.clientY - box.top) / box.height) * HEIGHT,
     );
+  };
+  /** Where a place goes, by what is drawn already, but for the handle that is moved. */
+  const snapped = (at: PlanPoint, moved?: PlanPoint): PlanPoint => {
+    const places = [...points, ...features.flatMap((f) => f.outline)].filter((p) => p !== moved);
+    const fine = scale.pxPerM >= FINE_FROM_PX ? FINE_GRID_M : GRID_M;
+    const to = snapTo(at, snaps ? places : [], REACH_PX / scale.pxPerM, snaps ? fine : LOOSE_M);
+    setGuides(to.by);
+    return to.at;
   };
   const outlineOf = (from: PlanPoint, to: PlanPoint, kind: FeatureKind): PlanPoint[] =>
     isLine(kind) ? [from, to] : [from, [to[0], from[1]], to, [from[0], to[1]]];
@@ -101,6 +101,7 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
     ...points.slice(1).map((at, i): Handle => ({
       id: `route-${i + 1}`,
       label: `Place ${i + 1} of the route`,
+      part: { kind: 'leg', index: i },
       at,
       move: (to) =>
         onLegs(
@@ -120,37 +121,40 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
               )
           : undefined,
     })),
-    ...features
-      .filter((f) => f.id === selected)
-      .flatMap((f) =>
-        f.outline.map((at, i): Handle => ({
-          id: `${f.id}-${i}`,
-          label: `Corner ${i + 1} of ${f.label}`,
-          at,
-          move: (to) =>
-            shape(
-              f.id,
-              f.outline.map((p, k) => (k === i ? to : p)),
-            ),
-          remove: () => onFeatures(features.filter((x) => x.id !== f.id)),
-        })),
-      ),
+    ...features.flatMap((f, index) =>
+      f.id !== selected
+        ? []
+        : f.outline.map((at, i): Handle => ({
+            id: `${f.id}-${i}`,
+            label: `Corner ${i + 1} of ${f.label}`,
+            part: { kind: 'drawn', index },
+            at,
+            move: (to) =>
+              shape(
+                f.id,
+                f.outline.map((p, k) => (k === i ? to : p)),
+              ),
+            remove: () => onFeatures(features.filter((x) => x.id !== f.id)),
+          })),
+    ),
   ];
   const down = (e: PointerEvent<SVGSVGElement>): void => {
-    const at = snapped(placeOf(e));
     if (tool === 'move') return;
+    const at = snapped(placeOf(e));
     if (tool === 'route') {
+      remember();
       onLegs(legsThrough([...points, at], path.legs));
       return;
     }
     e.currentTarget.setPointerCapture(e.pointerId);
-    setStill(extent);
+    setStill(planExtent(path as Path));
     setDrawing({ from: at, to: at });
   };
   const move = (e: PointerEvent<SVGSVGElement>): void => {
     const at = placeOf(e);
+    const handle = handles.find((h) => h.id === dragged.current?.id);
     if (drawing) setDrawing({ ...drawing, to: snapped(at) });
-    else if (dragged.current) handles.find((h) => h.id === dragged.current?.id)?.move(snapped(at));
+    else if (handle) handle.move(snapped(at, handle.at));
     else onHere(nearestOnRoute(path, at));
   };
   const up = (): void => {
@@ -159,18 +163,22 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
       drawing &&
       tool !== 'move' &&
       tool !== 'route' &&
-      Math.hypot(drawing.to[0] - drawing.from[0], drawing.to[1] - drawing.from[1]) >= SNAP_M
+      Math.hypot(drawing.to[0] - drawing.from[0], drawing.to[1] - drawing.from[1]) >= FINE_GRID_M
     ) {
-      const made = newFeature(
-        tool,
-        outlineOf(drawing.from, drawing.to, tool),
-        features.filter((f) => f.kind === tool).length + 1,
-      );
-      onFeatures([...features, made]);
-      setSelected(made.id);
+      remember();
+      onFeatures([
+        ...features,
+        newFeature(
+          tool,
+          outlineOf(drawing.from, drawing.to, tool),
+          features.filter((f) => f.kind === tool).length + 1,
+        ),
+      ]);
+      onPart({ kind: 'drawn', index: features.length });
     }
     setDrawing(undefined);
     setStill(undefined);
+    setGuides([]);
   };
   const grab =
     (handle: Handle) =>
@@ -179,7 +187,9 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
       e.stopPropagation();
       e.currentTarget.ownerSVGElement?.setPointerCapture(e.pointerId);
       dragged.current = handle;
-      setStill(extent);
+      remember();
+      onPart(handle.part);
+      setStill(planExtent(path as Path));
     };
   const key =
     (handle: Handle) =>
@@ -192,36 +202,40 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
         ArrowDown: [0, -stepM],
       };
       const by = steps[e.key];
-      if (by) handle.move([handle.at[0] + by[0], handle.at[1] + by[1]]);
-      else if (e.key === 'Delete' && handle.remove) handle.remove();
-      else return;
+      if (!by && !(e.key === 'Delete' && handle.remove)) return;
       e.preventDefault();
+      remember();
+      if (by) handle.move([handle.at[0] + by[0], handle.at[1] + by[1]]);
+      else handle.remove?.();
     };
 
   const scene = planScene({ path: path as Path, width, height: HEIGHT, extent, selectedId: selected, here });
   return (
-    <div>
-      <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="What to draw">
-        {TOOLS.map((t) => (
-          <button
-            key={t}
-            type="button"
-            className={`btn min-h-8 px-2 py-0 text-[0.87rem] ${tool === t ? 'btn-main' : ''}`}
-            aria-pressed={tool === t}
-            onClick={() => setTool(t)}
-          >
-            {TOOL_NAME[t]}
-          </button>
-        ))}
-        <span className="text-[0.87rem] text-faint">{TOOL_HINT[tool]}</span>
-      </div>
+    <div
+      role="presentation"
+      onKeyDown={(e) => {
+        if (e.key !== 'z' || !(e.ctrlKey || e.metaKey) || e.target instanceof HTMLInputElement) return;
+        e.preventDefault();
+        undo();
+      }}
+    >
+      <PlanBar
+        tool={tool}
+        onTool={setTool}
+        snaps={snaps}
+        onSnaps={setSnaps}
+        zoom={zoom}
+        onUndo={before.length > 0 ? undo : undefined}
+      />
       <div ref={place} className="mt-1 border border-rule bg-white">
         <Picture
+          ref={picture}
           scene={scene}
           data-plan={path.id}
           style={{ touchAction: 'none', cursor: tool === 'move' ? 'default' : 'crosshair' }}
           onPoint={(group) => {
-            if (tool === 'move' && group.startsWith('feature-')) setSelected(group.slice(8));
+            const index = features.findIndex((f) => `feature-${f.id}` === group);
+            if (tool === 'move' && index !== -1) onPart({ kind: 'drawn', index });
           }}
           onPointerDown={down}
           onPointerMove={move}
@@ -238,6 +252,9 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
               className="s-plan-selected"
             />
           )}
+          {guides.map(([east, north], i) => (
+            <circle key={i} cx={scale.x(east)} cy={scale.y(north)} r={12} className="s-plan-selected" />
+          ))}
           {handles.map((h) => (
             <circle
               key={h.id}
@@ -246,6 +263,7 @@ export function SitePlan({ path, here, onHere, onLegs, onFeatures }: SitePlanPro
               r={7}
               tabIndex={0}
               role="button"
+              data-handle
               className="fill-sheet stroke-ink stroke-2 focus-visible:stroke-accent"
               style={{ cursor: 'grab' }}
               aria-label={`${h.label}: ${h.at[0].toFixed(1)} m east, ${h.at[1].toFixed(1)} m north; arrow keys move it`}

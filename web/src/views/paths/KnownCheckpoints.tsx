@@ -1,0 +1,54 @@
+import { KnownPoints } from './KnownPoints.tsx';
+import type { SetupForm } from './pathsParts.tsx';
+
+/** Gives a distance to checkpoints that walks have named, or takes them from elsewhere. */
+export function KnownCheckpoints({
+  form,
+  index,
+  named,
+  onPlaced,
+}: {
+  form: SetupForm;
+  index: number;
+  /** Places that walks here name, and that have no distance. */
+  named: readonly string[];
+  /** One was added, and waits for its place. */
+  onPlaced: (nth: number) => void;
+}) {
+  const at = `paths.${index}.checkpoints` as const;
+  const rows = form.watch(at);
+  const replace = (points: typeof rows): void => form.setValue(at, points, { shouldDirty: true });
+  const open = named.filter((n) => !rows.some((c) => c.name.trim().toLowerCase() === n.toLowerCase()));
+  return (
+    <div className="grid gap-2">
+      {open.length > 0 && (
+        <div
+          className="border-l-4 border-degraded pl-2"
+          role="group"
+          aria-label="Named on walks, without a distance"
+        >
+          <p>
+            Named on walks, without a distance: until they have one, they only order. Once a place is known,
+            by a known length or off a map, all that was logged there follows.
+          </p>
+          <p className="mt-1 flex flex-wrap gap-2">
+            {open.map((name) => (
+              <button
+                key={name}
+                type="button"
+                className="btn"
+                onClick={() => {
+                  replace([...rows, { name, atM: undefined as unknown as number, method: 'map' }]);
+                  onPlaced(rows.length);
+                }}
+              >
+                Place “{name}”
+              </button>
+            ))}
+          </p>
+        </div>
+      )}
+      <KnownPoints form={form} index={index} onPoints={(points) => replace([...rows, ...points])} />
+    </div>
+  );
+}
