@@ -152,6 +152,7 @@ test('notes as text become rows beside their words; the table of words is correc
   await page.press('Paths');
   await page.press('Place “old oak”');
   await page.fill('Place of checkpoint 1', '180');
+  await page.press('leg 1');
   await page.fill('Length', '200');
   await page.press('Save paths');
   await page.see('Paths saved');

@@ -1,5 +1,10 @@
 export * from './audit/audit.ts';
 export * from './audit/case/auditCase.ts';
+export * from './beacon/chirpCode.ts';
+export * from './beacon/chirpReader.ts';
+export * from './beacon/message.ts';
+export * from './beacon/pictureCode.ts';
+export * from './beacon/track.ts';
 export type { Entered, EnteredWalk, LoggedRange, Quoted } from './audit/consistency/entered.ts';
 export { meanBounds } from './audit/consistency/impossibleMean.ts';
 export * from './estimate/hits/firth.ts';

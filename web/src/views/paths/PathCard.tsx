@@ -74,8 +74,9 @@ export function PathCard({
   // As it was when the page came: a plan that is emptied stays open.
   const [planOpen] = useState(() => (path.features?.length ?? 0) > 0 || bends(path));
   const [wanted, setWanted] = useSelected('part', true);
-  // A path that has just been added is open at its first leg.
-  const inHand = parsePart(wanted ?? (path.name === '' ? 'leg-1' : undefined), path);
+  // A path that has just been added is open at its first leg, also once it has its name.
+  const [fresh] = useState(() => path.name === '');
+  const inHand = parsePart(wanted ?? (fresh ? 'leg-1' : undefined), path);
   const onPart = (part: Part | undefined): void => setWanted(part && partText(part));
   // What lies beyond the end while a route is being dragged is left out of the picture, not of the data.
   const lengthM = pathLengthM(path);

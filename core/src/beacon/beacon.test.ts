@@ -1,0 +1,166 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { seeded } from '../random/seeded.ts';
+import { CHIRP_RATE_HZ, codeOf, decode, PACKET, PACKET_S, packetOf } from './chirpCode.ts';
+import { ChirpReader, type HeardPacket } from './chirpReader.ts';
+import { crc24 } from './crc24.ts';
+import { fromKnown, withChecks } from './erasure.ts';
+import { messageBytes, messageOf, MOST_SEQUENCE, MOST_TAG, tagOf } from './message.ts';
+import { pictureMessageOf, pictureText } from './pictureCode.ts';
+import { beaconTrack } from './track.ts';
+
+const message = fc.record({ tag: fc.nat(MOST_TAG), sequence: fc.nat(MOST_SEQUENCE) });
+
+describe('what a beacon carries', () => {
+  test('comes back from its bytes; what does not fit is refused with its value', () => {
+    fc.assert(fc.property(message, (m) => expect(messageOf(messageBytes(m))).toEqual(m)));
+    expect(() => messageBytes({ tag: 4096, sequence: 0 })).toThrow('4096');
+    expect(() => messageBytes({ tag: 0, sequence: 2 ** 28 })).toThrow('268435456');
+    expect(() => messageOf(new Uint8Array(4))).toThrow('4 of 5');
+  });
+
+  test('tags of walks spread over all there are', () => {
+    const random = seeded('tags');
+    const tags = Array.from({ length: 4000 }, () => tagOf(`${random.uniform()}-walk`));
+    expect(Math.min(...tags)).toBeGreaterThanOrEqual(0);
+    expect(Math.max(...tags)).toBeLessThanOrEqual(MOST_TAG);
+    // Of 4,000 throws at 4,096 places, 4096 (1 - exp(-4000/4096)) = 2,554 are hit.
+    expect(Math.abs(new Set(tags).size - 2554)).toBeLessThan(120);
+  });
+
+  test('CRC-24 gives the check value of its catalogue entry, CRC-24/OPENPGP: 0x21cf02 for "123456789"', () => {
+    expect(crc24(new TextEncoder().encode('123456789'))).toBe(0x21cf02);
+  });
+
+  test('any eight of the eleven bytes give all of it back', () => {
+    fc.assert(
+      fc.property(
+        fc.uint8Array({ minLength: 8, maxLength: 8 }),
+        fc.shuffledSubarray([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10], { minLength: 8, maxLength: 8 }),
+        (data, known) => {
+          const code = withChecks(data, 3);
+          const torn = code.map((byte, i) => (known.includes(i) ? byte : byte ^ 0x5a));
+          expect(fromKnown(torn, known, 8)).toEqual(data);
+        },
+      ),
+    );
+  });
+
+  test('bytes that are wrong and known to be doubtful are corrected; four wrong ones are refused', () => {
+    fc.assert(
+      fc.property(
+        message,
+        fc.shuffledSubarray([...Array(11).keys()], { minLength: 4, maxLength: 4 }),
+        (m, at) => {
+          const sure = (wrong: number[]) =>
+            Array.from({ length: 11 }, (_, i) => (wrong.includes(i) ? 0.1 : 0.9));
+          const torn = (wrong: number[]) => codeOf(m).map((b, i) => (wrong.includes(i) ? b ^ 0x81 : b));
+          expect(decode(torn(at.slice(1)), sure(at.slice(1)))).toEqual(m);
+          expect(decode(torn(at), sure(at))).not.toEqual(m);
+        },
+      ),
+      { numRuns: 50 },
+    );
+  });
+});
+
+/** Packets in noise: their places, and what was read of the sound in pieces of so many samples. */
+function heard(
+  seed: string,
+  { count, snrDb, piece }: { count: number; snrDb: number; piece: number },
+): { atS: number[]; read: HeardPacket[] } {
+  const random = seeded(seed);
+  const sound = new Float32Array((count + 1) * (PACKET + 4000));
+  // Of white noise over 24 kHz, a sixth lies within the 4 kHz that are kept.
+  const sigma = Math.sqrt(0.5 / 10 ** (snrDb / 10) / 6);
+  for (let i = 0; i < sound.length; i++) sound[i] = sigma * random.normal();
+  const atS = Array.from({ length: count }, (_, k) => {
+    const from = k * (PACKET + 4000) + Math.floor(3000 * random.uniform());
+    packetOf({ tag: 77, sequence: k }).forEach((x, i) => (sound[from + i] = (sound[from + i] as number) + x));
+    return from / CHIRP_RATE_HZ;
+  });
+  const reader = new ChirpReader();
+  const read: HeardPacket[] = [];
+  for (let i = 0; i < sound.length; i += piece) read.push(...reader.push(sound.subarray(i, i + piece)));
+  return { atS, read: [...read, ...reader.end()] };
+}
+
+describe('the code in sound', () => {
+  test('takes 1.792 s', () => expect(PACKET_S).toBe(1.792));
+
+  test.each([
+    [0, 0.00002],
+    [-15, 0.0001],
+  ])('at %d dB every packet is read, and its arrival known to %d s', (snrDb, withinS) => {
+    const { atS, read } = heard(`packets ${snrDb}`, { count: 8, snrDb, piece: 1000 });
+    expect(read.map(({ tag, sequence }) => [tag, sequence])).toEqual(atS.map((_, k) => [77, k]));
+    read.forEach((r, k) => expect(Math.abs(r.atS - (atS[k] as number))).toBeLessThan(withinS));
+  });
+
+  test('in pieces of any length the same is read', () => {
+    const whole = heard('pieces', { count: 3, snrDb: 0, piece: 1e9 }).read;
+    expect(whole).toHaveLength(3);
+    for (const piece of [160, 4097])
+      expect(heard('pieces', { count: 3, snrDb: 0, piece }).read.map((r) => r.sequence)).toEqual([0, 1, 2]);
+  });
+
+  test('in two minutes of noise, and of a tone that sweeps, nothing is read', () => {
+    const random = seeded('nothing');
+    const reader = new ChirpReader();
+    let read = 0;
+    for (let s = 0; s < 120; s++) {
+      const piece = Float32Array.from({ length: CHIRP_RATE_HZ }, (_, i) => {
+        const t = s + i / CHIRP_RATE_HZ;
+        return s < 60 ? random.normal() : Math.sin(2 * Math.PI * (1700 * t + 900 * Math.sin(t)));
+      });
+      read += reader.push(piece).length;
+    }
+    expect(read + reader.end().length).toBe(0);
+  });
+});
+
+describe('the code in the picture', () => {
+  test('comes back, a separation to a tenth of a metre and never surer than it was', () => {
+    const separation = fc.option(
+      fc.record({
+        m: fc.double({ min: 0, max: 50_000, noNaN: true }),
+        uM: fc.double({ min: 0, max: 999, noNaN: true }),
+      }),
+      { nil: undefined },
+    );
+    fc.assert(
+      fc.property(message, separation, (m, where) => {
+        const text = pictureText({ ...m, separation: where });
+        expect(text).toHaveLength(19);
+        const back = pictureMessageOf(text);
+        expect(back).toMatchObject(m);
+        if (!where) return expect(back?.separation).toBeUndefined();
+        expect(Math.abs((back?.separation?.m ?? NaN) - where.m)).toBeLessThanOrEqual(0.05 + 1e-9);
+        expect(back?.separation?.uM).toBeGreaterThanOrEqual(where.uM - 1e-9);
+      }),
+    );
+    for (const other of ['', 'https://example.org', 'UB1', 'UB1ZZZ0000000000000', 'ub10000000000000000'])
+      expect(pictureMessageOf(other)).toBeUndefined();
+    expect(() => pictureText({ tag: 1, sequence: 1, separation: { m: -1, uM: 0 } })).toThrow('-1 m');
+  });
+});
+
+describe('a beacon as a whole', () => {
+  test('names what was lost, and leaves out what cannot have come then', () => {
+    const lost = new Set([4, 5, 11]);
+    const read = [...Array(20).keys()]
+      .filter((k) => !lost.has(k))
+      .map((k) => ({ tag: 9, sequence: 100 + k, atS: 2 + 2.5001 * k }));
+    const wrong = { tag: 9, sequence: 700, atS: 20 };
+    const other = { tag: 10, sequence: 3, atS: 30 };
+    const track = beaconTrack([...read, wrong, other]);
+    expect(track?.tag).toBe(9);
+    expect(track?.read).toEqual(read);
+    expect(track?.periodS).toBeCloseTo(2.5001, 9);
+    expect(track?.missing.map((m) => m.sequence)).toEqual([104, 105, 111]);
+    expect(track?.missing[0]?.atS).toBeCloseTo(2 + 4 * 2.5001, 6);
+    expect(track?.implausible).toEqual([wrong, other]);
+    expect(beaconTrack([])).toBeUndefined();
+    expect(beaconTrack(read.slice(0, 2))).toMatchObject({ periodS: undefined, missing: [] });
+  });
+});
