@@ -31,6 +31,17 @@ function audible(sound: Float32Array, atS: number): boolean {
   return sum / (RATE / 100) > 1e-3;
 }
 
+const speak = (file: string): void =>
+  void execFileSync('espeak-ng', ['-v', 'en-gb', '-s', '150', '-w', file, TEXT.replaceAll('\n', ' ')]);
+
+/** The same text as samples of so many a second. */
+export function spokenAt(folder: string, rateHz: number): Float32Array {
+  const [spoken, resampled] = [join(folder, 'text.wav'), join(folder, 'resampled.wav')];
+  speak(spoken);
+  ffmpeg('-i', spoken, '-ac', '1', '-ar', String(rateHz), resampled);
+  return samplesOf(resampled);
+}
+
 /**
  * Speech of Debian's espeak-ng, and the same as received: later, with a clock that drifts, residual noise, and gaps of 40 to
  * 400 ms that begin where something is said.
@@ -39,7 +50,7 @@ export function speechWithGaps(folder: string, codec: readonly string[]) {
   const [spoken, reference, made] = ['spoken.wav', 'reference.wav', 'made.wav'].map((n) =>
     join(folder, n),
   ) as [string, string, string];
-  execFileSync('espeak-ng', ['-v', 'en-gb', '-s', '150', '-w', spoken, TEXT.replaceAll('\n', ' ')]);
+  speak(spoken);
   ffmpeg('-stream_loop', '3', '-i', spoken, '-ac', '1', '-ar', String(RATE), reference);
   const sent = samplesOf(reference);
   const random = seeded('speech');

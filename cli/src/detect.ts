@@ -15,7 +15,7 @@ import {
   type Thresholds,
 } from '@urvek/core';
 import { BadInput } from './badInput.ts';
-import { decoded, frameTimes, probeMedia, soundOf, trackOf, type Media } from './media.ts';
+import { framesOf, probeMedia, soundOf, trackOf, type Media } from './media.ts';
 
 export interface DetectOptions {
   readonly json?: true;
@@ -112,23 +112,9 @@ async function againstReference(file: string, reference: string) {
 
 async function pictureFound(file: string): Promise<PictureFound> {
   const { width, height } = LOOKED_AT;
-  const times = frameTimes(file);
   const detector = new PictureDetector();
-  const size = width * height;
-  let left: Buffer = Buffer.alloc(0);
-  let frame = 0;
-  for await (const piece of decoded(file, [
-    ...['-map', '0:v:0', '-vf', `scale=${width}:${height}:flags=area,format=gray`],
-    ...['-fps_mode', 'passthrough', '-f', 'rawvideo'],
-  ])) {
-    const all = left.length === 0 ? piece : Buffer.concat([left, piece]);
-    let at = 0;
-    for (; at + size <= all.length; at += size) {
-      const atS = times[frame++];
-      if (atS !== undefined) detector.push(all.subarray(at, at + size), atS);
-    }
-    left = all.subarray(at);
-  }
+  for await (const { grey, atS } of framesOf(file, width * height, `scale=${width}:${height}:flags=area`))
+    detector.push(grey, atS);
   return detector.end();
 }
 

@@ -56,6 +56,15 @@ export async function main(args: readonly string[], output: Output): Promise<num
       output.out(await throughput(file, options));
     });
   program
+    .command('beacon <file>')
+    .description('what a recording carries of Urvek’s beacon, in sound and picture: where and when it was')
+    .option('--json', 'one JSON object instead of lines')
+    .option('--walk <file>', 'the walk, saved as a file: its log says where each message was sent')
+    .action(async (file: string, options: { json?: true; walk?: string }) => {
+      const { beacon } = await import('./beacon.ts');
+      output.out(await beacon(file, options));
+    });
+  program
     .command('detect <file>')
     .description('what was lost in a recording, and when: sound, picture or both; decoded by ffmpeg')
     .option('--json', 'one JSON object instead of a list')

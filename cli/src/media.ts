@@ -118,3 +118,25 @@ export async function trackOf(file: string, rateHz: number): Promise<Float32Arra
   }
   return whole;
 }
+
+/** Grey frames of one size, each with the time at which it is shown, s. `filter` makes them so. @throws BadInput */
+export async function* framesOf(
+  file: string,
+  size: number,
+  filter: string,
+): AsyncGenerator<{ readonly grey: Uint8Array; readonly atS: number }> {
+  const times = frameTimes(file);
+  let left: Buffer = Buffer.alloc(0);
+  let frame = 0;
+  for await (const piece of decoded(file, [
+    ...['-map', '0:v:0', '-vf', `${filter},format=gray`, '-fps_mode', 'passthrough', '-f', 'rawvideo'],
+  ])) {
+    const all = left.length === 0 ? piece : Buffer.concat([left, piece]);
+    let at = 0;
+    for (; at + size <= all.length; at += size) {
+      const atS = times[frame++];
+      if (atS !== undefined) yield { grey: all.subarray(at, at + size), atS };
+    }
+    left = all.subarray(at);
+  }
+}

@@ -44,6 +44,7 @@ export * from './estimate/figures/writtenFigure.ts';
 export * from './detect/alignment.ts';
 export * from './detect/detected.ts';
 export * from './detect/knownLoss.ts';
+export * from './detect/liveLoss.ts';
 export * from './detect/picture.ts';
 export * from './detect/referenceLoss.ts';
 export * from './detect/sound.ts';

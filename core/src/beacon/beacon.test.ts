@@ -146,21 +146,22 @@ describe('the code in the picture', () => {
 });
 
 describe('a beacon as a whole', () => {
-  test('names what was lost, and leaves out what cannot have come then', () => {
+  test('names what was lost, how late it is and how the clocks drift, and leaves out what cannot have come then', () => {
     const lost = new Set([4, 5, 11]);
-    const read = [...Array(20).keys()]
+    const read = [...Array(40).keys()]
       .filter((k) => !lost.has(k))
-      .map((k) => ({ tag: 9, sequence: 100 + k, atS: 2 + 2.5001 * k }));
+      .map((k) => ({ tag: 9, sequence: 500 + 25 * k, atS: 0.2 + (50 + 2.5 * k) * (1 + 80e-6) }));
     const wrong = { tag: 9, sequence: 700, atS: 20 };
     const other = { tag: 10, sequence: 3, atS: 30 };
     const track = beaconTrack([...read, wrong, other]);
     expect(track?.tag).toBe(9);
     expect(track?.read).toEqual(read);
-    expect(track?.periodS).toBeCloseTo(2.5001, 9);
-    expect(track?.missing.map((m) => m.sequence)).toEqual([104, 105, 111]);
-    expect(track?.missing[0]?.atS).toBeCloseTo(2 + 4 * 2.5001, 6);
+    expect(track?.clock?.laterS).toBeCloseTo(0.2, 6);
+    expect(track?.clock?.driftPpm).toBeCloseTo(80, 3);
+    expect(track?.missing.map((m) => m.sequence)).toEqual([600, 625, 775]);
+    expect(track?.missing[0]?.atS).toBeCloseTo(60.2, 1);
     expect(track?.implausible).toEqual([wrong, other]);
     expect(beaconTrack([])).toBeUndefined();
-    expect(beaconTrack(read.slice(0, 2))).toMatchObject({ periodS: undefined, missing: [] });
+    expect(beaconTrack(read.slice(0, 2))).toMatchObject({ clock: undefined, missing: [] });
   });
 });

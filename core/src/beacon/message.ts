@@ -1,8 +1,11 @@
-/** What a beacon carries: which walk it belongs to, and its number. The device's log says where and when that was. */
+/**
+ * What a beacon carries: which walk it belongs to, and its number, which is the time at which it was sent, on the walk's
+ * clock in tenths of a second. The walk's log says where that was.
+ */
 export interface BeaconMessage {
   /** 0 to 4,095: told from the walk's id. */
   readonly tag: number;
-  /** 0 to 268,435,455, one more with each. */
+  /** 0 to 268,435,455: 310 days. */
   readonly sequence: number;
 }
 
@@ -10,6 +13,8 @@ export const TAG_BITS = 12;
 export const SEQUENCE_BITS = 28;
 export const MOST_TAG = 2 ** TAG_BITS - 1;
 export const MOST_SEQUENCE = 2 ** SEQUENCE_BITS - 1;
+/** Of a number, s. */
+export const BEACON_TICK_S = 0.1;
 /** Of a message: 40 bits. */
 export const MESSAGE_BYTES = 5;
 

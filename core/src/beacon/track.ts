@@ -1,5 +1,5 @@
 import { median } from '../numeric/median.ts';
-import type { BeaconMessage } from './message.ts';
+import { BEACON_TICK_S, type BeaconMessage } from './message.ts';
 
 /** A message that was read, and when. */
 export interface Read extends BeaconMessage {
@@ -12,22 +12,25 @@ export interface BeaconTrack<R extends Read> {
   readonly tag: number;
   /** In their order. */
   readonly read: readonly R[];
-  /** From one to the next, s of the recording; undefined with fewer than three. */
-  readonly periodS: number | undefined;
+  /**
+   * How late they are: arrival on the recording's clock less sending on the walk's, s; and by how many millionths the
+   * one clock runs faster than the other. With fewer than three: undefined.
+   */
+  readonly clock: { readonly laterS: number; readonly driftPpm: number } | undefined;
   /** Sent between the first and the last, and not read: when they should have come. */
   readonly missing: readonly { readonly sequence: number; readonly atS: number }[];
   /** Read, and not of this beacon: of another walk, or out of its order. */
   readonly implausible: readonly R[];
 }
 
-/** A message that comes this much of a period off its place is none of the beacon's. */
-const OFF_PERIODS = 0.5;
+/** A message that arrives so far off the others' clock is none of the beacon's, s. */
+const OFF_S = 1;
 /** More are not listed one by one: the recording is not the beacon's. */
 const MOST_MISSING = 100_000;
 
 /**
- * The messages of the walk that most of them name, in a steady order: a number that the others say cannot come then is
- * left out. @returns undefined where nothing was read
+ * The messages of the walk that most of them name, on one clock: a number that the others say cannot come then is left
+ * out. @returns undefined where nothing was read
  */
 export function beaconTrack<R extends Read>(all: readonly R[]): BeaconTrack<R> | undefined {
   const counts = new Map<number, number>();
@@ -36,27 +39,50 @@ export function beaconTrack<R extends Read>(all: readonly R[]): BeaconTrack<R> |
   if (!most) return undefined;
   const [tag] = most;
   const own = all.filter((r) => r.tag === tag).toSorted((a, b) => a.atS - b.atS);
-  const periodS = own.length < 3 ? undefined : periodOf(own);
-  if (periodS === undefined)
-    return { tag, read: own, periodS, missing: [], implausible: all.filter((r) => r.tag !== tag) };
-  const beginS = median(own.map((r) => r.atS - r.sequence * periodS));
-  const fits = (r: R): boolean =>
-    r.tag === tag && Math.abs((r.atS - beginS) / periodS - r.sequence) <= OFF_PERIODS;
-  const read = own.filter(fits);
-  const there = new Set(read.map((r) => r.sequence));
-  const [first, last] = [read[0]?.sequence ?? 0, read.at(-1)?.sequence ?? 0];
-  const missing: { sequence: number; atS: number }[] = [];
-  for (let sequence = first + 1; sequence < last && missing.length < MOST_MISSING; sequence++)
-    if (!there.has(sequence)) missing.push({ sequence, atS: beginS + sequence * periodS });
-  return { tag, read, periodS, missing, implausible: all.filter((r) => !fits(r)) };
+  const laterS = median(own.map(offOf));
+  const near = own.filter((r) => Math.abs(offOf(r) - laterS) <= OFF_S);
+  const kept = new Set(near);
+  return {
+    tag,
+    read: near,
+    clock: clockOf(near),
+    missing: missingOf(near),
+    implausible: all.filter((r) => !kept.has(r)),
+  };
 }
 
-/** The middle of what neighbours say (few can be wrong), s; undefined where none grows with time. */
-function periodOf(own: readonly Read[]): number | undefined {
-  const periods = own.slice(1).flatMap((r, i) => {
-    const before = own[i] as Read;
-    const steps = r.sequence - before.sequence;
-    return steps > 0 ? [(r.atS - before.atS) / steps] : [];
+const offOf = ({ atS, sequence }: Read): number => atS - BEACON_TICK_S * sequence;
+
+/** The line through arrivals over sendings that half of all pairs of neighbours lie above. */
+function clockOf(read: readonly Read[]): BeaconTrack<Read>['clock'] {
+  const [first] = read;
+  if (!first || read.length < 3) return undefined;
+  // Pairs half the recording apart: neighbours would tell the reading's own jitter.
+  const half = Math.floor(read.length / 2);
+  const slopes = read.slice(half).flatMap((r, i) => {
+    const before = read[i] as Read;
+    const sentS = BEACON_TICK_S * (r.sequence - before.sequence);
+    return sentS > 0 ? [(r.atS - before.atS) / sentS - 1] : [];
   });
-  return periods.length === 0 ? undefined : median(periods);
+  if (slopes.length === 0) return undefined;
+  const drift = median(slopes);
+  return {
+    laterS: median(read.map((r) => offOf(r) - drift * BEACON_TICK_S * r.sequence)),
+    driftPpm: 1e6 * drift,
+  };
+}
+
+/** Sent in the steps in which most were, and not read. */
+function missingOf(read: readonly Read[]): { sequence: number; atS: number }[] {
+  const steps = read.slice(1).map((r, i) => r.sequence - (read[i] as Read).sequence);
+  const step = steps.length === 0 ? 0 : Math.round(median(steps));
+  if (step <= 0) return [];
+  const missing: { sequence: number; atS: number }[] = [];
+  read.slice(1).forEach((r, i) => {
+    const before = read[i] as Read;
+    for (let sequence = before.sequence + step; sequence <= r.sequence - step / 2; sequence += step)
+      if (missing.length < MOST_MISSING)
+        missing.push({ sequence, atS: before.atS + BEACON_TICK_S * (sequence - before.sequence) });
+  });
+  return missing;
 }

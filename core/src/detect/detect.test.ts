@@ -5,6 +5,7 @@ import { align } from './alignment.ts';
 import { KnownLoss } from './knownLoss.ts';
 import { LOOKED_AT, PictureDetector } from './picture.ts';
 import { referenceLoss } from './referenceLoss.ts';
+import { LiveLoss, type LiveChange } from './liveLoss.ts';
 import { SoundDetector, TONE_HZ, type SentSignal, type SoundFound } from './sound.ts';
 
 // Known truth: noise, tones and silence made here, with gaps put in.
@@ -270,5 +271,51 @@ describe('pictures', () => {
     const still = film(1, [], 0)[0] as Uint8Array;
     expect(seen(Array.from({ length: 100 }, () => still))).toMatchObject({ dropouts: [], tooStill: true });
     expect(() => new PictureDetector().push(new Uint8Array(3), 0)).toThrow('invalid grey: 3 dots');
+  });
+});
+
+describe('losses told while the sound comes in', () => {
+  test('each as soon as it has lasted, where it began, and where it ended; nothing else', () => {
+    const random = seeded('live');
+    const gaps = [
+      [3, 3.2],
+      [5, 5.004],
+      [7, 9],
+    ] as const;
+    const live = new LiveLoss(RATE, 'noise', { loss: { leastS: 0.05 } });
+    const told: (LiveChange & { toldS: number })[] = [];
+    const piece = RATE / 100;
+    for (let n = 0; n < 1100; n++) {
+      const sound = Float32Array.from({ length: piece }, (_, i) => {
+        const s = (n * piece + i) / RATE;
+        return 0.1 * random.normal() * (gaps.some(([from, to]) => s >= from && s < to) ? 0.01 : 1);
+      });
+      told.push(...live.push(sound).map((c) => ({ ...c, toldS: live.heardS })));
+    }
+    expect(told.map((t) => t.kind)).toEqual(['lost', 'back', 'lost', 'back']);
+    [3, 3.2, 7, 9].forEach((s, i) => expect(Math.abs((told[i]?.atS ?? 0) - s)).toBeLessThan(0.005));
+    for (const { atS, toldS } of told) expect(toldS - atS).toBeLessThan(0.1);
+    expect(live.levelDb).toBeCloseTo(-20, 0);
+    expect(told[0]?.figure).toContain('dB below what was expected');
+  });
+
+  test('where nothing is known of the signal, a silence is told once it is no pause', () => {
+    const live = new LiveLoss(RATE, 'unknown', { silence: { leastS: 0.5 } });
+    const told: LiveChange[] = [];
+    for (const [seconds, amplitude] of [
+      [1, 0.1],
+      [0.3, 0],
+      [1, 0.1],
+      [1, 0],
+      [0.2, 0.1],
+    ] as const) {
+      const sound = Float32Array.from({ length: seconds * RATE }, (_, i) => amplitude * Math.sin(i));
+      for (let i = 0; i < sound.length; i += 480) told.push(...live.push(sound.subarray(i, i + 480)));
+    }
+    expect(told.map((t) => [t.kind, Math.round(100 * t.atS) / 100])).toEqual([
+      ['lost', 2.3],
+      ['back', 3.3],
+    ]);
+    expect(() => new LiveLoss(100, 'noise')).toThrow('100');
   });
 });

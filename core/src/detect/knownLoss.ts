@@ -91,6 +91,11 @@ export class KnownLoss {
     return this.gap && this.gap.from * this.blockS;
   }
 
+  /** What a loss that goes on now rests on, so far. */
+  get openFigure(): string | undefined {
+    return this.gap && figureOf(this.belowDb(this.gap));
+  }
+
   /** All losses in order; one that goes on at the end is open. */
   end(): readonly Detected<'loss'>[] {
     if (this.gap) this.tell(this.gap, this.block, true);
@@ -158,15 +163,21 @@ export class KnownLoss {
   private tell(gap: NonNullable<KnownLoss['gap']>, to: number, open: boolean): void {
     const [fromS, toS] = [gap.from * this.blockS, to * this.blockS];
     if (toS - fromS < this.options.leastS) return;
-    const below = (this.expectedDb ?? 0) - powerDb(gap.blocks > 0 ? gap.power / gap.blocks : 0);
+    const below = this.belowDb(gap);
     this.found.push({
       kind: 'loss',
       ...{ fromS, toS, open },
       certainty: certaintyOf(below, this.options.dropDb / 2),
-      figure:
-        below > 60
-          ? 'more than 60 dB below what was expected'
-          : `${below.toFixed(0)} dB below what was expected`,
+      figure: figureOf(below),
     });
   }
+
+  private belowDb({ power, blocks }: NonNullable<KnownLoss['gap']>): number {
+    return (this.expectedDb ?? 0) - powerDb(blocks > 0 ? power / blocks : 0);
+  }
 }
+
+const figureOf = (belowDb: number): string =>
+  belowDb > 60
+    ? 'more than 60 dB below what was expected'
+    : `${belowDb.toFixed(0)} dB below what was expected`;

@@ -45,6 +45,18 @@ export class Silence {
     return this.found.length > before ? this.found.at(-1) : undefined;
   }
 
+  /** A silence that goes on now, and is no pause any more: from when, s. */
+  get openFromS(): number | undefined {
+    return this.from !== undefined && (this.block - this.from) * this.blockS >= this.options.leastS
+      ? this.from * this.blockS
+      : undefined;
+  }
+
+  /** What it rests on, so far. */
+  get openFigure(): string | undefined {
+    return this.from === undefined ? undefined : figureOf(this.quietest);
+  }
+
   end(): readonly Detected<'silence'>[] {
     this.close(true);
     return this.found;
@@ -59,7 +71,9 @@ export class Silence {
       kind: 'silence',
       ...{ fromS: from * blockS, toS: block * blockS, open },
       certainty: certaintyOf(block - from, this.options.leastS / blockS),
-      figure: `down to ${quietest.toFixed(0)} dB of full scale`,
+      figure: figureOf(quietest),
     });
   }
 }
+
+const figureOf = (quietestDb: number): string => `down to ${quietestDb.toFixed(0)} dB of full scale`;

@@ -80,7 +80,7 @@ export class SoundDetector {
 
   /** A loss that goes on now: from when, s. */
   get openFromS(): number | undefined {
-    return this.gaps instanceof KnownLoss ? this.gaps.openFromS : undefined;
+    return this.gaps.openFromS;
   }
 
   end(): SoundFound {
