@@ -73,6 +73,7 @@ const router = createBrowserRouter([
       { path: '/words', ...view(() => import('./views/words/Words.tsx'), 'Words') },
       { path: '/walk-now', ...view(() => import('./views/walk/WalkNow.tsx'), 'WalkNow') },
       { path: '/methods', ...view(() => import('./views/methods/Methods.tsx'), 'Methods') },
+      { path: '/signals', ...view(() => import('./views/signals/Signals.tsx'), 'Signals') },
       { path: '/devices', ...view(() => import('./views/bench/Devices.tsx'), 'Devices') },
       { path: '/join/:code?', ...view(() => import('./views/walk/Join.tsx'), 'Join') },
       { path: '/joined/:walkId', ...view(() => import('./views/walk/JoinedLog.tsx'), 'JoinedLog') },

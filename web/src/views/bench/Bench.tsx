@@ -42,6 +42,9 @@ export function Bench() {
           <Link className="btn" to="/join">
             Join a walk
           </Link>
+          <Link className="btn" to="/signals">
+            Test signals
+          </Link>
           <Link className="btn" to="/trainer">
             Reaction trainer
           </Link>

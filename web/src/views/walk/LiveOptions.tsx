@@ -20,6 +20,7 @@ export function LiveOptions({
   onChange,
   onSecondDevice,
   onProbe,
+  onListen,
   simulated,
   onRate,
   location,
@@ -28,6 +29,7 @@ export function LiveOptions({
   onChange: (change: Partial<Options>) => void;
   onSecondDevice: () => void;
   onProbe: () => void;
+  onListen: () => void;
   simulated: boolean;
   onRate: (rate: number) => void;
   location: string;
@@ -54,6 +56,11 @@ export function LiveOptions({
           <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onProbe}>
             measure the link to the base
           </PopoverButton>
+          {!simulated && (
+            <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onListen}>
+              listen for dropouts here
+            </PopoverButton>
+          )}
           {options.keys && <KeyMap letters={options.letters} onChange={(letters) => onChange({ letters })} />}
         </PopoverPanel>
       </Popover>

@@ -57,6 +57,7 @@ import { useWalkSession } from './useWalkSession.ts';
 const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
 
 /** Its connections and channels come along when it is wanted. */
+const Listen = lazy(() => import('./Listen.tsx').then((m) => ({ default: m.Listen })));
 const ProbeStrip = lazy(() => import('./ProbeStrip.tsx').then((m) => ({ default: m.ProbeStrip })));
 
 const NOT_KEPT =
@@ -106,6 +107,7 @@ export function LiveWalk({
   const [settled, setSettled] = useState(0);
   const [joining, setJoining] = useState(false);
   const [probing, setProbing] = useState(false);
+  const [listening, setListening] = useState(false);
   const [saved, setSaved] = useState<{ what: string; ms: number }>();
   const rateNow = useRef(1);
   const soundNow = useRef(sound);
@@ -310,6 +312,7 @@ export function LiveWalk({
             onChange={setOptions}
             onSecondDevice={() => setJoining(true)}
             onProbe={() => setProbing(true)}
+            onListen={() => setListening(true)}
             simulated={gear.simulated}
             onRate={(rate) => {
               rateNow.current = rate;
@@ -336,6 +339,23 @@ export function LiveWalk({
               shared={shared}
               onShared={() => logNow('shared', { count: shared + 1 })}
               onClose={() => setJoining(false)}
+            />
+          </Suspense>
+        )}
+        {listening && (
+          <Suspense>
+            <Listen
+              log={{
+                lost: (inputMs, found) => {
+                  const lost = state.grade === 1;
+                  if (!lost) void add('dropoutBegin', { found }, gear.walkS(inputMs), inputMs, true);
+                  return !lost;
+                },
+                back: (inputMs, found) =>
+                  void add('dropoutEnd', { found }, gear.walkS(inputMs), inputMs, true),
+                deaf: (why) => logNow('note', { text: `listening stopped: ${why}` }),
+                gap: (fromWallMs) => logNow('gap', { fromWallMs }),
+              }}
             />
           </Suspense>
         )}

@@ -20,6 +20,7 @@ import { ClearedUnder } from './ClearedUnder.tsx';
 import { Keys } from './Ask.tsx';
 import { KeptCount } from './KeptCount.tsx';
 import { LastEvents } from './LastEvents.tsx';
+import { Listen } from './Listen.tsx';
 import { NoteForm } from './NoteForm.tsx';
 import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
@@ -144,6 +145,17 @@ export function Logging({ kept }: { kept: KeptWalk }) {
           </Press>
         </div>
       )}
+      <Listen
+        log={{
+          lost: (inputMs, found) => {
+            if (!lost) add('dropoutBegin', { found }, inputMs, true);
+            return !lost;
+          },
+          back: (inputMs, found) => add('dropoutEnd', { found }, inputMs, true),
+          deaf: (why) => add('note', { text: `listening stopped: ${why}` }),
+          gap: (fromWallMs) => add('gap', { fromWallMs }),
+        }}
+      />
       <LastEvents log={log} />
     </main>
   );

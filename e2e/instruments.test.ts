@@ -1,0 +1,146 @@
+import { afterAll, expect, test } from '@jest/globals';
+import type { StoredWalk } from '@urvek/contract';
+import { pictureMessageOf, seeded } from '@urvek/core';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Key } from 'selenium-webdriver';
+import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
+import { writeWav } from '../benchmarks/recordings.ts';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { openBrowser, Page, type Browser } from './support/browser.ts';
+import { useSession } from './support/session.ts';
+import { walksOf } from './support/walks.ts';
+
+const session = useSession({ demo: true });
+const folder = mkdtempSync(join(tmpdir(), 'urvek-heard-'));
+let second: Browser | undefined;
+afterAll(async () => {
+  await second?.close();
+  rmSync(folder, { recursive: true });
+});
+
+/** Lost in the sound that comes in, s. */
+const GAPS = [
+  [4, 4.3],
+  [6, 6.08],
+  [8, 9.5],
+] as const;
+
+/** What a receiver hands on: steady noise, with gaps that are not quite silent. */
+function writeHeard(file: string): void {
+  const random = seeded('heard');
+  const rateHz = 48_000;
+  const sound = Float32Array.from({ length: 13 * rateHz }, (_, i) => {
+    const lost = GAPS.some(([from, to]) => i >= from * rateHz && i < to * rateHz);
+    return (lost ? 0.002 : 0.1) * random.normal();
+  });
+  writeWav(file, sound, rateHz);
+}
+
+const newest = async (): Promise<StoredWalk> =>
+  [...(await walksOf(session.page.origin, DEMO_ID))].sort(
+    (a, b) => b.header.startedMs - a.header.startedMs,
+  )[0] as StoredWalk;
+
+/** How long after its time each entry that listening made was on the device, ms. */
+const WATCH = `
+  window.keptAfter = [];
+  const seen = new Set();
+  setInterval(() => {
+    const open = indexedDB.open('urvek-field');
+    open.onsuccess = () => {
+      open.result.transaction('events').objectStore('events').getAll().onsuccess = ({ target }) => {
+        open.result.close();
+        for (const { event } of target.result)
+          if (event.body.found !== undefined && !seen.has(event.seq)) {
+            seen.add(event.seq);
+            window.keptAfter.push(performance.timeOrigin + performance.now() - event.time.originMs - event.time.inputMs);
+          }
+      };
+    };
+  }, 20);`;
+
+test('a second device at the receiving end listens: dropouts are in the log by themselves, when they were', async () => {
+  const { page: walker } = session;
+  const heard = join(folder, 'heard.wav');
+  writeHeard(heard);
+  await walker.open(`/c/${DEMO_ID}/walk`);
+  await walker.choose('Gear', 'real, on foot');
+  await walker.press('Begin the walk');
+  const question = '//*[@role="group"][contains(@aria-label, "they are rehearsals")]';
+  if ((await walker.driver.findElements({ xpath: question })).length > 0)
+    await walker.press('Begin with real gear');
+  await walker.see('Dropout begins');
+  await walker.press('options');
+  await walker.press('second device');
+  const code = await (await walker.find('//*[@data-join-code]')).getAttribute('data-join-code');
+  second = await openBrowser({
+    flags: [
+      ...['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'],
+      `--use-file-for-fake-audio-capture=${heard}%noloop`,
+      '--autoplay-policy=no-user-gesture-required',
+    ],
+  });
+  const base = new Page(second.driver, walker.origin);
+  await base.open(`/join/${code}`);
+  await base.press('Join');
+  await base.see('what is received');
+  await base.driver.executeScript(WATCH);
+  await base.press('Listen by microphone or line');
+  await base.see('comes through');
+  const found = async () => (await newest()).log.filter((e) => 'found' in e.body);
+  await base.until('three dropouts', async () => (await found()).length === 2 * GAPS.length);
+  const log = await found();
+  expect(log.map((e) => e.kind)).toEqual(GAPS.flatMap(() => ['dropoutBegin', 'dropoutEnd']));
+  // By differences: when the fake input began is not known.
+  const atS = log.map((e) => e.time.walkS);
+  const [first = 0] = atS;
+  GAPS.flat().forEach((s, i) =>
+    expect(Math.abs((atS[i] as number) - first - (s - GAPS[0][0]))).toBeLessThan(0.03),
+  );
+  // A loss is told after 50 ms; the rest is the way to the log.
+  const after = await base.driver.executeScript<number[]>('return window.keptAfter');
+  expect(after).toHaveLength(log.length);
+  expect(Math.min(...after)).toBeLessThan(300);
+  expect(await base.text('//*[@data-heard]')).toContain('comes through');
+  await base.press('Stop listening');
+  await walker.press('Close');
+  await walker.key('e');
+  await walker.press('time');
+  await walker.see('walk');
+}, 180_000);
+
+test('Test signals: a beacon is sent in sound, and shown in a picture that is read from the screen', async () => {
+  const { page } = session;
+  await page.open('/');
+  await page.press('Test signals');
+  await page.press('Beacon in sound');
+  await page.until(
+    'two packets',
+    async () => Number(await (await page.find('//*[@data-sent]')).getAttribute('data-sent')) >= 2,
+  );
+  await page.press('Stop');
+  await page.see('Nothing plays.');
+  const tag = Number(await page.text("//p[contains(., 'Its tag is')]/span"));
+  const wasm = createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm');
+  prepareZXingModule({ overrides: { wasmBinary: new Uint8Array(readFileSync(wasm)).buffer } });
+  await page.press('Beacon in picture');
+  await page.find('//*[@data-beacon][@data-sequence]');
+  const read = async () => {
+    const png = Buffer.from(await page.driver.takeScreenshot(), 'base64');
+    const [code] = await readBarcodes(new Uint8Array(png), { formats: ['QRCode'], maxNumberOfSymbols: 1 });
+    return pictureMessageOf(code?.text ?? '');
+  };
+  const a = await read();
+  expect(a?.tag).toBe(tag);
+  await page.driver.sleep(1000);
+  const b = await read();
+  // In tenths of a second, as time went.
+  expect((b?.sequence ?? 0) - (a?.sequence ?? 0)).toBeGreaterThanOrEqual(8);
+  await page.driver.actions().sendKeys(Key.ESCAPE).perform();
+  await page.press('Running clock');
+  await page.until('the clock', async () => /^\d+:\d\d\.\d$/.test(await page.text('//*[@data-clock]')));
+  await page.press('Close');
+}, 90_000);

@@ -1,0 +1,92 @@
+import { LiveLoss, type LiveChange, type SentSignal } from '@urvek/core';
+import tapUrl from './tap.worklet.ts?worker&url';
+
+/** What listening tells: changes at a time of the page's clock (performance.now), and how loud it is, now and then. */
+export interface Heard {
+  onChange(change: LiveChange, inputMs: number): void;
+  onLevel(levelDb: number, heardS: number): void;
+  /** The input is gone: taken by another program, unplugged, or the device slept. */
+  onLost(why: string): void;
+}
+
+export interface Listening {
+  /** What the browser does to the sound though it was asked not to. */
+  readonly meddling: readonly string[];
+  stop(): void;
+}
+
+/** Altogether off: each of them hides or makes dropouts. */
+const OFF = { echoCancellation: false, autoGainControl: false, noiseSuppression: false } as const;
+const OFF_NAMES: Readonly<Record<keyof typeof OFF, string>> = {
+  echoCancellation: 'echo cancelling',
+  autoGainControl: 'gain control',
+  noiseSuppression: 'noise suppression',
+};
+/** Shorter is not told live, s: what nobody would press. */
+const LEAST_S = 0.05;
+/** Nothing came for so long: the input is gone. */
+const SILENT_MS = 2000;
+/** The two clocks are compared anew over so many pieces, some 20 s: sound cards drift. */
+const PIECES = 1000;
+
+/** Listens at the receiving end. @throws Error in words for the user */
+export async function listen(signal: SentSignal, heard: Heard): Promise<Listening> {
+  const stream = await navigator.mediaDevices
+    .getUserMedia({ audio: { ...OFF, channelCount: 1 } })
+    .catch((cause: unknown) => {
+      throw new Error(
+        'No sound comes in: the browser was not allowed to listen, or there is no input. Nothing was logged. ' +
+          'Allow the microphone for this address, or plug the receiver into the line input, and listen again.',
+        { cause },
+      );
+    });
+  const context = new AudioContext({ latencyHint: 'interactive' });
+  await context.resume();
+  await context.audioWorklet.addModule(tapUrl);
+  const live = new LiveLoss(context.sampleRate, signal, {
+    loss: { leastS: LEAST_S },
+    silence: { leastS: 0.5 },
+  });
+  const [track] = stream.getAudioTracks();
+  const settings = track?.getSettings();
+  const latencyMs = 1000 * ((settings as { latency?: number } | undefined)?.latency ?? 0);
+  const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 });
+  context.createMediaStreamSource(stream).connect(tap);
+
+  let samples = 0;
+  let lastMs = performance.now();
+  /** Least of page time less sound time, ms, of these pieces and of those before: a page that is busy only adds to it. */
+  let [least, leastBefore, pieces] = [Infinity, Infinity, 0];
+  let level = 0;
+  tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {
+    samples += data.length;
+    lastMs = performance.now();
+    least = Math.min(least, lastMs - (1000 * samples) / context.sampleRate);
+    if (++pieces === PIECES) [leastBefore, least, pieces] = [least, Infinity, 0];
+    const beganMs = Math.min(least, leastBefore) - latencyMs;
+    for (const change of live.push(data)) heard.onChange(change, beganMs + 1000 * change.atS);
+    if (++level % 10 === 0 && live.levelDb !== undefined) heard.onLevel(live.levelDb, live.heardS);
+  };
+  let over = false;
+  const stop = (): void => {
+    over = true;
+    clearInterval(watch);
+    for (const t of stream.getTracks()) t.stop();
+    void context.close();
+  };
+  const lost = (why: string): void => {
+    if (over) return;
+    stop();
+    heard.onLost(why);
+  };
+  const watch = setInterval(() => {
+    if (performance.now() - lastMs > SILENT_MS) lost('no sound came in any more');
+  }, SILENT_MS / 2);
+  track?.addEventListener('ended', () => lost('the input was unplugged or taken by another program'));
+  return {
+    meddling: (Object.keys(OFF) as (keyof typeof OFF)[])
+      .filter((name) => settings?.[name] === true)
+      .map((name) => OFF_NAMES[name]),
+    stop,
+  };
+}

@@ -1,0 +1,130 @@
+import {
+  BEACON_TICK_S,
+  CHIRP_RATE_HZ,
+  MOST_SEQUENCE,
+  PACKET_S,
+  packetOf,
+  TONE_HZ,
+  type BeaconMessage,
+} from '@urvek/core';
+
+/** What a device can play into a link. */
+export const SOUND_SIGNALS = ['noise', 'tone', 'clicks', 'beacon'] as const;
+export type SoundSignal = (typeof SOUND_SIGNALS)[number];
+
+/** A beacon's walk and the time on its clock, at a time of this page (performance.now), s. */
+export interface BeaconClock {
+  readonly tag: number;
+  walkS(pageMs: number): number;
+}
+
+/** About the level of speech on a recording, of full scale: −20 dB. */
+const LEVEL = 0.1;
+/** A packet begins so often, s: noise stands between them. */
+export const PACKET_EVERY_S = 2.5;
+const NOISE_S = 4;
+/** Sound is laid ahead so far, s. */
+const AHEAD_S = 1;
+
+function looped(
+  context: AudioContext,
+  seconds: number,
+  sample: (i: number) => number,
+): AudioBufferSourceNode {
+  const buffer = context.createBuffer(1, Math.round(seconds * context.sampleRate), context.sampleRate);
+  const samples = buffer.getChannelData(0);
+  for (let i = 0; i < samples.length; i++) samples[i] = sample(i);
+  return Object.assign(context.createBufferSource(), { buffer, loop: true });
+}
+
+/** Four uniform numbers less their mean: near enough to normal, and cheap. Standard deviation as the level says. */
+function noiseSamples(): (i: number) => number {
+  const throws = new Uint32Array(4096);
+  let at = throws.length;
+  const uniform = (): number => {
+    if (at === throws.length) {
+      crypto.getRandomValues(throws);
+      at = 0;
+    }
+    return (throws[at++] as number) / 2 ** 32;
+  };
+  return () => LEVEL * (uniform() + uniform() + uniform() + uniform() - 2) * Math.sqrt(3);
+}
+
+/** A click each second; the tenth is higher. */
+const clickAt =
+  (rateHz: number) =>
+  (i: number): number => {
+    const s = i / rateHz;
+    const within = s % 1;
+    const hz = Math.floor(s) % 10 === 0 ? 2400 : 1200;
+    return within < 0.01 ? 4 * LEVEL * Math.sin(2 * Math.PI * hz * within) * (1 - within / 0.01) : 0;
+  };
+
+/** Plays until it is stopped. @throws DOMException where the browser has no sound */
+export async function playSignal(
+  signal: SoundSignal,
+  clock: BeaconClock,
+  onSent?: (message: BeaconMessage) => void,
+): Promise<() => void> {
+  const context = new AudioContext({ latencyHint: 'interactive' });
+  await context.resume();
+  const rate = context.sampleRate;
+  if (signal === 'beacon') return playBeacon(context, clock, onSent);
+  const source =
+    signal === 'noise'
+      ? looped(context, NOISE_S, noiseSamples())
+      : signal === 'tone'
+        ? looped(context, 1, (i) => LEVEL * Math.SQRT2 * Math.sin((2 * Math.PI * TONE_HZ * i) / rate))
+        : looped(context, 10, clickAt(rate));
+  source.connect(context.destination);
+  source.start();
+  return () => void context.close();
+}
+
+/**
+ * Packets between stretches of noise. Each begins at a tenth of a second of the walk's clock, as it leaves the device:
+ * its number is that tenth.
+ */
+function playBeacon(
+  context: AudioContext,
+  { tag, walkS }: BeaconClock,
+  onSent: ((message: BeaconMessage) => void) | undefined,
+): () => void {
+  const noise = looped(context, NOISE_S, noiseSamples());
+  const gain = context.createGain();
+  noise.connect(gain).connect(context.destination);
+  noise.start();
+  let nextS = 0;
+  const lay = (): void => {
+    const out = context.getOutputTimestamp();
+    // Until the first sound has left the device, what is laid next is all that is known.
+    const [contextTime, performanceTime] = out.performanceTime
+      ? [out.contextTime ?? 0, out.performanceTime]
+      : [context.currentTime, performance.now()];
+    const nowS = walkS(performance.now());
+    for (;;) {
+      nextS = Math.max(nextS, Math.ceil((nowS + 0.2) / PACKET_EVERY_S) * PACKET_EVERY_S);
+      if (nextS > nowS + AHEAD_S) return;
+      const sequence = Math.round(nextS / BEACON_TICK_S);
+      if (sequence > MOST_SEQUENCE) return;
+      const packet = packetOf({ tag, sequence });
+      const buffer = context.createBuffer(1, packet.length, CHIRP_RATE_HZ);
+      buffer.getChannelData(0).set(packet.map((x) => 3 * LEVEL * x));
+      const source = Object.assign(context.createBufferSource(), { buffer });
+      source.connect(context.destination);
+      const atS = contextTime + (nextS - walkS(performanceTime));
+      source.start(atS);
+      gain.gain.setValueAtTime(0, atS);
+      gain.gain.setValueAtTime(1, atS + PACKET_S);
+      onSent?.({ tag, sequence });
+      nextS += PACKET_EVERY_S;
+    }
+  };
+  lay();
+  const timer = setInterval(lay, 200);
+  return () => {
+    clearInterval(timer);
+    void context.close();
+  };
+}

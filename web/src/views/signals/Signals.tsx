@@ -1,0 +1,138 @@
+import { tagOf } from '@urvek/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useFieldLog } from '../../api/queries.ts';
+import { Stage } from '../../components/Frame.tsx';
+import { Trouble } from '../../components/States.tsx';
+import { fieldLog } from '../../field/fieldLog.ts';
+import { PACKET_EVERY_S, playSignal, type BeaconClock, type SoundSignal } from '../../field/testSignals.ts';
+import { BeaconPicture } from './BeaconPicture.tsx';
+import { RunningClock } from './RunningClock.tsx';
+
+const SOUNDS: Readonly<Record<SoundSignal, readonly [string, string]>> = {
+  noise: [
+    'Noise',
+    'Steady, at about the level of speech: any gap is heard, and found to a few milliseconds.',
+  ],
+  tone: ['Tone, 1 kHz', 'For links that take noise for silence and cut it.'],
+  clicks: ['Clicks', 'One a second, each tenth higher: for delay by ear and for counting what is lost.'],
+  beacon: [
+    'Beacon in sound',
+    `A code every ${PACKET_EVERY_S} s, noise between: what is recorded at the other end says by itself where and when it was.`,
+  ],
+};
+const PICTURES = {
+  clock: ['Running clock', 'The time in tenths and the number of the picture, with a moving edge.'],
+  code: [
+    'Beacon in picture',
+    'A code that changes five times a second. Film it, or lead it into the transmitter: at least two fifths of the picture’s height.',
+  ],
+} as const;
+type PictureSignal = keyof typeof PICTURES;
+
+/** Which walk the beacon belongs to: the one under way on this device, or a time of its own. */
+function useBeaconClock(): (BeaconClock & { readonly ofWalk: boolean }) | undefined {
+  const begun = useFieldLog(async () => {
+    const [walk] = await fieldLog.underWay();
+    const begin = walk && (await fieldLog.logOf(walk.id))[0];
+    return { walkId: walk?.id, beganMs: begin && begin.time.wallMs - 1000 * begin.time.walkS };
+  }, 'beacon');
+  const [own] = useState(() => ({ walkId: crypto.randomUUID(), beganMs: Date.now() }));
+  return useMemo(() => {
+    if (!begun) return undefined;
+    const { walkId = own.walkId, beganMs = own.beganMs } = begun;
+    return {
+      tag: tagOf(walkId),
+      walkS: (pageMs: number) => Math.max(0, (performance.timeOrigin + pageMs - beganMs) / 1000),
+      ofWalk: begun.walkId !== undefined,
+    };
+  }, [begun, own]);
+}
+
+/** What this device plays or shows into the link under test. */
+export function Signals() {
+  const clock = useBeaconClock();
+  const [playing, setPlaying] = useState<SoundSignal>();
+  const [shown, setShown] = useState<PictureSignal>();
+  const [sent, setSent] = useState(0);
+  const [error, setError] = useState<Error>();
+  const stop = useRef<() => void>(undefined);
+  const hush = (): void => {
+    stop.current?.();
+    stop.current = undefined;
+    setPlaying(undefined);
+  };
+  useEffect(() => () => stop.current?.(), []);
+  const play = (signal: SoundSignal): void => {
+    hush();
+    setSent(0);
+    setError(undefined);
+    if (clock)
+      void playSignal(signal, clock, () => setSent((n) => n + 1)).then(
+        (end) => {
+          stop.current = end;
+          setPlaying(signal);
+        },
+        (cause: unknown) => setError(new Error('This browser plays no sound. Try another one.', { cause })),
+      );
+  };
+  return (
+    <Stage title="Test signals" lead="What goes into the link, so that what is lost can be found.">
+      <div className="grid gap-4 lg:grid-cols-2">
+        <section className="sheet p-4" aria-label="Sound">
+          <h2>Sound</h2>
+          <p className="mt-1 border-l-4 border-degraded pl-3">
+            Turn the volume down first, take off headphones, and turn it up until it is as loud as a voice.
+          </p>
+          <ul className="mt-2 grid gap-2">
+            {(Object.keys(SOUNDS) as SoundSignal[]).map((signal) => (
+              <li key={signal} className="grid grid-cols-[11rem_1fr] items-start gap-3">
+                <button
+                  type="button"
+                  className={`btn justify-center ${playing === signal ? 'btn-main' : ''}`}
+                  aria-pressed={playing === signal}
+                  onClick={() => (playing === signal ? hush() : play(signal))}
+                >
+                  {playing === signal ? '■ Stop' : SOUNDS[signal][0]}
+                </button>
+                <p className="text-[0.87rem]">{SOUNDS[signal][1]}</p>
+              </li>
+            ))}
+          </ul>
+          {error && <Trouble error={error} />}
+          <p className="mt-2" role="status" data-sent={sent}>
+            {playing === undefined
+              ? 'Nothing plays.'
+              : playing === 'beacon'
+                ? `Beacon: ${sent} sent.`
+                : `${SOUNDS[playing][0]} plays.`}
+          </p>
+        </section>
+        <section className="sheet p-4" aria-label="Picture">
+          <h2>Picture</h2>
+          <ul className="mt-2 grid gap-2">
+            {(Object.keys(PICTURES) as PictureSignal[]).map((signal) => (
+              <li key={signal} className="grid grid-cols-[11rem_1fr] items-start gap-3">
+                <button type="button" className="btn justify-center" onClick={() => setShown(signal)}>
+                  {PICTURES[signal][0]}
+                </button>
+                <p className="text-[0.87rem]">{PICTURES[signal][1]}</p>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+      {clock && (
+        <p className="mt-3 text-[0.95rem]">
+          {clock.ofWalk
+            ? 'The beacon belongs to the walk under way on this device: its log says where each code was sent.'
+            : 'No walk is under way on this device: the beacon tells the time since this page was opened.'}{' '}
+          Its tag is <span className="figure">{clock.tag}</span>. Recordings are read by{' '}
+          <code>./bin/urvek beacon FILE</code>, with <code>--walk</code> and the walk that was saved as a
+          file.
+        </p>
+      )}
+      {clock && shown === 'code' && <BeaconPicture clock={clock} onClose={() => setShown(undefined)} />}
+      {clock && shown === 'clock' && <RunningClock clock={clock} onClose={() => setShown(undefined)} />}
+    </Stage>
+  );
+}
