@@ -276,6 +276,21 @@ describe('comparisons', () => {
     });
     expect((await call('PUT', `/comparisons/${id}`, { ...change, title: 'Late' })).status).toBe(409);
     expect((await call('GET', `/comparisons/${id}`)).body).toMatchObject({ title: 'Renamed' });
+    // Who made which change, the newest first; each as it was.
+    const plan = { ...again.setup, currency: 'EUR' };
+    await call('PUT', `/comparisons/${id}`, { title: 'Renamed', question: '', setup: plan, revision: 2 });
+    const revisions = (await call('GET', `/comparisons/${id}/revisions`)).body as object[];
+    expect(revisions).toEqual([
+      { revision: 3, who: 'this machine', atMs: expect.any(Number), what: ['currency'] },
+      { revision: 2, who: 'this machine', atMs: expect.any(Number), what: ['title'] },
+      { revision: 1, atMs: expect.any(Number), what: [] },
+    ]);
+    expect((await call('GET', `/comparisons/${id}/revisions/1`)).body).toMatchObject({
+      title: 'Two radios',
+      setup: again.setup,
+    });
+    expect((await call('GET', `/comparisons/${id}/revisions/9`)).status).toBe(404);
+    expect((await call('GET', `/comparisons/${randomUUID()}/revisions`)).status).toBe(404);
   });
 
   test('the demo is there once, however often the server starts, and its CSV holds what the findings hold', async () => {

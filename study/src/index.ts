@@ -18,6 +18,7 @@ export * from './plan/link.ts';
 export * from './plan/plannedWalks.ts';
 export * from './plan/planning.ts';
 export * from './plan/seal.ts';
+export * from './plan/setupChanges.ts';
 export * from './plan/stages.ts';
 export * from './publish/captions.ts';
 export * from './publish/exports.ts';

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { ComparisonSummary } from '@urvek/contract';
 import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { createBrowserRouter, Link, Navigate, Outlet, RouterProvider } from 'react-router';
 import { Refused } from './api/client.ts';
 import { takeKeyFromAddress } from './api/key.ts';
 import { useComparison } from './api/queries.ts';
@@ -39,6 +39,9 @@ function ComparisonFrame() {
             {data.demo && (
               <span className="ml-3 border border-sheet px-1.5 text-sm">made up: simulated walks</span>
             )}
+            <Link to={`/c/${id}/history`} className="ml-3 hidden text-sm underline sm:inline">
+              History
+            </Link>
           </>
         )}
       </TopBar>
@@ -103,6 +106,7 @@ const router = createBrowserRouter([
       { path: 'import-sheet', ...view(() => import('./views/trace/SheetImport.tsx'), 'SheetImport') },
       { path: 'ranges', ...view(() => import('./views/ranges/Ranges.tsx'), 'Ranges') },
       { path: 'verdict', ...view(() => import('./views/verdict/Verdict.tsx'), 'Verdict') },
+      { path: 'history', ...view(() => import('./views/kit/History.tsx'), 'History') },
       { path: 'report', ...view(() => import('./views/report/Report.tsx'), 'Report') },
     ],
   },

@@ -49,3 +49,20 @@ export interface ComparisonSummary extends ComparisonHead {
 export interface Comparison extends ComparisonHead {
   readonly setup: Setup;
 }
+
+/** One change of a set-up: who made it, when, and what it was about. */
+export interface Revision {
+  readonly revision: number;
+  /** Undefined: it was begun so, or nobody kept who it was. */
+  readonly who?: string;
+  readonly atMs: number;
+  /** The things that it changed, in words; empty for the first that is kept. */
+  readonly what: readonly string[];
+}
+
+/** A set-up as it was. */
+export interface RevisedSetup extends Revision {
+  readonly title: string;
+  readonly question: string;
+  readonly setup: Setup;
+}

@@ -7,8 +7,12 @@ import {
   readInterchange,
   readWalks,
   type Removed,
+  type RevisedSetup,
+  type Revision,
 } from '@urvek/contract';
+import { setupChanges } from '@urvek/study';
 import { Router } from 'express';
+import { NotFound, type KeptRevision } from '../storage/port.ts';
 import { jsonBody, parsed, textBody } from './body.ts';
 import { backedUp, checkIds, onlyText, STRICT, type Parts } from './parts.ts';
 import { requires, whoOf } from './who.ts';
@@ -18,6 +22,20 @@ const IMPORT_LIMITS = { bytes: 64_000_000, values: 8_000_000 };
 const SETUP_LIMITS = { bytes: 1_000_000, values: 100_000 };
 /** Signs of a body that are read within the request. */
 const READ_AT_ONCE = 300_000;
+
+/** So many changes are shown. */
+const REVISIONS_SHOWN = 50;
+
+function revisionOf(now: KeptRevision, before: KeptRevision | undefined): Revision {
+  const what = before
+    ? [
+        ...(now.title === before.title ? [] : ['title']),
+        ...(now.question === before.question ? [] : ['question']),
+        ...setupChanges(before.setup, now.setup).map((c) => c.what),
+      ]
+    : [];
+  return { revision: now.revision, who: now.who, atMs: now.atMs, what };
+}
 
 export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Router {
   const router = Router();
@@ -59,7 +77,20 @@ export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Rout
   );
   router.put('/:id', requires('editor'), async (request, response) => {
     const update = await comparisonUpdateSchema.validate(request.body, STRICT);
-    response.json(await storage.updateComparison(request.params.id as string, update));
+    response.json(await storage.updateComparison(request.params.id as string, update, whoOf(response).name));
+  });
+  router.get('/:id/revisions', async (request, response) => {
+    const kept = await storage.revisionsOf(request.params.id, REVISIONS_SHOWN + 1);
+    response.json(kept.slice(0, REVISIONS_SHOWN).map((now, i) => revisionOf(now, kept[i + 1])));
+  });
+  router.get('/:id/revisions/:revision', async (request, response) => {
+    const { id, revision } = request.params;
+    const kept = await storage.revisionsOf(id, REVISIONS_SHOWN + 1);
+    const at = kept.findIndex((r) => String(r.revision) === revision);
+    const now = kept[at];
+    if (!now) throw new NotFound(`no revision ${revision} of ${id} is kept`);
+    const { title, question, setup } = now;
+    response.json({ ...revisionOf(now, kept[at + 1]), title, question, setup } satisfies RevisedSetup);
   });
   router.put('/:id/aside', requires('editor'), async (request, response) => {
     const { id } = request.params as { id: string };

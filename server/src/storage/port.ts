@@ -60,6 +60,17 @@ export interface KeptFinding {
   readonly json: string;
 }
 
+/** A comparison as it was after one change of it. */
+export interface KeptRevision {
+  readonly revision: number;
+  readonly title: string;
+  readonly question: string;
+  readonly setup: Setup;
+  /** Undefined: it was made here, or before this was kept. */
+  readonly who: string | undefined;
+  readonly atMs: number;
+}
+
 /** Where a page of walks goes on: start and id of the last walk of the page before. */
 export interface Cursor {
   readonly startedMs: number;
@@ -101,7 +112,9 @@ export interface Storage {
   /** The newest first. */
   trail(): Promise<TrailEntry[]>;
   /** @throws Conflict when another change came first. */
-  updateComparison(id: string, update: ComparisonUpdate): Promise<Comparison>;
+  updateComparison(id: string, update: ComparisonUpdate, who?: string): Promise<Comparison>;
+  /** The newest first, at most so many. @throws NotFound */
+  revisionsOf(id: string, most: number): Promise<KeptRevision[]>;
   /**
    * Takes in a whole comparison with its walks and their logs, or nothing of it. @throws Conflict when it,
    * or one of its walks, is here already.

@@ -11,6 +11,8 @@ import type {
   PairingOffer,
   Problem,
   Removed,
+  RevisedSetup,
+  Revision,
   StoredWalk,
   WalkHeader,
   WantedCriterion,
@@ -96,6 +98,9 @@ export const base = {
   importWhole: (text: string) => callText<Comparison>('POST', '/comparisons/import', text, WHOLE_FILE_MS),
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
+  revisions: (id: string) => call<Revision[]>('GET', `/comparisons/${id}/revisions`),
+  revision: (id: string, revision: number) =>
+    call<RevisedSetup>('GET', `/comparisons/${id}/revisions/${revision}`),
   events: (walkId: string) => call<WalkEvent[]>('GET', `/walks/${walkId}/events`),
   withheld: (id: string) => call<Withholding[]>('GET', `/comparisons/${id}/withheld`),
   importWalks: (id: string, walks: readonly StoredWalk[]) =>

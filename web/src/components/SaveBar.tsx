@@ -1,4 +1,6 @@
+import { Conflict } from './Conflict.tsx';
 import { Trouble } from './States.tsx';
+import type { SetupBar } from './useSetupForm.ts';
 
 /** Stands at the foot of a stage that has unsaved changes. */
 export function SaveBar({
@@ -6,29 +8,27 @@ export function SaveBar({
   dirty,
   saving,
   error,
+  conflict,
   onSave,
   onDiscard,
-}: {
-  what: string;
-  dirty: boolean;
-  saving: boolean;
-  error: Error | null;
-  onSave: () => void;
-  onDiscard: () => void;
-}) {
-  if (!dirty && !error) return null;
+}: SetupBar & { what: string }) {
+  if (!dirty && !error && !conflict) return null;
   return (
     <div className="no-print sticky bottom-0 z-10 mt-4 border-t-2 border-ink bg-sheet px-4 py-2">
       {error && <Trouble error={error} />}
-      <div className="flex items-center gap-3">
-        <button type="button" className="btn btn-main" disabled={saving} onClick={onSave}>
-          Save {what}
-        </button>
-        <button type="button" className="btn" onClick={onDiscard}>
-          Discard changes
-        </button>
-        <span className="text-faint">Not saved yet.</span>
-      </div>
+      {conflict ? (
+        <Conflict {...conflict} onDiscard={onDiscard} />
+      ) : (
+        <div className="flex items-center gap-3">
+          <button type="button" className="btn btn-main" disabled={saving} onClick={onSave}>
+            Save {what}
+          </button>
+          <button type="button" className="btn" onClick={onDiscard}>
+            Discard changes
+          </button>
+          <span className="text-faint">Not saved yet.</span>
+        </div>
+      )}
     </div>
   );
 }

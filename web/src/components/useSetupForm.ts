@@ -1,32 +1,99 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { comparisonUpdateSchema, setupSchema, type Comparison, type Setup } from '@urvek/contract';
-import { useEffect } from 'react';
+import { mergeSetups, type Merge } from '@urvek/study';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
 import { useForm, type Resolver, type UseFormReturn } from 'react-hook-form';
+import { Refused } from '../api/client.ts';
 import { useSaveComparison } from '../api/queries.ts';
 import { useNotice } from './Notice.tsx';
 
-/** A form over the whole set-up: each stage edits its part, and the document is saved whole, with undo. */
+/** Somebody else changed the same set-up while it was edited here. */
+export interface SetupConflict extends Merge {
+  /** Takes what was decided: the set-up as it shall be, to be saved. */
+  readonly resolve: (setup: Setup) => void;
+}
+
+/** What stands at the foot of a stage that edits the set-up. */
+export interface SetupBar {
+  readonly dirty: boolean;
+  readonly saving: boolean;
+  readonly error: Error | null;
+  readonly conflict: SetupConflict | undefined;
+  readonly onSave: () => void;
+  readonly onDiscard: () => void;
+}
+
+/**
+ * A form over the whole set-up: each stage edits its part, and the document is saved whole, with undo. What comes from
+ * elsewhere meanwhile takes nothing away that was typed here: the two are shown side by side.
+ */
 export function useSetupForm(
   comparison: Comparison,
   what: string,
-): { form: UseFormReturn<Setup>; save: () => void; error: Error | null; saving: boolean } {
+): { form: UseFormReturn<Setup>; bar: SetupBar } {
   const form = useForm<Setup>({
     resolver: yupResolver(setupSchema) as unknown as Resolver<Setup>,
     defaultValues: comparison.setup,
     mode: 'onBlur',
   });
-  const { mutate, error, isPending } = useSaveComparison(comparison.id);
+  const { mutate, error, isPending, reset } = useSaveComparison(comparison.id);
+  const client = useQueryClient();
   const notice = useNotice();
-  useEffect(() => form.reset(comparison.setup), [form, comparison.revision, comparison.setup]);
+  /** What the form was made from. */
+  const from = useRef(comparison);
+  const [theirs, setTheirs] = useState<Comparison>();
+  const { isDirty } = form.formState;
+  useEffect(() => {
+    // What comes back from a save of one's own is taken in there.
+    if (isPending || comparison.revision === from.current.revision) return;
+    if (isDirty) setTheirs(comparison);
+    else {
+      from.current = comparison;
+      form.reset(comparison.setup);
+    }
+  }, [form, comparison, isDirty, isPending]);
   const save = form.handleSubmit((setup) => {
-    const { title, question, revision } = comparison;
+    const { title, question, revision, setup: before } = from.current;
     mutate(comparisonUpdateSchema.validateSync({ title, question, setup, revision }), {
-      onSuccess: (saved) =>
+      onSuccess: (saved) => {
+        from.current = saved;
+        form.reset(saved.setup);
         notice({
           text: `${what} saved`,
-          undo: () => mutate({ title, question, setup: comparison.setup, revision: saved.revision }),
-        }),
+          undo: () => mutate({ title, question, setup: before, revision: saved.revision }),
+        });
+      },
+      onError: (cause) => {
+        // What the others have made of it is fetched, and shown beside this.
+        if (cause instanceof Refused && cause.status === 409)
+          void client.invalidateQueries({ queryKey: ['comparison', comparison.id] });
+      },
     });
   });
-  return { form, save: () => void save(), error, saving: isPending };
+  const resolve = (setup: Setup): void => {
+    if (!theirs) return;
+    from.current = theirs;
+    setTheirs(undefined);
+    reset();
+    form.reset(theirs.setup);
+    form.reset(setup, { keepDefaultValues: true });
+  };
+  return {
+    form,
+    bar: {
+      dirty: isDirty,
+      saving: isPending,
+      error: theirs ? null : error,
+      conflict: theirs && {
+        ...mergeSetups(from.current.setup, theirs.setup, form.getValues()),
+        resolve,
+      },
+      onSave: () => void save(),
+      onDiscard: () => {
+        if (theirs) resolve(theirs.setup);
+        else form.reset();
+      },
+    },
+  };
 }

@@ -5,6 +5,7 @@ import { AddWalkReaders1764700000000 } from './migrations/addWalkReaders.ts';
 import { AddWalkSlot1764100000000 } from './migrations/addWalkSlot.ts';
 import { CreateTables1764000000000 } from './migrations/createTables.ts';
 import { KeepJobs1764400000000 } from './migrations/keepJobs.ts';
+import { KeepRevisions1764800000000 } from './migrations/keepRevisions.ts';
 import { StateOnlyWhatWasEntered1764500000000 } from './migrations/stateOnlyWhatWasEntered.ts';
 import { KeepFindings1764300000000 } from './migrations/keepFindings.ts';
 import { meaningOf } from './meaning.ts';
@@ -67,6 +68,7 @@ async function connect(url: string, answerMs: number, connections?: number): Pro
       StateOnlyWhatWasEntered1764500000000,
       AddAccess1764600000000,
       AddWalkReaders1764700000000,
+      KeepRevisions1764800000000,
     ],
     installExtensions: false,
     connectTimeoutMS: CONNECT_MS,

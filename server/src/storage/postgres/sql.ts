@@ -1,4 +1,4 @@
-import type { DeviceRole, HeldLog, TrailEntry } from '@urvek/contract';
+import type { DeviceRole, HeldLog, Setup, TrailEntry } from '@urvek/contract';
 import type { EventKey, WalkEvent } from '@urvek/core';
 import type { EntityManager } from 'typeorm';
 import type { KeptFinding } from '../port.ts';
@@ -253,4 +253,42 @@ export async function readableBy(
     [deviceId, walkIds],
   );
   return new Set(rows.map((r) => r.id));
+}
+
+/** So many versions of a set-up are kept. */
+const REVISIONS_KEPT = 200;
+
+/** Keeps a comparison as it is now, and who made it so. */
+export async function keepRevision(
+  manager: EntityManager,
+  id: string,
+  who: string | undefined,
+): Promise<void> {
+  await manager.query(
+    `INSERT INTO comparison_revision (comparison_id, revision, title, question, setup, who, at)
+     SELECT id, revision, title, question, setup, $2, updated_at FROM comparison WHERE id = $1
+     ON CONFLICT DO NOTHING`,
+    [id, who ?? null],
+  );
+  await manager.query(
+    `DELETE FROM comparison_revision WHERE comparison_id = $1 AND revision <=
+       (SELECT revision FROM comparison WHERE id = $1) - $2`,
+    [id, REVISIONS_KEPT],
+  );
+}
+
+export const revisionsOf = (manager: EntityManager, id: string, most: number): Promise<RevisionRow[]> =>
+  manager.query(
+    `SELECT revision, title, question, setup, who, extract(epoch FROM at)::float8 * 1000 AS "atMs"
+     FROM comparison_revision WHERE comparison_id = $1 ORDER BY revision DESC LIMIT $2`,
+    [id, most],
+  );
+
+interface RevisionRow {
+  readonly revision: number;
+  readonly title: string;
+  readonly question: string;
+  readonly setup: Setup;
+  readonly who: string | null;
+  readonly atMs: number;
 }

@@ -24,6 +24,7 @@ import {
   type Cursor,
   type KeptFile,
   type KeptFinding,
+  type KeptRevision,
   type ListedWalk,
   type Storage,
 } from '../port.ts';
@@ -89,6 +90,7 @@ export class Store implements Storage {
       .orIgnore()
       .updateEntity(false)
       .execute();
+    await sql.keepRevision(this.database.manager, wanted.id, undefined);
     return this.getComparison(wanted.id);
   }
 
@@ -98,18 +100,31 @@ export class Store implements Storage {
     return { ...headOf(row), setup: row.setup };
   }
 
-  async updateComparison(id: string, { revision, ...change }: ComparisonUpdate): Promise<Comparison> {
-    const result = await this.database
-      .createQueryBuilder()
-      .update(comparisonEntity)
-      .set({ ...change, revision: revision + 1, updatedAt: this.clock.now() })
-      .where({ id, revision })
-      .execute();
-    if (result.affected === 0) {
-      const now = await this.getComparison(id);
+  async updateComparison(
+    id: string,
+    { revision, ...change }: ComparisonUpdate,
+    who?: string,
+  ): Promise<Comparison> {
+    const changed = await this.database.transaction(async (manager) => {
+      const { affected } = await manager
+        .createQueryBuilder()
+        .update(comparisonEntity)
+        .set({ ...change, revision: revision + 1, updatedAt: this.clock.now() })
+        .where({ id, revision })
+        .execute();
+      if (affected === 1) await sql.keepRevision(manager, id, who);
+      return affected === 1;
+    });
+    const now = await this.getComparison(id);
+    if (!changed)
       throw new Conflict(`comparison ${id} was changed elsewhere: revision ${now.revision}, not ${revision}`);
-    }
-    return this.getComparison(id);
+    return now;
+  }
+
+  async revisionsOf(id: string, most: number): Promise<KeptRevision[]> {
+    await this.requireComparison(id);
+    const rows = await sql.revisionsOf(this.database.manager, id, most);
+    return rows.map(({ who, ...row }) => ({ ...row, who: who ?? undefined }));
   }
 
   async setAside(id: string, reason: string | undefined): Promise<void> {
@@ -174,6 +189,7 @@ export class Store implements Storage {
         .values({ ...head, demo: simulated, setup, revision: 1, createdAt: now, updatedAt: now })
         .updateEntity(false)
         .execute();
+      await sql.keepRevision(manager, head.id, undefined);
       await insertWalks(manager, walks, now);
     });
     return this.getComparison(head.id);

@@ -30,7 +30,7 @@ const newProduct = (): Setup['products'][number] => {
 export const Kit = () => <WithWorkspace open>{(workspace) => <KitEditor {...workspace} />}</WithWorkspace>;
 
 function KitEditor({ comparison }: Ready) {
-  const { form, save, error, saving } = useSetupForm(comparison, 'Kit');
+  const { form, bar } = useSetupForm(comparison, 'Kit');
   const fields = useFieldArray({ control: form.control, name: 'products', keyName: 'key' });
   const [wanted, select] = useSelected('product');
   const choose = useSelect();
@@ -106,14 +106,7 @@ function KitEditor({ comparison }: Ready) {
           />
         </>
       )}
-      <SaveBar
-        what="kit"
-        dirty={form.formState.isDirty}
-        saving={saving}
-        error={error}
-        onSave={save}
-        onDiscard={() => form.reset()}
-      />
+      <SaveBar what="kit" {...bar} />
     </Stage>
   );
 }

@@ -35,7 +35,7 @@ export const Paths = () => (
 
 function PathsEditor(workspace: Ready) {
   const { comparison } = workspace;
-  const { form, save, error, saving } = useSetupForm(comparison, 'Paths');
+  const { form, bar } = useSetupForm(comparison, 'Paths');
   const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
   const [wanted] = useSelected('path');
   const change = useSelect();
@@ -101,14 +101,7 @@ function PathsEditor(workspace: Ready) {
         </>
       )}
       <OnAir form={form} />
-      <SaveBar
-        what="paths"
-        dirty={form.formState.isDirty}
-        saving={saving}
-        error={error}
-        onSave={save}
-        onDiscard={() => form.reset()}
-      />
+      <SaveBar what="paths" {...bar} />
     </Stage>
   );
 }

@@ -22,7 +22,7 @@ export const Plan = () => <WithWorkspace open>{(workspace) => <PlanEditor {...wo
 
 function PlanEditor(workspace: Ready) {
   const { comparison, walks, id } = workspace;
-  const { form, save, error, saving } = useSetupForm(comparison, 'Plan');
+  const { form, bar } = useSetupForm(comparison, 'Plan');
   const plan = form.watch('plan');
   const setup: Setup = {
     ...comparison.setup,
@@ -172,14 +172,7 @@ function PlanEditor(workspace: Ready) {
           <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />
         </>
       )}
-      <SaveBar
-        what="plan"
-        dirty={form.formState.isDirty}
-        saving={saving}
-        error={error}
-        onSave={save}
-        onDiscard={() => form.reset()}
-      />
+      <SaveBar what="plan" {...bar} />
     </Stage>
   );
 }

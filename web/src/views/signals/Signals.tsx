@@ -21,7 +21,7 @@ const SOUNDS: Readonly<Record<SoundSignal, readonly [string, string]>> = {
   ],
 };
 const PICTURES = {
-  clock: ['Running clock', 'The time in tenths and the number of the picture, with a moving edge.'],
+  clock: ['Running clock', 'The time in tenths, and the number of the picture in figures and as bars.'],
   code: [
     'Beacon in picture',
     'A code that changes five times a second. Film it, or lead it into the transmitter: at least two fifths of the picture’s height.',

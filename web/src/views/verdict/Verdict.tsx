@@ -18,7 +18,7 @@ export const Verdict = () => <WithWorkspace>{(workspace) => <VerdictStage {...wo
 
 function VerdictStage(workspace: Ready) {
   const { data, error } = useJudgement(workspace);
-  const { form, save, error: saveError, saving } = useSetupForm(workspace.comparison, 'Verdict');
+  const { form, bar } = useSetupForm(workspace.comparison, 'Verdict');
   const open = data?.audits.filter((a) => a.acknowledged === undefined).length;
   const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);
   const parts: [string, ReactNode][] = data
@@ -53,16 +53,7 @@ function VerdictStage(workspace: Ready) {
       {error && <Trouble error={error} />}
       {!data && !error && <Loading what="the verdicts" />}
       {data && <Views views={parts.map(([name, part]) => ({ id: tabOf(name), name, draw: () => part }))} />}
-      {!workspace.sealed && (
-        <SaveBar
-          what="verdict"
-          dirty={form.formState.isDirty}
-          saving={saving}
-          error={saveError}
-          onSave={save}
-          onDiscard={() => form.reset()}
-        />
-      )}
+      {!workspace.sealed && <SaveBar what="verdict" {...bar} />}
     </Stage>
   );
 }

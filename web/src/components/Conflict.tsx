@@ -1,0 +1,82 @@
+import { withChange, type Clash } from '@urvek/study';
+import { useState } from 'react';
+import type { SetupConflict } from './useSetupForm.ts';
+
+/** A value as short text. */
+function shown(value: unknown): string {
+  if (value === undefined) return 'not there';
+  if (typeof value !== 'object' || value === null) return String(value);
+  const name = (value as { name?: unknown }).name;
+  if (typeof name === 'string') return name;
+  return Array.isArray(value) ? `${value.length} entries` : 'changed';
+}
+
+/** Two people changed the set-up: what both changed stands side by side, and one is chosen of each. */
+export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict & { onDiscard: () => void }) {
+  const [ours, setOurs] = useState<ReadonlySet<string>>(new Set());
+  const keyOf = ({ at }: Clash): string => at.join('/');
+  const choose = (clash: Clash, own: boolean): void => {
+    const next = new Set(ours);
+    if (own) next.add(keyOf(clash));
+    else next.delete(keyOf(clash));
+    setOurs(next);
+  };
+  const take = (): void =>
+    resolve(
+      clashes.reduce((s, clash) => (ours.has(keyOf(clash)) ? withChange(s, clash.at, clash.ours) : s), setup),
+    );
+  return (
+    <section role="alertdialog" aria-label="Changed elsewhere too" data-clashes={clashes.length}>
+      <p className="font-bold">
+        This set-up was changed elsewhere while you edited it. Nothing of either is lost.
+      </p>
+      {clashes.length === 0 ? (
+        <p>The two changes are of different things: both are kept.</p>
+      ) : (
+        <div className="max-h-[40vh] overflow-y-auto">
+          <table className="mt-1 w-full text-[0.95rem]" aria-label="Changed by both">
+            <thead>
+              <tr className="border-b border-ink text-left">
+                <th scope="col">Changed by both</th>
+                <th scope="col">Before</th>
+                <th scope="col">Theirs, saved</th>
+                <th scope="col">Yours</th>
+              </tr>
+            </thead>
+            <tbody>
+              {clashes.map((clash) => (
+                <tr key={keyOf(clash)} className="border-b border-rule">
+                  <th scope="row" className="text-left font-normal">
+                    {clash.what}
+                  </th>
+                  <td className="text-faint">{shown(clash.before)}</td>
+                  {[false, true].map((own) => (
+                    <td key={String(own)}>
+                      <label className="flex min-h-8 items-center gap-2">
+                        <input
+                          type="radio"
+                          name={keyOf(clash)}
+                          checked={ours.has(keyOf(clash)) === own}
+                          onChange={() => choose(clash, own)}
+                        />
+                        {shown(own ? clash.ours : clash.theirs)}
+                      </label>
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <button type="button" className="btn btn-main" onClick={take}>
+          {clashes.length === 0 ? 'Keep both, then save' : 'Take these, then save'}
+        </button>
+        <button type="button" className="btn" onClick={onDiscard}>
+          Take theirs, without your changes
+        </button>
+      </div>
+    </section>
+  );
+}
