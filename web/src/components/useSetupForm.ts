@@ -2,7 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { comparisonUpdateSchema, setupSchema, type Comparison, type Setup } from '@urvek/contract';
 import { mergeSetups, type Merge } from '@urvek/study';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { Refused } from '../api/client.ts';
 import { useSaveComparison } from '../api/queries.ts';
@@ -40,25 +40,24 @@ export function useSetupForm(
   const { mutate, error, isPending, reset } = useSaveComparison(comparison.id);
   const client = useQueryClient();
   const notice = useNotice();
-  /** What the form was made from. */
-  const from = useRef(comparison);
-  const [theirs, setTheirs] = useState<Comparison>();
+  /** What the form was made from, and what was decided of a conflict on top of it. */
+  const [from, setFrom] = useState<{ readonly comparison: Comparison; readonly decided?: Setup }>({
+    comparison,
+  });
   const { isDirty } = form.formState;
+  // What comes back from a save of one's own is taken in there.
+  const changedElsewhere = !isPending && comparison.revision !== from.comparison.revision;
+  if (changedElsewhere && !isDirty) setFrom({ comparison });
+  const theirs = changedElsewhere && isDirty ? comparison : undefined;
   useEffect(() => {
-    // What comes back from a save of one's own is taken in there.
-    if (isPending || comparison.revision === from.current.revision) return;
-    if (isDirty) setTheirs(comparison);
-    else {
-      from.current = comparison;
-      form.reset(comparison.setup);
-    }
-  }, [form, comparison, isDirty, isPending]);
+    form.reset(from.comparison.setup);
+    if (from.decided) form.reset(from.decided, { keepDefaultValues: true });
+  }, [form, from]);
   const save = form.handleSubmit((setup) => {
-    const { title, question, revision, setup: before } = from.current;
+    const { title, question, revision, setup: before } = from.comparison;
     mutate(comparisonUpdateSchema.validateSync({ title, question, setup, revision }), {
       onSuccess: (saved) => {
-        from.current = saved;
-        form.reset(saved.setup);
+        setFrom({ comparison: saved });
         notice({
           text: `${what} saved`,
           undo: () => mutate({ title, question, setup: before, revision: saved.revision }),
@@ -73,11 +72,8 @@ export function useSetupForm(
   });
   const resolve = (setup: Setup): void => {
     if (!theirs) return;
-    from.current = theirs;
-    setTheirs(undefined);
     reset();
-    form.reset(theirs.setup);
-    form.reset(setup, { keepDefaultValues: true });
+    setFrom({ comparison: theirs, decided: setup });
   };
   return {
     form,
@@ -86,7 +82,7 @@ export function useSetupForm(
       saving: isPending,
       error: theirs ? null : error,
       conflict: theirs && {
-        ...mergeSetups(from.current.setup, theirs.setup, form.getValues()),
+        ...mergeSetups(from.comparison.setup, theirs.setup, form.getValues()),
         resolve,
       },
       onSave: () => void save(),
