@@ -1,4 +1,5 @@
 // npm start: installs what is missing, starts database and server, and says where to look.
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backupBefore, dailyBackup } from './lib/backup.mjs';
@@ -17,6 +18,9 @@ const DEFAULT_PORT = 4826;
 const BACKUP_CHECK_MS = 3_600_000;
 const FIRST_BACKUP_MS = 60_000;
 const LONGEST_CLOSE_MS = 10_000;
+/** A step that took so long is told, s. */
+const SAID_FROM_S = 1;
+const FFMPEG = '/usr/bin/ffmpeg';
 
 function readOptions() {
   const { values } = parseArgs({
@@ -70,8 +74,8 @@ async function main() {
 }
 
 async function run(port, demo, lan) {
-  ensurePackages();
-  const database = await openDatabase();
+  await step('npm packages', ensurePackages);
+  const database = await step('database', openDatabase);
   let serving;
   let stopping = false;
   const stop = async (code) => {
@@ -85,7 +89,7 @@ async function run(port, demo, lan) {
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
   try {
-    ensureWeb();
+    await step('application', ensureWeb);
     await enableTypeScript();
     const { serve } = await import(join(ROOT, 'server/src/serve.ts'));
     const { privateAddresses } = await import(join(ROOT, 'server/src/lan/network.ts'));
@@ -124,7 +128,20 @@ async function run(port, demo, lan) {
   say(`Urvek is running. Open ${openedAt(serving.url)}`);
   for (const url of serving.lanUrls)
     say(`On the local network, for paired devices: ${url} (pair them under Devices, at the address above)`);
+  if (!existsSync(FFMPEG))
+    say(
+      'Recordings are read on the command line by ffmpeg, which is not installed (as root: apt-get install ffmpeg). All else works.',
+    );
   say('Ctrl-C stops it.');
+}
+
+/** Says how long a step took, where one had to wait for it. */
+async function step(what, work) {
+  const fromMs = Date.now();
+  const made = await work();
+  const tookS = (Date.now() - fromMs) / 1000;
+  if (tookS >= SAID_FROM_S) say(`Ready: ${what}, ${tookS.toFixed(0)} s.`);
+  return made;
 }
 
 const isUrvek = (port) =>
