@@ -9,17 +9,32 @@ import {
   walkHeaderSchema,
 } from '@urvek/contract';
 
-type Json = Record<string, unknown>;
+export type Json = Record<string, unknown>;
 
 /**
  * Yup's conditions and cross-checks have no like in JSON Schema: what they ask for beyond it, the reader of
  * Urvek checks.
  */
-const of = (schema: unknown): Json => convertSchema(schema as Parameters<typeof convertSchema>[0]) as Json;
+export const schemaOf = (schema: unknown): Json =>
+  convertSchema(schema as Parameters<typeof convertSchema>[0]) as Json;
+
+/** An event of a log: what all have, and the body of its kind. */
+export function eventJsonSchema(): Json {
+  const event = schemaOf(eventEnvelope) as Json & { properties: Json };
+  return {
+    allOf: [
+      { ...event, properties: { ...event.properties, body: {} } },
+      {
+        oneOf: Object.entries(EVENT_BODIES).map(([kind, body]) => ({
+          properties: { kind: { const: kind }, body: schemaOf(body) },
+        })),
+      },
+    ],
+  };
+}
 
 /** The interchange file as a JSON Schema, from the schemas that read it. */
 export function interchangeJsonSchema(): Json {
-  const event = of(eventEnvelope) as Json & { properties: Json };
   return {
     $schema: 'http://json-schema.org/draft-07/schema#',
     title: `A comparison of Urvek, version ${INTERCHANGE_VERSION}`,
@@ -29,8 +44,8 @@ export function interchangeJsonSchema(): Json {
     properties: {
       format: { const: INTERCHANGE_FORMAT },
       version: { const: INTERCHANGE_VERSION },
-      comparison: of(headSchema),
-      setup: of(setupSchema),
+      comparison: schemaOf(headSchema),
+      setup: schemaOf(setupSchema),
       walks: {
         type: 'array',
         items: {
@@ -38,19 +53,10 @@ export function interchangeJsonSchema(): Json {
           required: ['header', 'log'],
           additionalProperties: false,
           properties: {
-            header: of(walkHeaderSchema),
+            header: schemaOf(walkHeaderSchema),
             log: {
               type: 'array',
-              items: {
-                allOf: [
-                  { ...event, properties: { ...event.properties, body: {} } },
-                  {
-                    oneOf: Object.entries(EVENT_BODIES).map(([kind, body]) => ({
-                      properties: { kind: { const: kind }, body: of(body) },
-                    })),
-                  },
-                ],
-              },
+              items: eventJsonSchema(),
             },
           },
         },

@@ -1,9 +1,11 @@
 import { expect, test } from '@jest/globals';
 import { writeInterchange } from '@urvek/contract';
+import { Validator } from '@seriousme/openapi-schema-validator';
 import { Ajv } from 'ajv';
 import { readFileSync } from 'node:fs';
 import { DEMO_ID, DEMO_SETUP, DEMO_TITLE, demoWalks } from '../server/src/demo/cindermoor.ts';
 import { interchangeJsonSchema } from './interchangeSchema.ts';
+import { openApi } from './openApi.ts';
 
 const published = JSON.parse(
   readFileSync(new URL('../docs/interchange.schema.json', import.meta.url), 'utf8'),
@@ -32,4 +34,14 @@ test('by an independent validator the demo’s file is of it, and a spoiled one 
   expect(valid({ ...file, walks: [{ ...walk, log: [{ ...walk?.log[0], body: { grade: 9 } }] }] })).toBe(
     false,
   );
+});
+
+test('the HTTP interface is described by a valid OpenAPI 3.1 file, the one that the schemas make', async () => {
+  const described = JSON.parse(
+    readFileSync(new URL('../docs/openapi.json', import.meta.url), 'utf8'),
+  ) as Record<string, unknown>;
+  expect(described).toEqual(JSON.parse(JSON.stringify(openApi())));
+  const validator = new Validator();
+  expect(await validator.validate(described)).toMatchObject({ valid: true });
+  expect(validator.version).toBe('3.1');
 });

@@ -1,8 +1,10 @@
-// npm run schema: writes the published schema of the interchange file from the schemas that read it.
+// npm run schema: writes what is published of the schemas: of the interchange file, and of the HTTP interface.
 import { writeFileSync } from 'node:fs';
 import { interchangeJsonSchema } from './interchangeSchema.ts';
+import { openApi } from './openApi.ts';
 
-writeFileSync(
-  new URL('../docs/interchange.schema.json', import.meta.url),
-  `${JSON.stringify(interchangeJsonSchema(), null, 1)}\n`,
-);
+for (const [name, schema] of [
+  ['interchange.schema.json', interchangeJsonSchema()],
+  ['openapi.json', openApi()],
+] as const)
+  writeFileSync(new URL(`../docs/${name}`, import.meta.url), `${JSON.stringify(schema, null, 1)}\n`);

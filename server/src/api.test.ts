@@ -10,6 +10,7 @@ import {
 import { parseRecords, readWalkIntervals } from '@urvek/core';
 import { findWalks, rangesByPath } from '@urvek/study';
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
 import { DataSource } from 'typeorm';
 import { DEMO_ID } from './demo/cindermoor.ts';
@@ -480,4 +481,49 @@ test('names that a browser or a spreadsheet might run come out of tables as text
   }
   expect((await call('GET', `/comparisons/${id}/files/secrets.csv`)).status).toBe(404);
   expect((await call('GET', `/comparisons/${id}/files/toString`)).status).toBe(404);
+});
+
+describe('the description of the HTTP interface', () => {
+  interface Described {
+    readonly paths: Readonly<Record<string, Readonly<Record<string, object>>>>;
+  }
+  const METHODS = ['get', 'post', 'put', 'delete'];
+  const { paths } = JSON.parse(
+    readFileSync(new URL('../../docs/openapi.json', import.meta.url), 'utf8'),
+  ) as Described;
+  const operations = Object.entries(paths).flatMap(([path, item]) =>
+    METHODS.filter((m) => m in item).map((m) => `${m} ${path}`),
+  );
+
+  test('names nothing that is not there', async () => {
+    for (const operation of operations) {
+      const [method = '', path = ''] = operation.split(' ');
+      // Of ids that nothing has: what is removed or changed is nothing.
+      const at = path.replace(/\{(\w+)\}/g, (_, name) => (name === 'id' ? randomUUID() : '123456'));
+      const { status, body } = await call(method.toUpperCase(), at, method === 'get' ? undefined : {});
+      expect([operation, status < 500 && !JSON.stringify(body ?? '').includes('nothing at')]).toEqual([
+        operation,
+        true,
+      ]);
+    }
+  });
+
+  test('leaves out nothing that is there', () => {
+    const written = (file: string, under: string): string[] =>
+      [
+        ...readFileSync(new URL(`./api/${file}.ts`, import.meta.url), 'utf8').matchAll(
+          /router\.(get|post|put|delete)\(\s*'([^']+)'/g,
+        ),
+      ].map(([, method, path = '']) =>
+        `${method} ${under}${path.replace(/:(\w+)/g, '{$1}')}`.replace(/\/$/, ''),
+      );
+    const there = [
+      ...['comparisons', 'files', 'findings'].flatMap((file) => written(file, '/comparisons')),
+      ...written('walks', '/walks'),
+      ...written('jobs', '/jobs'),
+      ...written('router', ''),
+    ];
+    expect(there.length).toBeGreaterThan(25);
+    expect(operations.toSorted()).toEqual(there.toSorted());
+  });
 });
