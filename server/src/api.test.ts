@@ -282,8 +282,8 @@ describe('comparisons', () => {
     await call('PUT', `/comparisons/${id}`, { title: 'Renamed', question: '', setup: plan, revision: 2 });
     const revisions = (await call('GET', `/comparisons/${id}/revisions`)).body as object[];
     expect(revisions).toEqual([
-      { revision: 3, who: 'this machine', atMs: expect.any(Number), what: ['currency'] },
-      { revision: 2, who: 'this machine', atMs: expect.any(Number), what: ['title'] },
+      { revision: 3, who: 'this machine', atMs: expect.any(Number), what: ['currency: not stated → EUR'] },
+      { revision: 2, who: 'this machine', atMs: expect.any(Number), what: ['title: Two radios → Renamed'] },
       { revision: 1, atMs: expect.any(Number), what: [] },
     ]);
     expect((await call('GET', `/comparisons/${id}/revisions/1`)).body).toMatchObject({

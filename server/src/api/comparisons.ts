@@ -10,7 +10,7 @@ import {
   type RevisedSetup,
   type Revision,
 } from '@urvek/contract';
-import { setupChanges } from '@urvek/study';
+import { changeText, setupChanges } from '@urvek/study';
 import { Router } from 'express';
 import { NotFound, type KeptRevision } from '../storage/port.ts';
 import { jsonBody, parsed, textBody } from './body.ts';
@@ -29,9 +29,9 @@ const REVISIONS_SHOWN = 50;
 function revisionOf(now: KeptRevision, before: KeptRevision | undefined): Revision {
   const what = before
     ? [
-        ...(now.title === before.title ? [] : ['title']),
+        ...(now.title === before.title ? [] : [`title: ${before.title} → ${now.title}`]),
         ...(now.question === before.question ? [] : ['question']),
-        ...setupChanges(before.setup, now.setup).map((c) => c.what),
+        ...setupChanges(before.setup, now.setup).map(changeText),
       ]
     : [];
   return { revision: now.revision, who: now.who, atMs: now.atMs, what };

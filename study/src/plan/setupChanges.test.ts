@@ -1,7 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Setup } from '@urvek/contract';
 import fc from 'fast-check';
-import { fieldWords, mergeSetups, setupChanges, valueAt, withChange } from './setupChanges.ts';
+import {
+  changeText,
+  fieldWords,
+  mergeSetups,
+  setupChanges,
+  valueAt,
+  valueText,
+  withChange,
+} from './setupChanges.ts';
 
 /** As much of a set-up as these functions look at: they know lists, keys and names, and no field. */
 const leaf = fc.oneof(fc.integer(), fc.string({ maxLength: 5 }), fc.boolean());
@@ -42,6 +50,10 @@ describe('what differs between two set-ups', () => {
         what: 'Ossimere Clip, sensitivity, dBm',
         ...{ before: -80, after: -82 },
       },
+    ]);
+    expect(setupChanges(a, b).map(changeText)).toEqual(['Ossimere Clip, sensitivity, dBm: -80 → -82']);
+    expect([undefined, [1], [1, 2], { name: 'Gate' }, {}, null, 0].map(valueText)).toEqual([
+      ...['not stated', 'one entry', '2 entries', 'Gate', 'stated', 'null', '0'],
     ]);
     expect(['walksEach', 'kindId', 'lengthM', 'order'].map(fieldWords)).toEqual([
       ...['walks each', 'kind', 'length, m', 'order'],

@@ -57,6 +57,18 @@ function nameOf(entry: unknown, place: string): string {
 /** These lists need no word of their own: what stands in them has a name. */
 const UNNAMED = new Set(['products', 'paths', 'rigs']);
 
+/** A value in words, short. */
+export function valueText(value: unknown): string {
+  if (value === undefined) return 'not stated';
+  if (typeof value !== 'object' || value === null) return String(value);
+  if (Array.isArray(value)) return value.length === 1 ? 'one entry' : `${value.length} entries`;
+  return nameOf(value, 'stated');
+}
+
+/** "Ossimere Clip, power, dBm: 10 → 13". */
+export const changeText = ({ what, before, after }: SetupChange): string =>
+  `${what}: ${valueText(before)} → ${valueText(after)}`;
+
 /** All that differs between two set-ups, in the order in which it stands. */
 export function setupChanges(before: Setup, after: Setup): SetupChange[] {
   return differences(before as unknown as Json, after as unknown as Json, [], []);

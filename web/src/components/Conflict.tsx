@@ -1,15 +1,6 @@
-import { withChange, type Clash } from '@urvek/study';
+import { valueText, withChange, type Clash } from '@urvek/study';
 import { useState } from 'react';
 import type { SetupConflict } from './useSetupForm.ts';
-
-/** A value as short text. */
-function shown(value: unknown): string {
-  if (value === undefined) return 'not there';
-  if (typeof value !== 'object' || value === null) return String(value);
-  const name = (value as { name?: unknown }).name;
-  if (typeof name === 'string') return name;
-  return Array.isArray(value) ? `${value.length} entries` : 'changed';
-}
 
 /** Two people changed the set-up: what both changed stands side by side, and one is chosen of each. */
 export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict & { onDiscard: () => void }) {
@@ -49,7 +40,7 @@ export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict &
                   <th scope="row" className="text-left font-normal">
                     {clash.what}
                   </th>
-                  <td className="text-faint">{shown(clash.before)}</td>
+                  <td className="text-faint">{valueText(clash.before)}</td>
                   {[false, true].map((own) => (
                     <td key={String(own)}>
                       <label className="flex min-h-8 items-center gap-2">
@@ -59,7 +50,7 @@ export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict &
                           checked={ours.has(keyOf(clash)) === own}
                           onChange={() => choose(clash, own)}
                         />
-                        {shown(own ? clash.ours : clash.theirs)}
+                        {valueText(own ? clash.ours : clash.theirs)}
                       </label>
                     </td>
                   ))}

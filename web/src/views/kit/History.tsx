@@ -46,10 +46,12 @@ function Changes({ comparison }: Ready) {
         <table className="sheet w-full text-[0.95rem]" aria-label="Changes of the set-up, the newest first">
           <thead>
             <tr className="border-b-2 border-ink text-left">
-              <th scope="col" className="px-2">
+              <th scope="col" className="w-20 px-2 text-right">
                 Change
               </th>
-              <th scope="col">When</th>
+              <th scope="col" className="pl-4">
+                When
+              </th>
               <th scope="col">Who</th>
               <th scope="col">What</th>
               <th scope="col">
@@ -61,8 +63,8 @@ function Changes({ comparison }: Ready) {
             {data.map((r) => (
               <tr key={r.revision} className="border-b border-rule align-top">
                 <td className="figure px-2 text-right">{r.revision}</td>
-                <td className="figure whitespace-nowrap">{format(r.atMs, 'd MMM yyyy, HH:mm')}</td>
-                <td>{r.who ?? 'not kept'}</td>
+                <td className="figure w-48 pl-4 whitespace-nowrap">{format(r.atMs, 'd MMM yyyy, HH:mm')}</td>
+                <td className="w-40">{r.who ?? 'not kept'}</td>
                 <td>
                   {r.what.length === 0
                     ? 'as it is first kept'
