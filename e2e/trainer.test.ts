@@ -36,3 +36,29 @@ test('the trainer learns a scripted delay to 20 ms, counts a miss, and walks beg
   await page.see('Answered 5, missed 1, pressed for nothing 0.');
   await page.see('from 5 answers');
 }, 180_000);
+
+test('Grade trainer: two people grade clips blind; where each sets the grades, and how far they agree', async () => {
+  const { page } = session;
+  await page.open('/trainer');
+  await page.press('Grade trainer');
+  /** One grades by what was lost, the other is a grade stricter where much was. */
+  const gradeOf = [
+    (level: number) => (level === 0 ? 5 : level < 0.1 ? 4 : level < 0.3 ? 3 : level < 1 ? 2 : 1),
+    (level: number) => (level === 0 ? 5 : level < 0.1 ? 4 : level < 0.2 ? 3 : level < 0.4 ? 2 : 1),
+  ];
+  for (const [i, person] of ['Ilse', 'Jannik'].entries()) {
+    await page.fill('Who grades', person);
+    await page.press('Grade 14 clips');
+    for (let clip = 1; clip <= 14; clip++) {
+      await page.see(`Clip ${clip} of 14`);
+      const level = Number(await (await page.find('//*[@data-level]')).getAttribute('data-level'));
+      await page.key(String((gradeOf[i] as (level: number) => number)(level)));
+    }
+    await page.find(`//table[@aria-label='Where each sets the grades']//th[normalize-space(.)='${person}']`);
+  }
+  const rows = await page.text("//table[@aria-label='Where each sets the grades']//tbody");
+  expect(rows).toMatch(/Ilse.*0 % to 2 %.*5 % to 12 %.*25 % to 50 %.*50 % to 100 %.*± 0\.0/s);
+  expect(rows).toMatch(/Jannik.*12 % to 25 %/s);
+  // 12 of 14 alike, 2 of them a grade apart.
+  await page.see('Ilse and Jannik: weighted kappa 0.9');
+}, 120_000);

@@ -89,6 +89,11 @@ const router = createBrowserRouter([
     ...view(() => import('./views/trainer/Trainer.tsx'), 'Trainer'),
   },
   {
+    path: '/trainer/grades',
+    HydrateFallback: Waiting,
+    ...view(() => import('./views/trainer/GradeTrainer.tsx'), 'GradeTrainer'),
+  },
+  {
     path: '/c/:id',
     element: <ComparisonFrame />,
     HydrateFallback: Waiting,

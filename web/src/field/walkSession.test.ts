@@ -190,6 +190,18 @@ describe('a walk under way without a screen', () => {
     expect(device.kept.map((e) => e.kind)).toEqual(['begin', 'dropoutBegin']);
   });
 
+  test('what the next press means is known before the one before it is kept', async () => {
+    const device = keeper();
+    const session = new WalkSession('w', device);
+    await session.append('begin', BEGIN, time(0));
+    const begun = session.append('dropoutBegin', {}, time(1));
+    expect([session.current().state.grade, session.expected().grade]).toEqual([5, 1]);
+    const ended = session.append('dropoutEnd', {}, time(2));
+    expect(session.expected().grade).not.toBe(1);
+    await Promise.all([begun, ended]);
+    expect(session.expected()).toEqual(session.current().state);
+  });
+
   test('a device cleared under the walk has it back with the next press, or before one', async () => {
     const device = keeper();
     const session = new WalkSession('w', device, 5);

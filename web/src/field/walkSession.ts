@@ -129,6 +129,14 @@ export class WalkSession {
 
   readonly current = (): SessionView => this.view;
 
+  /** Where the walk stands with all that was pressed, kept or not yet: what the next press of a key means. */
+  readonly expected = (): LiveState => {
+    const waiting = this.waiting();
+    return waiting.some((e) => e.kind === 'correction')
+      ? liveStateOf([...this.log, ...waiting])
+      : waiting.reduce(withEntry, this.state);
+  };
+
   private async keep(entry: Asked): Promise<WalkEvent> {
     for (;;) {
       const stuck = setInterval(() => void this.keeper.reopen().catch(() => undefined), STUCK_MS);
@@ -200,9 +208,7 @@ export class WalkSession {
   private show(): void {
     const waiting = this.refused ? this.waiting() : [];
     const log = waiting.length === 0 ? this.log : [...this.log, ...waiting];
-    const state = waiting.some((e) => e.kind === 'correction')
-      ? liveStateOf(log)
-      : waiting.reduce(withEntry, this.state);
+    const state = waiting.length === 0 ? this.state : this.expected();
     this.view = { state, log, unkept: waiting.length, cleared: this.cleared, ready: true };
     for (const listener of this.listeners) listener();
   }

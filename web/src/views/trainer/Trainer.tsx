@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { Stage, TopBar } from '../../components/Frame.tsx';
 import { Lessons } from './Lessons.tsx';
 
@@ -9,6 +10,11 @@ export function Trainer() {
       <Stage
         title="Reaction trainer"
         lead="A voice and a moving mark drop out now and then. Press as soon as you notice; Urvek learns how late that is, and corrects positions by it."
+        actions={
+          <Link className="btn" to="/trainer/grades">
+            Grade trainer
+          </Link>
+        }
       >
         <Lessons />
       </Stage>

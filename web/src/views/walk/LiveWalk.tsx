@@ -255,7 +255,7 @@ export function LiveWalk({
       name: at.name,
     })(inputMs);
   const actions: Actions = {
-    ...logActions({ state, press, ask: setAsking }),
+    ...logActions({ state, now: session.expected, press, ask: setAsking }),
     m: (inputMs) => {
       if (post) markPost(post, inputMs);
       else if (tick) press('mark', { reading: { ...wheelReading(tick), pressed: true } })(inputMs);

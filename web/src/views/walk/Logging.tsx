@@ -77,7 +77,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
     (inputMs: number): void =>
       add(k, body, inputMs);
   const actions: Actions = {
-    d: lost ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
+    d: (inputMs) => press(session.expected().grade === 1 ? 'dropoutEnd' : 'dropoutBegin', {})(inputMs),
     ...Object.fromEntries(
       GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })]),
     ),

@@ -8,14 +8,17 @@ export type PressAt = <K extends EventKind>(kind: K, body: EventBodies[K]) => (i
 /** What the keys do wherever a walk is logged: live, or from a recording. */
 export const logActions = ({
   state,
+  now = () => state,
   press,
   ask,
 }: {
   state: Pick<LiveState, 'grade' | 'standing' | 'turned'>;
+  /** Where it stands at a press, which may come before the one before it is kept and shown. */
+  now?: () => Pick<LiveState, 'grade'>;
   press: PressAt;
   ask: (asking: Asking) => void;
 }): Actions => ({
-  d: state.grade === 1 ? press('dropoutEnd', {}) : press('dropoutBegin', {}),
+  d: (inputMs) => press(now().grade === 1 ? 'dropoutEnd' : 'dropoutBegin', {})(inputMs),
   ...Object.fromEntries(
     GRADES.map((g) => [String(g), g === 1 ? press('dropoutBegin', {}) : press('grade', { grade: g })]),
   ),

@@ -1,0 +1,24 @@
+import type { Graded } from '@urvek/core';
+import { fieldLog } from './fieldLog.ts';
+
+const FACT = 'graders';
+
+/** How somebody graded clips on this device. */
+export interface Grader {
+  readonly person: string;
+  readonly atMs: number;
+  readonly graded: readonly Graded[];
+}
+
+export async function graders(): Promise<readonly Grader[]> {
+  const fact = await fieldLog.facts.get(FACT);
+  return fact ? (JSON.parse(fact.value) as Grader[]) : [];
+}
+
+/** The newest of each person is kept. */
+export async function keepGrader(grader: Grader): Promise<void> {
+  await fieldLog.transaction('rw', fieldLog.facts, async () => {
+    const others = (await graders()).filter((g) => g.person !== grader.person);
+    await fieldLog.facts.put({ name: FACT, value: JSON.stringify([...others, grader]) });
+  });
+}

@@ -1,0 +1,140 @@
+import { GRADES, kindOf, type Grade, type Graded } from '@urvek/core';
+import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { useFieldLog } from '../../api/queries.ts';
+import { Field } from '../../components/Field.tsx';
+import { Stage, TopBar } from '../../components/Frame.tsx';
+import { Trouble } from '../../components/States.tsx';
+import { graders, keepGrader } from '../../field/graders.ts';
+import { nowMs } from '../../field/time.ts';
+import { LEVELS, playClip, shuffledLevels, TIMES_EACH } from './clip.ts';
+import { GradersTable } from './GradersTable.tsx';
+
+const WORDS = kindOf('microphone').words;
+
+/** Where a person sets each grade: clips of speech with losses of known size, graded blind. */
+export function GradeTrainer() {
+  const known = useFieldLog(graders, 'graders');
+  const [person, setPerson] = useState('');
+  const [levels, setLevels] = useState<readonly number[]>();
+  return (
+    <>
+      <TopBar />
+      <Stage
+        title="Grade trainer"
+        lead="Clips of speech with losses of known size, graded without knowing it: where you set each grade, and how steadily."
+        actions={
+          <Link className="btn" to="/trainer">
+            Reaction trainer
+          </Link>
+        }
+      >
+        {levels ? (
+          <Clips
+            levels={levels}
+            onDone={(graded) => {
+              setLevels(undefined);
+              void keepGrader({ person: person.trim(), atMs: nowMs(), graded });
+            }}
+            onStop={() => setLevels(undefined)}
+          />
+        ) : (
+          <form
+            className="sheet flex max-w-2xl flex-wrap items-end gap-3 p-4"
+            onSubmit={(e) => {
+              e.preventDefault();
+              setLevels(shuffledLevels());
+            }}
+          >
+            <Field
+              className="w-64"
+              label="Who grades"
+              value={person}
+              autoComplete="off"
+              onChange={(e) => setPerson(e.target.value)}
+            />
+            <button className="btn btn-main" disabled={person.trim() === ''}>
+              Grade {LEVELS.length * TIMES_EACH} clips, about two minutes
+            </button>
+          </form>
+        )}
+        {known && known.length > 0 && !levels && <GradersTable graders={known} />}
+      </Stage>
+    </>
+  );
+}
+
+function Clips({
+  levels,
+  onDone,
+  onStop,
+}: {
+  levels: readonly number[];
+  onDone: (graded: readonly Graded[]) => void;
+  onStop: () => void;
+}) {
+  const [graded, setGraded] = useState<readonly Graded[]>([]);
+  const [error, setError] = useState<Error>();
+  const level = levels[graded.length];
+  const playing = useRef<{ stop(): void }>(undefined);
+  const play = useRef<() => void>(() => undefined);
+  useEffect(() => {
+    play.current = () => {
+      playing.current?.stop();
+      if (level === undefined) return;
+      playClip(level).then(
+        (clip) => (playing.current = clip),
+        () => setError(new Error('This browser plays no sound. Nothing was kept. Try another one.')),
+      );
+    };
+    play.current();
+    return () => playing.current?.stop();
+  }, [level, graded.length]);
+  const grade = (given: Grade): void => {
+    if (level === undefined) return;
+    const all = [...graded, { level, grade: given }];
+    if (all.length === levels.length) onDone(all);
+    else setGraded(all);
+  };
+  const latest = useRef(grade);
+  useEffect(() => {
+    latest.current = grade;
+  });
+  useEffect(() => {
+    const key = (e: KeyboardEvent): void => {
+      const given = GRADES.find((g) => String(g) === e.key);
+      if (given !== undefined && !e.repeat) latest.current(given);
+    };
+    window.addEventListener('keydown', key);
+    return () => window.removeEventListener('keydown', key);
+  }, []);
+  return (
+    <section aria-label="Grading" className="sheet max-w-2xl p-4" data-level={level}>
+      <p role="status">
+        Clip {graded.length + 1} of {levels.length}
+      </p>
+      {error && <Trouble error={error} />}
+      <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Grade">
+        {GRADES.toSorted((a, b) => b - a).map((g) => (
+          <button
+            key={g}
+            type="button"
+            className="pressable grid min-h-20 content-center justify-items-center"
+            onClick={() => grade(g)}
+          >
+            <span className="figure text-xl">{g}</span>
+            <span className="text-[0.87rem]">{WORDS[g]}</span>
+          </button>
+        ))}
+      </div>
+      <div className="mt-2 flex gap-2">
+        <button type="button" className="btn" onClick={() => play.current()}>
+          Hear it again
+        </button>
+        <button type="button" className="btn" onClick={onStop}>
+          Stop without keeping
+        </button>
+      </div>
+    </section>
+  );
+}

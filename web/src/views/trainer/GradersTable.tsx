@@ -1,0 +1,92 @@
+import { GRADES, gradersAgreement, gradingOf, type Graded, type GradeThreshold } from '@urvek/core';
+import type { Grader } from '../../field/graders.ts';
+
+const share = (level: number): string => `${Math.round(100 * level)} %`;
+
+/** "5 to 12 % lost". */
+function thresholdText({ heldAt, failedAt }: GradeThreshold): string {
+  if (failedAt === undefined) return 'not reached';
+  return heldAt === undefined || heldAt >= failedAt
+    ? `by ${share(failedAt)}`
+    : `${share(heldAt)} to ${share(failedAt)}`;
+}
+
+/** The grades of one level by two people, in the order in which each gave them. */
+function pairsOf(a: readonly Graded[], b: readonly Graded[]) {
+  const of = (graded: readonly Graded[], level: number) =>
+    graded.filter((g) => g.level === level).map((g) => g.grade);
+  return [...new Set(a.map((g) => g.level))].flatMap((level) => {
+    const [own, other] = [of(a, level), of(b, level)];
+    return own.flatMap((grade, i) => {
+      const also = other[i];
+      return also === undefined ? [] : [[grade, also] as const];
+    });
+  });
+}
+
+/** What was learned of each person on this device, and how far they agree. */
+export function GradersTable({ graders }: { graders: readonly Grader[] }) {
+  const below = GRADES.toSorted((a, b) => b - a).slice(0, -1);
+  const couples = graders.flatMap((a, i) => graders.slice(i + 1).map((b) => [a, b] as const));
+  return (
+    <section className="sheet mt-3 max-w-3xl p-4" aria-label="Graders on this device">
+      <table className="w-full text-[0.95rem]" aria-label="Where each sets the grades">
+        <thead>
+          <tr className="border-b border-ink text-left">
+            <th scope="col">Speech lost from which on graded below</th>
+            {below.map((g) => (
+              <th scope="col" key={g} className="text-right">
+                {g}
+              </th>
+            ))}
+            <th scope="col" className="text-right">
+              same clip twice
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {graders.map(({ person, graded }) => {
+            const { thresholds, wobble } = gradingOf(graded);
+            return (
+              <tr key={person} className="border-b border-rule">
+                <th scope="row" className="text-left">
+                  {person}
+                </th>
+                {thresholds.map((t) => (
+                  <td key={t.below} className="figure text-right">
+                    {thresholdText(t)}
+                  </td>
+                ))}
+                <td className="figure text-right">
+                  {wobble === undefined ? 'once only' : `± ${wobble.toFixed(1)} grades`}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {couples.map(([a, b]) => {
+        const agreed = gradersAgreement(pairsOf(a.graded, b.graded));
+        return (
+          <p key={`${a.person} ${b.person}`} className="mt-2">
+            {a.person} and {b.person}:{' '}
+            {agreed ? (
+              <>
+                weighted kappa <strong className="figure">{agreed.kappa.toFixed(2)}</strong>
+                {agreed.interval95 && (
+                  <span className="figure">
+                    {' '}
+                    ({agreed.interval95[0].toFixed(2)} to {agreed.interval95[1].toFixed(2)})
+                  </span>
+                )}{' '}
+                over {agreed.graded} clips; 1 is the same grades throughout, 0 what chance would give.
+              </>
+            ) : (
+              'one grade throughout: nothing tells them from chance.'
+            )}
+          </p>
+        );
+      })}
+    </section>
+  );
+}
