@@ -7,6 +7,8 @@ test('names on a plan never cross, never leave it, and one without room is left 
     text: fc.string({ minLength: 1, maxLength: 20 }),
     x: fc.double({ min: -50, max: 950, noNaN: true }),
     y: fc.double({ min: -50, max: 390, noNaN: true }),
+    width: fc.double({ min: 0, max: 80, noNaN: true }),
+    height: fc.double({ min: 0, max: 80, noNaN: true }),
   });
   fc.assert(
     fc.property(fc.array(label, { maxLength: 25 }), (labels) => {
@@ -26,7 +28,7 @@ test('names on a plan never cross, never leave it, and one without room is left 
       });
     }),
   );
-  const same = { text: 'Wall 1', x: 300, y: 100 };
+  const same = { text: 'Wall 1', x: 300, y: 100, width: 40, height: 20 };
   expect(clearLabels(Array(6).fill(same), [], { width: 900, height: 340 }).map(Boolean)).toEqual([
     ...[true, true, true, true],
     ...[false, false],

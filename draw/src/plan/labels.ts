@@ -1,6 +1,6 @@
 import { text, type Shape } from '../scene.ts';
 
-interface Box {
+export interface Box {
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -15,41 +15,36 @@ const GAP_PX = 6;
 const meet = (a: Box, b: Box): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
+/** A name and the box of what it names. */
+export interface Label extends Box {
+  readonly text: string;
+}
+
 /**
- * Names beside their places, each at the first of four sides where it crosses neither another name, nor what is
- * taken, nor the edge. One that finds no room is left out: it is told when its thing is pointed at.
+ * Names beside what they name, each at the first of four sides (above, right, below, left) where it crosses neither
+ * another name, nor what is taken, nor the edge. One that finds no room is left out: it is told when its thing is
+ * pointed at.
  */
 export function clearLabels(
-  labels: readonly { readonly text: string; readonly x: number; readonly y: number }[],
+  labels: readonly Label[],
   taken: readonly Box[],
   room: { readonly width: number; readonly height: number },
 ): (Shape | undefined)[] {
   const placed: Box[] = [...taken];
-  return labels.map((label) => {
-    const width = label.text.length * LETTER_PX;
-    for (const [right, above] of [
-      [true, true],
-      [true, false],
-      [false, true],
-      [false, false],
+  return labels.map(({ text: name, x, y, width, height }) => {
+    const wide = name.length * LETTER_PX;
+    const middle = y + (height - LINE_PX) / 2;
+    for (const [left, top, toLeft] of [
+      [x, y - LINE_PX - 2, false],
+      [x + width + GAP_PX, middle, false],
+      [x, y + height + 2, false],
+      [x - GAP_PX - wide, middle, true],
     ] as const) {
-      const box: Box = {
-        x: right ? label.x + GAP_PX : label.x - GAP_PX - width,
-        y: above ? label.y - GAP_PX - LINE_PX : label.y + GAP_PX,
-        width,
-        height: LINE_PX,
-      };
-      const inside =
-        box.x >= 0 && box.y >= 0 && box.x + width <= room.width && box.y + LINE_PX <= room.height;
+      const box: Box = { x: left, y: top, width: wide, height: LINE_PX };
+      const inside = left >= 0 && top >= 0 && left + wide <= room.width && top + LINE_PX <= room.height;
       if (!inside || placed.some((other) => meet(box, other))) continue;
       placed.push(box);
-      return text(
-        right ? box.x : box.x + width,
-        box.y + LINE_PX - 3,
-        label.text,
-        'small',
-        right ? 'start' : 'end',
-      );
+      return text(toLeft ? left + wide : left, top + LINE_PX - 3, name, 'small', toLeft ? 'end' : 'start');
     }
     return undefined;
   });

@@ -1,6 +1,6 @@
 import { firstBetween, isLine, planPoints, type Feature, type Path, type PlanPoint } from '@urvek/core';
 import { line, path as pathShape, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
-import { clearLabels } from './labels.ts';
+import { clearLabels, type Box } from './labels.ts';
 import { ticks } from '../tape/scale.ts';
 
 /** North-up plan to scale: metres east and north of the fixed end to px, and back. */
@@ -78,16 +78,14 @@ export function planScene({
 }: PlanOptions): Scene {
   const scale = planScale(extent, width, height);
   const names = clearLabels(
-    (path.features ?? []).map((f) => ({
-      text: f.label,
-      x: scale.x(f.outline[0]?.[0] ?? 0),
-      y: scale.y(f.outline[0]?.[1] ?? 0),
-    })),
+    (path.features ?? []).map((f) => ({ text: f.label, ...boxOf(f, scale) })),
     // The scale, the arrow and the fixed end have their names already.
     [
       { x: 0, y: 0, width: 120, height: 34 },
       { x: width - 44, y: 0, width: 44, height: 52 },
       { x: scale.x(0) - 8, y: scale.y(0) - 8, width: 80, height: 30 },
+      // What stands there is not written over; an area of ground may be.
+      ...(path.features ?? []).filter((f) => f.kind === 'vehicle').map((f) => boxOf(f, scale)),
       ...planPoints(path).map(([e, n]) => ({ x: scale.x(e) - 8, y: scale.y(n) - 8, width: 16, height: 16 })),
     ],
     { width, height },
@@ -116,6 +114,13 @@ export function planScene({
 /** What the plan adds to the tape: where each drawn thing first comes between the ends. */
 export const drawnObstructions = (path: Path): { atM: number; label: string }[] =>
   firstBetween(path).map(({ label, atM }) => ({ label, atM }));
+
+/** On the picture. */
+function boxOf({ outline }: Feature, scale: PlanScale): Box {
+  const [xs, ys] = [outline.map((p) => scale.x(p[0])), outline.map((p) => scale.y(p[1]))];
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+}
 
 const circle = (x: number, y: number, r: number): string =>
   `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`;
