@@ -24,6 +24,10 @@ const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
 const listOf = (items: Json): Json => ({ type: 'array', items });
 const NO_CONTENT = { '204': { description: 'Done.' } };
 
+const REMOVED = {
+  '200': json('Where the backup is.', { type: 'object', properties: { backup: { type: 'string' } } }),
+};
+
 /** What can go wrong, by status: the same shape everywhere. */
 const PROBLEMS: Readonly<Record<number, string>> = {
   401: 'No key, or a wrong one.',
@@ -123,16 +127,7 @@ export function openApi(): Json {
           responses: withProblems({ '200': json('As it is now.', ref('Comparison')) }, 403, 404, 409, 422),
         }),
         delete: operation('removeComparison', 'For good, with its walks, behind a backup', {
-          responses: withProblems(
-            {
-              '200': json('Where the backup is.', {
-                type: 'object',
-                properties: { backup: { type: 'string' } },
-              }),
-            },
-            403,
-            404,
-          ),
+          responses: withProblems(REMOVED, 403, 404),
         }),
       },
       '/comparisons/{id}/aside': {
@@ -267,16 +262,7 @@ export function openApi(): Json {
           responses: withProblems(NO_CONTENT, 404, 410, 422),
         }),
         delete: operation('removeWalk', 'For good, behind a backup', {
-          responses: withProblems(
-            {
-              '200': json('Where the backup is.', {
-                type: 'object',
-                properties: { backup: { type: 'string' } },
-              }),
-            },
-            403,
-            404,
-          ),
+          responses: withProblems(REMOVED, 403, 404),
         }),
       },
       '/walks/{id}/events': {

@@ -1,7 +1,8 @@
-import { OBSTRUCTION_KINDS, SLAB_MATERIALS, type ObstructionKind } from '@urvek/core';
+import { OBSTRUCTION_KINDS, type ObstructionKind } from '@urvek/core';
 import type { SetupPath } from '@urvek/study';
 import { Choice, Field } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
+import { MaterialChoice } from './MaterialChoice.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 
 const KIND_WORDS: Readonly<Record<ObstructionKind, string>> = {
@@ -58,15 +59,7 @@ export function AcrossFields({ form, index, nth }: { form: SetupForm; index: num
       </Choice>
       {figure('atM', value.kind === 'foliage' ? 'From' : 'At', 'm')}
       {value.kind === 'foliage' && figure('toM', 'To', 'm')}
-      {value.kind === 'slab' && (
-        <Choice label="Material" className="w-36" {...form.register(`${at}.material`)}>
-          {Object.keys(SLAB_MATERIALS).map((m) => (
-            <option key={m} value={m}>
-              {m}
-            </option>
-          ))}
-        </Choice>
-      )}
+      {value.kind === 'slab' && <MaterialChoice {...form.register(`${at}.material`)} />}
       {value.kind === 'slab' && figure('thicknessM', 'Thickness', 'm')}
       {value.kind === 'knife-edge' && figure('heightM', 'Height', 'm')}
       {value.kind === 'fixed-loss' && figure('lossDb', 'Loss (by eye)', 'dB')}

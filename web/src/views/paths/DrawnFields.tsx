@@ -1,6 +1,7 @@
-import { SLAB_MATERIALS, type FeatureKind } from '@urvek/core';
-import { Choice, Field } from '../../components/Field.tsx';
+import type { FeatureKind } from '@urvek/core';
+import { Field } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
+import { MaterialChoice } from './MaterialChoice.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 import { KIND_NAME } from './planTools.ts';
 
@@ -46,15 +47,7 @@ export function DrawnFields({ form, index, nth }: { form: SetupForm; index: numb
         {...form.register(`${at}.label`)}
         error={errors?.[nth]?.message}
       />
-      {feature.kind === 'wall' && (
-        <Choice label="Material" className="w-36" {...form.register(`${at}.material`)}>
-          {Object.keys(SLAB_MATERIALS).map((m) => (
-            <option key={m} value={m}>
-              {m}
-            </option>
-          ))}
-        </Choice>
-      )}
+      {feature.kind === 'wall' && <MaterialChoice {...form.register(`${at}.material`)} />}
       {FIGURES[feature.kind].map((name) => (
         <Field
           key={name}
