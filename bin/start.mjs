@@ -1,5 +1,5 @@
 // npm start: installs what is missing, starts database and server, and says where to look.
-import { existsSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backupBefore, dailyBackup } from './lib/backup.mjs';
@@ -20,7 +20,6 @@ const FIRST_BACKUP_MS = 60_000;
 const LONGEST_CLOSE_MS = 10_000;
 /** A step that took so long is told, s. */
 const SAID_FROM_S = 1;
-const FFMPEG = '/usr/bin/ffmpeg';
 
 function readOptions() {
   const { values } = parseArgs({
@@ -128,7 +127,7 @@ async function run(port, demo, lan) {
   say(`Urvek is running. Open ${openedAt(serving.url)}`);
   for (const url of serving.lanUrls)
     say(`On the local network, for paired devices: ${url} (pair them under Devices, at the address above)`);
-  if (!existsSync(FFMPEG))
+  if (spawnSync('ffmpeg', ['-version'], { stdio: 'ignore' }).error)
     say(
       'Recordings are read on the command line by ffmpeg, which is not installed (as root: apt-get install ffmpeg). All else works.',
     );

@@ -1,5 +1,6 @@
 import { afterAll, expect, test } from '@jest/globals';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { wcagFindings } from './support/axe.ts';
 import { openBrowser, Page, type Browser } from './support/browser.ts';
 import { useSession } from './support/session.ts';
 
@@ -10,7 +11,7 @@ afterAll(() => second?.close());
 const walksEach = async (page: Page): Promise<string> =>
   (await (await page.field('Walks of each product')).getAttribute('value')) ?? '';
 
-test('two people change one plan: what both changed stands side by side, nothing is lost, and the history tells it', async () => {
+test('two people change one plan: both stand side by side, nothing is lost, the history tells it', async () => {
   const { page } = session;
   second = await openBrowser();
   const other = new Page(second.driver, page.origin);
@@ -27,6 +28,7 @@ test('two people change one plan: what both changed stands side by side, nothing
   await page.fill('Walks of each product', '9');
   await page.press('Save plan');
   await page.see('This set-up was changed elsewhere while you edited it');
+  expect(await wcagFindings(page.driver)).toEqual([]);
   const rows = await page.text("//table[@aria-label='Changed by both']//tbody");
   expect(rows).toMatch(/walks each.*\b6\b.*\b7\b.*\b9\b/s);
   expect(rows).not.toMatch(/ratio/);

@@ -56,13 +56,15 @@ const WATCH = `
         for (const { event } of target.result)
           if (event.body.found !== undefined && !seen.has(event.seq)) {
             seen.add(event.seq);
-            window.keptAfter.push(performance.timeOrigin + performance.now() - event.time.originMs - event.time.inputMs);
+            window.keptAfter.push(
+              performance.timeOrigin + performance.now() - event.time.originMs - event.time.inputMs,
+            );
           }
       };
     };
   }, 20);`;
 
-test('a second device at the receiving end listens: dropouts are in the log by themselves, when they were', async () => {
+test('a second device at the receiving end listens: dropouts are logged by themselves, when they were', async () => {
   const { page: walker } = session;
   const heard = join(folder, 'heard.wav');
   writeHeard(heard);

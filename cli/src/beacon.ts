@@ -115,33 +115,37 @@ const jsonOf = (
   picture: BeaconTrack<SeenCode> | undefined,
   trace: Trace | undefined,
 ): object => ({
-  sound: sound && {
-    tag: sound.tag,
-    ...clockJson(sound.clock),
-    packets: sound.read.map((p) => ({
-      ...{ at_s: p.atS, walk_s: BEACON_TICK_S * p.sequence, sequence: p.sequence, likeness: p.likeness },
-      ...placeOf(trace, p.sequence),
-    })),
-    missing: missingJson(sound, trace),
-    implausible: sound.implausible.length,
-  },
-  picture: picture && {
-    tag: picture.tag,
-    ...clockJson(picture.clock),
-    codes: picture.read.map((c) => ({
-      ...{
-        from_s: c.atS,
-        to_s: c.toS,
-        walk_s: BEACON_TICK_S * c.sequence,
-        sequence: c.sequence,
-        frames: c.frames,
-      },
-      ...(c.separation && { separation_m: c.separation.m, separation_u_m: c.separation.uM }),
-      ...placeOf(trace, c.sequence),
-    })),
-    missing: missingJson(picture, trace),
-    implausible: picture.implausible.length,
-  },
+  sound: sound
+    ? {
+        tag: sound.tag,
+        ...clockJson(sound.clock),
+        packets: sound.read.map((p) => ({
+          ...{ at_s: p.atS, walk_s: BEACON_TICK_S * p.sequence, sequence: p.sequence, likeness: p.likeness },
+          ...placeOf(trace, p.sequence),
+        })),
+        missing: missingJson(sound, trace),
+        implausible: sound.implausible.length,
+      }
+    : null,
+  picture: picture
+    ? {
+        tag: picture.tag,
+        ...clockJson(picture.clock),
+        codes: picture.read.map((c) => ({
+          ...{
+            from_s: c.atS,
+            to_s: c.toS,
+            walk_s: BEACON_TICK_S * c.sequence,
+            sequence: c.sequence,
+            frames: c.frames,
+          },
+          ...(c.separation && { separation_m: c.separation.m, separation_u_m: c.separation.uM }),
+          ...placeOf(trace, c.sequence),
+        })),
+        missing: missingJson(picture, trace),
+        implausible: picture.implausible.length,
+      }
+    : null,
 });
 
 const missingJson = <R extends HeardPacket | SeenCode>(

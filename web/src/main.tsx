@@ -39,9 +39,12 @@ function ComparisonFrame() {
             {data.demo && (
               <span className="ml-3 border border-sheet px-1.5 text-sm">made up: simulated walks</span>
             )}
-            <Link to={`/c/${id}/history`} className="ml-3 hidden text-sm underline sm:inline">
-              History
-            </Link>
+            {/* It names products: while the plan is blind it is reached from Kit. */}
+            {data.setup.plan.blind !== true && (
+              <Link to={`/c/${id}/history`} className="ml-3 hidden text-sm underline sm:inline">
+                History
+              </Link>
+            )}
           </>
         )}
       </TopBar>

@@ -146,7 +146,7 @@ describe('the code in the picture', () => {
 });
 
 describe('a beacon as a whole', () => {
-  test('names what was lost, how late it is and how the clocks drift, and leaves out what cannot have come then', () => {
+  test('names what was lost, how late it is, how clocks drift, and leaves out what cannot have come', () => {
     const lost = new Set([4, 5, 11]);
     const read = [...Array(40).keys()]
       .filter((k) => !lost.has(k))

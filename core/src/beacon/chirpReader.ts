@@ -168,7 +168,7 @@ export class ChirpReader {
     };
   }
 
-  /** The shift of a symbol: the tone that is left once the sweep is taken out of it, and its share of all tones' power. */
+  /** The shift of a symbol: the tone that is left without its sweep, and its share of the power of all tones. */
   private shiftAt(at: number): { shift: number; share: number } {
     const tones = this.symbolFft.createComplexArray();
     const input = this.symbolFft.createComplexArray();

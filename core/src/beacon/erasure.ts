@@ -38,7 +38,7 @@ export function withChecks(data: Uint8Array, checks: number): Uint8Array {
   ]);
 }
 
-/** The data from the bytes at `known`, of which exactly as many as there are data. @throws RangeError for another count */
+/** The data from the bytes at `known`: exactly as many as there are data. @throws RangeError for another count */
 export function fromKnown(code: Uint8Array, known: readonly number[], dataBytes: number): Uint8Array {
   if (known.length !== dataBytes) throw new RangeError(`invalid known: ${known.length} of ${dataBytes}`);
   const places = known.map((at) => ({ at, value: code[at] as number }));

@@ -1,6 +1,6 @@
 /**
- * What a beacon carries: which walk it belongs to, and its number, which is the time at which it was sent, on the walk's
- * clock in tenths of a second. The walk's log says where that was.
+ * What a beacon carries: which walk it belongs to, and its number, which is when it was sent, on the walk's clock in
+ * tenths of a second. The walk's log says where that was.
  */
 export interface BeaconMessage {
   /** 0 to 4,095: told from the walk's id. */

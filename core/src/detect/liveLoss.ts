@@ -17,8 +17,8 @@ export interface LiveChange {
 const LEVEL_S = 0.1;
 
 /**
- * Finds losses in sound while it comes in, and tells each as soon as it has lasted as long as is asked for. One channel.
- * Memory grows with what is found only.
+ * Finds losses in sound while it comes in, and tells each as soon as it has lasted as long as is asked for. One
+ * channel. Memory grows with what is found only.
  */
 export class LiveLoss {
   private readonly powers: { push(sound: Float32Array): void };

@@ -18,7 +18,8 @@ export const quadraticWeight = (i: number, j: number, categories: number): numbe
 
 /**
  * Weighted kappa (J. Cohen, Psychological Bulletin 70, 1968) of shares `p[i][j]` that the one puts into i and the other
- * into j, with its standard error (J. L. Fleiss, J. Cohen, B. S. Everitt, Psychological Bulletin 72, 1969) for n things.
+ * into j, with its standard error (J. L. Fleiss, J. Cohen, B. S. Everitt, Psychological Bulletin 72, 1969) for n
+ * things.
  * @returns undefined kappa where both use one category only: chance agrees as well. @throws RangeError
  */
 export function weightedKappa(

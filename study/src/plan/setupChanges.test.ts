@@ -12,7 +12,7 @@ import {
 } from './setupChanges.ts';
 
 /** As much of a set-up as these functions look at: they know lists, keys and names, and no field. */
-const leaf = fc.oneof(fc.integer(), fc.string({ maxLength: 5 }), fc.boolean());
+const leaf = fc.oneof(fc.integer(), fc.string({ minLength: 1, maxLength: 5 }), fc.boolean());
 const part = fc.record({ powerDbm: leaf, note: leaf }, { requiredKeys: [] });
 const product = fc.record({ id: fc.constantFrom('a', 'b', 'c'), name: fc.string({ maxLength: 4 }), part });
 const setup = fc.record({
@@ -33,6 +33,13 @@ describe('what differs between two set-ups', () => {
           expect([valueAt(a, c.at), valueAt(b, c.at)]).toEqual([c.before, c.after]);
       }),
     );
+  });
+
+  test('a field that a form shows and nobody filled in is no difference', () => {
+    const a = { products: [], plan: {} } as unknown as Setup;
+    const b = { products: [], plan: { note: '', walks: NaN, more: undefined } } as unknown as Setup;
+    expect(setupChanges(a, b)).toEqual([]);
+    expect(mergeSetups(a, a, b)).toEqual({ setup: a, clashes: [] });
   });
 
   test('is told by name, field and unit', () => {

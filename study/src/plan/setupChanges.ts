@@ -80,7 +80,6 @@ function differences(
   at: readonly (string | number)[],
   words: readonly string[],
 ): SetupChange[] {
-  if (same(a, b)) return [];
   if (isObject(a) && isObject(b))
     return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) =>
       differences(a[key], b[key], [...at, key], UNNAMED.has(key) ? words : [...words, fieldWords(key)]),
@@ -97,10 +96,14 @@ function differences(
         ),
       );
   }
-  return [{ at, what: words.join(', '), before: a, after: b }];
+  return same(a, b) ? [] : [{ at, what: words.join(', '), before: a, after: b }];
 }
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
+const same = (a: unknown, b: unknown): boolean =>
+  JSON.stringify(sorted(stated(a))) === JSON.stringify(sorted(stated(b)));
+/** A field that is left empty says nothing, as one that is not there. */
+const stated = (value: unknown): unknown =>
+  value === '' || (typeof value === 'number' && Number.isNaN(value)) ? undefined : value;
 /** Keys in one order; what is undefined is absent. */
 const sorted = (value: unknown): unknown =>
   Array.isArray(value)

@@ -29,20 +29,29 @@ const SILENT_MS = 2000;
 /** The two clocks are compared anew over so many pieces, some 20 s: sound cards drift. */
 const PIECES = 1000;
 
+async function inputOf(): Promise<MediaStream> {
+  try {
+    return await navigator.mediaDevices.getUserMedia({ audio: { ...OFF, channelCount: 1 } });
+  } catch (cause) {
+    throw new Error(
+      'No sound comes in: the browser was not allowed to listen, or there is no input. Nothing was logged. ' +
+        'Allow the microphone for this address, or plug the receiver into the line input, and listen again.',
+      { cause },
+    );
+  }
+}
+
 /** Listens at the receiving end. @throws Error in words for the user */
 export async function listen(signal: SentSignal, heard: Heard): Promise<Listening> {
-  const stream = await navigator.mediaDevices
-    .getUserMedia({ audio: { ...OFF, channelCount: 1 } })
-    .catch((cause: unknown) => {
-      throw new Error(
-        'No sound comes in: the browser was not allowed to listen, or there is no input. Nothing was logged. ' +
-          'Allow the microphone for this address, or plug the receiver into the line input, and listen again.',
-        { cause },
-      );
-    });
+  const stream = await inputOf();
   const context = new AudioContext({ latencyHint: 'interactive' });
-  await context.resume();
-  await context.audioWorklet.addModule(tapUrl);
+  try {
+    await context.resume();
+    await context.audioWorklet.addModule(tapUrl);
+  } catch (cause) {
+    for (const t of stream.getTracks()) t.stop();
+    throw new Error('This browser cannot listen. Nothing was logged. Try another one.', { cause });
+  }
   const live = new LiveLoss(context.sampleRate, signal, {
     loss: { leastS: LEAST_S },
     silence: { leastS: 0.5 },
@@ -55,7 +64,7 @@ export async function listen(signal: SentSignal, heard: Heard): Promise<Listenin
 
   let samples = 0;
   let lastMs = performance.now();
-  /** Least of page time less sound time, ms, of these pieces and of those before: a page that is busy only adds to it. */
+  /** Least of page time less sound time, ms, of these pieces and those before: a busy page only adds to it. */
   let [least, leastBefore, pieces] = [Infinity, Infinity, 0];
   let level = 0;
   tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {

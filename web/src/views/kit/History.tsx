@@ -11,7 +11,15 @@ import { Empty, Loading, Trouble } from '../../components/States.tsx';
 /** So many of a change's things are named. */
 const NAMED = 6;
 
-export const History = () => <WithWorkspace>{(workspace) => <Changes {...workspace} />}</WithWorkspace>;
+// Open: what is brought back, or undone, is the set-up itself and not its letters.
+export const History = () => <WithWorkspace open>{(workspace) => <Changes {...workspace} />}</WithWorkspace>;
+
+function whatText(what: readonly string[]): string {
+  const more = what.length - NAMED;
+  return what.length === 0
+    ? 'as it is first kept'
+    : [...what.slice(0, NAMED), ...(more > 0 ? [`and ${more} more`] : [])].join('; ');
+}
 
 /** Who changed kit, paths and plan, when and what; each of them can be brought back. */
 function Changes({ comparison }: Ready) {
@@ -65,11 +73,7 @@ function Changes({ comparison }: Ready) {
                 <td className="figure px-2 text-right">{r.revision}</td>
                 <td className="figure w-48 pl-4 whitespace-nowrap">{format(r.atMs, 'd MMM yyyy, HH:mm')}</td>
                 <td className="w-40">{r.who ?? 'not kept'}</td>
-                <td>
-                  {r.what.length === 0
-                    ? 'as it is first kept'
-                    : `${r.what.slice(0, NAMED).join('; ')}${r.what.length > NAMED ? `; and ${r.what.length - NAMED} more` : ''}`}
-                </td>
+                <td>{whatText(r.what)}</td>
                 <td className="text-right">
                   {r.revision !== revision && (
                     <button

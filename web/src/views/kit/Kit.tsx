@@ -1,6 +1,7 @@
 import { newRig, type Setup } from '@urvek/contract';
 import { kitLines, rigSheet } from '@urvek/study';
 import { Plus } from 'lucide-react';
+import { Link } from 'react-router';
 import { useFieldArray } from 'react-hook-form';
 import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
 import { Term } from '../../components/Term.tsx';
@@ -58,10 +59,17 @@ function KitEditor({ comparison }: Ready) {
         </>
       }
       actions={
-        <button className="btn" onClick={add}>
-          <Plus aria-hidden size={16} />
-          Add a product
-        </button>
+        <>
+          {comparison.setup.plan.blind === true && (
+            <Link className="btn" to={`/c/${comparison.id}/history`}>
+              History, with the names
+            </Link>
+          )}
+          <button className="btn" onClick={add}>
+            <Plus aria-hidden size={16} />
+            Add a product
+          </button>
+        </>
       }
     >
       {products.length === 0 && (

@@ -17,33 +17,34 @@ const SOUNDS: Readonly<Record<SoundSignal, readonly [string, string]>> = {
   clicks: ['Clicks', 'One a second, each tenth higher: for delay by ear and for counting what is lost.'],
   beacon: [
     'Beacon in sound',
-    `A code every ${PACKET_EVERY_S} s, noise between: what is recorded at the other end says by itself where and when it was.`,
+    `A code every ${PACKET_EVERY_S} s, noise between: a recording at the other end says by itself when it was.`,
   ],
 };
 const PICTURES = {
   clock: ['Running clock', 'The time in tenths, and the number of the picture in figures and as bars.'],
   code: [
     'Beacon in picture',
-    'A code that changes five times a second. Film it, or lead it into the transmitter: at least two fifths of the picture’s height.',
+    'A code that changes five times a second. Film it at two fifths of the picture’s height or more, or lead it into the transmitter.',
   ],
 } as const;
 type PictureSignal = keyof typeof PICTURES;
 
 /** Which walk the beacon belongs to: the one under way on this device, or a time of its own. */
-function useBeaconClock(): (BeaconClock & { readonly ofWalk: boolean }) | undefined {
+function useBeaconClock(): BeaconClock & { readonly ofWalk: boolean } {
   const begun = useFieldLog(async () => {
     const [walk] = await fieldLog.underWay();
-    const begin = walk && (await fieldLog.logOf(walk.id))[0];
-    return { walkId: walk?.id, beganMs: begin && begin.time.wallMs - 1000 * begin.time.walkS };
+    const begin = walk && (await fieldLog.logOf(walk.id)).find((e) => e.kind === 'begin');
+    // Simulated gear plays at a speed of its own: its clock is none that a link could carry.
+    if (!begin || begin.body.simulatedSeed !== undefined) return undefined;
+    return { walkId: walk.id, beganMs: begin.time.wallMs - 1000 * begin.time.walkS };
   }, 'beacon');
   const [own] = useState(() => ({ walkId: crypto.randomUUID(), beganMs: Date.now() }));
   return useMemo(() => {
-    if (!begun) return undefined;
-    const { walkId = own.walkId, beganMs = own.beganMs } = begun;
+    const { walkId, beganMs } = begun ?? own;
     return {
       tag: tagOf(walkId),
       walkS: (pageMs: number) => Math.max(0, (performance.timeOrigin + pageMs - beganMs) / 1000),
-      ofWalk: begun.walkId !== undefined,
+      ofWalk: begun !== undefined,
     };
   }, [begun, own]);
 }
@@ -66,14 +67,13 @@ export function Signals() {
     hush();
     setSent(0);
     setError(undefined);
-    if (clock)
-      void playSignal(signal, clock, () => setSent((n) => n + 1)).then(
-        (end) => {
-          stop.current = end;
-          setPlaying(signal);
-        },
-        (cause: unknown) => setError(new Error('This browser plays no sound. Try another one.', { cause })),
-      );
+    void playSignal(signal, clock, () => setSent((n) => n + 1)).then(
+      (end) => {
+        stop.current = end;
+        setPlaying(signal);
+      },
+      (cause: unknown) => setError(new Error('This browser plays no sound. Try another one.', { cause })),
+    );
   };
   return (
     <Stage title="Test signals" lead="What goes into the link, so that what is lost can be found.">
@@ -121,18 +121,15 @@ export function Signals() {
           </ul>
         </section>
       </div>
-      {clock && (
-        <p className="mt-3 text-[0.95rem]">
-          {clock.ofWalk
-            ? 'The beacon belongs to the walk under way on this device: its log says where each code was sent.'
-            : 'No walk is under way on this device: the beacon tells the time since this page was opened.'}{' '}
-          Its tag is <span className="figure">{clock.tag}</span>. Recordings are read by{' '}
-          <code>./bin/urvek beacon FILE</code>, with <code>--walk</code> and the walk that was saved as a
-          file.
-        </p>
-      )}
-      {clock && shown === 'code' && <BeaconPicture clock={clock} onClose={() => setShown(undefined)} />}
-      {clock && shown === 'clock' && <RunningClock clock={clock} onClose={() => setShown(undefined)} />}
+      <p className="mt-3 text-[0.95rem]">
+        {clock.ofWalk
+          ? 'The beacon belongs to the walk under way on this device: its log says where each code was sent.'
+          : 'No walk with real gear is under way on this device: the beacon tells the time since this page was opened.'}{' '}
+        Its tag is <span className="figure">{clock.tag}</span>. Recordings are read by{' '}
+        <code>./bin/urvek beacon FILE</code>, with <code>--walk</code> and the walk that was saved as a file.
+      </p>
+      {shown === 'code' && <BeaconPicture clock={clock} onClose={() => setShown(undefined)} />}
+      {shown === 'clock' && <RunningClock clock={clock} onClose={() => setShown(undefined)} />}
     </Stage>
   );
 }

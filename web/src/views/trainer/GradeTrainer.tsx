@@ -22,7 +22,7 @@ export function GradeTrainer() {
       <TopBar />
       <Stage
         title="Grade trainer"
-        lead="Clips of speech with losses of known size, graded without knowing it: where you set each grade, and how steadily."
+        lead="Clips of speech with losses of known size, graded blind: where you set each grade, and how steadily."
         actions={
           <Link className="btn" to="/trainer">
             Reaction trainer

@@ -1,3 +1,5 @@
+import { speechSource } from './speechSource.ts';
+
 /** Seconds of a clip, and of one loss in it. */
 const CLIP_S = 3;
 const LOSS_S = [0.08, 0.25] as const;
@@ -44,9 +46,7 @@ export function lossesOf(level: number): { fromS: number; toS: number }[] {
 export async function playClip(level: number): Promise<{ readonly over: Promise<void>; stop(): void }> {
   const context = new AudioContext({ latencyHint: 'interactive' });
   await context.resume();
-  const response = await fetch('/trainer/speech.wav');
-  const buffer = await context.decodeAudioData(await response.arrayBuffer());
-  const speech = Object.assign(context.createBufferSource(), { buffer, loop: true });
+  const speech = await speechSource(context);
   const volume = context.createGain();
   speech.connect(volume).connect(context.destination);
   const startS = context.currentTime + 0.1;
@@ -54,7 +54,7 @@ export async function playClip(level: number): Promise<{ readonly over: Promise<
     volume.gain.setValueAtTime(0, startS + fromS);
     volume.gain.setValueAtTime(1, startS + toS);
   }
-  speech.start(startS, uniform() * buffer.duration);
+  speech.start(startS, uniform() * speech.buffer.duration);
   speech.stop(startS + CLIP_S);
   const over = new Promise<void>((resolve) => {
     speech.onended = () => {

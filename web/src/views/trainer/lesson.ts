@@ -1,3 +1,5 @@
+import { speechSource } from './speechSource.ts';
+
 /** Seconds of sound between dropouts, and how long they last: nobody can count along. */
 const BETWEEN_S = [2.6, 5.5] as const;
 const LASTING_S = [1.1, 2.2] as const;
@@ -32,11 +34,7 @@ function hiss(context: AudioContext): AudioBufferSourceNode {
 export async function playLesson(rounds: number): Promise<Lesson> {
   const context = new AudioContext({ latencyHint: 'interactive' });
   await context.resume();
-  const response = await fetch('/trainer/speech.wav');
-  const speech = Object.assign(context.createBufferSource(), {
-    buffer: await context.decodeAudioData(await response.arrayBuffer()),
-    loop: true,
-  });
+  const speech = await speechSource(context);
   if ((context.outputLatency || 0) > MOST_LATENCY_S) {
     const lateMs = 1000 * context.outputLatency;
     await context.close();

@@ -1,7 +1,9 @@
 import { SENT_SIGNALS, type SentSignal } from '@urvek/core';
 import { useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
-import { useListening, type ListenLog } from './useListening.ts';
+import type { WalkSession } from '../../field/walkSession.ts';
+import { listenLog, type AddEntry } from './listenLog.ts';
+import { useListening } from './useListening.ts';
 
 const SIGNAL_WORDS: Readonly<Record<SentSignal, string>> = {
   noise: 'steady noise',
@@ -12,9 +14,9 @@ const SIGNAL_WORDS: Readonly<Record<SentSignal, string>> = {
 const LEARN_S = 0.5;
 
 /** Dropouts heard by this device, at the receiving end: logged without a thumb. */
-export function Listen({ log }: { log: ListenLog }) {
+export function Listen({ session, add }: { session: WalkSession; add: AddEntry }) {
   const [signal, setSignal] = useState<SentSignal>('noise');
-  const { state, start, stop } = useListening(log);
+  const { state, start, stop } = useListening(listenLog(session, add));
   const { on, lost, levelDb, heardS, meddling, trouble } = state;
   return (
     <section aria-label="Listen" className="sheet mt-2 p-2" data-listening={on}>
@@ -24,7 +26,7 @@ export function Listen({ log }: { log: ListenLog }) {
             <p
               role="status"
               data-heard={lost ? 'lost' : 'through'}
-              className={`min-w-40 px-3 py-2 text-xl font-bold ${lost ? 'border-4 border-double border-lost text-lost' : 'border-4 border-clean'}`}
+              className={`min-w-40 border-4 px-3 py-2 text-xl font-bold ${lost ? 'border-double border-lost text-lost' : 'border-clean'}`}
             >
               {lost ? '✕ lost' : heardS < LEARN_S ? 'listening …' : '✓ comes through'}
             </p>

@@ -345,17 +345,10 @@ export function LiveWalk({
         {listening && (
           <Suspense>
             <Listen
-              log={{
-                lost: (inputMs, found) => {
-                  const lost = state.grade === 1;
-                  if (!lost) void add('dropoutBegin', { found }, gear.walkS(inputMs), inputMs, true);
-                  return !lost;
-                },
-                back: (inputMs, found) =>
-                  void add('dropoutEnd', { found }, gear.walkS(inputMs), inputMs, true),
-                deaf: (why) => logNow('note', { text: `listening stopped: ${why}` }),
-                gap: (fromWallMs) => logNow('gap', { fromWallMs }),
-              }}
+              session={session}
+              add={(kind, body, inputMs, automatic) =>
+                void add(kind, body, gear.walkS(inputMs), inputMs, automatic)
+              }
             />
           </Suspense>
         )}

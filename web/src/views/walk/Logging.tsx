@@ -145,17 +145,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
           </Press>
         </div>
       )}
-      <Listen
-        log={{
-          lost: (inputMs, found) => {
-            if (!lost) add('dropoutBegin', { found }, inputMs, true);
-            return !lost;
-          },
-          back: (inputMs, found) => add('dropoutEnd', { found }, inputMs, true),
-          deaf: (why) => add('note', { text: `listening stopped: ${why}` }),
-          gap: (fromWallMs) => add('gap', { fromWallMs }),
-        }}
-      />
+      <Listen session={session} add={add} />
       <LastEvents log={log} />
     </main>
   );

@@ -1,0 +1,26 @@
+import type { EventBodies, EventKind } from '@urvek/core';
+import type { WalkSession } from '../../field/walkSession.ts';
+import type { ListenLog } from './useListening.ts';
+
+/** Adds an entry to the log of this device. */
+export type AddEntry = <K extends EventKind>(
+  kind: K,
+  body: EventBodies[K],
+  inputMs: number,
+  automatic: boolean,
+) => void;
+
+/** What a device hears, as entries of its log. What was pressed already is not logged twice. */
+export const listenLog = (session: WalkSession, add: AddEntry): ListenLog => ({
+  lost: (inputMs, found) => {
+    if (session.expected().grade === 1) return false;
+    add('dropoutBegin', { found }, inputMs, true);
+    return true;
+  },
+  back: (inputMs, found) => {
+    // Somebody may have ended it by hand meanwhile.
+    if (session.expected().grade === 1) add('dropoutEnd', { found }, inputMs, true);
+  },
+  deaf: (why) => add('note', { text: `listening stopped: ${why}` }, performance.now(), false),
+  gap: (fromWallMs) => add('gap', { fromWallMs }, performance.now(), false),
+});
