@@ -42,7 +42,6 @@ test.each([
   ['/trainer/grades', 'Who grades'],
   ['/signals', 'Nothing plays'],
   ['history', 'as it is first kept'],
-  ['paths?part=across-1', 'In hand'],
   ['/notebook', 'From notes as text'],
   ['/devices', 'Devices'],
   ['/join', 'Join a walk'],
@@ -51,6 +50,7 @@ test.each([
   ['kit', 'Add a product'],
   ['kit?show=sheet', 'hatched: not stated'],
   ['paths', 'On one scale'],
+  ['paths?part=across-1', 'loss by eye'],
   ['plan', 'Home after'],
   ['plan?show=checks', 'Balance'],
   ['run-sheet', 'Back by'],
@@ -80,7 +80,6 @@ test.each([
       [320, 640],
     ] as const) {
       await screen(width, height);
-      await new Promise((resolve) => setTimeout(resolve, 300));
       const over = await tooWide(width);
       if (over > 0) wrong.push(`at ${width}: ${over} px over`);
       if (stage === 'kit' && (await page.driver.executeScript<number>(NARROW)) > 0)

@@ -92,6 +92,7 @@ test('storage that the browser clears under a walk: the walk goes on, is put bac
     await page.devtools('Storage.clearDataForOrigin', { origin: own.url, storageTypes: 'indexeddb' });
     await page.key('3');
     await page.see('The browser cleared what this device had kept');
+    await page.see('Save this walk as a file');
     await page.key('2');
     await page.until('all at the base', async () => {
       const { kept, atBase } = await seen(page);

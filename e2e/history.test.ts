@@ -30,8 +30,8 @@ test('two people change one plan: both stand side by side, nothing is lost, the 
   await page.see('This set-up was changed elsewhere while you edited it');
   expect(await wcagFindings(page.driver)).toEqual([]);
   const rows = await page.text("//table[@aria-label='Changed by both']//tbody");
-  expect(rows).toMatch(/walks each.*\b6\b.*\b7\b.*\b9\b/s);
-  expect(rows).not.toMatch(/ratio/);
+  expect(rows).toMatch(/walks of each product.*\b6\b.*\b7\b.*\b9\b/s);
+  expect(rows).not.toMatch(/difference/);
   await (await page.find("(//table[@aria-label='Changed by both']//input[@type='radio'])[2]")).click();
   await page.press('Take these, then save');
   expect(await walksEach(page)).toBe('9');
@@ -46,8 +46,8 @@ test('two people change one plan: both stand side by side, nothing is lost, the 
   await page.press('History');
   const table = "//table[@aria-label='Changes of the set-up, the newest first']//tbody";
   await page.until('three of them', async () => (await page.text(table)).includes('as it is first kept'));
-  expect(await page.text(`(${table}/tr)[1]`)).toMatch(/this machine.*walks each/s);
-  expect(await page.text(`(${table}/tr)[2]`)).toMatch(/this machine.*ratio/s);
+  expect(await page.text(`(${table}/tr)[1]`)).toMatch(/this machine.*walks of each product/s);
+  expect(await page.text(`(${table}/tr)[2]`)).toMatch(/this machine.*difference that matters/s);
   await page.press('Bring back change 1');
   await page.see('As it was after change 1');
   await page.open(`/c/${DEMO_ID}/plan`);

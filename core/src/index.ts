@@ -43,6 +43,7 @@ export * from './estimate/figures/transfer.ts';
 export * from './estimate/figures/writtenFigure.ts';
 export * from './detect/alignment.ts';
 export * from './detect/detected.ts';
+export * from './detect/inputClock.ts';
 export * from './detect/knownLoss.ts';
 export * from './detect/liveLoss.ts';
 export * from './detect/picture.ts';

@@ -318,4 +318,13 @@ describe('losses told while the sound comes in', () => {
     ]);
     expect(() => new LiveLoss(100, 'noise')).toThrow('100');
   });
+
+  test('until a signal was heard there is no usual level, and nothing is said to be lost or to come through', () => {
+    const live = new LiveLoss(RATE, 'noise');
+    expect(live.push(new Float32Array(2 * RATE))).toEqual([]);
+    expect(live.usualDb).toBeUndefined();
+    const random = seeded('late');
+    expect(live.push(Float32Array.from({ length: RATE }, () => 0.1 * random.normal()))).toEqual([]);
+    expect(live.usualDb).toBeCloseTo(-20, 0);
+  });
 });

@@ -86,6 +86,11 @@ export class KnownLoss {
     this.run = { power: 0, blocks: 0 };
   }
 
+  /** Of the signal, dB against full scale; undefined until one was heard. */
+  get expectedLevelDb(): number | undefined {
+    return this.expectedDb;
+  }
+
   /** A loss that goes on now: from when, s. */
   get openFromS(): number | undefined {
     return this.gap && this.gap.from * this.blockS;

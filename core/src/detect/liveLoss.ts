@@ -56,6 +56,14 @@ export class LiveLoss {
     return this.lastDb;
   }
 
+  /**
+   * The usual level that losses are told by, dB against full scale: of a known signal once it was heard (undefined: it
+   * was not yet, and nothing can be missed), of an unknown one the level of silence.
+   */
+  get usualDb(): number | undefined {
+    return this.gaps instanceof KnownLoss ? this.gaps.expectedLevelDb : this.gaps.thresholds['below_db'];
+  }
+
   /** So long was listened to, s. */
   get heardS(): number {
     return this.blocks * this.blockS;

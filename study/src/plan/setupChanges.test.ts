@@ -63,7 +63,7 @@ describe('what differs between two set-ups', () => {
       ...['not stated', 'one entry', '2 entries', 'Gate', 'stated', 'null', '0'],
     ]);
     expect(['walksEach', 'kindId', 'lengthM', 'order'].map(fieldWords)).toEqual([
-      ...['walks each', 'kind', 'length, m', 'order'],
+      ...['walks of each product', 'kind', 'length, m', 'order'],
     ]);
   });
 });

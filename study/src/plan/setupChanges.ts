@@ -40,7 +40,20 @@ const UNITS: Readonly<Record<string, string>> = {
   Hz: 'Hz',
   Mbps: 'Mbit/s',
 };
+/** As the screens call them, where their keys are shorter. */
+const NAMES: Readonly<Record<string, string>> = {
+  walksEach: 'walks of each product',
+  ratio: 'smallest difference that matters',
+  sigma: 'walk-to-walk spread',
+  mode: 'how walks are logged',
+  setUpMin: 'set-up of a rig, min',
+  hoursAtHand: 'time available, h',
+  atFixedEnd: 'at the fixed end',
+  atMobileEnd: 'walking',
+};
 export function fieldWords(key: string): string {
+  const called = NAMES[key];
+  if (called !== undefined) return called;
   const [, stem = key, unit] = /^(.*[a-z])(Dbm|Db|Deg|MHz|Hz|Mbps|Ms|M|S)$/.exec(key) ?? [];
   const words = stem.replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);
   const named = words.replace(/ id$/, '');

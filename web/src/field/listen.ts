@@ -1,10 +1,10 @@
-import { LiveLoss, type LiveChange, type SentSignal } from '@urvek/core';
+import { InputClock, LiveLoss, type LiveChange, type SentSignal } from '@urvek/core';
 import tapUrl from './tap.worklet.ts?worker&url';
 
-/** What listening tells: changes at a time of the page's clock (performance.now), and how loud it is, now and then. */
+/** What listening tells: changes at a time of the page's clock (performance.now), and how loud it is and usually was. */
 export interface Heard {
   onChange(change: LiveChange, inputMs: number): void;
-  onLevel(levelDb: number, heardS: number): void;
+  onLevel(levelDb: number, usualDb: number | undefined): void;
   /** The input is gone: taken by another program, unplugged, or the device slept. */
   onLost(why: string): void;
 }
@@ -26,8 +26,6 @@ const OFF_NAMES: Readonly<Record<keyof typeof OFF, string>> = {
 const LEAST_S = 0.05;
 /** Nothing came for so long: the input is gone. */
 const SILENT_MS = 2000;
-/** The two clocks are compared anew over so many pieces, some 20 s: sound cards drift. */
-const PIECES = 1000;
 
 async function inputOf(): Promise<MediaStream> {
   try {
@@ -62,19 +60,14 @@ export async function listen(signal: SentSignal, heard: Heard): Promise<Listenin
   const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 });
   context.createMediaStreamSource(stream).connect(tap);
 
-  let samples = 0;
+  const clock = new InputClock(context.sampleRate, latencyMs);
   let lastMs = performance.now();
-  /** Least of page time less sound time, ms, of these pieces and those before: a busy page only adds to it. */
-  let [least, leastBefore, pieces] = [Infinity, Infinity, 0];
   let level = 0;
   tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {
-    samples += data.length;
     lastMs = performance.now();
-    least = Math.min(least, lastMs - (1000 * samples) / context.sampleRate);
-    if (++pieces === PIECES) [leastBefore, least, pieces] = [least, Infinity, 0];
-    const beganMs = Math.min(least, leastBefore) - latencyMs;
-    for (const change of live.push(data)) heard.onChange(change, beganMs + 1000 * change.atS);
-    if (++level % 10 === 0 && live.levelDb !== undefined) heard.onLevel(live.levelDb, live.heardS);
+    clock.came(data.length, lastMs);
+    for (const change of live.push(data)) heard.onChange(change, clock.pageMs(change.atS));
+    if (++level % 10 === 0 && live.levelDb !== undefined) heard.onLevel(live.levelDb, live.usualDb);
   };
   let over = false;
   const stop = (): void => {

@@ -34,6 +34,7 @@ export function GradeTrainer() {
             levels={levels}
             onDone={(graded) => {
               setLevels(undefined);
+              setPerson('');
               void keepGrader({ person: person.trim(), atMs: nowMs(), graded });
             }}
             onStop={() => setLevels(undefined)}
@@ -111,7 +112,7 @@ function Clips({
   return (
     <section aria-label="Grading" className="sheet max-w-2xl p-4" data-level={level}>
       <p role="status">
-        Clip {graded.length + 1} of {levels.length}
+        Clip {graded.length + 1} of {levels.length}: grade it, by a press or the keys 1 to 5
       </p>
       {error && <Trouble error={error} />}
       <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Grade">

@@ -3,12 +3,12 @@ import type { Grader } from '../../field/graders.ts';
 
 const share = (level: number): string => `${Math.round(100 * level)} %`;
 
-/** "5 to 12 % lost". */
+/** "5 to 12 %": held at the one, not at the other. */
 function thresholdText({ heldAt, failedAt }: GradeThreshold): string {
   if (failedAt === undefined) return 'not reached';
   return heldAt === undefined || heldAt >= failedAt
     ? `by ${share(failedAt)}`
-    : `${share(heldAt)} to ${share(failedAt)}`;
+    : `${Math.round(100 * heldAt)} to ${share(failedAt)}`;
 }
 
 /** The grades of one level by two people, in the order in which each gave them. */
@@ -29,11 +29,11 @@ export function GradersTable({ graders }: { graders: readonly Grader[] }) {
   const below = GRADES.toSorted((a, b) => b - a).slice(0, -1);
   const couples = graders.flatMap((a, i) => graders.slice(i + 1).map((b) => [a, b] as const));
   return (
-    <section className="sheet mt-3 max-w-3xl p-4" aria-label="Graders on this device">
+    <section className="sheet mt-3 max-w-4xl p-4" aria-label="Graders on this device">
       <table className="w-full text-[0.95rem]" aria-label="Where each sets the grades">
         <thead>
           <tr className="border-b border-ink text-left">
-            <th scope="col">Speech lost from which on graded below</th>
+            <th scope="col">Share of speech lost, graded below</th>
             {below.map((g) => (
               <th scope="col" key={g} className="text-right">
                 {g}
@@ -53,12 +53,12 @@ export function GradersTable({ graders }: { graders: readonly Grader[] }) {
                   {person}
                 </th>
                 {thresholds.map((t) => (
-                  <td key={t.below} className="figure text-right">
+                  <td key={t.below} className="figure pl-3 text-right whitespace-nowrap">
                     {thresholdText(t)}
                   </td>
                 ))}
-                <td className="figure text-right">
-                  {wobble === undefined ? 'once only' : `± ${wobble.toFixed(1)} grades`}
+                <td className="figure pl-3 text-right whitespace-nowrap">
+                  {wobble === undefined ? 'once only' : `${wobble.toFixed(1)} grades apart`}
                 </td>
               </tr>
             );

@@ -10,31 +10,46 @@ const SIGNAL_WORDS: Readonly<Record<SentSignal, string>> = {
   tone: 'a tone of 1 kHz',
   unknown: 'anything else: silence is logged',
 };
-/** Until then the usual level is learnt, s. */
-const LEARN_S = 0.5;
+const SAID = { through: '✓ comes through', lost: '✕ lost', nothing: '… no signal yet' } as const;
+const LOOKS = {
+  through: 'border-clean',
+  lost: 'border-double border-lost text-lost',
+  nothing: 'border-dashed border-rule',
+} as const;
+
+const usualText = (signal: SentSignal, usualDb: number | undefined): string =>
+  usualDb === undefined
+    ? 'Nothing is logged until it is heard: switch the signal on, or turn the input up.'
+    : signal === 'unknown'
+      ? `Below ${usualDb.toFixed(0)} dB it counts as silent.`
+      : `Usually ${usualDb.toFixed(0)} dB. If that is not the signal, switch it on and learn the level anew.`;
 
 /** Dropouts heard by this device, at the receiving end: logged without a thumb. */
 export function Listen({ session, add }: { session: WalkSession; add: AddEntry }) {
   const [signal, setSignal] = useState<SentSignal>('noise');
   const { state, start, stop } = useListening(listenLog(session, add));
-  const { on, lost, levelDb, heardS, meddling, trouble } = state;
+  const { on, lost, levelDb, usualDb, meddling, trouble } = state;
+  const hears = lost ? 'lost' : usualDb === undefined ? 'nothing' : 'through';
   return (
     <section aria-label="Listen" className="sheet mt-2 p-2" data-listening={on}>
       {on ? (
         <>
-          <div className="flex flex-wrap items-center gap-3">
+          <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
             <p
               role="status"
-              data-heard={lost ? 'lost' : 'through'}
-              className={`min-w-40 border-4 px-3 py-2 text-xl font-bold ${lost ? 'border-double border-lost text-lost' : 'border-clean'}`}
+              data-heard={hears}
+              className={`flex-1 border-4 px-3 py-1 text-lg font-bold whitespace-nowrap ${LOOKS[hears]}`}
             >
-              {lost ? '✕ lost' : heardS < LEARN_S ? 'listening …' : '✓ comes through'}
+              {SAID[hears]}
             </p>
-            <p className="figure text-lg">{levelDb === undefined ? '–' : `${levelDb.toFixed(0)} dB`}</p>
-            <button type="button" className="btn min-h-11" onClick={() => start(signal)}>
+            <p className="figure text-lg whitespace-nowrap">
+              {levelDb === undefined ? '–' : `${levelDb.toFixed(0)} dB`}
+            </p>
+            <p className="basis-full text-[0.87rem] text-faint">{usualText(signal, usualDb)}</p>
+            <button type="button" className="btn" onClick={() => start(signal)}>
               Learn the level anew
             </button>
-            <button type="button" className="btn min-h-11" onClick={stop}>
+            <button type="button" className="btn" onClick={stop}>
               Stop listening
             </button>
           </div>

@@ -323,7 +323,7 @@ export function LiveWalk({
         </div>
         <Announce log={log} unkept={unkept} />
         <Unkept unkept={unkept} header={kept.header} log={log} />
-        {cleared && <ClearedUnder />}
+        {cleared && <ClearedUnder header={kept.header} log={log} />}
         {error && (
           <>
             <Trouble error={error} />

@@ -103,7 +103,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
       </div>
       <Announce log={log} unkept={unkept} />
       <Unkept unkept={unkept} header={kept.header} log={log} />
-      {cleared && <ClearedUnder />}
+      {cleared && <ClearedUnder header={kept.header} log={log} />}
       {error && <Trouble error={error} />}
       <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.87rem]">
         Joined: log what comes in at this end. The walker logs where.

@@ -18,13 +18,14 @@ export interface ListenState {
   readonly on: boolean;
   readonly lost: boolean;
   readonly levelDb: number | undefined;
-  readonly heardS: number;
+  /** Undefined: no signal was heard yet. */
+  readonly usualDb: number | undefined;
   readonly meddling: readonly string[];
   readonly trouble: string | undefined;
 }
 
 const OFF: ListenState = {
-  ...{ on: false, lost: false, levelDb: undefined, heardS: 0, meddling: [], trouble: undefined },
+  ...{ on: false, lost: false, levelDb: undefined, usualDb: undefined, meddling: [], trouble: undefined },
 };
 
 /** Listening as long as its screen is there. */
@@ -56,7 +57,7 @@ export function useListening(log: ListenLog): {
         else if (logged.current) tell.current.back(inputMs, figure);
         setState((now) => ({ ...now, lost: kind === 'lost' }));
       },
-      onLevel: (levelDb, heardS) => setState((now) => ({ ...now, levelDb, heardS })),
+      onLevel: (levelDb, usualDb) => setState((now) => ({ ...now, levelDb, usualDb })),
       onLost: (why) => {
         running.current = undefined;
         deafMs.current = nowMs();
