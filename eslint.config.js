@@ -14,26 +14,6 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },
-  // What only the types can tell: a promise that nobody waits for, a kind that a switch forgets.
-  {
-    files: ['**/*.ts', '**/*.tsx'],
-    ignores: ['**/*.d.ts'],
-    languageOptions: {
-      parserOptions: {
-        project: ['./tsconfig.json', './web/tsconfig.json'],
-        tsconfigRootDir: import.meta.dirname,
-      },
-    },
-    rules: {
-      '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/no-misused-promises': 'error',
-      '@typescript-eslint/await-thenable': 'error',
-      '@typescript-eslint/switch-exhaustiveness-check': [
-        'error',
-        { considerDefaultExhaustiveForUnions: true },
-      ],
-    },
-  },
   // What computes has no clock, no randomness of its own and no I/O: they are passed in.
   {
     files: ['core/src/**/*.ts', 'study/src/**/*.ts', 'draw/src/**/*.ts'],

@@ -75,7 +75,7 @@ async function main() {
   chmodSync(folder, 0o711);
   const cluster = await startCluster(join(folder, 'database'), { fast: true });
   try {
-    await check('types, lint and arrows', ['typecheck', 'lint']);
+    await check('types, format, rules and arrows', ['format', 'typecheck', 'rules']);
     ensureWeb();
     const env = { URVEK_TEST_DATABASE: cluster.url('postgres'), URVEK_TEST_WEB: WEB_ROOT };
     jest('units and server', ['units', 'server'], folder, env, 2);

@@ -12,7 +12,11 @@ export async function scratchDatabase(): Promise<{ url: string; drop: () => Prom
       url: cluster,
       installExtensions: false,
     }).initialize();
-    await admin.query(sql).finally(() => admin.destroy());
+    try {
+      await admin.query(sql);
+    } finally {
+      await admin.destroy();
+    }
   };
   await run(`CREATE DATABASE ${name}`);
   const url = new URL(cluster);
