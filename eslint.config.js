@@ -44,6 +44,8 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     rules: reactHooks.configs.recommended.rules,
   },
+  // A view is read at a glance; what does not fit is two.
+  { files: ['web/src/**/*.tsx'], rules: { 'max-lines': ['error', 150] } },
   {
     files: ['web/src/**/*.tsx'],
     ...jsxA11y.flatConfigs.recommended,

@@ -20,13 +20,17 @@ test('two people change one plan: both stand side by side, nothing is lost, the 
     await p.press('Settings');
     await p.field('Walks of each product');
   }
+  // Here another number is typed, not knowing of what the other saves.
+  await page.fill('Walks of each product', '9');
   await other.fill('Walks of each product', '7');
   await other.fill('Smallest difference that matters', '1.4');
   await other.press('Save plan');
   await other.see('Plan saved');
-  // Here, not knowing of it, another number.
-  await page.fill('Walks of each product', '9');
-  await page.press('Save plan');
+  // A page that is slow may have been told of it already.
+  const told = await page.driver.executeScript<boolean>(
+    "return document.body.textContent.includes('changed elsewhere')",
+  );
+  if (!told) await page.press('Save plan');
   await page.see('This set-up was changed elsewhere while you edited it');
   expect(await wcagFindings(page.driver)).toEqual([]);
   const rows = await page.text("//table[@aria-label='Changed by both']//tbody");

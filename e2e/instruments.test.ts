@@ -1,6 +1,6 @@
 import { afterAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
-import { pictureMessageOf, seeded } from '@urvek/core';
+import { pictureMessageOf, seeded, type EventKind } from '@urvek/core';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
@@ -92,17 +92,22 @@ test('a second device at the receiving end listens: dropouts are logged by thems
   await base.driver.executeScript(WATCH);
   await base.press('Listen by microphone or line');
   await base.see('comes through');
-  const found = async () => (await newest()).log.filter((e) => 'found' in e.body);
-  await base.until('three dropouts', async () => (await found()).length === 2 * GAPS.length);
-  const log = await found();
-  expect(log.map((e) => e.kind)).toEqual(GAPS.flatMap(() => ['dropoutBegin', 'dropoutEnd']));
-  // By differences: when the fake input began is not known, and a busy machine plays it haltingly. How closely sound
-  // is timed is held by core's tests of the clock and of the losses.
-  const startsS = log.map((e, i) => e.time.walkS - (GAPS.flat()[i] as number));
-  expect(Math.max(...startsS) - Math.min(...startsS)).toBeLessThan(1);
+  const foundS = async (kind: EventKind): Promise<number[]> =>
+    (await newest()).log.filter((e) => e.kind === kind && 'found' in e.body).map((e) => e.time.walkS);
+  // By differences: when the fake input began is not known. A busy machine plays it haltingly, and what it skips is
+  // lost too: how closely sound is timed is held by core's tests of the clock and of the losses.
+  await base.until('three dropouts, as far from each other as in the sound', async () => {
+    const [begun, ended] = [await foundS('dropoutBegin'), await foundS('dropoutEnd')];
+    const near = (list: readonly number[], s: number): boolean => list.some((x) => Math.abs(x - s) < 1);
+    return begun.some((first) =>
+      GAPS.every(
+        ([from, to]) => near(begun, first + from - GAPS[0][0]) && near(ended, first + to - GAPS[0][0]),
+      ),
+    );
+  });
   // A loss is told after 50 ms; the rest is the way to the log.
   const after = await base.driver.executeScript<number[]>('return window.keptAfter');
-  expect(after).toHaveLength(log.length);
+  expect(after.length).toBeGreaterThanOrEqual(2 * GAPS.length);
   expect(Math.min(...after)).toBeLessThan(300);
   expect(await base.text('//*[@data-heard]')).toContain('comes through');
   await base.press('Stop listening');

@@ -1,20 +1,19 @@
+import './styles.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { ComparisonSummary } from '@urvek/contract';
 import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Link, Navigate, Outlet, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Refused } from './api/client.ts';
 import { takeKeyFromAddress } from './api/key.ts';
-import { useComparison } from './api/queries.ts';
-import { StageStrip, TopBar, useComparisonId } from './components/Frame.tsx';
-import { Tour } from './components/Tour.tsx';
+import { ComparisonFrame } from './ComparisonFrame.tsx';
 import { NoticeArea } from './components/Notice.tsx';
-import { Waiting } from './components/States.tsx';
 import { PictureStyle } from './components/Picture.tsx';
+import { Waiting } from './components/States.tsx';
 import { askBackgroundSync, registerServiceWorker } from './field/background.ts';
 import { fieldLog } from './field/fieldLog.ts';
 import { compareWithBase, sync } from './field/sync.ts';
-import './styles.css';
+import { Plain } from './Plain.tsx';
 
 const client = new QueryClient({
   defaultOptions: {
@@ -27,46 +26,10 @@ const client = new QueryClient({
   },
 });
 
-function ComparisonFrame() {
-  const id = useComparisonId();
-  const { data } = useComparison(id);
-  return (
-    <>
-      <TopBar>
-        {data && (
-          <>
-            {data.title}
-            {data.demo && (
-              <span className="ml-3 border border-sheet px-1.5 text-sm">made up: simulated walks</span>
-            )}
-            {/* It names products: while the plan is blind it is reached from Kit. */}
-            {data.setup.plan.blind !== true && (
-              <Link to={`/c/${id}/history`} className="ml-3 hidden text-sm underline sm:inline">
-                History
-              </Link>
-            )}
-          </>
-        )}
-      </TopBar>
-      <StageStrip id={id} />
-      <Tour id={id} />
-      <Outlet />
-    </>
-  );
-}
-
 /** A view is fetched when it is first gone to; the service worker has all of them at hand. */
 const view = <K extends string>(load: () => Promise<Record<K, ComponentType>>, name: K) => ({
   lazy: async () => ({ Component: (await load())[name] }),
 });
-
-/** A page outside of a comparison. */
-const Plain = () => (
-  <>
-    <TopBar />
-    <Outlet />
-  </>
-);
 
 const router = createBrowserRouter([
   {
@@ -122,6 +85,7 @@ const router = createBrowserRouter([
 ]);
 
 await takeKeyFromAddress();
+
 /** What was asked for before the service worker was there is asked for once more, by this page, so that it is kept. */
 async function keepForOffline(): Promise<void> {
   await client.refetchQueries();
@@ -135,11 +99,13 @@ registerServiceWorker(
   async () => (await fieldLog.walks.where('underWay').equals(1).count()) > 0,
   () => void keepForOffline(),
 );
+
 void compareWithBase()
   // Out of reach, it is asked at the next start.
   .catch(() => undefined)
   .then(() => sync())
   .then((all) => (all ? undefined : askBackgroundSync()));
+
 window.addEventListener('online', () => void sync());
 
 createRoot(document.getElementById('root') as HTMLElement).render(

@@ -2,12 +2,7 @@ import { writeTable } from '@urvek/core';
 import type { EChartsCoreOption, ECharts } from 'echarts/core';
 import { useEffect, useRef } from 'react';
 import { download, svgToPng } from '../state/download.ts';
-
-/** The figures behind a chart. */
-export interface ChartTable {
-  readonly header: readonly string[];
-  readonly rows: readonly (readonly (string | number)[])[];
-}
+import { ChartFigures, type ChartTable } from './ChartFigures.tsx';
 
 export interface ChartProps {
   readonly option: EChartsCoreOption;
@@ -67,31 +62,6 @@ export function Chart({ option, label, height = 260, table, onPoint }: ChartProp
     </figure>
   );
 }
-
-const ChartFigures = ({ table, label }: { table: ChartTable; label: string }) => (
-  <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label={`Figures of ${label}`}>
-    <table className="table">
-      <thead>
-        <tr>
-          {table.header.map((h) => (
-            <th key={h}>{h}</th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {table.rows.map((r, i) => (
-          <tr key={i}>
-            {r.map((c, k) => (
-              <td key={k} className={typeof c === 'number' ? 'figure' : ''}>
-                {c}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  </div>
-);
 
 /** PNG and SVG at publication size, and the figures as CSV. */
 export function SaveAs({

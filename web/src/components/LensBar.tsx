@@ -1,8 +1,9 @@
 import { WANTED_CRITERIA, type Setup, type WantedCriterion } from '@urvek/contract';
 import { CRITERION_MEANING, kindOf, SIDES, type Side } from '@urvek/core';
-import { useId, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useLens } from '../state/lens.ts';
 import { Options } from './Field.tsx';
+import { LensPill } from './LensPill.tsx';
 
 /** Kind, path, product, criterion and direction: what Trace, Ranges, Verdict and Report look at. */
 export function LensBar({
@@ -26,7 +27,7 @@ export function LensBar({
       className="no-print mb-2 flex flex-wrap items-center gap-x-3 gap-y-1.5"
     >
       {kinds.length > 1 && (
-        <Pill
+        <LensPill
           label="Kind"
           value={lens.kindId}
           onChange={(kindId) => change({ kindId, productId: undefined })}
@@ -37,31 +38,31 @@ export function LensBar({
               {kindOf(k).name}
             </option>
           ))}
-        </Pill>
+        </LensPill>
       )}
-      <Pill label="Path" value={lens.pathId} onChange={(pathId) => change({ pathId })}>
+      <LensPill label="Path" value={lens.pathId} onChange={(pathId) => change({ pathId })}>
         <option value="">all</option>
         {setup.paths.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}
           </option>
         ))}
-      </Pill>
-      <Pill label="Product" value={lens.productId} onChange={(productId) => change({ productId })}>
+      </LensPill>
+      <LensPill label="Product" value={lens.productId} onChange={(productId) => change({ productId })}>
         <option value="">all</option>
         {products.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}
           </option>
         ))}
-      </Pill>
+      </LensPill>
       {byPlan ? (
         <span className="text-[0.87rem] text-faint">
           Criterion <strong className="text-ink">the plan’s: {setup.plan.criterion}</strong>
         </span>
       ) : (
         <>
-          <Pill
+          <LensPill
             label="Criterion"
             title={
               criterion === 'by kind' ? 'the usual one of each kind of product' : CRITERION_MEANING[criterion]
@@ -74,47 +75,18 @@ export function LensBar({
             }
           >
             <Options of={WANTED_CRITERIA} />
-          </Pill>
-          <Pill
+          </LensPill>
+          <LensPill
             label="Direction"
             value={lens.side}
             onChange={(side) => change({ side: side as Side | undefined })}
           >
             <option value="">as walked</option>
             <Options of={SIDES} />
-          </Pill>
+          </LensPill>
         </>
       )}
       {children}
     </div>
-  );
-}
-
-function Pill({
-  label,
-  title,
-  value,
-  onChange,
-  children,
-}: {
-  label: string;
-  title?: string;
-  value: string | undefined;
-  onChange: (value: string | undefined) => void;
-  children: ReactNode;
-}) {
-  const id = useId();
-  return (
-    <span className="flex items-center gap-1.5 text-[0.87rem] text-faint" title={title}>
-      <label htmlFor={id}>{label}</label>
-      <select
-        id={id}
-        className="pill"
-        value={value ?? ''}
-        onChange={(e) => onChange(e.target.value === '' ? undefined : e.target.value)}
-      >
-        {children}
-      </select>
-    </span>
   );
 }

@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { base, isShutOut } from '../../api/client.ts';
 import { studies, useComparisons } from '../../api/queries.ts';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
 import { TOUR_PARAM } from '../../components/tourSteps.ts';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { AsideList } from './Aside.tsx';

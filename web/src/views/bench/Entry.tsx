@@ -2,6 +2,7 @@ import type { ComparisonSummary } from '@urvek/contract';
 import { ArrowRight } from 'lucide-react';
 import { Link } from 'react-router';
 import { SetComparisonAside } from './Aside.tsx';
+import { EntryCount } from './EntryCount.tsx';
 import { Stages } from './Stages.tsx';
 
 /** A comparison in a row: its question, what is there of it, and the next step. */
@@ -33,8 +34,8 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
       </div>
       <Stages id={c.id} title={c.title} />
       <div className="mt-1 flex flex-wrap items-baseline gap-x-4 text-[0.87rem] text-faint">
-        <Count of={c.products} one="product" />
-        <Count of={c.paths} one="path" />
+        <EntryCount of={c.products} one="product" />
+        <EntryCount of={c.paths} one="path" />
         <span className="flex items-center gap-2">
           <span className="figure">
             {c.walksMade} of {c.walksPlanned}
@@ -54,19 +55,6 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
     </article>
   );
 }
-
-/** Few are named, many are counted. */
-const NAMED = 3;
-
-const Count = ({ of, one }: { of: readonly string[]; one: string }) => (
-  <span title={of.join(', ')}>
-    {of.length === 0
-      ? `no ${one} yet`
-      : of.length <= NAMED
-        ? of.join(', ')
-        : `${of.length} ${one}s: ${of.slice(0, NAMED).join(', ')} …`}
-  </span>
-);
 
 function nextStep(c: ComparisonSummary): { to: string; text: string } {
   if (c.products.length < 2) return { to: 'kit', text: 'Next: enter the products' };

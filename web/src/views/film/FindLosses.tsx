@@ -4,6 +4,7 @@ import { Choice, Tick } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import type { Reel } from './reel.ts';
 import { useDetector } from './useDetector.ts';
+import { FoundLoss } from './FoundLoss.tsx';
 
 const SIGNAL_SAID: Readonly<Record<SentSignal, string>> = {
   noise: 'noise',
@@ -102,39 +103,13 @@ export function FindLosses({
             aria-label="Lost stretches"
           >
             {open.map((d) => (
-              <li
+              <FoundLoss
                 key={`${d.kind}${d.fromS}`}
-                className="flex flex-wrap items-center gap-2 border-t border-rule py-1"
-              >
-                <span className="min-w-60 flex-1">
-                  <span className="figure">{d.fromS.toFixed(3)} s</span>, {d.open ? 'to the end' : lasting(d)}
-                  : {d.kind}, {d.figure}
-                </span>
-                <button
-                  type="button"
-                  className="btn"
-                  aria-label={`Look at ${d.fromS.toFixed(3)} s`}
-                  onClick={() => onLook(d.fromS)}
-                >
-                  Look
-                </button>
-                <button
-                  type="button"
-                  className="btn"
-                  aria-label={`Take ${d.fromS.toFixed(3)} s`}
-                  onClick={() => accept([d])}
-                >
-                  Take
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-quiet"
-                  aria-label={`Refuse ${d.fromS.toFixed(3)} s`}
-                  onClick={() => settle([d])}
-                >
-                  Refuse
-                </button>
-              </li>
+                found={d}
+                onLook={() => onLook(d.fromS)}
+                onTake={() => accept([d])}
+                onRefuse={() => settle([d])}
+              />
             ))}
           </ul>
         </div>
@@ -142,9 +117,6 @@ export function FindLosses({
     </details>
   );
 }
-
-const lasting = ({ fromS, toS }: Detected): string =>
-  toS - fromS < 1 ? `for ${(1000 * (toS - fromS)).toFixed(0)} ms` : `for ${(toS - fromS).toFixed(2)} s`;
 
 /** "3 clipping, 1 click". */
 function counted(list: readonly Detected[]): string {

@@ -1,10 +1,10 @@
-import { claimSchema, type Product } from '@urvek/contract';
+import { claimSchema } from '@urvek/contract';
 import { CLAIM_FORMS, DIRECTIONS, disagreements, type ClaimForm } from '@urvek/core';
 import { Trash2 } from 'lucide-react';
-import type { ComponentProps } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { newId, type SetupForm } from './form.ts';
+import { RigChoice } from './RigChoice.tsx';
 
 export function Claims({ form, index }: { form: SetupForm; index: number }) {
   const at = `products.${index}.claims` as const;
@@ -124,22 +124,3 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
 const isRatio = (form: ClaimForm): boolean => form === 'ratio' || form === 'speed ratio';
 
 const emptyIsNone = { setValueAs: (v: unknown) => (v === '' ? undefined : v) };
-
-/** Which of a product's rigs a claim is of; nothing to choose where there is one. */
-function RigChoice({
-  label,
-  product,
-  ...select
-}: { label: string; product: Product | undefined } & ComponentProps<'select'>) {
-  if (!product || product.rigs.length < 2) return null;
-  return (
-    <Choice {...select} label={label}>
-      <option value="">any</option>
-      {product.rigs.map((r) => (
-        <option key={r.id} value={r.id}>
-          {r.name}
-        </option>
-      ))}
-    </Choice>
-  );
-}

@@ -1,8 +1,7 @@
-import { GRADES } from '@urvek/core';
-import { readProse, ROW_EVENT_NAMES, type ProposedRow, type ProseContext } from '@urvek/study';
+import { readProse, type ProposedRow, type ProseContext } from '@urvek/study';
 import { useId, useState } from 'react';
-import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import type { Cells } from './gridState.ts';
+import { ProseRow, type OfferedRow } from './ProseRow.tsx';
 
 /** Signs of a long day's notes. */
 const LONGEST_PROSE = 50_000;
@@ -17,7 +16,7 @@ export function Prose({
 }) {
   const id = useId();
   const [text, setText] = useState('');
-  const [found, setFound] = useState<readonly (ProposedRow & { readonly taken: boolean })[]>();
+  const [found, setFound] = useState<readonly OfferedRow[]>();
   const change = (i: number, column: 'at' | 'grade' | 'event', value: string): void =>
     setFound(
       found?.map((row, at) => {
@@ -78,42 +77,13 @@ export function Prose({
             </p>
           )}
           {found.map((row, i) => (
-            <div
+            <ProseRow
               key={row.from}
-              className="grid items-end gap-2 border-t border-rule pt-1 sm:grid-cols-[auto_1fr_8rem_7rem_9rem_1fr]"
-            >
-              <Tick
-                label={`row ${i + 1}`}
-                checked={row.taken}
-                onChange={(e) =>
-                  setFound(found.map((r, at) => (at === i ? { ...r, taken: e.target.checked } : r)))
-                }
-              />
-              <p className="pb-1">“{row.text}”</p>
-              <Field
-                label={`Place of row ${i + 1}`}
-                value={row.cells.at ?? ''}
-                placeholder={row.cells.point ?? 'not known'}
-                onChange={(e) => change(i, 'at', e.target.value)}
-              />
-              <Choice
-                label={`Grade of row ${i + 1}`}
-                value={row.cells.grade ?? ''}
-                onChange={(e) => change(i, 'grade', e.target.value)}
-              >
-                <option value="">{row.cells.words ? 'by its words' : 'none'}</option>
-                <Options of={GRADES} />
-              </Choice>
-              <Choice
-                label={`Event of row ${i + 1}`}
-                value={row.cells.event ?? ''}
-                onChange={(e) => change(i, 'event', e.target.value)}
-              >
-                <option value="">none</option>
-                <Options of={ROW_EVENT_NAMES} />
-              </Choice>
-              <p className="pb-1 text-faint">{others(row)}</p>
-            </div>
+              row={row}
+              nth={i + 1}
+              onTaken={(taken) => setFound(found.map((r, at) => (at === i ? { ...r, taken } : r)))}
+              onCell={(column, value) => change(i, column, value)}
+            />
           ))}
           {found.length > 0 && (
             <p>
@@ -136,13 +106,6 @@ export function Prose({
     </details>
   );
 }
-
-/** What else a row says. */
-const others = ({ cells }: ProposedRow): string =>
-  Object.entries(cells)
-    .filter(([c]) => !['at', 'grade', 'event', 'words', 'remark'].includes(c))
-    .map(([c, v]) => `${c.replaceAll('_', ' ')}: ${v}`)
-    .join('; ');
 
 /** The prose in pieces: those that rows come from, and the rest. */
 function pieces(text: string, rows: readonly ProposedRow[]): { used: boolean; part: string }[] {

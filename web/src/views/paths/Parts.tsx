@@ -1,6 +1,6 @@
-import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { AcrossFields } from './AcrossFields.tsx';
+import { AddPart } from './AddPart.tsx';
 import { AddDrawn } from './AddDrawn.tsx';
 import { DrawnFields } from './DrawnFields.tsx';
 import { LayOut } from './LayOut.tsx';
@@ -8,6 +8,7 @@ import { LegFields } from './LegFields.tsx';
 import { PART_KINDS, partNames, type Part, type PartKind } from './parts.ts';
 import type { SetupForm } from './pathsParts.tsx';
 import { KnownCheckpoints } from './KnownCheckpoints.tsx';
+import { PartLine } from './PartLine.tsx';
 import { PointFields } from './PointFields.tsx';
 import { RemoveRow } from './RemoveRow.tsx';
 
@@ -127,48 +128,3 @@ export function Parts({
 /** Which of a list are wrong. */
 const wrongOf = (errors: unknown): ReadonlySet<number> =>
   new Set(Array.isArray(errors) ? errors.flatMap((e, i) => (e ? [i] : [])) : []);
-
-const AddPart = ({ onClick, children }: { onClick: () => void; children: ReactNode }) => (
-  <button type="button" className="btn btn-quiet min-h-8 py-0" onClick={onClick}>
-    <Plus aria-hidden size={15} />
-    {children}
-  </button>
-);
-
-function PartLine({
-  title,
-  names,
-  wrong,
-  inHand,
-  onPart,
-  add,
-}: {
-  title: string;
-  names: readonly string[];
-  wrong: ReadonlySet<number>;
-  inHand: number | undefined;
-  onPart: (nth: number) => void;
-  add: ReactNode;
-}) {
-  return (
-    <>
-      <dt className="font-bold">{title}</dt>
-      <dd className="flex max-h-24 flex-wrap items-center gap-1 overflow-y-auto p-0.5">
-        {names.length === 0 && <span className="text-faint">none</span>}
-        {names.map((name, i) => (
-          <button
-            key={i}
-            type="button"
-            className={`btn min-h-8 px-2 py-0 text-[0.87rem] ${i === inHand ? 'btn-main' : ''}`}
-            aria-pressed={i === inHand}
-            onClick={() => onPart(i)}
-          >
-            {name}
-            {wrong.has(i) && <strong className="text-lost">: to correct</strong>}
-          </button>
-        ))}
-        {add}
-      </dd>
-    </>
-  );
-}

@@ -1,7 +1,7 @@
 import type { Setup } from '@urvek/contract';
 import type { PlanCell } from '@urvek/study';
 import { useJudgement, useStudy } from '../../api/queries.ts';
-import type { Ready } from '../../components/Frame.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useSettled } from '../../components/useSettled.ts';
 

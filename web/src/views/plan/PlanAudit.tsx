@@ -1,6 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import { useStudy } from '../../api/queries.ts';
-import type { Ready } from '../../components/Frame.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
 import { useSettled } from '../../components/useSettled.ts';
 import { AuditList } from '../verdict/AuditList.tsx';

@@ -1,10 +1,7 @@
-import { planCellScene } from '@urvek/draw';
-import { farthestM, type PlanBoard as Board, type PlanCell } from '@urvek/study';
+import { farthestM, type PlanBoard as Board } from '@urvek/study';
 import { useRef, type KeyboardEvent } from 'react';
 import { Length } from '../../components/Length.tsx';
-import { Picture } from '../../components/Picture.tsx';
-
-const SCENE_PX = 190;
+import { BoardCell } from './BoardCell.tsx';
 
 /** Rigs by paths: walks made and to make as posts, and what they will come to. */
 export function PlanBoard({
@@ -53,7 +50,7 @@ export function PlanBoard({
                 )}
               </th>
               {cells.map((cell, c) => (
-                <Cell
+                <BoardCell
                   key={cell.id}
                   cell={cell}
                   on={cell.id === selected}
@@ -68,40 +65,3 @@ export function PlanBoard({
     </div>
   );
 }
-
-const Cell = ({
-  cell,
-  on,
-  onSelect,
-  onKey,
-}: {
-  cell: PlanCell;
-  on: boolean;
-  onSelect: () => void;
-  onKey: (e: KeyboardEvent) => void;
-}) => (
-  <td className="p-0" data-outlook={cell.outlook}>
-    <button
-      type="button"
-      data-cell={cell.id}
-      tabIndex={on ? 0 : -1}
-      aria-pressed={on}
-      aria-label={`${cell.product.name} on ${cell.path.name}: ${cell.made} of ${cell.wanted} walks made; ${cell.short}`}
-      onClick={onSelect}
-      onKeyDown={onKey}
-      className={`block w-full px-2 py-0.5 text-left ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
-    >
-      <Picture
-        scene={planCellScene(cell, SCENE_PX)}
-        className="block"
-        style={{ width: SCENE_PX }}
-        aria-hidden
-      />
-      <span
-        className={`block text-[0.87rem] leading-tight ${cell.outlook === 'too few' ? 'text-lost' : 'text-faint'}`}
-      >
-        {cell.short}
-      </span>
-    </button>
-  </td>
-);

@@ -1,29 +1,10 @@
+import { formatLength, heldToText, outingText, scaleText } from '@urvek/core';
+import { endsText, estimateText, noTenthText } from '@urvek/draw';
+import type { RangeView } from '@urvek/study';
 import { HowMade, HowTrue } from '../../components/HowMade.tsx';
-import { formatLength, heldToText, outingText, scaleText, type LengthUnit } from '@urvek/core';
-import { endsText, estimateText, intervalText, noTenthText } from '@urvek/draw';
-import type { RangeView, RangeWalk } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { useUnit } from '../../state/unit.ts';
-
-const shortInterval = (i: { heldM: number; failedM: number | undefined }, unit: LengthUnit): string =>
-  intervalText(i, unit).replace('held to ', '').replace(', failed by ', '–');
-
-/** So many walks stand in a line; the others when they are asked for. */
-const IN_A_LINE = 12;
-
-function EachWalk({ walks }: { walks: readonly RangeWalk[] }) {
-  const [unit] = useUnit();
-  const all = walks.flatMap((w) => (w.interval ? [shortInterval(w.interval, unit)] : []));
-  if (all.length <= IN_A_LINE) return <>{all.join('; ')}</>;
-  return (
-    <details>
-      <summary className="cursor-pointer">
-        {all.slice(0, IN_A_LINE).join('; ')}; and {all.length - IN_A_LINE} more
-      </summary>
-      {all.slice(IN_A_LINE).join('; ')}
-    </details>
-  );
-}
+import { EachWalk } from './EachWalk.tsx';
 
 /** Per product: the median with its interval, and what each walk says. */
 export function EstimateTable({

@@ -2,7 +2,7 @@ import { formatLength, RETURN_CRITERIA, type Criterion } from '@urvek/core';
 import { estimateText } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 import { useStudy } from '../../api/queries.ts';
-import type { Ready } from '../../components/Frame.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useUnit } from '../../state/unit.ts';
 
 const SHOWN: readonly Criterion[] = ['lost', ...RETURN_CRITERIA];

@@ -1,11 +1,12 @@
-import { kindOf, type LengthUnit } from '@urvek/core';
-import { reachAxis, reachFigures, reachStrip, reachTold, scaleOfBoard, type ReachScale } from '@urvek/draw';
-import { farthestM, type ReachBoard as Board, type ReachCell, type ReachRow } from '@urvek/study';
+import { kindOf } from '@urvek/core';
+import { reachAxis, scaleOfBoard } from '@urvek/draw';
+import { farthestM, type ReachBoard as Board } from '@urvek/study';
 import { Fragment, useRef, type KeyboardEvent } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
 import { useUnit } from '../../state/unit.ts';
+import { ReachLine } from './ReachLine.tsx';
 
 /** Columns share what there is, and scroll under a fixed head where it is too little, px. */
 const [LEAST_COLUMN_PX, MOST_COLUMN_PX, HEAD_PX, PADDING_PX] = [180, 480, 160, 8];
@@ -73,60 +74,12 @@ export function ReachBoard({
                   </th>
                 </tr>
               )}
-              <Row row={row} {...{ scale, unit, selected, onSelect, onKey }} />
+              <ReachLine row={row} {...{ scale, unit, selected, onSelect, onKey }} />
             </Fragment>
           ))}
         </tbody>
       </table>
     </div>
-  );
-}
-
-interface Shown {
-  readonly scale: ReachScale;
-  readonly unit: LengthUnit;
-  readonly selected: string | undefined;
-  readonly onSelect: (id: string) => void;
-  readonly onKey: (e: KeyboardEvent, id: string) => void;
-}
-
-const Row = ({ row, ...shown }: Shown & { row: ReachRow }) => (
-  <tr className="border-t border-rule">
-    <th scope="row" className="sticky left-0 z-[5] w-40 bg-sheet px-2 align-middle leading-tight">
-      {row.subject}
-      {row.reference && <span className="figure ml-1.5 font-normal text-faint">×1</span>}
-    </th>
-    {row.cells.map((cell) => (
-      <Cell key={cell.id} cell={cell} {...shown} />
-    ))}
-  </tr>
-);
-
-function Cell({ cell, scale, unit, selected, onSelect, onKey }: Shown & { cell: ReachCell }) {
-  const { value, beside, n, ratio, apart } = reachFigures(cell, unit, scale.width);
-  const on = cell.id === selected;
-  const quiet = cell.state === 'not planned' || cell.state === 'planned' || cell.state === 'refused';
-  return (
-    <td className="p-0" data-reach={cell.state}>
-      <button
-        type="button"
-        data-cell={cell.id}
-        tabIndex={on || selected === undefined ? 0 : -1}
-        aria-pressed={on}
-        aria-label={reachTold(cell, unit)}
-        onClick={() => onSelect(cell.id)}
-        onKeyDown={(e) => onKey(e, cell.id)}
-        className={`block w-full px-2 pt-0.5 pb-0.5 text-left focus-visible:-outline-offset-2 ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
-      >
-        <span className="flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
-          <span className={`figure ${quiet ? 'text-faint' : 'text-[1.07rem] font-bold'}`}>{value}</span>
-          <span className="text-[0.87rem] text-faint">{beside}</span>
-          <span className="figure ml-auto text-[0.87rem] text-faint">{n}</span>
-          <span className={`figure text-[0.87rem] ${apart ? 'font-bold' : 'text-faint'}`}>{ratio}</span>
-        </span>
-        <Picture scene={reachStrip(cell, scale, unit)} className="block" aria-hidden />
-      </button>
-    </td>
   );
 }
 

@@ -3,25 +3,8 @@ import type { Carried } from '@urvek/core';
 import { sceneToSvg, type Block } from '@urvek/draw';
 import { SaveAs } from '../../components/Chart.tsx';
 import { Picture } from '../../components/Picture.tsx';
-import { OutcomeMark } from '../verdict/OutcomeMark.tsx';
+import { BlockCell } from './BlockCell.tsx';
 import { Paragraph } from './Paragraph.tsx';
-
-const OUTCOMES = [
-  'supported',
-  'refuted',
-  'undecided',
-  'not tested',
-  'meets',
-  'marginal',
-  'fails',
-  'unknown',
-] as const;
-
-/** A cell; a verdict is told by its shape too. */
-const Cell = ({ text }: { text: string }) => {
-  const outcome = OUTCOMES.find((o) => o === text);
-  return outcome ? <OutcomeMark outcome={outcome} /> : <>{text}</>;
-};
 
 /** One block of the report on screen and paper. */
 export function BlockView({
@@ -63,7 +46,7 @@ export function BlockView({
                 <tr key={i} data-rests={row.rests.join(' ')}>
                   {row.cells.map((cell, k) => (
                     <td key={k}>
-                      <Cell text={cell} />
+                      <BlockCell text={cell} />
                     </td>
                   ))}
                 </tr>

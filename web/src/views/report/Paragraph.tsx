@@ -1,13 +1,9 @@
-import { PLAIN_REPORT, type Comparison } from '@urvek/contract';
-import { questionWords, type Carried } from '@urvek/core';
-import type { Block } from '@urvek/draw';
-import { useId, useState } from 'react';
-import { useSaveComparison } from '../../api/queries.ts';
-import { useNotice } from '../../components/Notice.tsx';
-import { Trouble } from '../../components/States.tsx';
-import { nowMs } from '../../field/time.ts';
-
-type ParagraphBlock = Extract<Block, { kind: 'paragraph' }>;
+import type { Comparison } from '@urvek/contract';
+import type { Carried } from '@urvek/core';
+import { useState } from 'react';
+import { ParagraphEditor } from './ParagraphEditor.tsx';
+import type { ParagraphBlock } from './paragraphParts.ts';
+import { ParagraphQuestions } from './ParagraphQuestions.tsx';
 
 /**
  * A paragraph as the figures say it; worded anew where somebody wants to, with words questioned that the
@@ -25,7 +21,7 @@ export function Paragraph({
   const [draft, setDraft] = useState<string>();
   if (draft !== undefined && comparison)
     return (
-      <Editor
+      <ParagraphEditor
         block={block}
         draft={draft}
         onDraft={setDraft}
@@ -46,7 +42,7 @@ export function Paragraph({
           ”
         </p>
       )}
-      {own && <Questions text={block.text} carried={carried} />}
+      {own && <ParagraphQuestions text={block.text} carried={carried} />}
       {comparison && (
         <button
           type="button"
@@ -57,90 +53,6 @@ export function Paragraph({
           {own ? 'Worded by you; reword' : 'Reword'}
         </button>
       )}
-    </div>
-  );
-}
-
-/** What the linter asks; not printed. */
-function Questions({ text, carried }: { text: string; carried: Carried }) {
-  const questions = questionWords(text, carried);
-  if (questions.length === 0) return null;
-  return (
-    <ul className="no-print border-l-4 border-degraded pl-3 text-[0.87rem]" aria-label="Words in question">
-      {questions.map((q) => (
-        <li key={`${q.at}-${q.word}`}>
-          <strong>“{q.word}”</strong> {q.question}
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function Editor({
-  block,
-  draft,
-  onDraft,
-  comparison,
-  carried,
-  onDone,
-}: {
-  block: ParagraphBlock;
-  draft: string;
-  onDraft: (text: string) => void;
-  comparison: Comparison;
-  carried: Carried;
-  onDone: () => void;
-}) {
-  const id = useId();
-  const { mutate, error, isPending } = useSaveComparison(comparison.id);
-  const notice = useNotice();
-  const { title, question, revision, setup } = comparison;
-  const report = setup.report ?? PLAIN_REPORT;
-  const save = (text: string | undefined): void => {
-    const wording = [
-      ...report.wording.filter((w) => w.id !== block.id),
-      ...(text === undefined || text.trim() === '' || text === block.made
-        ? []
-        : [{ id: block.id, text: text.trim(), made: block.made, atMs: nowMs() }]),
-    ];
-    mutate(
-      { title, question, revision, setup: { ...setup, report: { ...report, wording } } },
-      {
-        onSuccess: (saved) => {
-          notice({
-            text: 'Wording saved',
-            undo: () => mutate({ title, question, setup, revision: saved.revision }),
-          });
-          onDone();
-        },
-      },
-    );
-  };
-  return (
-    <div className="no-print grid gap-2 border-2 border-ink p-3">
-      <label htmlFor={id} className="text-[0.87rem] text-faint">
-        Your wording. The figures say: {block.made}
-      </label>
-      <textarea
-        id={id}
-        className="input min-h-24"
-        maxLength={2000}
-        value={draft}
-        onChange={(e) => onDraft(e.target.value)}
-      />
-      <Questions text={draft} carried={carried} />
-      {error && <Trouble error={error} />}
-      <div className="flex gap-2">
-        <button type="button" className="btn btn-main" disabled={isPending} onClick={() => save(draft)}>
-          Save the wording
-        </button>
-        <button type="button" className="btn" onClick={() => save(undefined)}>
-          As the figures say it
-        </button>
-        <button type="button" className="btn" onClick={onDone}>
-          Cancel
-        </button>
-      </div>
     </div>
   );
 }

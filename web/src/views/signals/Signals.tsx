@@ -1,7 +1,7 @@
 import { tagOf } from '@urvek/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useFieldLog } from '../../api/queries.ts';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { PACKET_EVERY_S, playSignal, type BeaconClock, type SoundSignal } from '../../field/testSignals.ts';

@@ -1,40 +1,20 @@
-import {
-  everySteps,
-  QUANTITY_UNIT,
-  type Direction,
-  type Entry,
-  type EventBodies,
-  type FileReading,
-  type MeasuredFile,
-  type WalkEvent,
-} from '@urvek/core';
+import type { Entry, MeasuredFile, WalkEvent } from '@urvek/core';
 import { measuredTrouble } from '@urvek/contract';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
-import { Choice, Field } from '../../components/Field.tsx';
+import { Choice } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { FormDialog } from '../../components/FormDialog.tsx';
 import { Trouble } from '../../components/States.tsx';
-import { eventText } from '../../state/eventText.ts';
+import { bodyOf, stepsOf, type PlacedReading } from './fileReadings.ts';
+import { PlacedBy } from './PlacedBy.tsx';
+import { ReadingsPreview } from './ReadingsPreview.tsx';
 import { useWriting } from './useWriting.ts';
 import { NO_WHY, WhyFields } from './WhyFields.tsx';
 
 const LIMIT_BYTES = 20_000_000;
-/** Replies of a ping are taken together so long, s. */
-const STEP_S = 5;
-const SHOWN = 12;
 /** An entry stands just after the one that it belongs to, s. */
 const AFTER_S = 0.01;
-
-const OTHER: Readonly<Record<Direction, Direction>> = {
-  'mobile-to-fixed': 'fixed-to-mobile',
-  'fixed-to-mobile': 'mobile-to-fixed',
-};
-
-interface Placed {
-  readonly walkS: number;
-  readonly body: EventBodies['measured'];
-}
 
 /** Readings of another tool, taken into the log: at one stand, or each at its time. */
 export function AddReadings({
@@ -61,7 +41,7 @@ export function AddReadings({
   const clocked = timed && byClock;
   const asked = Number(offset);
   const behind = stands[after];
-  const all: Placed[] = !file
+  const all: PlacedReading[] = !file
     ? []
     : clocked
       ? stepsOf(file.read).map((s) => ({
@@ -130,49 +110,17 @@ export function AddReadings({
             <option value="mobile">mobile end</option>
             <option value="fixed">fixed end</option>
           </Choice>
-          {timed && (
-            <Choice
-              label="Placed"
-              value={byClock ? 'clock' : 'stand'}
-              onChange={(e) => setByClock(e.target.value === 'clock')}
-            >
-              <option value="stand">at one stand</option>
-              <option value="clock">by its clock, on the move</option>
-            </Choice>
-          )}
-          {clocked ? (
-            <Field
-              label="Its clock is behind the walk’s by"
-              suffix="s"
-              inputMode="decimal"
-              value={offset}
-              onChange={(e) => setOffset(e.target.value)}
-            />
-          ) : (
-            <Choice label="At" value={after} onChange={(e) => setAfter(Number(e.target.value))}>
-              {stands.map((e, i) => (
-                <option key={`${e.deviceId}:${e.seq}`} value={i}>
-                  {eventText(e).slice(0, 70)}
-                </option>
-              ))}
-            </Choice>
-          )}
-          <ul className="figure text-[0.87rem]" data-preview>
-            {inside.slice(0, SHOWN).map(({ walkS, body }, i) => (
-              <li key={i}>
-                {walkS.toFixed(1)} s: {body.quantity}{' '}
-                {body.value === undefined
-                  ? 'no connection'
-                  : `${Number(body.value.toPrecision(4))} ${QUANTITY_UNIT[body.quantity]}`}
-                {file.read.instrument === 'ping' ? '' : `, ${body.direction}`}
-              </li>
-            ))}
-          </ul>
-          <p className="text-[0.87rem] text-faint">
-            {inside.length > SHOWN && `and ${inside.length - SHOWN} more. `}
-            {all.length > inside.length &&
-              `${all.length - inside.length} lie outside the walk, or cannot be, and are left out.`}
-          </p>
+          <PlacedBy
+            {...{ timed, byClock, offset, stands, after }}
+            onByClock={setByClock}
+            onOffset={setOffset}
+            onAfter={setAfter}
+          />
+          <ReadingsPreview
+            inside={inside}
+            outside={all.length - inside.length}
+            byPing={file.read.instrument === 'ping'}
+          />
           <WhyFields why={why} onChange={setWhy} example="measured beside the walk" />
         </>
       )}
@@ -187,30 +135,4 @@ export function AddReadings({
       </div>
     </FormDialog>
   );
-}
-
-/** A ping's replies in steps; intervals of a transfer as they are. */
-const stepsOf = ({ steps, instrument }: MeasuredFile): readonly FileReading[] =>
-  instrument === 'ping' ? everySteps(steps, STEP_S) : steps;
-
-/** Read as if the client stood at the mobile end; at the fixed one it is the other way round. */
-function bodyOf(
-  { quantity, direction, value, least, most, fromS, toS }: FileReading,
-  { instrument }: MeasuredFile,
-  end: 'mobile' | 'fixed',
-  moving: boolean,
-  main: Direction,
-): EventBodies['measured'] {
-  return {
-    quantity,
-    // A ping goes there and back: it is filed under the walk's own way.
-    direction: instrument === 'ping' ? main : end === 'mobile' ? direction : OTHER[direction],
-    ...(value === undefined ? {} : { value }),
-    ...(value === undefined || least === undefined ? {} : { least }),
-    ...(value === undefined || most === undefined ? {} : { most }),
-    instrument,
-    provenance: 'measured',
-    ...(toS > fromS ? { lastedS: toS - fromS } : {}),
-    ...(moving ? { moving: true } : {}),
-  };
 }

@@ -14,8 +14,10 @@ import { PlaceInput, readPlace, type TypedPlace } from '../../components/PlaceIn
 import { Trouble } from '../../components/States.tsx';
 import { eventText } from '../../state/eventText.ts';
 import { BegunFields } from './BegunFields.tsx';
+import { CorrectionChoice } from './CorrectionChoice.tsx';
 import { draftOf, ENTRY_KINDS, entryOf, isEntered } from './entryFields.ts';
 import { EntryForm } from './EntryForm.tsx';
+import { neighboursM } from './neighboursM.ts';
 import { useWriting } from './useWriting.ts';
 import { NO_WHY, WhyFields } from './WhyFields.tsx';
 
@@ -46,11 +48,7 @@ export function CorrectionDialog({
   const [draft, setDraft] = useState(() => (rewritten ? draftOf(rewritten, event.body) : {}));
   const [begun, setBegun] = useState(event.kind === 'begin' ? event.body : undefined);
   const [why, setWhy] = useState(NO_WHY);
-  const beside = finding.trace.fixes
-    .filter((f) => Math.abs(f.atS - event.time.walkS) > 0.05)
-    .sort((a, b) => Math.abs(a.atS - event.time.walkS) - Math.abs(b.atS - event.time.walkS))
-    .slice(0, 2)
-    .map((f) => f.travelledM);
+  const beside = neighboursM(finding.trace.fixes, event.time.walkS);
   const points = placedNames(finding.path);
   const read = place.text.trim() === '' ? undefined : readPlace(place, beside, points);
   const [error, setError] = useState<Error>();
@@ -93,14 +91,13 @@ export function CorrectionDialog({
       said="The entry stays in the log; the correction stands beside it."
       onClose={onClose}
     >
-      <Choice label="Correction" value={action} onChange={(e) => setAction(e.target.value as Action)}>
-        {event.kind !== 'begin' && <option value="withdraw">it did not happen: withdraw it</option>}
-        <option value="move">it happened at another time</option>
-        {event.kind === 'grade' && <option value="regrade">it was another grade</option>}
-        {measured && <option value="remeasure">it was at another distance, or measured otherwise</option>}
-        {saysMore && <option value="rewrite">it was otherwise</option>}
-        {event.kind === 'begin' && <option value="restate">it was begun otherwise</option>}
-      </Choice>
+      <CorrectionChoice
+        event={event}
+        measured={measured}
+        saysMore={Boolean(saysMore)}
+        action={action}
+        onChange={setAction}
+      />
       {action === 'move' && (
         <Field
           label="Happened at, on the walk’s clock"

@@ -1,21 +1,11 @@
-import {
-  byMethod,
-  effectiveLog,
-  formatLength,
-  isAutomatic,
-  keyText,
-  standingCorrections,
-  type WalkEvent,
-  type Correction,
-} from '@urvek/core';
+import { effectiveLog, isAutomatic, keyText, standingCorrections, type WalkEvent } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useEffect, useRef, useState } from 'react';
-import { Link } from 'react-router';
 import { Tick } from '../../components/Field.tsx';
-import { eventText } from '../../state/eventText.ts';
 import { AddEntry } from './AddEntry.tsx';
 import { AddReadings } from './AddReadings.tsx';
 import { CorrectionDialog } from './CorrectionDialog.tsx';
+import { LogRow } from './LogRow.tsx';
 import { SetAside } from './SetAside.tsx';
 import type { Pointer } from './usePointer.ts';
 
@@ -77,66 +67,17 @@ export function Log({
             </tr>
           </thead>
           <tbody>
-            {shown.slice(0, rows).map((event) => {
-              const own = corrections.get(keyText(event)) ?? [];
-              return (
-                <tr
-                  key={keyText(event)}
-                  className={event === pointed ? 'bg-white shadow-[inset_4px_0_0_var(--color-accent)]' : ''}
-                  {...(event === pointed ? { 'data-pointed': true } : {})}
-                >
-                  <td className="figure whitespace-nowrap">
-                    <button
-                      type="button"
-                      className="underline decoration-rule decoration-dotted underline-offset-4"
-                      aria-label={`Point at ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
-                      onClick={() => select(event)}
-                    >
-                      {event.time.walkS.toFixed(1)} s
-                    </button>
-                  </td>
-                  <td>
-                    <span className={own.at(-1)?.action === 'withdraw' ? 'line-through' : ''}>
-                      {eventText(event)}
-                    </span>
-                    {event.kind === 'note' && event.body.voice && (
-                      <audio
-                        controls
-                        preload="none"
-                        className="block h-8 max-w-full"
-                        aria-label={`Spoken note at ${event.time.walkS.toFixed(1)} s`}
-                        src={`data:${event.body.voice.mime};base64,${event.body.voice.base64}`}
-                      />
-                    )}
-                    {own.map((correction, i) => (
-                      <span key={i} className="block text-[0.87rem] text-faint">
-                        {correctionText(event, correction)}
-                      </span>
-                    ))}
-                  </td>
-                  <td>
-                    {event.kind !== 'gap' && (
-                      <button
-                        className="btn-quiet"
-                        aria-label={`Correct: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
-                        onClick={() => setAmended(event)}
-                      >
-                        Correct
-                      </button>
-                    )}
-                    {filmed && event.kind !== 'recording' && (
-                      <Link
-                        className="btn-quiet underline"
-                        aria-label={`In the film: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
-                        to={`/c/${finding.header.comparisonId}/film/${finding.walkId}?at=${event.time.walkS}`}
-                      >
-                        film
-                      </Link>
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
+            {shown.slice(0, rows).map((event) => (
+              <LogRow
+                key={keyText(event)}
+                event={event}
+                own={corrections.get(keyText(event)) ?? []}
+                pointed={event === pointed}
+                film={filmed ? `/c/${finding.header.comparisonId}/film/${finding.walkId}` : undefined}
+                onSelect={() => select(event)}
+                onAmend={() => setAmended(event)}
+              />
+            ))}
           </tbody>
         </table>
         {shown.length > rows && (
@@ -166,27 +107,3 @@ export function Log({
     </section>
   );
 }
-
-function becomes(event: WalkEvent, c: Correction): string {
-  switch (c.action) {
-    case 'withdraw':
-      return 'withdrawn';
-    case 'move':
-      return `moved to ${c.walkS?.toFixed(1)} s`;
-    case 'remeasure':
-      return `measured again: ${c.reading ? `${formatLength(c.reading.travelledM)}, ${byMethod(c.reading.method)}` : ''}`;
-    case 'retime':
-      return `lag corrected to ${c.delay?.reactionS} s`;
-    case 'restate':
-      return 'begun otherwise';
-    case 'regrade':
-      return `made grade ${c.grade}`;
-    case 'rewrite':
-      return `it was: ${c.entry ? eventText({ ...event, ...c.entry } as WalkEvent) : ''}`;
-    case 'add':
-      return 'entered afterwards';
-  }
-}
-
-const correctionText = (event: WalkEvent, c: Correction): string =>
-  `${becomes(event, c)}: ${c.reason}${c.author ? ` (${c.author})` : ''}`;

@@ -1,7 +1,7 @@
 import { joinLogs, type WalkEvent } from '@urvek/core';
 import { travelledGround, walkLanes } from '@urvek/draw';
 import type { Finding, WalkRow } from '@urvek/study';
-import type { Ready } from '../../components/Frame.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { Views } from '../../components/Views.tsx';
 import { Anew } from './Anew.tsx';

@@ -1,11 +1,10 @@
-import { keyText, lagOf, positionAt, type WalkEvent } from '@urvek/core';
+import { keyText, type WalkEvent } from '@urvek/core';
 import { timeAt, timeLineScene } from '@urvek/draw';
 import type { Finding } from '@urvek/study';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
-import { eventText } from '../../state/eventText.ts';
+import { SelectedEntry } from './SelectedEntry.tsx';
 import type { Pointer } from './usePointer.ts';
 
 /** The merged log over time: zoomed by buttons and keys, stepped event by event. */
@@ -108,7 +107,7 @@ export function TimeLine({
       </div>
       <p className="min-h-6 text-[0.87rem]" role="status" data-selected={selected && keyText(selected)}>
         {selected ? (
-          <Selected finding={finding} event={selected} />
+          <SelectedEntry finding={finding} event={selected} />
         ) : (
           <span className="text-faint">
             Step to an entry to see where it happened, and how it was corrected for lag.
@@ -116,38 +115,5 @@ export function TimeLine({
         )}
       </p>
     </section>
-  );
-}
-
-function Selected({ finding: { trace }, event }: { finding: Finding; event: WalkEvent }) {
-  const lag = lagOf(event, trace.begin.body.playoutDelayS ?? 0, trace.begin.body.delay);
-  const position = positionAt(trace.fixes, event.time.walkS - lag.lagS);
-  return (
-    <>
-      <strong>{eventText(event)}</strong>, pressed at{' '}
-      <span className="figure">{event.time.walkS.toFixed(1)} s</span>
-      {lag.lagS > 0 && (
-        <>
-          , happened{' '}
-          <span className="figure">
-            {lag.lagS.toFixed(2)} ± {lag.uncertaintyS.toFixed(2)} s
-          </span>{' '}
-          earlier
-        </>
-      )}
-      ;{' '}
-      {position ? (
-        <>
-          at <Length m={position.travelledM} />{' '}
-          <span className="text-faint">
-            (± {(2 * Math.hypot(position.uncertaintyM, lag.uncertaintyS * position.speedMps)).toFixed(1)} m,
-            two standard uncertainties)
-          </span>
-        </>
-      ) : (
-        'at no known distance'
-      )}
-      . Device {event.deviceId.slice(0, 4)}, number {event.seq}.
-    </>
   );
 }

@@ -1,16 +1,14 @@
-import { GRADES, kindOf, type Grade, type Graded } from '@urvek/core';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { Field } from '../../components/Field.tsx';
-import { Stage, TopBar } from '../../components/Frame.tsx';
-import { Trouble } from '../../components/States.tsx';
+import { Stage } from '../../components/Stage.tsx';
+import { TopBar } from '../../components/TopBar.tsx';
 import { graders, keepGrader } from '../../field/graders.ts';
 import { nowMs } from '../../field/time.ts';
-import { LEVELS, playClip, shuffledLevels, TIMES_EACH } from './clip.ts';
+import { LEVELS, shuffledLevels, TIMES_EACH } from './clip.ts';
 import { GradersTable } from './GradersTable.tsx';
-
-const WORDS = kindOf('microphone').words;
+import { GradingClips } from './GradingClips.tsx';
 
 /** Where a person sets each grade: clips of speech with losses of known size, graded blind. */
 export function GradeTrainer() {
@@ -30,7 +28,7 @@ export function GradeTrainer() {
         }
       >
         {levels ? (
-          <Clips
+          <GradingClips
             levels={levels}
             onDone={(graded) => {
               setLevels(undefined);
@@ -62,80 +60,5 @@ export function GradeTrainer() {
         {known && known.length > 0 && !levels && <GradersTable graders={known} />}
       </Stage>
     </>
-  );
-}
-
-function Clips({
-  levels,
-  onDone,
-  onStop,
-}: {
-  levels: readonly number[];
-  onDone: (graded: readonly Graded[]) => void;
-  onStop: () => void;
-}) {
-  const [graded, setGraded] = useState<readonly Graded[]>([]);
-  const [error, setError] = useState<Error>();
-  const level = levels[graded.length];
-  const playing = useRef<{ stop(): void }>(undefined);
-  const play = useRef<() => void>(() => undefined);
-  useEffect(() => {
-    play.current = () => {
-      playing.current?.stop();
-      if (level === undefined) return;
-      playClip(level).then(
-        (clip) => (playing.current = clip),
-        () => setError(new Error('This browser plays no sound. Nothing was kept. Try another one.')),
-      );
-    };
-    play.current();
-    return () => playing.current?.stop();
-  }, [level, graded.length]);
-  const grade = (given: Grade): void => {
-    if (level === undefined) return;
-    const all = [...graded, { level, grade: given }];
-    if (all.length === levels.length) onDone(all);
-    else setGraded(all);
-  };
-  const latest = useRef(grade);
-  useEffect(() => {
-    latest.current = grade;
-  });
-  useEffect(() => {
-    const key = (e: KeyboardEvent): void => {
-      const given = GRADES.find((g) => String(g) === e.key);
-      if (given !== undefined && !e.repeat) latest.current(given);
-    };
-    window.addEventListener('keydown', key);
-    return () => window.removeEventListener('keydown', key);
-  }, []);
-  return (
-    <section aria-label="Grading" className="sheet max-w-2xl p-4" data-level={level}>
-      <p role="status">
-        Clip {graded.length + 1} of {levels.length}: grade it, by a press or the keys 1 to 5
-      </p>
-      {error && <Trouble error={error} />}
-      <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Grade">
-        {GRADES.toSorted((a, b) => b - a).map((g) => (
-          <button
-            key={g}
-            type="button"
-            className="pressable grid min-h-20 content-center justify-items-center"
-            onClick={() => grade(g)}
-          >
-            <span className="figure text-xl">{g}</span>
-            <span className="text-[0.87rem]">{WORDS[g]}</span>
-          </button>
-        ))}
-      </div>
-      <div className="mt-2 flex gap-2">
-        <button type="button" className="btn" onClick={() => play.current()}>
-          Hear it again
-        </button>
-        <button type="button" className="btn" onClick={onStop}>
-          Stop without keeping
-        </button>
-      </div>
-    </section>
   );
 }

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
-import { Stage, TopBar } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
+import { TopBar } from '../../components/TopBar.tsx';
 import { Lessons } from './Lessons.tsx';
 
 /** Learns how late whoever uses this device logs what they hear and see. */

@@ -1,6 +1,5 @@
 import type { AuditEntry } from '@urvek/study';
-import { useState } from 'react';
-import { Field } from '../../components/Field.tsx';
+import { AcceptAudit } from './AcceptAudit.tsx';
 
 /** Findings of the audits, weightiest first; each can be left as it is for a reason that is printed. */
 export function AuditList({
@@ -42,7 +41,7 @@ export function AuditList({
             </p>
           )}
           {a.acknowledged === undefined && onAcknowledge && (
-            <Acknowledge what={a.title} onSave={(reason) => onAcknowledge(a.key, reason)} />
+            <AcceptAudit what={a.title} onSave={(reason) => onAcknowledge(a.key, reason)} />
           )}
           {a.acknowledged !== undefined && onReopen && (
             <button type="button" className="btn btn-quiet" onClick={() => onReopen(a.key)}>
@@ -52,44 +51,5 @@ export function AuditList({
         </li>
       ))}
     </ul>
-  );
-}
-
-function Acknowledge({ what, onSave }: { what: string; onSave: (reason: string) => void }) {
-  const [reason, setReason] = useState<string>();
-  if (reason === undefined)
-    return (
-      <button
-        type="button"
-        className="btn btn-quiet no-print"
-        aria-label={`Accept with a reason: ${what}`}
-        onClick={() => setReason('')}
-      >
-        Accept with a reason
-      </button>
-    );
-  return (
-    <form
-      className="no-print flex flex-wrap items-end gap-2"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (reason.trim() !== '') onSave(reason.trim());
-      }}
-    >
-      <Field
-        className="min-w-72 flex-1"
-        label="Reason, which is printed"
-        value={reason}
-        maxLength={500}
-        autoFocus
-        onChange={(e) => setReason(e.target.value)}
-      />
-      <button className="btn btn-main" disabled={reason.trim() === ''}>
-        Save the reason
-      </button>
-      <button type="button" className="btn" onClick={() => setReason(undefined)}>
-        Cancel
-      </button>
-    </form>
   );
 }

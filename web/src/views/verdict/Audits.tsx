@@ -1,5 +1,5 @@
 import type { AuditEntry } from '@urvek/study';
-import type { Ready } from '../../components/Frame.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import type { SetupForm } from '../kit/form.ts';
 import { AuditList } from './AuditList.tsx';

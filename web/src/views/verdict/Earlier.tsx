@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { base } from '../../api/client.ts';
 import { useComparisons, useStudy } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
-import type { Ready } from '../../components/Frame.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
 import { RatioLine } from '../ranges/RatioLine.tsx';
 

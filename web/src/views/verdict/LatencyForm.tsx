@@ -1,40 +1,10 @@
-import { LATENCY_METHODS } from '@urvek/core';
-import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
-import { Choice, Field, Options } from '../../components/Field.tsx';
-import { asFigure, asMetres } from '../../components/figures.ts';
 import { newId, type SetupForm } from '../kit/form.ts';
-
-/**
- * "9 10 9" and "4120-3985, 6240-6112": lists as people write them; what is no figure stays to be seen as an
- * error.
- */
-const listOf = (text: unknown): number[] =>
-  Array.isArray(text)
-    ? (text as number[])
-    : String(text ?? '')
-        .split(/[\s,;]+/)
-        .filter((t) => t !== '')
-        .map(Number);
-const pairsOf = (text: unknown): [number, number][] =>
-  Array.isArray(text)
-    ? (text as [number, number][])
-    : String(text ?? '')
-        .split(/[,;\n]+/)
-        .filter((t) => t.trim() !== '')
-        .map((t) => {
-          const [a, b] = t
-            .split(/[-–\s]+/)
-            .filter((x) => x !== '')
-            .map(Number);
-          return [a ?? Number.NaN, b ?? Number.NaN];
-        });
+import { LatencyRow } from './LatencyRow.tsx';
 
 export function LatencyForm({ form }: { form: SetupForm }) {
   const rows = useFieldArray({ control: form.control, name: 'latency', keyName: 'key' });
   const products = form.watch('products');
-  const values = form.watch('latency') ?? [];
-  const errors = form.formState.errors.latency;
   return (
     <fieldset className="sheet p-4">
       <div className="flex items-center gap-2">
@@ -61,94 +31,9 @@ export function LatencyForm({ form }: { form: SetupForm }) {
         The wired baseline is the same chain with a cable in place of the link. Counts are good to half a
         frame at each end.
       </p>
-      {rows.fields.map((field, i) => {
-        const frames = values[i]?.method === 'frames';
-        return (
-          <div
-            key={field.key}
-            className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1fr_0.8fr_0.9fr_2.4fr_0.9fr_auto]"
-          >
-            <Choice label="Product" {...form.register(`latency.${i}.productId`)}>
-              {products.map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
-            </Choice>
-            <Choice label="Method" {...form.register(`latency.${i}.method`)}>
-              <Options of={LATENCY_METHODS} />
-            </Choice>
-            <Field
-              label="At"
-              suffix="m"
-              placeholder="bench"
-              {...form.register(`latency.${i}.distanceM`, asMetres)}
-              error={errors?.[i]?.distanceM?.message}
-            />
-            {frames ? (
-              <Field
-                label="Frame rate"
-                suffix="fps"
-                inputMode="decimal"
-                {...form.register(`latency.${i}.framesPerS`, asFigure)}
-                error={errors?.[i]?.framesPerS?.message}
-              />
-            ) : (
-              <Field
-                label="Refresh"
-                suffix="Hz"
-                inputMode="decimal"
-                {...form.register(`latency.${i}.refreshHz`, asFigure)}
-                error={errors?.[i]?.refreshHz?.message}
-              />
-            )}
-            {frames ? (
-              <Field
-                key="frames"
-                label="Frames, one a reading"
-                placeholder="9 10 9"
-                defaultValue={field.frames?.join(' ')}
-                onBlur={(e) =>
-                  form.setValue(`latency.${i}.frames`, listOf(e.target.value), {
-                    shouldDirty: true,
-                    shouldValidate: true,
-                  })
-                }
-                error={errors?.[i]?.frames?.message ?? errors?.[i]?.frames?.find?.((x) => x)?.message}
-              />
-            ) : (
-              <Field
-                key="clock"
-                label="Clock and screen, ms, in pairs"
-                placeholder="4120-3985, 6240-6112"
-                defaultValue={field.readings?.map((r) => r.join('-')).join(', ')}
-                onBlur={(e) =>
-                  form.setValue(`latency.${i}.readings`, pairsOf(e.target.value), {
-                    shouldDirty: true,
-                    shouldValidate: true,
-                  })
-                }
-                error={errors?.[i]?.readings && 'Write pairs: clock-screen, clock-screen'}
-              />
-            )}
-            <Field
-              label="Wired baseline"
-              suffix="ms"
-              inputMode="decimal"
-              {...form.register(`latency.${i}.baselineMs`, asFigure)}
-              error={errors?.[i]?.baselineMs?.message}
-            />
-            <button
-              type="button"
-              className="btn btn-quiet"
-              aria-label={`Remove measurement ${i + 1}`}
-              onClick={() => rows.remove(i)}
-            >
-              <Trash2 aria-hidden size={16} />
-            </button>
-          </div>
-        );
-      })}
+      {rows.fields.map((field, i) => (
+        <LatencyRow key={field.key} form={form} i={i} field={field} onRemove={() => rows.remove(i)} />
+      ))}
     </fieldset>
   );
 }

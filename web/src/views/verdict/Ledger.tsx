@@ -1,22 +1,14 @@
-import {
-  ledgerLines,
-  ledgerScales,
-  ledgerStrip,
-  reachAxis,
-  type LedgerLine,
-  type LedgerScales,
-} from '@urvek/draw';
-import type { LengthUnit } from '@urvek/core';
+import { ledgerLines, ledgerScales, reachAxis, type LedgerLine } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
-import { useMemo, type KeyboardEvent } from 'react';
-import type { Ready } from '../../components/Frame.tsx';
+import { useMemo } from 'react';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Picture } from '../../components/Picture.tsx';
-import { useListKeys } from '../../components/useListKeys.ts';
 import { Empty } from '../../components/States.tsx';
+import { useListKeys } from '../../components/useListKeys.ts';
 import { useLens, useSelected, type Lens } from '../../state/lens.ts';
 import { useUnit } from '../../state/unit.ts';
 import { LedgerDetail } from './LedgerDetail.tsx';
-import { OutcomeMark } from './OutcomeMark.tsx';
+import { LedgerRow } from './LedgerRow.tsx';
 
 const STRIP_PX = 290;
 
@@ -63,7 +55,7 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
           </thead>
           <tbody ref={list}>
             {lines.map((l, i) => (
-              <Line
+              <LedgerRow
                 key={l.id}
                 {...{ line: l, scales, unit }}
                 on={l === selected}
@@ -98,54 +90,3 @@ const inLens = ({ of }: LedgerLine, { kindId, pathId, productId }: Lens): boolea
     (pathId === undefined || path === undefined || path.id === pathId)
   );
 };
-
-function Line({
-  line,
-  scales,
-  unit,
-  on,
-  onSelect,
-  onKey,
-}: {
-  line: LedgerLine;
-  scales: LedgerScales;
-  unit: LengthUnit;
-  on: boolean;
-  onSelect: () => void;
-  onKey: (e: KeyboardEvent) => void;
-}) {
-  const data = 'claim' in line.of ? { 'data-verdict': line.outcome } : { 'data-need': line.outcome };
-  return (
-    <tr
-      {...data}
-      className={`cursor-pointer border-t border-rule align-top ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
-      onClick={onSelect}
-    >
-      <td className="px-2 py-1.5">
-        <OutcomeMark outcome={line.outcome} />
-      </td>
-      <th scope="row" className="px-2 py-1 leading-tight">
-        <button
-          type="button"
-          data-line={line.id}
-          tabIndex={on ? 0 : -1}
-          aria-pressed={on}
-          className="text-left font-bold"
-          onKeyDown={onKey}
-        >
-          {line.subject}
-          <span className="block text-[0.87rem] font-normal text-faint">
-            {line.said}; {line.where}
-          </span>
-        </button>
-      </th>
-      <td className="px-2 py-1">
-        <Picture scene={ledgerStrip(line, scales, unit)} className="block" aria-hidden />
-      </td>
-      <td className="px-2 py-1 text-[0.87rem] leading-tight">
-        {line.reason}
-        {line.next !== undefined && <span className="block text-accent">{line.next}</span>}
-      </td>
-    </tr>
-  );
-}

@@ -1,5 +1,4 @@
 import {
-  END_REASONS,
   formatLength,
   gradeOfWords,
   LANDMARKS,
@@ -14,9 +13,10 @@ import type { ComponentProps } from 'react';
 import { AgainstForm } from '../../components/AgainstForm.tsx';
 import { ReturnFocus } from '../../components/ReturnFocus.tsx';
 import { Ask } from './Ask.tsx';
+import { EndAsked } from './EndAsked.tsx';
 import { NoteForm } from './NoteForm.tsx';
+import { PlaceAsked } from './PlaceAsked.tsx';
 import { Readings } from './Readings.tsx';
-import { TypedMark } from './TypedMark.tsx';
 import type { Log } from './modesParts.tsx';
 
 /** What a key asks about before it logs. */
@@ -34,8 +34,6 @@ export type Asking =
   | { readonly nearer: DistanceReading }
   | undefined;
 
-const LOG_THEM = 'Log them';
-const LEAVE_THEM = 'Leave them out';
 const BACK = 'Yes: I have turned round';
 const STEPPED = 'No: mark it as it is';
 
@@ -105,25 +103,7 @@ export function Asked({
           onCancel={onClose}
         />
       )}
-      {asking === 'end' && open && (
-        <Ask
-          title={`${open.hits} of ${open.presses} are counted and not logged. Log them before the walk ends?`}
-          choices={[LOG_THEM, LEAVE_THEM] as const}
-          onChoose={(choice) => {
-            if (choice === LOG_THEM) log('hits', open);
-            onCounted();
-          }}
-          onCancel={onClose}
-        />
-      )}
-      {asking === 'end' && !open && (
-        <Ask
-          title="Why does the walk end?"
-          choices={END_REASONS}
-          onChoose={(reason) => done(() => onEnd(reason))()}
-          onCancel={onClose}
-        />
-      )}
+      {asking === 'end' && <EndAsked {...{ open, log, onCounted, onEnd, onClose }} />}
       {asking === 'note' && (
         <ReturnFocus label="Note">
           <NoteForm
@@ -141,31 +121,8 @@ export function Asked({
           </NoteForm>
         </ReturnFocus>
       )}
-      {asking === 'mark' && (
-        <ReturnFocus label="Mark a distance">
-          <TypedMark
-            marksM={marksM}
-            usual={usual}
-            points={points}
-            onMark={(reading, name) => done(() => onMark(reading, name))()}
-            onCancel={onClose}
-          />
-        </ReturnFocus>
-      )}
-      {asking === 'fixed end' && (
-        <ReturnFocus label="The fixed end moved">
-          <TypedMark
-            marksM={[]}
-            usual={usual}
-            points={points}
-            onMark={(reading) =>
-              done(() => {
-                if (reading) log('fixedEnd', { reading: { ...reading, pressed: true } });
-              })()
-            }
-            onCancel={onClose}
-          />
-        </ReturnFocus>
+      {(asking === 'mark' || asking === 'fixed end') && (
+        <PlaceAsked {...{ asking, marksM, usual, points, log, onMark, onClose }} />
       )}
       {typeof asking === 'object' && 'postMs' in asking && (
         <Ask

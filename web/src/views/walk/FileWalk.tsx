@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
 import { Empty, Loading } from '../../components/States.tsx';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { Filing } from './Filing.tsx';

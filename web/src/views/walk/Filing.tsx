@@ -1,15 +1,16 @@
-import { EMPTY_SETUP, type Comparison, newRig, type Setup, type WalkHeader } from '@urvek/contract';
-import { KINDS, traceWalk, kindOf } from '@urvek/core';
+import { EMPTY_SETUP, type Comparison } from '@urvek/contract';
+import { KINDS, traceWalk } from '@urvek/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { useComparison, useComparisons, useFieldLog } from '../../api/queries.ts';
 import { Choice, Field } from '../../components/Field.tsx';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { OtherEnd } from './OtherEnd.tsx';
+import { placeUnfiled } from './placeUnfiled.ts';
 
 const NEW = 'new';
 
@@ -36,7 +37,7 @@ export function Filing({ kept }: { kept: KeptWalk }) {
               question: '',
             })
           : (chosen as Comparison);
-      const { setup: next, ...ids } = place(comparison.setup, {
+      const { setup: next, ...ids } = placeUnfiled(comparison.setup, {
         productId,
         pathId,
         kindId,
@@ -117,64 +118,4 @@ export function Filing({ kept }: { kept: KeptWalk }) {
       <OtherEnd kept={kept} />
     </Stage>
   );
-}
-
-/**
- * The set-up with what was unknown added under the name "unknown", and the ids of the walk's product, rig
- * and path.
- */
-function place(
-  setup: Setup,
-  {
-    productId,
-    pathId,
-    kindId,
-    name,
-    farthestM,
-  }: { productId: string; pathId: string; kindId: string; name: string; farthestM: number },
-): Pick<WalkHeader, 'productId' | 'rigId' | 'pathId'> & { setup: Setup } {
-  const free = (wanted: string, taken: readonly string[]): string =>
-    taken.includes(wanted) ? free(`${wanted} again`, taken) : wanted;
-  const id = (): string => crypto.randomUUID().slice(0, 8);
-  const unitId = id();
-  const product = setup.products.find((p) => p.id === productId) ?? {
-    id: id(),
-    name: free(
-      name || 'Unknown product',
-      setup.products.map((p) => p.name),
-    ),
-    kindId: kindOf(kindId).id,
-    claims: [],
-    units: [{ id: unitId, label: 'A', history: '' }],
-    rigs: [{ ...newRig(id(), unitId), name: 'Unknown rig' }],
-    simulatedGear: { requiredDbm: -88, bodyLossOutDb: 8, bodyLossBackDb: 2 },
-  };
-  const path = setup.paths.find((p) => p.id === pathId) ?? {
-    id: id(),
-    name: free(
-      'Unknown path',
-      setup.paths.map((p) => p.name),
-    ),
-    condition: 'unstated' as const,
-    model: 'two-slope' as const,
-    distanceMethod: 'by eye' as const,
-    hazards: '',
-    permission: '',
-    legs: [{ lengthM: Math.ceil(farthestM), bearingDeg: 0, riseM: 0, exposure: 'open' as const }],
-    obstructions: [],
-    checkpoints: [],
-  };
-  const known = setup.products.includes(product) && setup.paths.includes(path);
-  return {
-    productId: product.id,
-    rigId: product.rigs[0]?.id ?? '',
-    pathId: path.id,
-    setup: known
-      ? setup
-      : {
-          ...setup,
-          products: setup.products.includes(product) ? setup.products : [...setup.products, product],
-          paths: setup.paths.includes(path) ? setup.paths : [...setup.paths, path],
-        },
-  };
 }

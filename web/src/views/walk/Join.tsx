@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { base } from '../../api/client.ts';
 import { Choice, Field, Options } from '../../components/Field.tsx';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';

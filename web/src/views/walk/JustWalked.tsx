@@ -1,7 +1,7 @@
 import { travelledGround, walkLanes } from '@urvek/draw';
 import { Link } from 'react-router';
 import { useStudy } from '../../api/queries.ts';
-import type { Ready } from '../../components/Frame.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { walkOn } from './discard.ts';
 

@@ -1,5 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { KeyMap } from './KeyMap.tsx';
+import type { Extra } from './useLive.ts';
 import type { Options } from './useOptions.ts';
 
 /** How simulated gear may play: times as fast as the clock. */
@@ -18,18 +19,14 @@ const TICKS = [
 export function LiveOptions({
   options,
   onChange,
-  onSecondDevice,
-  onProbe,
-  onListen,
+  onOpen,
   simulated,
   onRate,
   location,
 }: {
   options: Options;
   onChange: (change: Partial<Options>) => void;
-  onSecondDevice: () => void;
-  onProbe: () => void;
-  onListen: () => void;
+  onOpen: (extra: Extra) => void;
   simulated: boolean;
   onRate: (rate: number) => void;
   location: string;
@@ -50,14 +47,17 @@ export function LiveOptions({
               {label}
             </label>
           ))}
-          <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onSecondDevice}>
+          <PopoverButton
+            className="btn btn-quiet min-h-11 justify-start"
+            onClick={() => onOpen('second device')}
+          >
             second device
           </PopoverButton>
-          <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onProbe}>
+          <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('probe')}>
             measure the link to the base
           </PopoverButton>
           {!simulated && (
-            <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={onListen}>
+            <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('listen')}>
               listen for dropouts here
             </PopoverButton>
           )}

@@ -18,11 +18,11 @@ import { eventTime } from '../../field/time.ts';
 import { Announce } from './Announce.tsx';
 import { ClearedUnder } from './ClearedUnder.tsx';
 import { Keys } from './Ask.tsx';
+import { JoinedKeys } from './JoinedKeys.tsx';
 import { KeptCount } from './KeptCount.tsx';
 import { LastEvents } from './LastEvents.tsx';
 import { Listen } from './Listen.tsx';
 import { NoteForm } from './NoteForm.tsx';
-import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
 import { confirmKept, useAwake } from './device.ts';
 import { subjectOf } from './subject.ts';
@@ -69,7 +69,6 @@ export function Logging({ kept }: { kept: KeptWalk }) {
             : now,
     5,
   );
-  const lost = grade === 1;
   const shared = log.filter((e) => e.kind === 'shared').length;
   const undoable = lastUndoable(log);
   const press =
@@ -120,30 +119,13 @@ export function Logging({ kept }: { kept: KeptWalk }) {
           onCancel={() => setNoting(false)}
         />
       ) : (
-        <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Log" data-log>
-          <Press
-            k="d"
-            actions={actions}
-            className={`col-span-5 text-lg ${lost ? 'bg-lost! text-white' : ''}`}
-          >
-            {lost ? 'Dropout ends' : 'Dropout begins'}
-          </Press>
-          {GRADES.map((g) => (
-            <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
-              <span className="figure text-xl">{g}</span>
-              <span className="text-[0.87rem] leading-tight font-normal">{kind.words[g]}</span>
-            </Press>
-          ))}
-          <Press k="s" actions={actions} className="col-span-3">
-            Shared moment {shared + 1}
-          </Press>
-          <Press k="n" actions={actions} className="col-span-1">
-            Note
-          </Press>
-          <Press k="u" actions={actions} className="col-span-1" disabled={!undoable}>
-            Undo
-          </Press>
-        </div>
+        <JoinedKeys
+          kind={kind}
+          actions={actions}
+          grade={grade}
+          shared={shared}
+          canUndo={undoable !== undefined}
+        />
       )}
       <Listen session={session} add={add} />
       <LastEvents log={log} />

@@ -5,36 +5,15 @@ import {
   writtenFigure,
   type Direction,
   type EventBodies,
-  type Quantity,
   type WrittenFigure,
 } from '@urvek/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import { More } from '../../components/More.tsx';
 import type { Log } from './modesParts.tsx';
-
-/** After arriving, this long before a reading counts (common practice). */
-const SETTLE_S = 10;
-
-interface Column {
-  readonly label: string;
-  readonly quantity: Quantity;
-  /** Absent: that of the kind. */
-  readonly direction?: Direction;
-}
-
-/** What one instrument shows at one place: only what is filled in is logged. */
-const COLUMNS: readonly Column[] = [
-  { label: 'Down', quantity: 'throughput', direction: 'fixed-to-mobile' },
-  { label: 'Up', quantity: 'throughput', direction: 'mobile-to-fixed' },
-  { label: 'Round trip', quantity: 'round trip' },
-  { label: 'Its variation', quantity: 'round-trip variation' },
-  { label: 'Loss', quantity: 'loss' },
-  { label: 'Level', quantity: 'level' },
-  { label: 'Level against the last', quantity: 'level change' },
-  { label: 'Bars', quantity: 'bars' },
-];
-const OFTEN = 6;
+import { COLUMNS, OFTEN, type ReadingColumn } from './readingColumns.ts';
+import { StreamReading } from './StreamReading.tsx';
+import { useSettling } from './useSettling.ts';
 
 const AROUND = [
   ['band', 'Band or channel'],
@@ -44,8 +23,6 @@ const AROUND = [
   ['load', 'Load on it'],
 ] as const;
 type Around = Readonly<Partial<Record<(typeof AROUND)[number][0], string>>>;
-
-const STREAM = ['smooth', 'stutters', 'unwatchable'] as const;
 
 /** Readings of instruments at a stand, one set at a time: several are kept. */
 export function Readings({
@@ -66,13 +43,7 @@ export function Readings({
     ...(before?.server === undefined ? {} : { server: before.server }),
   }));
   const [provenance, setProvenance] = useState('');
-  const [stream, setStream] = useState('');
-  const [left, setLeft] = useState(SETTLE_S);
-  useEffect(() => {
-    if (left <= 0) return;
-    const timer = setTimeout(() => setLeft(left - 1), 1000);
-    return () => clearTimeout(timer);
-  }, [left]);
+  const left = useSettling();
   const known = PROVENANCES.find((p) => p === provenance);
   const said = {
     ...Object.fromEntries(
@@ -80,7 +51,7 @@ export function Readings({
     ),
     ...(known === undefined ? {} : { provenance: known }),
   };
-  const bodyOf = (c: Column, figure: WrittenFigure): EventBodies['measured'] => ({
+  const bodyOf = (c: ReadingColumn, figure: WrittenFigure): EventBodies['measured'] => ({
     quantity: c.quantity,
     direction: c.direction ?? direction,
     ...figure,
@@ -102,19 +73,7 @@ export function Readings({
     for (const column of COLUMNS.slice(0, 2)) add('measured', bodyOf(column, {}));
     setWritten({});
   };
-  const rateMbps = Number(stream);
-  const isRate = stream.trim() !== '' && Number.isFinite(rateMbps) && rateMbps > 0;
-  const watched = (how: (typeof STREAM)[number]): void => {
-    if (!isRate) return;
-    add('measured', {
-      ...bodyOf(
-        { label: '', quantity: 'throughput' },
-        { value: rateMbps, bound: how === 'smooth' ? 'at least' : 'below' },
-      ),
-    });
-    add('note', { text: `a stream of ${rateMbps} Mbit/s: ${how}` });
-  };
-  const field = (c: Column) => (
+  const field = (c: ReadingColumn) => (
     <Field
       key={c.label}
       label={c.label}
@@ -156,24 +115,12 @@ export function Readings({
             <option value="">not stated</option>
             <Options of={PROVENANCES} />
           </Choice>
-          <Field
-            label="A stream of"
-            suffix="Mbit/s"
-            inputMode="decimal"
-            className="min-w-0"
-            value={stream}
-            onChange={(e) => setStream(e.target.value)}
+          <StreamReading
+            onWatched={(figure, text) => {
+              add('measured', bodyOf({ label: '', quantity: 'throughput' }, figure));
+              add('note', { text });
+            }}
           />
-          <Choice
-            label="It was"
-            className="min-w-0"
-            value=""
-            disabled={!isRate}
-            onChange={(e) => watched(e.target.value as (typeof STREAM)[number])}
-          >
-            <option value="">choose</option>
-            <Options of={STREAM} />
-          </Choice>
         </div>
       </More>
       <button

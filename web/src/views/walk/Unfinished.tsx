@@ -1,6 +1,6 @@
 import type { Comparison } from '@urvek/contract';
 import { useFieldLog } from '../../api/queries.ts';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { eventTime } from '../../field/time.ts';
 import { discard, endWhereItStopped } from './discard.ts';

@@ -1,13 +1,8 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
-import { useFieldLog } from '../../api/queries.ts';
-import { Stage, WithWorkspace, type Ready } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
+import { WithWorkspace } from '../../components/WithWorkspace.tsx';
 import { Empty } from '../../components/States.tsx';
-import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
-import { Begin } from './Begin.tsx';
-import { LiveWalk } from './LiveWalk.tsx';
-import { subjectOf } from './subject.ts';
-import { Unfinished } from './Unfinished.tsx';
+import { WalkStage } from './WalkStage.tsx';
 
 export const Walk = () => (
   <WithWorkspace>
@@ -55,32 +50,4 @@ export function OneTab({ children }: { children: ReactNode }) {
       </Stage>
     );
   return children;
-}
-
-function WalkStage(workspace: Ready) {
-  const { id, comparison } = workspace;
-  const [live, setLive] = useState<string>();
-  const openWalks = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
-  if (!openWalks) return null;
-  const open = openWalks.find((w) => w.comparisonId === id);
-  const elsewhere = openWalks.find((w) => w.comparisonId !== id);
-  if (open && live === open.id)
-    return <LiveWalk comparison={comparison} subject={subjectOf(comparison, open)} kept={open} />;
-  if (open) return <Unfinished comparison={comparison} kept={open} onResume={() => setLive(open.id)} />;
-  if (elsewhere)
-    return (
-      <Stage title="Walk">
-        <Empty title="A walk of another comparison is not finished">
-          Finish it first:{' '}
-          <Link
-            className="underline"
-            to={elsewhere.comparisonId === UNFILED ? '/walk-now' : `/c/${elsewhere.comparisonId}/walk`}
-          >
-            go to it
-          </Link>
-          .
-        </Empty>
-      </Stage>
-    );
-  return <Begin workspace={workspace} onBegin={setLive} />;
 }

@@ -1,7 +1,7 @@
 import { wordScene } from '@urvek/draw';
 import { useEffect } from 'react';
 import { useLocation } from 'react-router';
-import { Stage } from '../../components/Frame.tsx';
+import { Stage } from '../../components/Stage.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { anchorOfWord, WORDS } from './words.ts';
 

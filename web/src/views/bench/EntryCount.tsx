@@ -1,0 +1,12 @@
+/** Few are named, many are counted. */
+const NAMED = 3;
+
+export const EntryCount = ({ of, one }: { of: readonly string[]; one: string }) => (
+  <span title={of.join(', ')}>
+    {of.length === 0
+      ? `no ${one} yet`
+      : of.length <= NAMED
+        ? of.join(', ')
+        : `${of.length} ${one}s: ${of.slice(0, NAMED).join(', ')} …`}
+  </span>
+);

@@ -1,0 +1,65 @@
+import type { Detected, DropoutKind, EventBodies, EventKind } from '@urvek/core';
+import { useState } from 'react';
+import { sync } from '../../field/sync.ts';
+import { eventTime } from '../../field/time.ts';
+import type { WalkSession } from '../../field/walkSession.ts';
+import { digestOf } from './frames.ts';
+import { secondsOf } from './reel.ts';
+import type { Player } from './usePlayer.ts';
+
+/** An edge that was found is known to half of this either way, s: 5 ms, as the detectors are held to. */
+const FOUND_S = 0.01;
+const NOT_KEPT = 'This was not kept: Urvek failed on it. All before it is safe.';
+
+/** Writes entries of a walk that is logged from a recording, at the recording's own seconds. */
+export function useFilmEntries(session: WalkSession, player: Player, beganS: number) {
+  const [error, setError] = useState<Error>();
+  const add = async <K extends EventKind>(kind: K, body: EventBodies[K], inputMs: number): Promise<void> => {
+    const { atS, frameS, rate } = player.moment(inputMs);
+    try {
+      await session.append(kind, body, eventTime(atS, rate, inputMs, frameS));
+      setError(undefined);
+    } catch (cause) {
+      setError(new Error(NOT_KEPT, { cause }));
+    }
+    void sync();
+  };
+  /** Found, and not pressed: nobody reacted, and the moment is known to the detector's block. */
+  const take = async (list: readonly Detected<DropoutKind>[]): Promise<void> => {
+    try {
+      for (const { fromS, toS, open, kind, figure } of list) {
+        // What was lost already when the walk began is lost from its beginning on.
+        const lostS = Math.max(fromS, beganS);
+        const found = `${kind}, ${figure}`.slice(0, 200);
+        await session.append('dropoutBegin', { found }, eventTime(lostS, 1, undefined, FOUND_S));
+        if (!open) await session.append('dropoutEnd', { found }, eventTime(toS, 1, undefined, FOUND_S));
+      }
+      setError(undefined);
+    } catch (cause) {
+      setError(new Error(NOT_KEPT, { cause }));
+    }
+    void sync();
+  };
+  const join = async (file: File, besideFromS: number): Promise<void> => {
+    const seconds = await secondsOf(file);
+    logNow('recording', {
+      ...{ name: file.name.slice(0, 255), bytes: file.size, digest: await digestOf(file), besideFromS },
+      seconds: Number.isFinite(seconds) ? seconds : 0,
+    });
+  };
+  const press =
+    <K extends EventKind>(kind: K, body: EventBodies[K]) =>
+    (inputMs: number): void =>
+      void add(kind, body, inputMs);
+  const logNow = <K extends EventKind>(k: K, body: EventBodies[K]): void => press(k, body)(performance.now());
+  const undo = (): void => {
+    void session
+      .undo((walkS) => eventTime(walkS, 1))
+      .then(
+        () => setError(undefined),
+        (cause: unknown) => setError(new Error(NOT_KEPT, { cause })),
+      )
+      .then(() => sync());
+  };
+  return { error, press, logNow, take, join, undo };
+}

@@ -1,0 +1,56 @@
+import type { TakenNotebook } from '@urvek/study';
+import { OutOfReach } from '../../api/client.ts';
+import { Trouble } from '../../components/States.tsx';
+
+/** What the rows come to, and the press that makes walks of them. */
+export function TakeBar({
+  taken,
+  isStale,
+  isPending,
+  error,
+  onTake,
+}: {
+  taken: TakenNotebook;
+  isStale: boolean;
+  isPending: boolean;
+  error: Error | null;
+  onTake: () => void;
+}) {
+  const wrong = new Set(taken.problems.map((p) => p.line)).size;
+  const busy = isPending || isStale;
+  return (
+    <>
+      <div className="no-print sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-3 border-t-2 border-ink bg-sheet px-3 py-2">
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={taken.walks.length === 0 || wrong > 0 || busy}
+          onClick={onTake}
+        >
+          {isPending ? 'Taking them …' : `Take ${taken.rows} ${taken.rows === 1 ? 'row' : 'rows'}`}
+        </button>
+        {wrong > 0 && taken.walks.length > 0 && (
+          <button type="button" className="btn" disabled={busy} onClick={onTake}>
+            Leave {wrong} here, and take the other {taken.rows}
+          </button>
+        )}
+        <span className="text-faint">
+          {isStale && 'Reading the rows … '}
+          {taken.walks.length} {taken.walks.length === 1 ? 'walk' : 'walks'}
+          {taken.made.length > 0 && `; new: ${taken.made.join(', ')}, all else of them not stated`}
+        </span>
+      </div>
+      {error && (
+        <Trouble
+          error={
+            error instanceof OutOfReach
+              ? new OutOfReach(
+                  'The base does not answer. What is written here stays on this device: take it again when it does.',
+                )
+              : error
+          }
+        />
+      )}
+    </>
+  );
+}

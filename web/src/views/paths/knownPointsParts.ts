@@ -1,0 +1,3 @@
+import type { SetupPath } from '@urvek/study';
+
+export type Points = SetupPath['checkpoints'];

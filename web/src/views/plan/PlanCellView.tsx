@@ -1,0 +1,33 @@
+import type { Setup } from '@urvek/contract';
+import { travelledGround } from '@urvek/draw';
+import { claimFlags, type PlanCell } from '@urvek/study';
+import { Link } from 'react-router';
+import type { Ready } from '../../components/WithWorkspace.tsx';
+import { Tape } from '../../components/Tape.tsx';
+import { NextSteps } from './NextSteps.tsx';
+
+export function PlanCellView({ cell, workspace, setup }: { cell: PlanCell; workspace: Ready; setup: Setup }) {
+  const { product, path, why, made, wanted } = cell;
+  return (
+    <section className="sheet px-4 py-2" aria-label={`${product.name} on ${path.name}`}>
+      <h2>
+        {product.name} on {path.name}: {made} of {wanted} {wanted === 1 ? 'walk' : 'walks'} made
+      </h2>
+      <p className="mt-1 max-w-[100ch]">{why}</p>
+      <Tape
+        title={`${path.name} and the claims`}
+        ground={travelledGround(path)}
+        measure="travelled"
+        claims={claimFlags({ ...setup, products: [product] }, path)}
+      />
+      <NextSteps workspace={workspace} setup={setup} cell={cell} />
+      {made < wanted && (
+        <p className="mt-1">
+          <Link className="underline" to={`/c/${workspace.id}/walk`}>
+            Walk it
+          </Link>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,84 @@
+import { planSchema, type Setup } from '@urvek/contract';
+import { isSealed, planBoard, planState, seal } from '@urvek/study';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { Stage } from '../../components/Stage.tsx';
+import type { Ready } from '../../components/WithWorkspace.tsx';
+import { SaveBar } from '../../components/SaveBar.tsx';
+import { Empty } from '../../components/States.tsx';
+import { useSettled } from '../../components/useSettled.ts';
+import { useSetupForm } from '../../components/useSetupForm.ts';
+import { useSelected } from '../../state/lens.ts';
+import { DayLine } from './DayLine.tsx';
+import { PlanBoard } from './PlanBoard.tsx';
+import { PlanDetail } from './PlanDetail.tsx';
+import { PlanSettings } from './PlanSettings.tsx';
+import { settingsText } from './settingsText.ts';
+import { Takes } from './Takes.tsx';
+
+export function PlanEditor(workspace: Ready) {
+  const { comparison, walks, id } = workspace;
+  const { form, bar } = useSetupForm(comparison, 'Plan');
+  const plan = form.watch('plan');
+  const setup: Setup = {
+    ...comparison.setup,
+    plan: planSchema.isValidSync(plan) ? plan : comparison.setup.plan,
+  };
+  const blind = isSealed(setup, walks);
+  const asked = useSettled(JSON.stringify(blind ? seal(setup, id) : setup));
+  const shown = useMemo(() => JSON.parse(asked) as Setup, [asked]);
+  const slots = useMemo(() => planState(shown, walks), [shown, walks]);
+  const board = useMemo(() => planBoard(shown, walks), [shown, walks]);
+  const [wanted, select] = useSelected('cell');
+  const cells = board.rows.flatMap((r) => r.cells);
+  // What most needs a decision: too few walks, a bound, what is still to walk.
+  const selected =
+    cells.find((c) => c.id === wanted) ??
+    cells.find((c) => c.outlook === 'too few') ??
+    cells.find((c) => c.outlook === 'bound') ??
+    cells.find((c) => c.made < c.wanted) ??
+    cells[0];
+  return (
+    <Stage
+      title="Plan"
+      lead="Will this decide it, and when am I home?"
+      actions={
+        <Link className="btn" to={`/c/${id}/run-sheet`}>
+          Run sheet
+        </Link>
+      }
+    >
+      <details className="sheet mb-2" open={form.formState.isDirty || slots.length === 0 || undefined}>
+        <summary className="cursor-pointer px-3 py-1">
+          <strong>Settings</strong> <span className="text-[0.87rem] text-faint">{settingsText(setup)}</span>
+        </summary>
+        <PlanSettings form={form} />
+        <Takes form={form} id={id} blind={plan.blind === true} />
+      </details>
+      {slots.length === 0 ? (
+        <Empty title="Nothing to plan yet">
+          Enter products in{' '}
+          <Link className="underline" to={`/c/${id}/kit`}>
+            Kit
+          </Link>{' '}
+          and a path in{' '}
+          <Link className="underline" to={`/c/${id}/paths`}>
+            Paths
+          </Link>
+          ; the order follows from them.
+        </Empty>
+      ) : (
+        <>
+          <PlanBoard board={board} selected={selected?.id} onSelect={select} />
+          <p className="mt-1 text-[0.87rem] text-faint">
+            Full post: a walk made; open post: a walk to make. Full diamond: can settle a claim; open diamond:
+            tells what matters apart; arrow: the path ends too soon; bracket: too few walks for what is asked.
+          </p>
+          <DayLine setup={shown} />
+          <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />
+        </>
+      )}
+      <SaveBar what="plan" {...bar} />
+    </Stage>
+  );
+}

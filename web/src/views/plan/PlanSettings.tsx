@@ -1,0 +1,104 @@
+import { WALK_MODES } from '@urvek/core';
+import { CriterionChoice } from '../../components/CriterionChoice.tsx';
+import { Choice, Field, Options } from '../../components/Field.tsx';
+import { asFigure } from '../../components/figures.ts';
+import { More } from '../../components/More.tsx';
+import type { SetupForm } from '../kit/form.ts';
+
+/** How many walks, by which criterion, and what the day allows. */
+export function PlanSettings({ form }: { form: SetupForm }) {
+  const plan = form.watch('plan');
+  return (
+    <section className="flex flex-wrap items-start gap-x-6 gap-y-2 p-3" aria-label="Walks and criterion">
+      <Field
+        className="w-64"
+        label="Walks of each product on each path"
+        type="number"
+        min={0}
+        max={100}
+        {...form.register('plan.walksEach', { valueAsNumber: true })}
+        error={form.formState.errors.plan?.walksEach?.message}
+      />
+      <CriterionChoice
+        value={plan.criterion}
+        onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })}
+      />
+      <Choice
+        label="How the walks are logged"
+        value={plan.mode ?? ''}
+        onChange={(e) =>
+          form.setValue(
+            'plan.mode',
+            WALK_MODES.find((m) => m === e.target.value),
+            { shouldDirty: true },
+          )
+        }
+      >
+        <option value="">chosen at each walk</option>
+        <Options of={WALK_MODES} />
+      </Choice>
+      <Field
+        className="w-64"
+        label="Smallest difference that matters"
+        help="1.3: ranges that differ by less count as alike."
+        suffix="×"
+        type="number"
+        step="any"
+        {...form.register('plan.ratio', { valueAsNumber: true })}
+        error={form.formState.errors.plan?.ratio?.message}
+      />
+      <More
+        what="Day, times, people, and how much walks differ"
+        className="w-full"
+        open={(['sigma', 'startTime', 'setUpMin', 'day', 'hoursAtHand'] as const).some(
+          (field) => form.formState.errors.plan?.[field],
+        )}
+      >
+        <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
+          <Field
+            className="w-80"
+            label="Walk-to-walk spread"
+            help="0.2: two walks in three lie within a factor of 1.22 of the median."
+            type="number"
+            step="any"
+            {...form.register('plan.sigma', { valueAsNumber: true })}
+            error={form.formState.errors.plan?.sigma?.message}
+          />
+          <Field
+            className="w-28"
+            label="Start"
+            {...form.register('plan.startTime')}
+            error={form.formState.errors.plan?.startTime?.message}
+          />
+          <Field
+            className="w-32"
+            label="Set-up of a rig"
+            suffix="min"
+            type="number"
+            step="any"
+            {...form.register('plan.setUpMin', { valueAsNumber: true })}
+            error={form.formState.errors.plan?.setUpMin?.message}
+          />
+          <Field className="w-52" label="At the fixed end" {...form.register('plan.atFixedEnd')} />
+          <Field className="w-52" label="Walking" {...form.register('plan.atMobileEnd')} />
+          <Field className="w-64" label="Second channel" {...form.register('plan.secondChannel')} />
+          <Field
+            className="w-40"
+            label="Day"
+            placeholder="2026-05-12"
+            {...form.register('plan.day')}
+            error={form.formState.errors.plan?.day?.message}
+          />
+          <Field
+            className="w-32"
+            label="Time available"
+            suffix="h"
+            inputMode="decimal"
+            {...form.register('plan.hoursAtHand', asFigure)}
+            error={form.formState.errors.plan?.hoursAtHand?.message}
+          />
+        </div>
+      </More>
+    </section>
+  );
+}

@@ -1,0 +1,13 @@
+import { pairSentences, textsOf, withoutMetres } from '@urvek/draw';
+import type { RangeView } from '@urvek/study';
+
+export const NoMetres = ({ range }: { range: RangeView }) => (
+  <>
+    <p>No walk here has this outcome in metres.</p>
+    <ul className="list-disc pl-5" data-without-metres>
+      {textsOf([...withoutMetres(range), ...pairSentences(range)]).map((t) => (
+        <li key={t}>{t}</li>
+      ))}
+    </ul>
+  </>
+);

@@ -1,0 +1,3 @@
+import type { CheckpointMatrix } from '@urvek/study';
+
+export type Places = CheckpointMatrix['checkpoints'];

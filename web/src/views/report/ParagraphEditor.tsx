@@ -1,0 +1,78 @@
+import { PLAIN_REPORT, type Comparison } from '@urvek/contract';
+import type { Carried } from '@urvek/core';
+import { useId } from 'react';
+import { useSaveComparison } from '../../api/queries.ts';
+import { useNotice } from '../../components/Notice.tsx';
+import { Trouble } from '../../components/States.tsx';
+import { nowMs } from '../../field/time.ts';
+import type { ParagraphBlock } from './paragraphParts.ts';
+import { ParagraphQuestions } from './ParagraphQuestions.tsx';
+
+export function ParagraphEditor({
+  block,
+  draft,
+  onDraft,
+  comparison,
+  carried,
+  onDone,
+}: {
+  block: ParagraphBlock;
+  draft: string;
+  onDraft: (text: string) => void;
+  comparison: Comparison;
+  carried: Carried;
+  onDone: () => void;
+}) {
+  const id = useId();
+  const { mutate, error, isPending } = useSaveComparison(comparison.id);
+  const notice = useNotice();
+  const { title, question, revision, setup } = comparison;
+  const report = setup.report ?? PLAIN_REPORT;
+  const save = (text: string | undefined): void => {
+    const wording = [
+      ...report.wording.filter((w) => w.id !== block.id),
+      ...(text === undefined || text.trim() === '' || text === block.made
+        ? []
+        : [{ id: block.id, text: text.trim(), made: block.made, atMs: nowMs() }]),
+    ];
+    mutate(
+      { title, question, revision, setup: { ...setup, report: { ...report, wording } } },
+      {
+        onSuccess: (saved) => {
+          notice({
+            text: 'Wording saved',
+            undo: () => mutate({ title, question, setup, revision: saved.revision }),
+          });
+          onDone();
+        },
+      },
+    );
+  };
+  return (
+    <div className="no-print grid gap-2 border-2 border-ink p-3">
+      <label htmlFor={id} className="text-[0.87rem] text-faint">
+        Your wording. The figures say: {block.made}
+      </label>
+      <textarea
+        id={id}
+        className="input min-h-24"
+        maxLength={2000}
+        value={draft}
+        onChange={(e) => onDraft(e.target.value)}
+      />
+      <ParagraphQuestions text={draft} carried={carried} />
+      {error && <Trouble error={error} />}
+      <div className="flex gap-2">
+        <button type="button" className="btn btn-main" disabled={isPending} onClick={() => save(draft)}>
+          Save the wording
+        </button>
+        <button type="button" className="btn" onClick={() => save(undefined)}>
+          As the figures say it
+        </button>
+        <button type="button" className="btn" onClick={onDone}>
+          Cancel
+        </button>
+      </div>
+    </div>
+  );
+}

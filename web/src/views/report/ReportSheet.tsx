@@ -1,0 +1,109 @@
+import { reportText, SIMULATED, textsOf, type ReportDocument, type ReportForm } from '@urvek/draw';
+import type { JudgementView } from '@urvek/study';
+import { ClipboardCopy } from 'lucide-react';
+import type { Ready } from '../../components/WithWorkspace.tsx';
+import { Heading } from '../../components/Heading.tsx';
+import { useNotice } from '../../components/Notice.tsx';
+import { Empty } from '../../components/States.tsx';
+import { BlockView } from './BlockView.tsx';
+
+export function ReportSheet({
+  workspace,
+  document,
+  judged,
+  form,
+  only,
+}: {
+  workspace: Ready;
+  document: ReportDocument;
+  judged: JudgementView;
+  form: ReportForm;
+  /** What the report is narrowed to; empty: nothing. */
+  only: readonly string[];
+}) {
+  const notice = useNotice();
+  const walked = judged.ranges.flatMap((r) => r.summary.fitted);
+  const carried = {
+    walks: walked.reduce((sum, c) => sum + c.walks, 0),
+    allHeld: walked.every((c) => c.failures === 0),
+    claimsUpTo: judged.verdicts.some((v) => v.claim.upTo),
+    farthestM: Math.max(
+      0,
+      ...judged.ranges.flatMap((r) =>
+        r.walks.flatMap((w) => [w.interval?.heldM ?? 0, w.interval?.failedM ?? 0]),
+      ),
+    ),
+    made: wordsOf(document),
+  };
+  return (
+    <article className="sheet grid gap-5 p-8 print:p-0">
+      {document.simulated && (
+        <p className="every-page border-2 border-ink px-2 py-1 font-bold">{SIMULATED}</p>
+      )}
+      <header>
+        <Heading title={`Report: ${document.title}`} className="text-2xl">
+          {document.title}
+        </Heading>
+        <p className="mt-1 text-lg">{document.question}</p>
+        {only.length > 0 && (
+          <p className="mt-1 border-l-4 border-degraded pl-2" data-only>
+            Part of the comparison only: {only.join(', ')}.
+          </p>
+        )}
+        <p className="mt-1 text-faint">{document.when}</p>
+        {form === 'short' && (
+          <button
+            className="btn no-print mt-2"
+            onClick={() =>
+              void navigator.clipboard
+                .writeText(reportText(document))
+                .then(() => notice({ text: 'The text is on the clipboard' }))
+            }
+          >
+            <ClipboardCopy aria-hidden size={16} />
+            Copy as text
+          </button>
+        )}
+      </header>
+      {!judged.ranges.some((r) => r.summary.n > 0) && (
+        <Empty title="Nothing to publish yet">No walk is finished.</Empty>
+      )}
+      {document.sections.map((section) => (
+        <section
+          key={section.id}
+          id={`part-${section.id}`}
+          aria-label={section.title}
+          className="scroll-mt-2"
+        >
+          <h2 className="border-b-2 border-ink pb-0.5">{section.title}</h2>
+          <div className="mt-2 grid gap-2">
+            {section.blocks.map((block, i) => (
+              <BlockView
+                key={block.kind === 'paragraph' ? block.id : i}
+                block={block}
+                comparison={workspace.sealed || only.length > 0 ? undefined : workspace.comparison}
+                carried={carried}
+              />
+            ))}
+          </div>
+        </section>
+      ))}
+    </article>
+  );
+}
+
+/** All that the report itself says: words are held against it. */
+const wordsOf = ({ sections }: ReportDocument): string[] =>
+  sections.flatMap((s) =>
+    s.blocks.flatMap((b) =>
+      b.kind === 'paragraph'
+        ? [b.made]
+        : b.kind === 'list'
+          ? textsOf(b.items)
+          : b.kind === 'table'
+            ? b.rows.flatMap((r) => r.cells)
+            : b.kind === 'figure'
+              ? [b.caption]
+              : [],
+    ),
+  );

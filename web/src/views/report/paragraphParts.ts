@@ -1,0 +1,3 @@
+import type { Block } from '@urvek/draw';
+
+export type ParagraphBlock = Extract<Block, { kind: 'paragraph' }>;

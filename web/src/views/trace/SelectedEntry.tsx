@@ -1,0 +1,37 @@
+import { lagOf, positionAt, type WalkEvent } from '@urvek/core';
+import type { Finding } from '@urvek/study';
+import { Length } from '../../components/Length.tsx';
+import { eventText } from '../../state/eventText.ts';
+
+export function SelectedEntry({ finding: { trace }, event }: { finding: Finding; event: WalkEvent }) {
+  const lag = lagOf(event, trace.begin.body.playoutDelayS ?? 0, trace.begin.body.delay);
+  const position = positionAt(trace.fixes, event.time.walkS - lag.lagS);
+  return (
+    <>
+      <strong>{eventText(event)}</strong>, pressed at{' '}
+      <span className="figure">{event.time.walkS.toFixed(1)} s</span>
+      {lag.lagS > 0 && (
+        <>
+          , happened{' '}
+          <span className="figure">
+            {lag.lagS.toFixed(2)} ± {lag.uncertaintyS.toFixed(2)} s
+          </span>{' '}
+          earlier
+        </>
+      )}
+      ;{' '}
+      {position ? (
+        <>
+          at <Length m={position.travelledM} />{' '}
+          <span className="text-faint">
+            (± {(2 * Math.hypot(position.uncertaintyM, lag.uncertaintyS * position.speedMps)).toFixed(1)} m,
+            two standard uncertainties)
+          </span>
+        </>
+      ) : (
+        'at no known distance'
+      )}
+      . Device {event.deviceId.slice(0, 4)}, number {event.seq}.
+    </>
+  );
+}

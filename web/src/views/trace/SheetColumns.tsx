@@ -1,0 +1,78 @@
+import { DISTANCE_METHODS, LENGTH_UNITS, type DistanceMethod, type LengthUnit } from '@urvek/core';
+import {
+  SHEET_FIELDS,
+  type Sheet,
+  type SheetField,
+  type SheetMapping,
+  type SheetOptions,
+} from '@urvek/study';
+import { Choice, Options } from '../../components/Field.tsx';
+
+const LABEL: Readonly<Record<SheetField, string>> = {
+  product: 'Product',
+  path: 'Path',
+  walk: 'Walk',
+  distance: 'Distance',
+  place: 'Place, by its name',
+  direction: 'Direction',
+  grade: 'Grade or words',
+  presses: 'Presses',
+  hits: 'Hits',
+  date: 'Day',
+  note: 'Note',
+};
+
+/** Which column of a table is what, and how its figures are to be read. */
+export function SheetColumns({
+  sheet,
+  mapping,
+  options: { unit, method, falling },
+  onMapping: setMapping,
+  onOptions,
+}: {
+  sheet: Sheet;
+  mapping: SheetMapping;
+  options: SheetOptions;
+  onMapping: (mapping: SheetMapping) => void;
+  onOptions: (change: Partial<SheetOptions>) => void;
+}) {
+  return (
+    <div className="mt-3 grid grid-cols-2 gap-2 lg:grid-cols-5">
+      {SHEET_FIELDS.map((field) => (
+        <Choice
+          key={field}
+          label={LABEL[field]}
+          value={mapping[field] ?? ''}
+          onChange={(e) => setMapping({ ...mapping, [field]: e.target.value || undefined })}
+        >
+          <option value="">no column</option>
+          {sheet.columns.map((c) => (
+            <option key={c}>{c}</option>
+          ))}
+        </Choice>
+      ))}
+      <Choice
+        label="Figures without a unit are in"
+        value={unit}
+        onChange={(e) => onOptions({ unit: e.target.value as LengthUnit })}
+      >
+        <Options of={LENGTH_UNITS} />
+      </Choice>
+      <Choice
+        label="Distances that fall are"
+        value={falling}
+        onChange={(e) => onOptions({ falling: e.target.value as SheetOptions['falling'] })}
+      >
+        <option>the way back</option>
+        <option>rows out of order</option>
+      </Choice>
+      <Choice
+        label="Distances come from"
+        value={method}
+        onChange={(e) => onOptions({ method: e.target.value as DistanceMethod })}
+      >
+        <Options of={DISTANCE_METHODS} />
+      </Choice>
+    </div>
+  );
+}

@@ -1,0 +1,41 @@
+import { useState } from 'react';
+import { Field } from '../../components/Field.tsx';
+
+export function AcceptAudit({ what, onSave }: { what: string; onSave: (reason: string) => void }) {
+  const [reason, setReason] = useState<string>();
+  if (reason === undefined)
+    return (
+      <button
+        type="button"
+        className="btn btn-quiet no-print"
+        aria-label={`Accept with a reason: ${what}`}
+        onClick={() => setReason('')}
+      >
+        Accept with a reason
+      </button>
+    );
+  return (
+    <form
+      className="no-print flex flex-wrap items-end gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (reason.trim() !== '') onSave(reason.trim());
+      }}
+    >
+      <Field
+        className="min-w-72 flex-1"
+        label="Reason, which is printed"
+        value={reason}
+        maxLength={500}
+        autoFocus
+        onChange={(e) => setReason(e.target.value)}
+      />
+      <button className="btn btn-main" disabled={reason.trim() === ''}>
+        Save the reason
+      </button>
+      <button type="button" className="btn" onClick={() => setReason(undefined)}>
+        Cancel
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,45 @@
+import { lazy, Suspense } from 'react';
+import type { Live } from './useLive.ts';
+
+/** Rarely wanted, and it brings a picture of a code along. */
+const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ default: m.SecondDevice })));
+/** Its connections and channels come along when it is wanted. */
+const ProbeStrip = lazy(() => import('./ProbeStrip.tsx').then((m) => ({ default: m.ProbeStrip })));
+const Listen = lazy(() => import('./Listen.tsx').then((m) => ({ default: m.Listen })));
+
+/** What was opened beside the keys: a second device, listening, the probe. */
+export function LiveExtras({ live }: { live: Live }) {
+  const { extras, state, gear, logNow, close } = live;
+  return (
+    <Suspense>
+      {extras.has('second device') && (
+        <SecondDevice
+          walkId={live.kept.id}
+          shared={state.shared}
+          onShared={() => logNow('shared', { count: state.shared + 1 })}
+          onClose={() => close('second device')}
+        />
+      )}
+      {extras.has('listen') && (
+        <Listen
+          session={live.session}
+          add={(kind, body, inputMs, automatic) =>
+            void live.entries.add(kind, body, gear.walkS(inputMs), inputMs, automatic)
+          }
+        />
+      )}
+      {extras.has('probe') && (
+        <ProbeStrip
+          add={logNow}
+          simulated={gear.simulated}
+          tick={gear.tick}
+          widthMHz={live.subject?.rig.widthMHz}
+          atM={live.where.hereM}
+          moving={!state.standing}
+          driven={live.mode === 'drive'}
+          onClose={() => close('probe')}
+        />
+      )}
+    </Suspense>
+  );
+}

@@ -1,0 +1,34 @@
+import { Heading } from '../../components/Heading.tsx';
+import { KeptCount } from './KeptCount.tsx';
+import { LiveOptions } from './LiveOptions.tsx';
+import { Saved } from './Saved.tsx';
+import type { Live } from './useLive.ts';
+
+/** Who walks where, what is kept, and how one wants to log. */
+export function LiveHead({ live }: { live: Live }) {
+  const { subject, state, gear } = live;
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+      <Heading title={`Walking: ${subject?.product.name ?? 'now'}`}>
+        {subject?.product.name ?? 'Walk now'}
+      </Heading>
+      <p>
+        {subject?.path.name ?? 'product and path are asked afterwards'},{' '}
+        {state.turned ? 'on the way back' : 'on the way out'}
+      </p>
+      <KeptCount walkId={live.kept.id} />
+      <Saved saved={live.unkept === 0 ? live.entries.saved : undefined} />
+      <LiveOptions
+        options={live.options}
+        onChange={live.change}
+        onOpen={live.open}
+        simulated={gear.simulated}
+        onRate={(rate) => {
+          live.entries.setRate(rate);
+          gear.setRate(rate);
+        }}
+        location={live.location}
+      />
+    </div>
+  );
+}
