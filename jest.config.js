@@ -16,7 +16,7 @@ const project = (displayName, roots, more = {}) => ({
   roots,
   transform,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/bin/lib/fastEnvironment.cjs',
   testMatch: ['**/*.test.ts'],
   setupFiles: ['<rootDir>/jest.setup.js'],
   ...more,
