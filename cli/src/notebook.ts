@@ -1,5 +1,5 @@
 import { writeInterchange } from '@urvek/contract';
-import { DISTANCE_METHODS, FormatError, KINDS, LENGTH_UNITS } from '@urvek/core';
+import { countOf, DISTANCE_METHODS, FormatError, KINDS, LENGTH_UNITS } from '@urvek/core';
 import { readNotebook, rowsOfWalks, takeNotebook, writeNotebook, type RowProblem } from '@urvek/study';
 import { randomUUID } from 'node:crypto';
 import { writeFile } from 'node:fs/promises';
@@ -51,7 +51,7 @@ export async function notebook(file: string, asked: NotebookAsked): Promise<{ ou
     `${JSON.stringify(writeInterchange(comparison.comparison, taken.setup, walks))}\n`,
   );
   const said = [
-    `${taken.rows} rows, ${taken.walks.length} ${taken.walks.length === 1 ? 'walk' : 'walks'} written to ${asked.out}`,
+    `${taken.rows} rows, ${countOf(taken.walks.length, 'walk')} written to ${asked.out}`,
     ...taken.made.map((m) => `made: ${m}; all else of it is not stated`),
     ...taken.notices.map((n) => `row ${n.line}: ${n.what}`),
   ];

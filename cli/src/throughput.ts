@@ -1,4 +1,5 @@
 import {
+  countOf,
   cameByText,
   capOf,
   crossNeed,
@@ -151,7 +152,7 @@ function curveText(of: CurveOf, needMbps: number | undefined): string {
     ...curve.map((c) => `${c.distanceM.toFixed(1).padStart(8)} m  ${c.mbps.toFixed(1).padStart(8)} Mbit/s`),
     ...(cap
       ? [
-          `the nearest ${cap.points} ${cap.points === 1 ? 'point reads' : 'points read'} about ${cap.levelMbps.toFixed(1)} Mbit/s${cap.measured ? ', as what is behind gives by cable' : ''}: a cap; the link gives at least that`,
+          `the nearest ${countOf(cap.points, 'point reads', 'points read')} about ${cap.levelMbps.toFixed(1)} Mbit/s${cap.measured ? ', as what is behind gives by cable' : ''}: a cap; the link gives at least that`,
         ]
       : []),
     ...(fall && named.length > 0

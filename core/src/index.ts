@@ -165,4 +165,5 @@ export * from './walk/track.ts';
 export * from './walk/walkInterval.ts';
 export * from './walk/walkSummary.ts';
 export * from './wording/lint.ts';
+export * from './wording/plural.ts';
 export * from './walk/live.ts';

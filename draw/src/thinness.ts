@@ -1,9 +1,7 @@
 import type { Setup } from '@urvek/contract';
-import { scaleText } from '@urvek/core';
+import { countOf, plural, scaleText } from '@urvek/core';
 import { unitsOf, type RangeView } from '@urvek/study';
 import { cellRests, say, walkRests, type Sentence } from './report/sentence.ts';
-
-const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 /** What a reader must know before trusting the figures: said at once, next to them. */
 export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
@@ -45,7 +43,7 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
     ...cells
       .filter((c) => c.unplaced > 0)
       .map((c) =>
-        of(`${c.product}: ${count(c.unplaced, 'walk')} failed at a place that nobody knows.`, c.product),
+        of(`${c.product}: ${countOf(c.unplaced, 'walk')} failed at a place that nobody knows.`, c.product),
       ),
     ...cells.flatMap((c) => {
       const scaled = scaleText(c.scale);
@@ -54,7 +52,7 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
     ...(units.size > 0 && [...units.values()].every((n) => n === 1)
       ? [
           ofAll(
-            `One unit of ${[...units.keys()].join(', of ')}: the results speak for ${units.size === 1 ? 'that unit' : 'those units'}.`,
+            `One unit of ${[...units.keys()].join(', of ')}: the results speak for ${plural(units.size, 'that unit', 'those units')}.`,
           ),
         ]
       : []),
@@ -64,7 +62,7 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
     ...(begun.length > 0
       ? [
           say(
-            `${count(begun.length, 'walk')} begun and not finished: what is left may be the better ones.`,
+            `${countOf(begun.length, 'walk')} begun and not finished: what is left may be the better ones.`,
             walkRests(begun),
           ),
         ]

@@ -1,3 +1,4 @@
+import { countOf } from '../wording/plural.ts';
 import { median } from '../numeric/median.ts';
 import {
   certaintyOf,
@@ -159,7 +160,7 @@ export class PictureDetector {
         this.artefacts.push({
           kind: 'repeated frame',
           ...{ fromS: run.fromS, toS, open: false, certainty: 0.5 },
-          figure: `${run.frames} ${run.frames === 1 ? 'frame' : 'frames'} once more`,
+          figure: `${countOf(run.frames, 'frame')} once more`,
         });
       return;
     }

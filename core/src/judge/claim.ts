@@ -1,3 +1,4 @@
+import { countOf, plural } from '../wording/plural.ts';
 import { Z90 } from '../numeric/normal.ts';
 import type { Ends } from '../estimate/range/ends.ts';
 import { cellBasis } from '../estimate/range/basis.ts';
@@ -100,7 +101,7 @@ function knownOf(
 const decides = (claim: Claim, { low, above }: Known): boolean =>
   (low !== undefined && low >= claim.distanceM) || (above !== undefined && above < claim.distanceM);
 
-const walksText = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
+const walksText = (n: number): string => countOf(n, 'walk');
 
 const allFailed = (cell: CellFinding, walks: number): number | undefined =>
   cell.walks >= walks ? cell.withScale95M.allFailedByM : undefined;
@@ -112,7 +113,7 @@ function undecided(claim: Claim, cell: CellFinding, { low, high, above }: Known)
   if (bounds && cell.failures === 0 && !cell.estimable)
     return `${heldText(cell)}: a bound, not a range, and ${walks < WALKS_FOR_MEDIAN ? `fewer than the ${WALKS_FOR_MEDIAN} walks that would bound the median` : `short of ${claim.entered}`}.`;
   if (low === undefined && high === undefined)
-    return `${n} ${walks === 1 ? 'bounds' : 'bound'} no median: ${cell.reason ?? 'too few for an interval'}.`;
+    return `${n} ${plural(walks, 'bounds', 'bound')} no median: ${cell.reason ?? 'too few for an interval'}.`;
   const upper = claim.upTo ? above : high;
   return `The claim of ${claim.entered} lies between the median's lower bound, ${low === undefined ? 'none' : show(low)}, and ${claim.upTo ? 'the upper bound of the best tenth of walks' : "the median's upper bound"}, ${upper === undefined ? 'none' : show(upper)} (${n}).`;
 }
@@ -161,7 +162,7 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
   if (more === undefined) return `One more walk, ${marks}; then look again.`;
   return more > 30
     ? `The claim lies too close to the median for a practicable number of walks (about ${more} more).`
-    : `About ${more} more ${more === 1 ? 'walk' : 'walks'}, ${marks}, if the median stays where it is.`;
+    : `About ${more} more ${plural(more, 'walk')}, ${marks}, if the median stays where it is.`;
 }
 
 /** Walks beyond those made that settle it in 80 % of cases, by the noncentral t; undefined without a σ. */

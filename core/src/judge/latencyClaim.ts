@@ -1,3 +1,4 @@
+import { countOf } from '../wording/plural.ts';
 import type { Latency } from '../estimate/latency/latency.ts';
 import type { Verdict } from './claim.ts';
 
@@ -24,7 +25,7 @@ export function judgeLatencyClaim(
       caveats: [],
     };
   const [low, high] = [found.latencyS - found.halfWidthS, found.latencyS + found.halfWidthS];
-  const what = `${ms(found.latencyS)} ± ${ms(found.halfWidthS)} (95 %, ${found.readings} ${found.readings === 1 ? 'reading' : 'readings'})`;
+  const what = `${ms(found.latencyS)} ± ${ms(found.halfWidthS)} (95 %, ${countOf(found.readings, 'reading')})`;
   const caveats = [`Resolution of the method: ${ms(found.resolutionS)}.`];
   if (high <= latencyS)
     return {

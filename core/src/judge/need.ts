@@ -1,3 +1,4 @@
+import { countOf } from '../wording/plural.ts';
 import { cellBasis } from '../estimate/range/basis.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import { clopperPearson } from '../numeric/binomial.ts';
@@ -45,7 +46,7 @@ export function heldToText(
   distanceM: number,
 ): string {
   const { held, of } = heldTo(walks, distanceM);
-  return of === 0 ? 'no walk tells' : `${held} of ${of} ${of === 1 ? 'walk' : 'walks'} held to it`;
+  return of === 0 ? 'no walk tells' : `${held} of ${countOf(of, 'walk')} held to it`;
 }
 
 /** Walks that must all hold before 9 of 10 may be said to. */

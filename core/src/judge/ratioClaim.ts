@@ -1,3 +1,4 @@
+import { countOf } from '../wording/plural.ts';
 import { hangsOn, type Bracket } from '../estimate/pairs/constantRatio.ts';
 import type { StandPairs } from '../estimate/pairs/standPairs.ts';
 import type { Ends } from '../estimate/range/ends.ts';
@@ -108,7 +109,7 @@ export function besides(product: string, against: string, evidence: RatioEvidenc
     pairs?.p === undefined
       ? ''
       : `; ${product} was farther on ${pairs.firstFarther} of ${pairs.firstFarther + pairs.secondFarther} outings (sign test, p = ${pairs.p.toFixed(4)})`;
-  const times = (n: number): string => `on ${n} ${n === 1 ? 'outing' : 'outings'}`;
+  const times = (n: number): string => `on ${countOf(n, 'outing')}`;
   const show = (end: number | undefined): string => (end === undefined ? 'no bound' : end.toFixed(2));
   return [
     ...(atStands

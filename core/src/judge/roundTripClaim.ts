@@ -1,3 +1,4 @@
+import { countOf } from '../wording/plural.ts';
 import { median } from '../numeric/median.ts';
 import { medianInterval } from '../numeric/medianInterval.ts';
 import type { Verdict } from './claim.ts';
@@ -15,7 +16,7 @@ export function judgeRoundTripClaim(entered: string, claimedS: number, visitsMs:
   });
   const known = medianInterval(visitsMs);
   const claimedMs = 1000 * claimedS;
-  const n = `${visitsMs.length} ${visitsMs.length === 1 ? 'visit' : 'visits'}`;
+  const n = countOf(visitsMs.length, 'visit');
   if (!known)
     return said(
       'undecided',

@@ -1,3 +1,4 @@
+import { plural } from '../wording/plural.ts';
 import type { LikeStands, SpeedRatio } from '../estimate/figures/speedRatio.ts';
 import type { Verdict } from './claim.ts';
 
@@ -25,7 +26,7 @@ export function speedRatioText({ ratio, bound, like }: SpeedEvidence): string | 
       : `95 %: ${interval95.low.toFixed(2)} to ${interval95.high.toFixed(2)}`;
   const left = like.of - like.both.length;
   const without = left > 0 ? `; left out, for one of them had no connection: ${left}` : '';
-  return `${bound ? `${bound} ` : ''}${ratio.ratio.toFixed(2)} times (${ends}) at ${stands.length} like ${stands.length === 1 ? 'stand' : 'stands'}, of ${walks.join(' and ')} walks${without}`;
+  return `${bound ? `${bound} ` : ''}${ratio.ratio.toFixed(2)} times (${ends}) at ${stands.length} like ${plural(stands.length, 'stand')}, of ${walks.join(' and ')} walks${without}`;
 }
 
 /** Judges "15 × the speed" on speeds at like stands, never on distances. */

@@ -1,3 +1,4 @@
+import { countOf } from '../wording/plural.ts';
 import type { Cap } from '../estimate/figures/cap.ts';
 import { median } from '../numeric/median.ts';
 import { medianInterval } from '../numeric/medianInterval.ts';
@@ -39,7 +40,7 @@ export function judgeThroughputClaim(
   const values = visits.map((v) => v.mbps);
   const known = medianInterval(values);
   const show = (x: number): string => x.toFixed(0);
-  const n = `${visits.length} ${visits.length === 1 ? 'visit' : 'visits'} at ${Math.min(...visits.map((v) => v.distanceM)).toFixed(0)} m`;
+  const n = `${countOf(visits.length, 'visit')} at ${Math.min(...visits.map((v) => v.distanceM)).toFixed(0)} m`;
   const found = known
     ? `the median of ${n} lies between ${show(known.low)} and ${show(known.high)} Mbit/s (95 %)`
     : `the middle of ${n} is ${show(median(values))} Mbit/s`;
@@ -81,7 +82,7 @@ export function judgeThroughputClaim(
     : verdict(
         'undecided',
         `${capital(found)}: fewer than the ${LEAST_VISITS} visits that bound a median, so ${entered} is not settled.`,
-        `${LEAST_VISITS - visits.length} more ${LEAST_VISITS - visits.length === 1 ? 'visit' : 'visits'} to the near point.`,
+        `${countOf(LEAST_VISITS - visits.length, 'more visit')} to the near point.`,
       );
 }
 

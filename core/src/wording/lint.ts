@@ -1,3 +1,4 @@
+import { countOf } from './plural.ts';
 import { walksFor } from '../judge/walksFor.ts';
 import { parseLength } from '../quantity/length.ts';
 
@@ -34,7 +35,7 @@ interface Rule {
 const everything = ({ walks, allHeld }: Carried): string | undefined =>
   allHeld && walks >= WALKS_FOR_ALWAYS
     ? undefined
-    : `${walks} ${walks === 1 ? 'walk does' : 'walks do'} not carry it; say in how many of how many.`;
+    : `${countOf(walks, 'walk does', 'walks do')} not carry it; say in how many of how many.`;
 
 const figure = (text: string): string => text.replaceAll(',', '').replace(/\.0+$/, '');
 

@@ -1,4 +1,4 @@
-import { formatLength, type LengthUnit } from '@urvek/core';
+import { countOf, plural, formatLength, type LengthUnit } from '@urvek/core';
 import { farthestM, ratioFigures, type ReachCell } from '@urvek/study';
 import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
 import { endsText, estimateText } from '../tape/rangeLanes.ts';
@@ -167,7 +167,7 @@ function valueOf(of: ReachCell, unit: LengthUnit): Pick<ReachFigures, 'value' | 
           }
         : { value: `< ${show(nearestFail(of))}`, beside: 'failed at once' };
     case 'brackets':
-      return { value: bracketsText(of, unit), beside: of.brackets.length === 1 ? 'bracket' : 'brackets' };
+      return { value: bracketsText(of, unit), beside: plural(of.brackets.length, 'bracket') };
   }
 }
 
@@ -190,9 +190,9 @@ export function reachTold(of: ReachCell, unit: LengthUnit): string {
     case 'not planned':
       return `${where}: not planned`;
     case 'planned':
-      return `${where}: ${of.planned} ${of.planned === 1 ? 'walk' : 'walks'} to make`;
+      return `${where}: ${countOf(of.planned, 'walk')} to make`;
     case 'refused':
-      return `${where}: ${of.walks} ${of.walks === 1 ? 'walk' : 'walks'}, no distance: ${of.why ?? ''}`;
+      return `${where}: ${countOf(of.walks, 'walk')}, no distance: ${of.why ?? ''}`;
     default: {
       const against = of.ratio && ratioFigures(of.ratio);
       const other = of.ratio && (of.ratio.inverse ? of.ratio.of.numerator : of.ratio.of.denominator);

@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import type { TapeGround } from '../tape/tape.ts';
 import { line, path, rect, type Scene } from '../scene.ts';
 
@@ -9,7 +10,7 @@ export function smallTape(name: string, ground: TapeGround, mostM: number, width
   return {
     width,
     height: HEIGHT,
-    title: `${name}: ${ground.legs.length} ${ground.legs.length === 1 ? 'leg' : 'legs'}, ${ground.obstructions.length} across, ${ground.checkpoints.length} points`,
+    title: `${name}: ${countOf(ground.legs.length, 'leg')}, ${ground.obstructions.length} across, ${ground.checkpoints.length} points`,
     groups: [
       {
         id: 'ground',

@@ -1,4 +1,6 @@
 import {
+  countOf,
+  plural,
   formatLength,
   heldText,
   QUANTITY_UNIT,
@@ -48,7 +50,7 @@ export function nearText({ parts, cap, nearVisits }: ThroughputFinding, unit: Le
   const show = (m: number): string => formatLength(m, unit);
   const near = parts[0]?.curve[0];
   if (!near) return 'nothing was read near by';
-  const n = `${nearVisits.length} ${nearVisits.length === 1 ? 'visit' : 'visits'}`;
+  const n = countOf(nearVisits.length, 'visit');
   if (cap?.measured)
     return `at least ${rate(cap.levelMbps)} Mbit/s: up to ${show(cap.toM)} it reads what is behind it, as by cable`;
   if (cap)
@@ -79,7 +81,7 @@ function productSentences(of: Of, found: ThroughputFinding, unit: LengthUnit): S
     ...(bounds === 0
       ? []
       : [
-          `${product}, ${WAY[direction]}: ${bounds} ${bounds === 1 ? 'reading tells' : 'readings tell'} one side only, and ${bounds === 1 ? 'is' : 'are'} in no curve.`,
+          `${product}, ${WAY[direction]}: ${countOf(bounds, 'reading tells', 'readings tell')} one side only, and ${plural(bounds, 'is', 'are')} in no curve.`,
         ]),
   ].map((text) => say(text, ofProduct(of, product)));
 }
@@ -92,7 +94,7 @@ function lostText(
 ): string {
   const walks = new Set(rows.map((r) => r.walkId)).size;
   const lost = new Set(rows.filter((r) => r.mbps === 0).map((r) => r.walkId)).size;
-  return `${product}, ${WAY[direction]}: no connection in ${lost} of ${walks} ${walks === 1 ? 'walk' : 'walks'}, nearest at ${show(lostAtM)}; it counts as 0 Mbit/s.`;
+  return `${product}, ${WAY[direction]}: no connection in ${lost} of ${countOf(walks, 'walk')}, nearest at ${show(lostAtM)}; it counts as 0 Mbit/s.`;
 }
 
 /** Who noticed the hand-overs. */
@@ -121,7 +123,7 @@ function handOverTexts(
     const [nearM, farM] = [show(Math.min(...ends)), show(Math.max(...ends))];
     const where = nearM === farM ? `at ${nearM}` : `between ${nearM} and ${farM}`;
     const n = new Set(own.map((h) => h.walk)).size;
-    return `${product}, ${WAY[direction]}: changed from ${from} to ${to} ${where} in ${n} of ${walks} ${walks === 1 ? 'walk' : 'walks'}, ${saidBy(own)}; each has a curve of its own.`;
+    return `${product}, ${WAY[direction]}: changed from ${from} to ${to} ${where} in ${n} of ${countOf(walks, 'walk')}, ${saidBy(own)}; each has a curve of its own.`;
   });
 }
 

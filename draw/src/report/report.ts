@@ -1,5 +1,5 @@
 import { PLAIN_REPORT, type Setup } from '@urvek/contract';
-import { CRITERION_MEANING, formatLength, heldToText, type LengthUnit } from '@urvek/core';
+import { countOf, CRITERION_MEANING, formatLength, heldToText, type LengthUnit } from '@urvek/core';
 import {
   claimFlags,
   claimText,
@@ -103,7 +103,7 @@ interface Own extends ReportInput {
 
 function dates(findings: readonly Finding[], day: (ms: number) => string): string {
   if (findings.length === 0) return 'No walk yet';
-  const n = `${findings.length} ${findings.length === 1 ? 'walk' : 'walks'}`;
+  const n = countOf(findings.length, 'walk');
   const started = findings.filter((f) => !f.header.undated).map((f) => f.header.startedMs);
   if (started.length === 0) return `${n}, the day is not stated`;
   const [first, last] = [day(Math.min(...started)), day(Math.max(...started))];

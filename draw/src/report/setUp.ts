@@ -1,5 +1,7 @@
 import type { Setup } from '@urvek/contract';
 import {
+  countOf,
+  plural,
   byMethod,
   CRITERION_MEANING,
   DIRECTIONS,
@@ -98,7 +100,7 @@ export function whereBlocks({ paths }: Setup, findings: readonly Finding[], unit
 }
 
 const pathText = (path: SetupPath, unit: LengthUnit): string =>
-  `${path.name}, ${path.condition === 'unstated' ? 'condition not stated' : path.condition}: ${formatLength(pathLengthM(path), unit)} in ${path.legs.length} ${path.legs.length === 1 ? 'leg' : 'legs'}${path.obstructions.length > 0 ? `; ${path.obstructions.map((o) => `${o.label} at ${formatLength(o.atM, unit)}`).join(', ')}` : ''}; ${path.checkpoints.length} checkpoints.`;
+  `${path.name}, ${path.condition === 'unstated' ? 'condition not stated' : path.condition}: ${formatLength(pathLengthM(path), unit)} in ${countOf(path.legs.length, 'leg')}${path.obstructions.length > 0 ? `; ${path.obstructions.map((o) => `${o.label} at ${formatLength(o.atM, unit)}`).join(', ')}` : ''}; ${path.checkpoints.length} checkpoints.`;
 
 /** What was noted of the days, each value once with its walks. */
 const said = (value: string | number | boolean): string =>
@@ -123,7 +125,7 @@ export function conditionItems(findings: readonly Finding[]): Sentence[] {
       const value = said(f.trace.begin.body.conditions?.[key] as string | number | boolean);
       counts.set(value, (counts.get(value) ?? 0) + 1);
     }
-    const values = [...counts].map(([value, n]) => `${value} (${n} ${n === 1 ? 'walk' : 'walks'})`);
+    const values = [...counts].map(([value, n]) => `${value} (${countOf(n, 'walk')})`);
     return stating.length > 0 ? [say(`${LABEL[key]}: ${values.join(', ')}.`, walkRests(stating))] : [];
   });
   return noted.length > 0
@@ -176,7 +178,7 @@ export function caveatItems(
     ...(unfinished.length > 0
       ? [
           say(
-            `${unfinished.length} ${unfinished.length === 1 ? 'walk that was' : 'walks that were'} not finished ${unfinished.length === 1 ? 'is' : 'are'} left out.`,
+            `${countOf(unfinished.length, 'walk that was', 'walks that were')} not finished ${plural(unfinished.length, 'is', 'are')} left out.`,
             walkRests(unfinished),
           ),
         ]
@@ -296,7 +298,7 @@ export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: Le
             say(
               `${rangeTitle(setup, r)}: ${
                 each.length === 1
-                  ? `${each[0]} ${each[0] === 1 ? 'walk' : 'walks'} of each product`
+                  ? `${countOf(each[0] ?? 0, 'walk')} of each product`
                   : cells.map((c) => `${c.walks} of ${c.product}`).join(', ')
               }.`,
               cellRests(r),

@@ -1,5 +1,7 @@
 import type { Setup } from '@urvek/contract';
 import {
+  countOf,
+  plural,
   besides,
   cellBasis,
   ratioBasis,
@@ -14,7 +16,7 @@ import { claimText, rangeTitle, type CameBack, type ClaimVerdict, type RangeView
 import { endsText } from '../tape/rangeLanes.ts';
 import { cellRests, say, walkRest, type Rest, type Sentence } from './sentence.ts';
 
-const walks = (n: number): string => `${n} ${n === 1 ? 'walk' : 'walks'}`;
+const walks = (n: number): string => countOf(n, 'walk');
 
 /** How far one product is good for, in a sentence with its uncertainty. */
 export const reachSentence = (cell: CellFinding, range: RangeView, unit: LengthUnit): Sentence =>
@@ -41,7 +43,7 @@ function reachText(
       : `${cell.product} on ${path.name}: ${lowerFirst(heldText(cell))}; how much farther was not tested.`;
   if (interval !== undefined)
     return `${cell.product}: its median for ${criterion} on ${path.name} is ${interval} (95 %, ${n}).${unplaced}`;
-  return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${cell.walks === 1 ? 'bounds' : 'bound'} no median (${cell.reason ?? 'too few'}).${unplaced}`;
+  return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${plural(cell.walks, 'bounds', 'bound')} no median (${cell.reason ?? 'too few'}).${unplaced}`;
 }
 
 /** Ends of an interval as a sentence goes on with them: "between" needs both. */

@@ -1,4 +1,5 @@
 import {
+  countOf,
   aboutText,
   outingText,
   formatLength,
@@ -18,7 +19,7 @@ export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit:
   const estimate: Lane = {
     id: `estimate-${cell.product}`,
     label: cell.product,
-    note: `${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`,
+    note: countOf(cell.walks, 'walk'),
     title: `${cell.product}: ${estimateText(cell, unit)}`,
     estimate: { lowM: median?.low, valueM: cell.median?.estimateM, highM: median?.high },
     height: 36,

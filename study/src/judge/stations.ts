@@ -1,4 +1,5 @@
 import {
+  countOf,
   distanceRatios,
   isMoreBetter,
   QUANTITY_UNIT,
@@ -43,7 +44,7 @@ function sentencesOf(row: StationRow, found: StationFound): string[] {
   const spread =
     repeatSd === undefined
       ? 'No setting was read twice: how far readings of one setting lie apart is not known, and none is named best.'
-      : `Readings of one setting lie ${repeatSd.toFixed(1)} ${unit} apart (standard deviation of ${found.repeatDf} ${found.repeatDf === 1 ? 'repeat' : 'repeats'}).`;
+      : `Readings of one setting lie ${repeatSd.toFixed(1)} ${unit} apart (standard deviation of ${countOf(found.repeatDf, 'repeat')}).`;
   const effect = beforeAfter ?? best;
   return [
     ...(effect ? [effectText(effect, row, beforeAfter !== undefined, isBest)] : []),

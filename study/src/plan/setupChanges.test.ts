@@ -60,7 +60,7 @@ describe('what differs between two set-ups', () => {
     ]);
     expect(setupChanges(a, b).map(changeText)).toEqual(['Ossimere Clip, sensitivity, dBm: -80 → -82']);
     expect([undefined, [1], [1, 2], { name: 'Gate' }, {}, null, 0].map(valueText)).toEqual([
-      ...['not stated', 'one entry', '2 entries', 'Gate', 'stated', 'null', '0'],
+      ...['not stated', '1 entry', '2 entries', 'Gate', 'stated', 'null', '0'],
     ]);
     expect(['walksEach', 'kindId', 'lengthM', 'order'].map(fieldWords)).toEqual([
       ...['walks of each product', 'kind', 'length, m', 'order'],

@@ -1,4 +1,5 @@
 import type { Setup } from '@urvek/contract';
+import { countOf } from '@urvek/core';
 
 /** One value of a set-up that two versions of it have differently. Absent: that version does not have it. */
 export interface SetupChange {
@@ -74,7 +75,7 @@ const UNNAMED = new Set(['products', 'paths', 'rigs']);
 export function valueText(value: unknown): string {
   if (value === undefined) return 'not stated';
   if (typeof value !== 'object' || value === null) return String(value);
-  if (Array.isArray(value)) return value.length === 1 ? 'one entry' : `${value.length} entries`;
+  if (Array.isArray(value)) return countOf(value.length, 'entry', 'entries');
   return nameOf(value, 'stated');
 }
 

@@ -1,4 +1,4 @@
-import { byMethod, formatLength, positionAt, writeTable, type LengthUnit } from '@urvek/core';
+import { countOf, byMethod, formatLength, positionAt, writeTable, type LengthUnit } from '@urvek/core';
 import type { Finding } from '../results/findings.ts';
 
 type Walked = Pick<Finding, 'trace'>;
@@ -44,9 +44,7 @@ interface Cue {
 }
 
 const textOf = ({ distance, state, dropouts }: Moment): string =>
-  [distance ?? 'distance not known', state, `${dropouts} ${dropouts === 1 ? 'dropout' : 'dropouts'}`].join(
-    ' · ',
-  );
+  [distance ?? 'distance not known', state, countOf(dropouts, 'dropout')].join(' · ');
 
 /** One a second, and a new one where the state changes; equal neighbours are one. Seconds of the recording. */
 function cuesOf(finding: Walked, clock: RecordingClock, unit: LengthUnit): Cue[] {

@@ -1,4 +1,5 @@
 import {
+  countOf,
   byMethod,
   formatLength,
   QUANTITY_UNIT,
@@ -53,7 +54,7 @@ export function eventText(event: WalkEvent): string {
     case 'tried':
       return `tried and failed ${event.body.failed} of ${event.body.tries}`;
     case 'call':
-      return `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ${event.body.tries} ${event.body.tries === 1 ? 'try' : 'tries'}`;
+      return `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ${countOf(event.body.tries, 'try', 'tries')}`;
     case 'hits':
       return `${event.body.hits} of ${event.body.presses} ${event.body.of === 'receivers' ? 'receivers' : 'presses'} answered${event.body.orientation ? `, ${event.body.orientation}` : ''}`;
     case 'readBack':

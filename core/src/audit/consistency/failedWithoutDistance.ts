@@ -1,3 +1,4 @@
+import { countOf } from '../../wording/plural.ts';
 import type { ConsistencyRule } from './entered.ts';
 
 /** A failure that cannot be placed is thrown away, and with it the end of the range. */
@@ -18,7 +19,7 @@ export const failedWithoutDistance: ConsistencyRule = {
       .map((w) => ({
         products: [w.productId],
         path: w.path,
-        what: `${w.product}, walk ${w.label}: ${w.unplacedFailures} ${w.unplacedFailures === 1 ? 'failure has' : 'failures have'} no place`,
+        what: `${w.product}, walk ${w.label}: ${countOf(w.unplacedFailures, 'failure has', 'failures have')} no place`,
         mend: 'If it is known, correct the distance of its mark in Trace, where it has one; else it counts as failed, place unknown, between the places that are known.',
       })),
   ],

@@ -1,3 +1,4 @@
+import { countOf } from '../../wording/plural.ts';
 import type { CellFinding } from './cellFinding.ts';
 import { outingText } from './outings.ts';
 import type { RatioFinding } from './ratioFinding.ts';
@@ -9,7 +10,7 @@ const joined = (parts: readonly (string | undefined)[]): string =>
 /** What a cell rests on: "6 walks, over 3 outings, distances by eye, which may all be off by a factor of 1.67". */
 export const cellBasis = (cell: CellFinding): string =>
   joined([
-    `${cell.walks} ${cell.walks === 1 ? 'walk' : 'walks'}`,
+    countOf(cell.walks, 'walk'),
     cell.medianBy === 'own spread' ? 'by its own spread' : undefined,
     outingText(cell.outings),
     scaleText(cell.scale),
@@ -25,7 +26,7 @@ export const ratioBasis = ({
   scale,
 }: RatioFinding): string =>
   joined([
-    `${walks[0]} and ${walks[1]} ${walks[1] === 1 ? 'walk' : 'walks'}`,
+    `${walks[0]} and ${countOf(walks[1], 'walk')}`,
     basis,
     method === 'welch' ? 'each with its own spread, Welch' : undefined,
     spreadsInDoubt ? 'one spread for both, though few walks leave open whether it is one' : undefined,

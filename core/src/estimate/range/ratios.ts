@@ -1,3 +1,4 @@
+import { countOf } from '../../wording/plural.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, type NoFit, type RangeFit } from './fit.ts';
 import { AS_STATED } from './levels.ts';
@@ -90,7 +91,7 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
       fit.model.productDifference(numerator, denominator),
       {
         method: 'paired',
-        basis: `${both} ${both === 1 ? 'pair' : 'pairs'} side by side`,
+        basis: `${countOf(both, 'pair')} side by side`,
         forTheseSetUps: false,
       },
     ),
@@ -173,7 +174,7 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
   if (shared > 0) {
     const inBlocks = blocks.outings();
     const weights = inBlocks.model.productDifference(numerator, denominator);
-    const basis = `${shared} ${shared === 1 ? 'outing' : 'outings'} with both`;
+    const basis = `${countOf(shared, 'outing')} with both`;
     if (weights)
       return ratioInFit(inBlocks, compared, weights, {
         method: 'outings',

@@ -1,4 +1,4 @@
-import { SENT_SIGNALS, type Detected, type DropoutKind, type SentSignal } from '@urvek/core';
+import { plural, SENT_SIGNALS, type Detected, type DropoutKind, type SentSignal } from '@urvek/core';
 import { useState } from 'react';
 import { Choice, Tick } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
@@ -74,7 +74,7 @@ export function FindLosses({
           <p>
             {own.length === 0
               ? 'Nothing was lost, as far as this can tell.'
-              : `${own.length} lost ${own.length === 1 ? 'stretch' : 'stretches'}, ${open.length} to decide.`}
+              : `${own.length} lost ${plural(own.length, 'stretch', 'stretches')}, ${open.length} to decide.`}
             {found.artefacts.length > 0 && ` Beside them: ${counted(found.artefacts)}; these are not logged.`}
             {own.length < found.dropouts.length &&
               ` ${found.dropouts.length - own.length} outside the walk are left out.`}

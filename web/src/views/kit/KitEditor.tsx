@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import { newRig, type Setup } from '@urvek/contract';
 import { kitLines, rigSheet } from '@urvek/study';
 import { Plus } from 'lucide-react';
@@ -97,10 +98,7 @@ export function KitEditor({ comparison }: Ready) {
               },
               {
                 id: 'sheet',
-                name:
-                  differing === 0
-                    ? 'Rig sheet'
-                    : `Rig sheet: ${differing} ${differing === 1 ? 'differs' : 'differ'}`,
+                name: differing === 0 ? 'Rig sheet' : `Rig sheet: ${countOf(differing, 'differs', 'differ')}`,
                 draw: () => (
                   <RigSheet
                     key={fields.fields.map((f) => f.key).join()}

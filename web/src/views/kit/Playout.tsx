@@ -1,4 +1,4 @@
-import { LEAST_PLAYOUT_TRIES, playoutDelay, type PlayoutTry } from '@urvek/core';
+import { countOf, LEAST_PLAYOUT_TRIES, playoutDelay, type PlayoutTry } from '@urvek/core';
 import { useState } from 'react';
 import { useFieldLog } from '../../api/queries.ts';
 import { learnedDelay } from '../../field/operator.ts';
@@ -51,7 +51,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
         </button>
       </div>
       <p role="status">
-        {tries.length} {tries.length === 1 ? 'try' : 'tries'}
+        {countOf(tries.length, 'try', 'tries')}
         {found && (
           <>
             :{' '}

@@ -1,3 +1,4 @@
+import { plural } from '@urvek/core';
 import { rigSheet } from '@urvek/study';
 import { useState } from 'react';
 import { Tick } from '../../components/Field.tsx';
@@ -23,7 +24,7 @@ export function RigSheet({ form, kindId }: { form: SetupForm; kindId: string | u
         <p role="status" className="flex-1">
           {differing === 0
             ? 'They are set up alike in everything that is stated.'
-            : `${differing} of ${columns.filter((c) => c.against).length} ${differing === 1 ? 'differs' : 'differ'} from the first rig of ${differing === 1 ? 'its' : 'their'} kind.`}{' '}
+            : `${differing} of ${columns.filter((c) => c.against).length} ${plural(differing, 'differs', 'differ')} from the first rig of ${plural(differing, 'its', 'their')} kind.`}{' '}
           <span className="text-[0.87rem] text-faint">
             Notch: differs, with its size; hatched: not stated.
           </span>

@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import { readProse, type ProposedRow, type ProseContext } from '@urvek/study';
 import { useId, useState } from 'react';
 import type { Cells } from './gridState.ts';
@@ -97,7 +98,7 @@ export function Prose({
                   setText('');
                 }}
               >
-                Put {taken.length} {taken.length === 1 ? 'row' : 'rows'} into the grid
+                Put {countOf(taken.length, 'row')} into the grid
               </button>
             </p>
           )}

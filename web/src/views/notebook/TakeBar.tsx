@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import type { TakenNotebook } from '@urvek/study';
 import { OutOfReach } from '../../api/client.ts';
 import { Trouble } from '../../components/States.tsx';
@@ -27,7 +28,7 @@ export function TakeBar({
           disabled={taken.walks.length === 0 || wrong > 0 || busy}
           onClick={onTake}
         >
-          {isPending ? 'Taking them …' : `Take ${taken.rows} ${taken.rows === 1 ? 'row' : 'rows'}`}
+          {isPending ? 'Taking them …' : `Take ${countOf(taken.rows, 'row')}`}
         </button>
         {wrong > 0 && taken.walks.length > 0 && (
           <button type="button" className="btn" disabled={busy} onClick={onTake}>
@@ -36,7 +37,7 @@ export function TakeBar({
         )}
         <span className="text-faint">
           {isStale && 'Reading the rows … '}
-          {taken.walks.length} {taken.walks.length === 1 ? 'walk' : 'walks'}
+          {countOf(taken.walks.length, 'walk')}
           {taken.made.length > 0 && `; new: ${taken.made.join(', ')}, all else of them not stated`}
         </span>
       </div>

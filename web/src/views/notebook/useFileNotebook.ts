@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Comparison } from '@urvek/contract';
-import type { Saying } from '@urvek/core';
+import { countOf, type Saying } from '@urvek/core';
 import type { TakenNotebook } from '@urvek/study';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
@@ -50,7 +50,7 @@ export function useFileNotebook({
       for (const key of [['walks', id], ['comparison', id], ['comparisons']])
         void client.invalidateQueries({ queryKey: key });
       notice({
-        text: `${taken.rows} rows are ${taken.walks.length} ${taken.walks.length === 1 ? 'walk' : 'walks'} now${left > 0 ? `; ${left} wait in the notebook` : ''}`,
+        text: `${taken.rows} rows are ${countOf(taken.walks.length, 'walk')} now${left > 0 ? `; ${left} wait in the notebook` : ''}`,
       });
       void navigate(`/c/${id}/trace`);
     },

@@ -1,4 +1,4 @@
-import { clockText } from '@urvek/core';
+import { countOf, clockText } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
 import { dayScene } from '@urvek/draw';
 import { planDaylight, planTroubles, timedPlan } from '@urvek/study';
@@ -40,7 +40,7 @@ export function DayLine({ setup }: { setup: Setup }) {
     atMobileEnd && `walking ${atMobileEnd}`,
     secondChannel && `second channel ${secondChannel}`,
     hoursAtHand !== undefined && `dashed: ${hoursAtHand} h available`,
-    troubles > 0 && `${troubles} ${troubles === 1 ? 'thing' : 'things'} to settle in “Can it be done?”`,
+    troubles > 0 && `${countOf(troubles, 'thing')} to settle in “Can it be done?”`,
   ].filter((t) => t !== false && t !== '');
   return (
     <section className="mt-2" aria-label="The day">

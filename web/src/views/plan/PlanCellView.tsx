@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
 import { travelledGround } from '@urvek/draw';
 import { claimFlags, type PlanCell } from '@urvek/study';
@@ -11,7 +12,7 @@ export function PlanCellView({ cell, workspace, setup }: { cell: PlanCell; works
   return (
     <section className="sheet px-4 py-2" aria-label={`${product.name} on ${path.name}`}>
       <h2>
-        {product.name} on {path.name}: {made} of {wanted} {wanted === 1 ? 'walk' : 'walks'} made
+        {product.name} on {path.name}: {made} of {countOf(wanted, 'walk')} made
       </h2>
       <p className="mt-1 max-w-[100ch]">{why}</p>
       <Tape

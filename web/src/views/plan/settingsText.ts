@@ -1,9 +1,10 @@
+import { countOf } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
 
 /** What is settled, in a line. */
 export const settingsText = ({ plan }: Setup): string =>
   [
-    `${plan.walksEach} ${plan.walksEach === 1 ? 'walk' : 'walks'} of each on each path`,
+    `${countOf(plan.walksEach, 'walk')} of each on each path`,
     `criterion ${plan.criterion}`,
     `differences matter from ${plan.ratio}×`,
     `walk-to-walk spread ${plan.sigma}`,

@@ -1,5 +1,6 @@
 import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import {
+  countOf,
   atLeastShare,
   clopperPearson,
   formatLength,
@@ -96,7 +97,7 @@ export function HitsCurves({
       <ul>
         {curves.map((c) => (
           <li key={c.product}>
-            <strong>{c.product}</strong> ({c.walks} {c.walks === 1 ? 'walk' : 'walks'}): half answered at{' '}
+            <strong>{c.product}</strong> ({countOf(c.walks, 'walk')}): half answered at{' '}
             <span className="figure">{said(c.d50, c.overWalks50)}</span>; nine of ten at{' '}
             <span className="figure">{said(c.d90, c.overWalks90)}</span>.
             <span className="block text-[0.87rem] text-faint" data-counts>

@@ -1,4 +1,4 @@
-import { kindOf } from '@urvek/core';
+import { countOf, kindOf } from '@urvek/core';
 import {
   CARD_SHAPES,
   cardScene,
@@ -71,7 +71,7 @@ export function CardMaker({ workspace: { comparison }, judged, simulated }: Abou
       : `${kindOf(range.kindId).name}, ${range.path.name} (${range.path.condition}): ${range.criterion}.`;
   const scene = cardScene({
     ...{ shape, title, lead, blocks: blocks() },
-    foot: `Separation in a straight line; ${own} ${own === 1 ? 'walk' : 'walks'}. ${intervalLegend}`,
+    foot: `Separation in a straight line; ${countOf(own, 'walk')}. ${intervalLegend}`,
     simulated: simulated ? SIMULATED : undefined,
   });
   return (

@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import type { ReportDocument } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { Link } from 'react-router';
@@ -22,7 +23,6 @@ export function Contents({
       whole && b.kind === 'paragraph' && b.was !== undefined ? [{ section: s.id, id: b.id }] : [],
     ),
   );
-  const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
   return (
     <nav
       aria-label="Contents"
@@ -33,17 +33,17 @@ export function Contents({
           <strong>Open</strong>
           {undecided > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict`}>
-              {count(undecided, 'claim')} undecided
+              {countOf(undecided, 'claim')} undecided
             </Link>
           )}
           {stale[0] && (
             <a className="block py-1 underline" href={`#part-${stale[0].section}`}>
-              {count(stale.length, 'paragraph')} worded before the figures changed
+              {countOf(stale.length, 'paragraph')} worded before the figures changed
             </a>
           )}
           {questions > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict?show=fairness`}>
-              {count(questions, 'question')} of fairness
+              {countOf(questions, 'question')} of fairness
             </Link>
           )}
         </div>

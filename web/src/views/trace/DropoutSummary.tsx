@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 
@@ -31,10 +32,7 @@ export const DropoutSummary = ({ finding: { summary, trace } }: { finding: Findi
     {trace.gaps > 0 && (
       <>
         {' '}
-        <strong>
-          {trace.gaps} {trace.gaps === 1 ? 'gap' : 'gaps'}
-        </strong>{' '}
-        in which nothing could be logged.
+        <strong>{countOf(trace.gaps, 'gap')}</strong> in which nothing could be logged.
       </>
     )}
   </p>

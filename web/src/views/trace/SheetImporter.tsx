@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import {
   guessMapping,
@@ -49,7 +50,7 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
       ),
     onSuccess: ({ walks }) => {
       void client.invalidateQueries({ queryKey: ['walks', id] });
-      notice({ text: `${walks} ${walks === 1 ? 'walk' : 'walks'} imported` });
+      notice({ text: `${countOf(walks, 'walk')} imported` });
       void navigate(`/c/${id}/trace`);
     },
   });
@@ -94,9 +95,7 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
         <>
           {preview.problems.length > 0 && <SheetProblems preview={preview} />}
           <section className="sheet mt-4 p-4" aria-label="What would be imported">
-            <h2>
-              {preview.walks.length} {preview.walks.length === 1 ? 'walk' : 'walks'}
-            </h2>
+            <h2>{countOf(preview.walks.length, 'walk')}</h2>
             <SheetWalks preview={preview} />
             <p className="mt-2 text-[0.87rem] text-faint">
               Grades read from words stand beside them: confirm them by importing, or write figures into the
@@ -108,7 +107,7 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
               disabled={preview.problems.length > 0 || preview.walks.length === 0 || take.isPending}
               onClick={() => take.mutate(preview)}
             >
-              Import {preview.walks.length} {preview.walks.length === 1 ? 'walk' : 'walks'}
+              Import {countOf(preview.walks.length, 'walk')}
             </button>
           </section>
         </>

@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import type { SheetPreview } from '@urvek/study';
 
 const SHOWN = 12;
@@ -6,8 +7,8 @@ const SHOWN = 12;
 export const SheetProblems = ({ preview }: { preview: SheetPreview }) => (
   <section className="sheet mt-4 p-4" aria-label="In the way">
     <h2>
-      {preview.problems.length} {preview.problems.length === 1 ? 'row is' : 'rows are'} in the way; nothing is
-      imported until all are right
+      {countOf(preview.problems.length, 'row is', 'rows are')} in the way; nothing is imported until all are
+      right
     </h2>
     <table className="table mt-1">
       <thead>

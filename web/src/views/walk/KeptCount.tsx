@@ -1,3 +1,4 @@
+import { countOf } from '@urvek/core';
 import { useFieldLog } from '../../api/queries.ts';
 import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 
@@ -15,8 +16,7 @@ export function KeptCount({ walkId }: { walkId: string }) {
       data-kept={events.length}
       data-at-base={events.filter((e) => e.place === AT_BASE).length}
     >
-      {events.length} {events.length === 1 ? 'event' : 'events'},{' '}
-      {events.filter((e) => e.place === AT_BASE).length} at the base
+      {countOf(events.length, 'event')}, {events.filter((e) => e.place === AT_BASE).length} at the base
       {aside.length > 0 && (
         <strong className="text-lost">
           , {aside.length} refused and set aside: {aside[0]?.refusal}
