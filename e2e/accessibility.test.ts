@@ -97,7 +97,7 @@ test.each([
     await screen(1280, 800);
     expect(wrong).toEqual([]);
   },
-  180_000,
+  450_000,
 );
 
 test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized', async () => {
@@ -118,7 +118,7 @@ test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized
   await session.page.press('End …');
   await session.page.press('weather');
   await session.page.see('ended: weather');
-}, 180_000);
+}, 450_000);
 
 test('nor have a table’s preview, a correction, the questions of a walk, and what the system colours', async () => {
   const { page } = session;
@@ -154,4 +154,4 @@ test('nor have a table’s preview, a correction, the questions of a walk, and w
   await page.see('ended: weather');
   await look('after End');
   expect(found).toEqual([]);
-}, 240_000);
+}, 600_000);

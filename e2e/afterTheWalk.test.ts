@@ -65,7 +65,7 @@ test('Ranges: the figures are the command line’s on the exported CSV', async (
   expect(line).toContain(`${ratio?.interval95[0].toFixed(2)} to ${ratio?.interval95[1].toFixed(2)}`);
   expect(line).toContain(`p = ${(ratio?.holm_p ?? 1) < 0.001 ? '< 0.001' : ratio?.holm_p.toFixed(3)}`);
   expect(line).toContain(`${Math.abs(ratio?.db_at_n.db ?? 0).toFixed(1)} dB at exponent 4`);
-}, 180_000);
+}, 450_000);
 
 test('Ranges: another criterion, both ways, what is thin, the curve’s figures, and a click that opens the walk', async () => {
   const { page } = session;
@@ -90,7 +90,7 @@ test('Ranges: another criterion, both ways, what is thin, the curve’s figures,
     "document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))",
   );
   await page.see('Trace: Ossimere Clip on Incline, walk 1');
-}, 180_000);
+}, 450_000);
 
 test('Trace: stepped by keys over time, the truth revealed, a mark measured again, and the lag corrected with undo', async () => {
   const { page } = session;
@@ -130,7 +130,7 @@ test('Trace: stepped by keys over time, the truth revealed, a mark measured agai
   await page.fill('Reason', 'taped afterwards');
   await page.press('Log the correction');
   await page.see('measured again: 8.50 m, by laser: taped afterwards');
-}, 180_000);
+}, 450_000);
 
 test('Trace: a forgotten entry is added, one is rewritten, the walk is split and joined, and each is taken back', async () => {
   const { page } = session;
@@ -194,4 +194,4 @@ test('Trace: a forgotten entry is added, one is rewritten, the walk is split and
     const { length } = await page.driver.findElements({ xpath: "//*[contains(., 'Left out of every')]" });
     return length === 0 && (await page.text('//h1')).slice(0, 20) === title.slice(0, 20);
   });
-}, 180_000);
+}, 450_000);

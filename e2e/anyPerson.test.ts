@@ -30,7 +30,7 @@ test('a skip link, and the focus on the head of what one has gone to', async () 
   expect(await page.driver.getTitle()).toBe('Kit, Urvek');
   await page.press('Paths');
   await page.until('the head of Paths', async () => (await focused()) === 'Paths');
-}, 120_000);
+}, 300_000);
 
 test('a walk by keyboard: what was logged is told, the focus goes and comes back, letters are one’s own', async () => {
   const { page } = session;
@@ -87,7 +87,7 @@ test('a walk by keyboard: what was logged is told, the focus goes and comes back
   await keys('e');
   await page.press('weather');
   await page.see('ended: weather');
-}, 180_000);
+}, 450_000);
 
 test('the tape tells itself, and its brackets are followed by keyboard', async () => {
   const { page } = session;
@@ -104,7 +104,7 @@ test('the tape tells itself, and its brackets are followed by keyboard', async (
   );
   await keys(Key.ENTER);
   await page.until('its trace', async () => (await page.driver.getCurrentUrl()).endsWith(`/trace/${walk}`));
-}, 120_000);
+}, 300_000);
 
 test('the system’s colours: states differ by border or sign, and the tape brings its paper', async () => {
   const { page } = session;
@@ -141,4 +141,4 @@ test('the system’s colours: states differ by border or sign, and the tape brin
   expect(marks).toHaveLength(8);
   for (const [stroke, text] of marks) expect(stroke).toBe(text);
   await send('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value: 'none' }] });
-}, 120_000);
+}, 300_000);

@@ -76,7 +76,7 @@ test('backup, restore into an empty Urvek: the same findings; what was there bef
   expect(readdirSync(join(dataOf('second'), 'database')).some((n) => n.startsWith('cluster.before-'))).toBe(
     true,
   );
-}, 240_000);
+}, 600_000);
 
 test('what is no backup changes nothing', async () => {
   const wrong = join(folder, 'wrong.backup');
@@ -92,7 +92,7 @@ test('what is no backup changes nothing', async () => {
   expect(command('backup', 'second', join(folder, 'theirs.backup')).said).toMatch(/DATABASE_URL is set/);
   delete process.env.DATABASE_URL;
   expect((await findings('second', 'none'))[0]?.split('\n').length).toBeGreaterThan(10);
-}, 120_000);
+}, 300_000);
 
 test('one backup a day is made, and seven are kept', async () => {
   const cluster = await startCluster(join(dataOf('second'), 'database'), { fast: true });
@@ -113,4 +113,4 @@ test('one backup a day is made, and seven are kept', async () => {
     await cluster.stop();
   }
   expect(existsSync(`${file}.part`)).toBe(false);
-}, 120_000);
+}, 300_000);

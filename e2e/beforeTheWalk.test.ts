@@ -24,7 +24,7 @@ test('Kit: two rigs side by side, claims that disagree, and undo', async () => {
   await session.page.see('Kit saved');
   await session.page.press('Undo');
   await session.page.see('They are set up alike in everything that is stated.');
-}, 180_000);
+}, 450_000);
 
 test('Paths: an obstruction that becomes a wall moves the prediction', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
@@ -48,7 +48,7 @@ test('Paths: an obstruction that becomes a wall moves the prediction', async () 
   await session.page.until('the prediction as it was', async () =>
     (await breaks()).includes('distance alone'),
   );
-}, 180_000);
+}, 450_000);
 
 test('Paths: a wall drawn across the route appears on the tape and in the prediction', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
@@ -123,7 +123,7 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
     async () => (await scaleBar()) === whole && Math.abs((await place()) - wholeX) < 1,
   );
   await session.page.press('Discard changes');
-}, 180_000);
+}, 450_000);
 
 test('Paths: a route from a GPX file becomes a path with its posts; a bad file is refused in words', async () => {
   await session.page.open(`/c/${DEMO_ID}/paths`);
@@ -156,7 +156,7 @@ test('Paths: a route from a GPX file becomes a path with its posts; a bad file i
   await session.page.press('Save paths');
   await session.page.see('Paths saved');
   await session.page.press('Undo');
-}, 180_000);
+}, 450_000);
 
 test('Plan: simulated power with progress and stop, then the run sheet', async () => {
   await session.page.open(`/c/${DEMO_ID}/plan`);
@@ -197,7 +197,7 @@ test('Plan: simulated power with progress and stop, then the run sheet', async (
     12,
   );
   expect(await session.page.text('//main')).toContain('field telephone at the footbridge');
-}, 180_000);
+}, 450_000);
 
 test('Walk: what fails in the rig check is kept with the walk and printed', async () => {
   await session.page.open(`/c/${DEMO_ID}/walk`);
@@ -212,4 +212,4 @@ test('Walk: what fails in the rig check is kept with the walk and printed', asyn
   await session.page.see('Failed in the rig check:');
   await session.page.press('Report');
   await session.page.see('failed in the rig check: Batteries fresh at both ends');
-}, 180_000);
+}, 450_000);

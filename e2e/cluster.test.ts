@@ -36,7 +36,7 @@ beforeAll(async () => {
   const cluster = await startCluster(at, { fast: true });
   await ask(cluster, 'CREATE TABLE kept AS SELECT 42 AS n');
   await cluster.stop();
-}, 60_000);
+}, 150_000);
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 async function kept(): Promise<unknown[]> {
@@ -50,7 +50,7 @@ test('a lost password is replaced, and the data are there', async () => {
   unlinkSync(join(at, 'password'));
   expect(await kept()).toEqual([{ n: 42 }]);
   expect(existsSync(join(at, 'password'))).toBe(true);
-}, 60_000);
+}, 150_000);
 
 test('another major version is not opened by this one: which is wanted is said, and nothing is changed', async () => {
   renameSync(inside('PG_VERSION'), inside('PG_VERSION.true'));
@@ -60,7 +60,7 @@ test('another major version is not opened by this one: which is wanted is said, 
   );
   renameSync(inside('PG_VERSION.true'), inside('PG_VERSION'));
   expect(await kept()).toEqual([{ n: 42 }]);
-}, 60_000);
+}, 150_000);
 
 test('a damaged folder is put aside, not deleted, and works again when it is mended', async () => {
   renameSync(inside('PG_VERSION'), join(folder, 'PG_VERSION'));
@@ -72,7 +72,7 @@ test('a damaged folder is put aside, not deleted, and works again when it is men
   renameSync(join(at, aside as string), join(at, 'cluster'));
   renameSync(join(folder, 'PG_VERSION'), inside('PG_VERSION'));
   expect(await kept()).toEqual([{ n: 42 }]);
-}, 60_000);
+}, 150_000);
 
 test('what a killed start left half made is made anew', async () => {
   const other = join(folder, 'other');
@@ -84,7 +84,7 @@ test('what a killed start left half made is made anew', async () => {
   expect(await ask(again, 'SELECT 1 AS one')).toEqual([{ one: 1 }]);
   await again.stop();
   expect(readdirSync(other).sort()).toEqual(['cluster', 'password']);
-}, 60_000);
+}, 150_000);
 
 test('a copy of the folder of an Urvek that runs is opened by itself, and that one is left alone', async () => {
   const running = await startCluster(at, { fast: true });
@@ -96,7 +96,7 @@ test('a copy of the folder of an Urvek that runs is opened by itself, and that o
   await other.stop();
   expect(await ask(running, 'SELECT n FROM kept')).toEqual([{ n: 42 }]);
   await running.stop();
-}, 60_000);
+}, 150_000);
 
 test('pages carry checksums, and an old cluster gets them', async () => {
   const state = async (): Promise<unknown> => {
@@ -116,7 +116,7 @@ test('pages carry checksums, and an old cluster gets them', async () => {
   });
   expect(((await state()) as [unknown])[0]).toEqual([{ data_checksums: 'on' }]);
   expect(readdirSync(inside('log'))).toEqual([expect.stringMatching(/^urvek-[A-Z][a-z]{2}\.log$/)]);
-}, 60_000);
+}, 150_000);
 
 const root = process.getuid?.() === 0;
 (root ? test : test.skip)(
@@ -126,5 +126,5 @@ const root = process.getuid?.() === 0;
     expect(await kept()).toEqual([{ n: 42 }]);
     expect(statSync(inside('postgresql.auto.conf')).uid).toBe(statSync(join(at, 'cluster')).uid);
   },
-  60_000,
+  150_000,
 );

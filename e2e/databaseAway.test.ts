@@ -25,7 +25,7 @@ beforeAll(async () => {
     demo: 'none',
     report: (error) => reported.push(error),
   });
-}, 60_000);
+}, 150_000);
 afterAll(async () => {
   await serving.close();
   await cluster.stop();
@@ -99,7 +99,7 @@ test('a database that is frozen keeps no request waiting for long, and goes on w
     for (const pid of all) process.kill(pid, 'SIGCONT');
   }
   await until(async () => (await ask('comparisons')).status === 200);
-}, 90_000);
+}, 240_000);
 
 const disk = smallDisk(250);
 afterAll(() => disk?.close());
@@ -144,5 +144,5 @@ afterAll(() => disk?.close());
     await server.close();
     await full.stop();
   },
-  180_000,
+  450_000,
 );

@@ -44,7 +44,7 @@ test.each([
     expect(await script<string[]>(SMALL_TEXTS)).toEqual([]);
     expect(await wcagFindings(page.driver)).toEqual([]);
   },
-  180_000,
+  450_000,
 );
 
 test('Bench: eight marks a comparison, and the demo in eight steps, each on its stage', async () => {
@@ -64,7 +64,7 @@ test('Bench: eight marks a comparison, and the demo in eight steps, each on its 
     await page.press(i < 7 ? 'Next' : 'Done');
   }
   await page.see('Start from a question');
-}, 180_000);
+}, 450_000);
 
 test('Trace: tape, time and log point at one moment, which is in the address', async () => {
   const { page } = session;
@@ -90,7 +90,7 @@ test('Trace: tape, time and log point at one moment, which is in the address', a
   await (await page.find("(//button[starts-with(@aria-label, 'Point at')])[4]")).click();
   await page.until('another', async () => (await address()).searchParams.get('entry') !== entry);
   expect(await pointed()).toEqual([2, 1]);
-}, 180_000);
+}, 450_000);
 
 test('a cell is selected by pointer and by arrow keys; reload and back know it', async () => {
   const { page } = session;
@@ -116,7 +116,7 @@ test('a cell is selected by pointer and by arrow keys; reload and back know it',
   const told = await page.text('//*[@data-told]');
   const label = await (await page.find(`//*[@data-cell='${first}']`)).getAttribute('aria-label');
   expect(told).toContain(label);
-}, 180_000);
+}, 450_000);
 
 test('every state of the plan of walks has its figure; a ratio is against who is chosen', async () => {
   const { page } = session;
@@ -128,7 +128,7 @@ test('every state of the plan of walks has its figure; a ratio is against who is
   await page.until('the other way round', async () => !(await ratios()).includes('×1.48'));
   expect(await page.text("//tr[th[contains(., 'Ossimere Clip')]]")).toContain('×0.68');
   expect((await address()).searchParams.get('against')).not.toBeNull();
-}, 180_000);
+}, 450_000);
 
 test('the lens is chosen once, and goes along from stage to stage', async () => {
   const { page } = session;
@@ -161,7 +161,7 @@ test('the lens is chosen once, and goes along from stage to stage', async () => 
       expect(shown).not.toContain('Larkbell Post');
     }
   }
-}, 180_000);
+}, 450_000);
 
 test('a line of the ledger opens by arrow keys, and the walks of Trace go by them too', async () => {
   const { page } = session;
@@ -180,4 +180,4 @@ test('a line of the ledger opens by arrow keys, and the walks of Trace go by the
   await script('document.querySelector("nav[aria-label=Walks] a[aria-current=page]").focus()');
   await page.driver.actions().sendKeys(Key.ARROW_UP).perform();
   await page.until('the walk before', async () => (await address()).pathname !== walk);
-}, 180_000);
+}, 450_000);

@@ -170,4 +170,4 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(bad);
   await page.see('notes.mp4 was not opened');
   rmSync(folder, { recursive: true });
-}, 240_000);
+}, 600_000);

@@ -85,4 +85,4 @@ test('MP4, MOV, MKV, M4A, MP3 and WAV in a row: each decoded, stepped and logged
   await page.until('the last file', async () => (await playing()).includes('two-seconds.wav'));
   await page.until('its end', async () => (await clock()) > before + 1);
   await page.see('of 0:12');
-}, 120_000);
+}, 300_000);

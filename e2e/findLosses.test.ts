@@ -62,4 +62,4 @@ test('losses in a film are proposed, looked at, taken and refused; taken ones ar
   } finally {
     rmSync(folder, { recursive: true });
   }
-}, 180_000);
+}, 450_000);

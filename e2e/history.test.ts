@@ -57,4 +57,4 @@ test('two people change one plan: both stand side by side, nothing is lost, the 
   await page.open(`/c/${DEMO_ID}/plan`);
   await page.press('Settings');
   await page.until('as before', async () => (await walksEach(page)) === '6');
-}, 180_000);
+}, 450_000);

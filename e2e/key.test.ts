@@ -9,7 +9,7 @@ let browser: Browser;
 beforeAll(async () => {
   app = await startApp({ demo: true, key: KEY });
   browser = await openBrowser();
-}, 180_000);
+}, 450_000);
 afterAll(async () => {
   await browser.close();
   await app.close();
@@ -38,7 +38,7 @@ test('without the key it is said how to open Urvek, and logging goes on; with it
   expect(await page.driver.findElements({ xpath: "//*[contains(., 'has no key')][@role='alert']" })).toEqual(
     [],
   );
-}, 120_000);
+}, 300_000);
 
 test('a comparison is set aside with a reason, and taken back', async () => {
   const page = new Page(browser.driver, app.url);
@@ -55,4 +55,4 @@ test('a comparison is set aside with a reason, and taken back', async () => {
       `return [...document.querySelectorAll('article h2')].some((h) => h.textContent.includes('Clip microphones'))`,
     ),
   );
-}, 120_000);
+}, 300_000);

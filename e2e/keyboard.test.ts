@@ -118,4 +118,4 @@ test('the whole job, from an empty Bench to a corrected walk and the report, by 
   await page.driver.executeScript('window.print = () => (document.title = `printed: ${document.title}`)');
   await go('Print or save as PDF');
   expect(await page.driver.getTitle()).toContain('printed: ');
-}, 240_000);
+}, 600_000);

@@ -11,7 +11,7 @@ let browser: Browser;
 
 beforeAll(async () => {
   app = await startApp({ demo: true });
-}, 180_000);
+}, 450_000);
 
 afterAll(async () => {
   await browser.close();
@@ -54,7 +54,7 @@ test('a browser killed in mid-walk loses nothing that was kept', async () => {
     'dropoutEnd',
     'end',
   ]);
-}, 180_000);
+}, 450_000);
 
 const walks = async (): Promise<readonly StoredWalk[]> => walksOf(app.url, DEMO_ID);
 const lastLog = (all: readonly StoredWalk[]): StoredWalk['log'] =>
@@ -95,7 +95,7 @@ test('an event that the base refuses is set aside and the rest goes on; a batch 
   await page.see('1 refused, set aside');
   await page.see('number ' + String(before + 1) + ', grade');
   await page.until('the rest at the base', async () => lastLog(await walks()).length === before + 200);
-}, 180_000);
+}, 450_000);
 
 test('with the server gone the log goes on', async () => {
   const page = new Page(browser.driver, app.url);
@@ -107,4 +107,4 @@ test('with the server gone the log goes on', async () => {
   await page.key('d');
   await page.until('kept here', async () => (await seen(page)).kept >= 3);
   expect((await seen(page)).atBase).toBeLessThan((await seen(page)).kept);
-}, 180_000);
+}, 450_000);

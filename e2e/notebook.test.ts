@@ -60,7 +60,7 @@ test('typed like a spreadsheet: what is wrong is said, and the rows become walks
   await page.press('Report');
   await page.see('What was tested');
   await page.see('Radio A');
-}, 180_000);
+}, 450_000);
 
 test('pasted from a spreadsheet, 500 rows: what is wrong stays, the rest is taken', async () => {
   const { page } = session;
@@ -88,7 +88,7 @@ test('pasted from a spreadsheet, 500 rows: what is wrong stays, the rest is take
   await page.open('/notebook');
   await page.until('the row that waits', async () => (await cell(0, 1)).startsWith('Clip'));
   expect(await cell(1, 0)).toBe('');
-}, 180_000);
+}, 450_000);
 
 test('notes as text become rows beside their words; the table of words is corrected; XLSX goes out and in', async () => {
   const { page } = session;
@@ -158,4 +158,4 @@ test('notes as text become rows beside their words; the table of words is correc
   await page.see('Paths saved');
   await page.press('Trace');
   await page.see('failed by 180 m');
-}, 180_000);
+}, 450_000);

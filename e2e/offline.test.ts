@@ -15,7 +15,7 @@ beforeAll(async () => {
   app = await startApp({ demo: true });
   browser = await openBrowser();
   page = new Page(browser.driver, app.url);
-}, 180_000);
+}, 450_000);
 
 afterAll(async () => {
   await browser.close();
@@ -76,7 +76,7 @@ test('offline from cold: plan and paths are there, a walk is logged, and every e
   );
   const sent = (await walksAtBase()).find((w) => w.header.id === held[0]?.walkId);
   expect(inOrder(sent?.log ?? [])).toEqual(held);
-}, 240_000);
+}, 600_000);
 
 test('Walk now: two presses to a running log, nothing set up; afterwards it is filed, and what is unknown says so', async () => {
   await page.open('/');
@@ -98,7 +98,7 @@ test('Walk now: two presses to a running log, nothing set up; afterwards it is f
   await page.see('crackling by the wall');
   await page.see('mark 40.0 m, by eye');
   await page.see('begun, baseline not stated');
-}, 180_000);
+}, 450_000);
 
 test('stop and call: a checkpoint is not left silently half-filled', async () => {
   await page.open(`/c/${DEMO_ID}/walk`);
@@ -116,4 +116,4 @@ test('stop and call: a checkpoint is not left silently half-filled', async () =>
   await page.see('went on');
   await page.open(`/c/${DEMO_ID}/ranges`);
   await page.see('one way only. The mobile end does not hear');
-}, 180_000);
+}, 450_000);

@@ -54,7 +54,7 @@ test('a two-way radio: both ways at named crossings, in miles', async () => {
   for (const stand of [`crossing, ${held}`, `the shop, ${shop}`, `the mast, ${mast}`])
     expect(report).toContain(stand);
   expect(report).not.toContain('simulated');
-}, 120_000);
+}, 300_000);
 
 test('by yard lines: a dropout stands where it was noted', async () => {
   const { outcomes, report } = await written(
@@ -72,7 +72,7 @@ test('by yard lines: a dropout stands where it was noted', async () => {
   const at = formatLength(63 * YARD_M);
   expect(outcomes).toContain(`at ${at}`);
   expect(report).toContain(`at ${at}`);
-}, 120_000);
+}, 300_000);
 
 test('a drive with readings: the curve ends where the link did', async () => {
   const { outcomes, report } = await written(
@@ -90,4 +90,4 @@ test('a drive with readings: the curve ends where the link did', async () => {
   const [held, failed] = [0.85, 0.95].map((mi) => formatLength(mi * MILE_M));
   expect(outcomes).toContain(`held to ${held}, failed by ${failed}`);
   expect(report).toContain(`between ${held} and ${failed}`);
-}, 120_000);
+}, 300_000);

@@ -18,7 +18,7 @@ const open = async (origin: string, flags: readonly string[] = []): Promise<Page
 
 beforeAll(async () => {
   app = await startApp({ demo: true, lan: { folder, addresses: ['127.0.0.1'], port: 0 } });
-}, 60_000);
+}, 150_000);
 afterAll(async () => {
   for (const browser of browsers) await browser.close();
   await app.close();
@@ -72,4 +72,4 @@ test('a phone is paired by the code on this machine’s page, works, and is shut
   );
   await phone.open('/');
   await phone.see('Pair this device');
-}, 180_000);
+}, 450_000);

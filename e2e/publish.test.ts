@@ -35,7 +35,7 @@ test('a finding is left as it is for a reason, and the reason stands in the repo
       (await page.driver.findElements({ xpath: "//*[contains(., 'Accepted, because:')]" } as never))
         .length === 0,
   );
-}, 180_000);
+}, 450_000);
 
 test('a need from the list of usual ones is judged once it is saved', async () => {
   const { page } = session;
@@ -55,7 +55,7 @@ test('a need from the list of usual ones is judged once it is saved', async () =
       2,
   );
   expect(await page.text('//*[@data-ledger]')).toContain('9 of 10 walks hold to');
-}, 180_000);
+}, 450_000);
 
 test('on paper: no controls, the made-up mark on every page, the wording questioned on screen only', async () => {
   const { page } = session;
@@ -88,7 +88,7 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
   await page.press('Worded by you; reword');
   await page.press('As the figures say it');
   await page.see('half of its walks on Incline hold to');
-}, 180_000);
+}, 450_000);
 
 test('what is private is left out of the page and of the files', async () => {
   const { page } = session;
@@ -106,7 +106,7 @@ test('what is private is left out of the page and of the files', async () => {
   ).not.toContain('Incline');
   await page.press('Undo');
   await page.see('Incline, open');
-}, 180_000);
+}, 450_000);
 
 test('a table that somebody kept: nothing comes in until all is right', async () => {
   const { page } = session;
@@ -146,7 +146,7 @@ test('a table that somebody kept: nothing comes in until all is right', async ()
     await fetch(new URL(`/api/comparisons/${DEMO_ID}`, page.origin))
   ).json()) as Comparison;
   expect(after.setup.needs).toHaveLength(1);
-}, 180_000);
+}, 450_000);
 
 test('the playout delay of a rig is measured by two presses a try, and taken into the rig', async () => {
   const { page } = session;
@@ -170,4 +170,4 @@ test('the playout delay of a rig is measured by two presses a try, and taken int
     await fetch(new URL(`/api/comparisons/${DEMO_ID}`, page.origin))
   ).json()) as Comparison;
   expect(setup.products[0]?.rigs[0]?.playoutDelayS).toBeCloseTo(measured, 1);
-}, 120_000);
+}, 300_000);

@@ -37,4 +37,4 @@ test('a newcomer: two products, three real walks each, to a report, in few press
   expect(fields).toBeLessThanOrEqual(6);
   // Nothing of it is simulated.
   expect(await page.driver.findElements({ xpath: "//*[contains(., 'simulated')]" })).toEqual([]);
-}, 180_000);
+}, 450_000);

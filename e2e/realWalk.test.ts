@@ -16,7 +16,7 @@ beforeAll(async () => {
   await page.see('Once a real one is finished they are rehearsals');
   await page.press('Begin with real gear');
   await page.see('0 of 0 answered');
-}, 120_000);
+}, 300_000);
 
 /** A mark at a distance that is typed, whatever the unit. */
 async function markAt(text: string): Promise<void> {
@@ -70,7 +70,7 @@ test('a real walk, one mark a stand: counts are kept, the way back is asked for,
   await page.see('begun, at 9.14 m, by marked line, baseline not stated');
   const [walk] = (await walksOf(page.origin, DEMO_ID)).slice(-1);
   expect(walk?.log.some((e) => e.kind === 'turn')).toBe(true);
-}, 120_000);
+}, 300_000);
 
 test('what is remembered beside another product is kept in Trace, and can be undone', async () => {
   const { page } = session;
@@ -81,7 +81,7 @@ test('what is remembered beside another product is kept in Trace, and can be und
   await page.see('beside another: held where the other failed');
   await page.press('Undo');
   await page.see('withdrawn: undone');
-}, 120_000);
+}, 300_000);
 
 test('the outing of a walk is seen, and corrected', async () => {
   const { page } = session;
@@ -89,7 +89,7 @@ test('the outing of a walk is seen, and corrected', async () => {
   await page.press('Put it there');
   await page.see('It belongs to “second set-up”');
   await page.see('belongs to the outing “second set-up”');
-}, 120_000);
+}, 300_000);
 
 test('what it began with is corrected afterwards, and the next walk is offered as the last was', async () => {
   const { page } = session;
@@ -106,7 +106,7 @@ test('what it began with is corrected afterwards, and the next walk is offered a
       'return [...document.querySelectorAll("select")].map((s) => s.selectedOptions[0].textContent)',
     ),
   ).toEqual(expect.arrayContaining(['hits', 'real, on foot', 'not graded']));
-}, 120_000);
+}, 300_000);
 
 test('every figure leads to how it is made', async () => {
   const { page } = session;
@@ -114,4 +114,4 @@ test('every figure leads to how it is made', async () => {
   await (await page.find("(//a[@aria-label='How the median is worked out'])[1]")).click();
   await page.see('How every figure is made');
   expect(await page.driver.getCurrentUrl()).toContain('/methods#range-of-one-product');
-}, 120_000);
+}, 300_000);

@@ -32,7 +32,7 @@ beforeAll(async () => {
   cluster = await startCluster(join(folder, 'database'), { fast: true });
   serving = await start(0, 'small');
   browser = await openBrowser();
-}, 180_000);
+}, 450_000);
 afterAll(async () => {
   await browser.close();
   await serving.close();
@@ -69,4 +69,4 @@ test('every event of the walk is found again at the base', async () => {
   expect(found.map((e) => e.kind)).toEqual(
     expect.arrayContaining(['begin', 'grade', 'mark', 'dropoutBegin', 'dropoutEnd']),
   );
-}, 180_000);
+}, 450_000);

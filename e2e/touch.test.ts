@@ -88,7 +88,7 @@ test('a press counts once, at its first touch; slid off it is withdrawn, and one
   await touch(page, [trembling], 10, trembledS);
   await touch(page, [{ x: trembling.x + 2, y: trembling.y }], 10, trembledS + 0.14);
   expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd', 'dropoutBegin']);
-}, 120_000);
+}, 300_000);
 
 test('a walk begun by mistake stands on Bench, and is discarded in one press', async () => {
   const { page } = session;
@@ -98,7 +98,7 @@ test('a walk begun by mistake stands on Bench, and is discarded in one press', a
   await page.until('gone', async () => (await kinds(page)).includes('leftOut'));
   await page.open('/walk-now');
   await page.see('Begin the walk');
-}, 60_000);
+}, 150_000);
 
 test('every mode on a small phone: its panel, Undo and End are in sight together, and work by touch', async () => {
   const { page } = session;
@@ -157,7 +157,7 @@ test('every mode on a small phone: its panel, Undo and End are in sight together
     await page.see('ended: weather');
   }
   expect(wrong).toEqual([]);
-}, 240_000);
+}, 600_000);
 
 test('the mark key held for long asks which post it is, and the post stands at the moment of the touch', async () => {
   const { page } = session;
@@ -181,7 +181,7 @@ test('the mark key held for long asks which post it is, and the post stands at t
   await page.press('End …');
   await page.press('weather');
   await page.see('ended: weather');
-}, 120_000);
+}, 300_000);
 
 test('a walk is left out with a reason, named in the report, and counts again as easily', async () => {
   const { page } = session;
@@ -200,4 +200,4 @@ test('a walk is left out with a reason, named in the report, and counts again as
   await page.open(`${walk}?show=filing`);
   await page.press('Count it again');
   await page.see('Leave this walk out');
-}, 120_000);
+}, 300_000);

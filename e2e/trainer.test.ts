@@ -35,7 +35,7 @@ test('the trainer learns a scripted delay to 20 ms, counts a miss, and walks beg
   expect(Math.min(...pressedAfter)).toBeGreaterThanOrEqual(0.349);
   await page.see('Answered 5, missed 1, pressed for nothing 0.');
   await page.see('from 5 answers');
-}, 180_000);
+}, 450_000);
 
 test('Grade trainer: two people grade clips blind; where each sets the grades, and how far they agree', async () => {
   const { page } = session;
@@ -61,4 +61,4 @@ test('Grade trainer: two people grade clips blind; where each sets the grades, a
   expect(rows).toMatch(/Jannik.*12 to 25 %/s);
   // 12 of 14 alike, 2 of them a grade apart.
   await page.see('Ilse and Jannik: weighted kappa 0.9');
-}, 120_000);
+}, 300_000);

@@ -110,7 +110,7 @@ test('two browsers on one walk, one clock 37 minutes off: what happens at once s
   expect(voice.voice?.base64.length).toBeGreaterThan(500);
   await walker.find("//audio[starts-with(@src, 'data:audio/')]");
   expect(await walker.text("//*[@aria-label='Devices that joined']")).toContain('by clocks compared, ±');
-}, 240_000);
+}, 600_000);
 
 /** Without what only repeats the one before. */
 const apart = (values: readonly number[]): number[] =>
@@ -170,4 +170,4 @@ test('the device’s own location, along the route: snapped to the path with its
   // The browser's accuracy is a 95 % radius, and the fixed end has its own.
   expect(marks[0]?.uncertaintyM).toBeGreaterThan(4);
   expect(marks[0]?.uncertaintyM).toBeLessThan(6);
-}, 240_000);
+}, 600_000);

@@ -20,7 +20,7 @@ beforeAll(async () => {
   app = await startApp({ demo: true, webRoot });
   browser = await openBrowser();
   page = new Page(browser.driver, app.url);
-}, 120_000);
+}, 300_000);
 afterAll(async () => {
   await browser.close();
   await app.close();
@@ -60,7 +60,7 @@ test('a newer version waits while one walks, and takes over at a start without a
     return !(await workers()).waiting;
   });
   await page.see('Clip microphones');
-}, 120_000);
+}, 300_000);
 
 test('a server that hangs is given up after ten seconds: what is known is shown, and one can begin', async () => {
   await page.open(`/c/${DEMO_ID}/walk`);
@@ -85,4 +85,4 @@ test('a server that hangs is given up after ten seconds: what is known is shown,
   hung.closeAllConnections();
   await new Promise((resolve) => hung.close(resolve));
   await app.startServer();
-}, 120_000);
+}, 300_000);

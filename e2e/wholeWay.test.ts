@@ -144,7 +144,7 @@ test('from two boxes on the bench to a published range', async () => {
     'One unit of Pellarn One, of Quenby Two',
   ])
     expect(report).toContain(part);
-}, 240_000);
+}, 600_000);
 
 test('what was logged of a walk that was cut short is whole, on the device and at the base', async () => {
   await session.page.press('Walk');
@@ -157,4 +157,4 @@ test('what was logged of a walk that was cut short is whole, on the device and a
   await session.page.see('A walk is not finished');
   await session.page.press('End it where it stopped');
   await session.page.see('Begin the walk');
-}, 180_000);
+}, 450_000);

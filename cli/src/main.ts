@@ -1,5 +1,6 @@
 import { Command, CommanderError } from 'commander';
 import { BadInput } from './badInput.ts';
+import type { GearOptions } from './gear.ts';
 import type { ProbeOptions } from './probe.ts';
 
 /** Where a command writes; passed in, so that tests can read it. */
@@ -63,6 +64,19 @@ export async function main(args: readonly string[], output: Output): Promise<num
     .action(async (file: string, options: { json?: true; walk?: string }) => {
       const { beacon } = await import('./beacon.ts');
       output.out(await beacon(file, options));
+    });
+  program
+    .command('gear <kind> <address>')
+    .description(
+      'simulated gear (wheel, link, remote) that joins a walk and hands in what it notices; the protocol is in docs/gear.md',
+    )
+    .option('--code <code>', 'the code on the walker’s screen')
+    .option('--key <key>', 'the program’s own key; without it the one in the address')
+    .option('--seconds <n>', 'for so long (60)')
+    .option('--faster <n>', 'so many times as fast as it would be (1)')
+    .action(async (kind: string, address: string, options: GearOptions) => {
+      const { gear } = await import('./gear.ts');
+      await gear(kind, address, options, output.out);
     });
   program
     .command('detect <file>')

@@ -74,7 +74,7 @@ export async function kill({ driver, profile }: Browser): Promise<void> {
   await driver.quit().catch(() => undefined);
 }
 
-const WAIT_MS = 40_000;
+const WAIT_MS = 90_000;
 
 /** The words a person would look for, found as a person would: visible text, labels, roles. */
 export class Page {

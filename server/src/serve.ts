@@ -1,4 +1,4 @@
-import { createServer, type Server } from 'node:http';
+import { createServer, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createApp } from './api/app.ts';
 import { systemClock, type Clock } from './clock.ts';
@@ -8,6 +8,9 @@ import { closed, listen, openNetwork, type LanOptions, type Network } from './la
 import { lanRouter } from './lan/router.ts';
 import { Heavy } from './heavy.ts';
 import { isFromHere } from './api/guard.ts';
+import { holderOf } from './api/key.ts';
+import { openGearSockets } from './gear/sockets.ts';
+import { shutOthers } from './sockets.ts';
 import { ProbeDesk } from './probe/desk.ts';
 import { openProbeSockets } from './probe/sockets.ts';
 import { JobQueue } from './jobs/queue.ts';
@@ -68,11 +71,12 @@ export async function serve({
   const desk = new ProbeDesk(clock);
   const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs, desk, backupBefore };
   const authorities = new Set<string>();
+  const devices = new Devices(database, clock);
   let network: Network | undefined;
   let server: Server | undefined;
-  let endProbes = (): void => undefined;
+  let endSockets = (): void => undefined;
   const close = async (): Promise<void> => {
-    endProbes();
+    endSockets();
     await closed(server);
     await network?.close();
     await jobs.close();
@@ -87,11 +91,21 @@ export async function serve({
         authorities: () => authorities,
         webRoot,
         report,
-        lan: lanRouter(new Devices(database, clock), store, network),
+        lan: lanRouter(devices, store, network),
         key,
+        programOf: (given) => devices.known(given),
       }),
     );
-    endProbes = openProbeSockets(server, desk, (request) => isFromHere(request, authorities, 'http'));
+    const fits = (request: IncomingMessage): boolean => isFromHere(request, authorities, 'http');
+    const holder = holderOf(key, (given) => devices.known(given));
+    const ends = [
+      openProbeSockets(server, desk, fits),
+      openGearSockets(server, store, async (request) => (fits(request) ? holder(request) : undefined)),
+    ];
+    shutOthers(server);
+    endSockets = () => {
+      for (const end of ends) end();
+    };
     await listen(server, port, '127.0.0.1');
   } catch (error) {
     await close();

@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 
-/** What a paired device may: log and read; or change comparisons too. */
+/** What a paired device or a program may: log, and read what it logged; or read all, and change comparisons too. */
 export const DEVICE_ROLES = ['logger', 'editor'] as const;
 export type DeviceRole = (typeof DEVICE_ROLES)[number];
 /** The owner sits at this machine. */
@@ -37,6 +37,19 @@ export interface LanState {
 export const offerWantedSchema = yup
   .object({ role: yup.string().oneOf(DEVICE_ROLES).required() })
   .noUnknown();
+
+/** A program that hands logs in or takes findings out gets a key of its own, under a name. */
+export const newKeySchema = yup
+  .object({
+    name: yup.string().trim().required().max(60),
+    role: yup.string().oneOf(DEVICE_ROLES).required(),
+  })
+  .noUnknown();
+
+/** Told once; of it only a hash is kept. */
+export interface ProgramKey {
+  readonly key: string;
+}
 
 export interface PairingOffer {
   readonly code: string;

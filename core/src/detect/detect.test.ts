@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { seeded, type Random } from '../random/seeded.ts';
 import { align } from './alignment.ts';
 import { KnownLoss } from './knownLoss.ts';
+import { greyOf } from './grey.ts';
+import { LivePicture } from './livePicture.ts';
 import { LOOKED_AT, PictureDetector } from './picture.ts';
 import { referenceLoss } from './referenceLoss.ts';
 import { LiveLoss, type LiveChange } from './liveLoss.ts';
@@ -271,6 +273,39 @@ describe('pictures', () => {
     const still = film(1, [], 0)[0] as Uint8Array;
     expect(seen(Array.from({ length: 100 }, () => still))).toMatchObject({ dropouts: [], tooStill: true });
     expect(() => new PictureDetector().push(new Uint8Array(3), 0)).toThrow('invalid grey: 3 dots');
+  });
+});
+
+describe('losses told while the picture comes in', () => {
+  const { width, height } = LOOKED_AT;
+  const size = width * height;
+  const frameOf = (n: number): Uint8Array =>
+    Uint8Array.from({ length: size }, (_, i) => 120 + 60 * Math.sin(((i % width) + 1.5 * n) / 9));
+
+  test('each as soon as it has lasted 150 ms, by what it is, where it began and ended', () => {
+    const live = new LivePicture();
+    const told: [number, string, number][] = [];
+    for (let n = 0; n < 200; n++) {
+      const grey = n >= 150 && n < 175 ? new Uint8Array(size) : frameOf(n >= 50 && n < 75 ? 49 : n);
+      for (const { kind, atS, figure } of live.push(grey, n / 25)) {
+        told.push([n, kind, atS]);
+        expect(figure).toMatch(n < 100 ? /^freeze/ : /^black/);
+      }
+    }
+    expect(told).toEqual([
+      [54, 'lost', 2],
+      [expect.any(Number), 'back', 3],
+      [154, 'lost', 6],
+      [175, 'back', 7],
+    ]);
+    expect(live.usualChange).toBeGreaterThan(1);
+  });
+
+  test('a picture that hardly moves has no usual change: nothing is said to come through', () => {
+    const live = new LivePicture();
+    for (let n = 0; n < 100; n++) expect(live.push(frameOf(0), n / 25)).toEqual([]);
+    expect([live.change, live.usualChange]).toEqual([0, undefined]);
+    expect(() => greyOf(new Uint8ClampedArray(4), new Uint8Array(2))).toThrow('4 bytes are not 2 dots');
   });
 });
 

@@ -1,4 +1,4 @@
-import { countOf } from '../wording/plural.ts';
+import { countOf } from '../quantity/plural.ts';
 import { median } from '../numeric/median.ts';
 import {
   certaintyOf,
@@ -45,6 +45,7 @@ type Blank = 'black' | 'one colour';
 /** Finds frozen, black and blank pictures, and single repeated frames, by frame time. Streaming; memory does not grow. */
 export class PictureDetector {
   private last: Uint8Array | undefined;
+  private changed: number | undefined;
   private lastS = 0;
   private frameS = 0;
   private frames = 0;
@@ -73,11 +74,36 @@ export class PictureDetector {
     if (this.last && !(atS > this.lastS)) throw new RangeError(`invalid atS: ${atS} after ${this.lastS}`);
     if (this.last) this.frameS = atS - this.lastS;
     const change = this.last ? changeOf(grey, this.last) : Infinity;
+    this.changed = this.last && change;
     const kind = blankOf(grey) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
     this.follow(kind, change, atS);
     this.last = grey.slice();
     this.lastS = atS;
     this.frames++;
+  }
+
+  /** What was found so far and has ended. */
+  get found(): readonly Detected<DropoutKind>[] {
+    return this.dropouts;
+  }
+
+  /** A loss that goes on and has lasted long enough to be one: what, and since when, s. */
+  get open(): { readonly kind: DropoutKind; readonly fromS: number } | undefined {
+    const { run } = this;
+    return run && this.changedAtS === undefined && this.lastS - run.fromS >= this.options.leastS
+      ? run
+      : undefined;
+  }
+
+  /** With the last frame, mean change of a dot in steps of 255; undefined before the second. */
+  get lastChange(): number | undefined {
+    return this.changed;
+  }
+
+  /** The usual change; undefined while too few frames moved, or all too little to tell a freeze. */
+  get usualKnown(): number | undefined {
+    const usual = this.usual.length < LEARN_FRAMES ? 0 : median(this.usual);
+    return usual < STILL ? undefined : usual;
   }
 
   private follow(kind: DropoutKind | undefined, change: number, atS: number): void {
@@ -117,7 +143,7 @@ export class PictureDetector {
       dropouts: this.dropouts,
       artefacts: this.artefacts,
       thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
-      tooStill: this.usual.length >= LEARN_FRAMES && median(this.usual) < STILL,
+      tooStill: this.usual.length >= LEARN_FRAMES && this.usualKnown === undefined,
     };
   }
 
@@ -126,11 +152,11 @@ export class PictureDetector {
   }
 
   private isFrozen(change: number): boolean {
-    if (this.usual.length < LEARN_FRAMES) return false;
-    const usual = this.usualChange;
+    const usual = this.usualKnown;
+    if (usual === undefined) return false;
     const sorted = [...this.usual].sort((a, b) => a - b);
     const rare = sorted[Math.floor(RARE * sorted.length)] ?? 0;
-    return usual >= STILL && change < Math.min(this.options.frozenShare * usual, MARGIN * rare);
+    return change < Math.min(this.options.frozenShare * usual, MARGIN * rare);
   }
 
   /** Drawn anew it differs by less than it would have moved. */

@@ -1,4 +1,4 @@
-import { countOf, plural } from '../wording/plural.ts';
+import { countOf, plural } from '../quantity/plural.ts';
 import { Z90 } from '../numeric/normal.ts';
 import type { Ends } from '../estimate/range/ends.ts';
 import { cellBasis } from '../estimate/range/basis.ts';

@@ -1,4 +1,4 @@
-import { countOf } from '../wording/plural.ts';
+import { countOf } from '../quantity/plural.ts';
 import type { Latency } from '../estimate/latency/latency.ts';
 import type { Verdict } from './claim.ts';
 

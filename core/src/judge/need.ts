@@ -1,4 +1,4 @@
-import { countOf } from '../wording/plural.ts';
+import { countOf } from '../quantity/plural.ts';
 import { cellBasis } from '../estimate/range/basis.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import { clopperPearson } from '../numeric/binomial.ts';

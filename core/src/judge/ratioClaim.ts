@@ -1,4 +1,4 @@
-import { countOf } from '../wording/plural.ts';
+import { countOf } from '../quantity/plural.ts';
 import { hangsOn, type Bracket } from '../estimate/pairs/constantRatio.ts';
 import type { StandPairs } from '../estimate/pairs/standPairs.ts';
 import type { Ends } from '../estimate/range/ends.ts';

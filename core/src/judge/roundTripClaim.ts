@@ -1,4 +1,4 @@
-import { countOf } from '../wording/plural.ts';
+import { countOf } from '../quantity/plural.ts';
 import { median } from '../numeric/median.ts';
 import { medianInterval } from '../numeric/medianInterval.ts';
 import type { Verdict } from './claim.ts';

@@ -1,4 +1,4 @@
-import { plural } from '../wording/plural.ts';
+import { plural } from '../quantity/plural.ts';
 import type { LikeStands, SpeedRatio } from '../estimate/figures/speedRatio.ts';
 import type { Verdict } from './claim.ts';
 

@@ -1,4 +1,4 @@
-import { countOf } from './plural.ts';
+import { countOf } from '../quantity/plural.ts';
 import { walksFor } from '../judge/walksFor.ts';
 import { parseLength } from '../quantity/length.ts';
 

@@ -3,7 +3,7 @@ import helmet from 'helmet';
 import { join } from 'node:path';
 import compression from 'compression';
 import type { Parts } from './parts.ts';
-import { onlyWithKey } from './key.ts';
+import { onlyWithKey, type ProgramOf } from './key.ts';
 import { onlyFromHere } from './guard.ts';
 import { NotFound } from '../storage/port.ts';
 import { problemHandler } from './problems.ts';
@@ -25,6 +25,8 @@ export interface AppOptions {
   readonly lan?: RequestHandler;
   /** What a browser must know to be answered; absent where none is asked for. */
   readonly key?: string;
+  /** The program of a key that was made for it. */
+  readonly programOf?: ProgramOf;
 }
 
 export function createApp({
@@ -36,6 +38,7 @@ export function createApp({
   protocol,
   lan,
   key,
+  programOf = () => Promise.resolve(undefined),
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -64,7 +67,7 @@ export function createApp({
     }),
   );
   app.use(compression());
-  if (key !== undefined) app.use(onlyWithKey(key));
+  if (key !== undefined) app.use(onlyWithKey(key, programOf));
   for (const handler of before) app.use(handler);
   if (lan) app.use('/api/lan', lan);
   app.use('/api/probe', probeRouter(parts.desk));

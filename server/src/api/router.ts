@@ -1,4 +1,3 @@
-import { joinCode, tidyCode } from '@urvek/contract';
 import { Router } from 'express';
 import { NotFound, Unavailable } from '../storage/port.ts';
 import { comparisonsRouter } from './comparisons.ts';
@@ -7,10 +6,8 @@ import { findingsRouter } from './findings.ts';
 import { jobsRouter } from './jobs.ts';
 import type { Parts } from './parts.ts';
 import { walksRouter } from './walks.ts';
+import { joinable } from './joinable.ts';
 import { isOwn, whoOf } from './who.ts';
-
-/** A walk can be joined for two days. */
-const JOINABLE_MS = 48 * 3_600_000;
 
 /** One file a resource. */
 export function apiRouter(parts: Parts): Router {
@@ -36,11 +33,7 @@ export function apiRouter(parts: Parts): Router {
       void response.set('Cache-Control', 'no-store').json({ baseMs: storage.now().getTime() }),
   );
   router.get('/join/:code', async (request, response) => {
-    const code = tidyCode(request.params.code);
-    const header = (await storage.walksSince(storage.now().getTime() - JOINABLE_MS)).find(
-      (w) => joinCode(w.id) === code,
-    );
-    if (!header) throw new NotFound(`no walk of the last two days has the code ${code}`);
+    const header = await joinable(storage, request.params.code);
     await isOwn(storage, whoOf(response), header.id);
     response.json(header);
   });

@@ -10,7 +10,7 @@ export interface Who {
   readonly deviceId?: string;
 }
 
-const OWNER: Who = { role: 'owner', name: 'this machine' };
+export const OWNER: Who = { role: 'owner', name: 'this machine' };
 
 export const isWho = (response: Response, who: Who): void => {
   response.locals.who = who;

@@ -7,7 +7,7 @@ import { deviceEntity } from '../storage/postgres/entities.ts';
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
-/** Devices that were paired; of their tokens only a hash is kept. */
+/** Devices that were paired, and programs that were given a key; of their tokens only a hash is kept. */
 export class Devices {
   constructor(
     private readonly database: DataSource,

@@ -1,10 +1,12 @@
 import * as yup from 'yup';
 import { Router, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
+import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { jsonBody } from '../api/body.ts';
 import { cookieOf } from '../api/cookie.ts';
-import { isWho, refuse } from '../api/who.ts';
+import { HEADER } from '../api/key.ts';
+import { isWho, refuse, type Who } from '../api/who.ts';
 import type { Storage } from '../storage/port.ts';
 import type { Devices } from './devices.ts';
 import type { Pairing } from './pairing.ts';
@@ -93,12 +95,17 @@ export function pairingRoutes(
   return router;
 }
 
-/** Lets paired devices through. A page is led to the pairing page; anything else is told. */
+/** The paired device, or the program by its key, that a request comes from. */
+export async function pairedOf(devices: Devices, { headers }: IncomingMessage): Promise<Who | undefined> {
+  const token = headers[HEADER.toLowerCase()] ?? cookieOf(headers.cookie, COOKIE);
+  return typeof token === 'string' ? devices.known(token) : undefined;
+}
+
+/** Lets paired devices through, and programs by their key. A page is led to the pairing page; anything else is told. */
 export function onlyPaired(devices: Devices): RequestHandler {
   const limited = unauthenticated();
   return async (request, response, next) => {
-    const token = cookieOf(request.headers.cookie, COOKIE);
-    const device = token === undefined ? undefined : await devices.known(token);
+    const device = await pairedOf(devices, request);
     if (device) {
       isWho(response, device);
       return next();

@@ -6,12 +6,14 @@ import { networkInterfaces } from 'node:os';
 import type { DataSource } from 'typeorm';
 import { createApp } from '../api/app.ts';
 import { isFromHere } from '../api/guard.ts';
+import { openGearSockets } from '../gear/sockets.ts';
+import { shutOthers } from '../sockets.ts';
 import { openProbeSockets } from '../probe/sockets.ts';
 import type { Clock } from '../clock.ts';
 import type { Parts } from '../api/parts.ts';
 import { openAuthority } from './authority.ts';
 import { Devices } from './devices.ts';
-import { onlyPaired, pairingRoutes } from './gate.ts';
+import { onlyPaired, pairedOf, pairingRoutes } from './gate.ts';
 import { Pairing } from './pairing.ts';
 
 export interface LanOptions {
@@ -68,9 +70,9 @@ export async function openNetwork(
   const pairing = new Pairing(database, clock);
   const devices = new Devices(database, clock);
   const servers: Server[] = [];
-  const probes: (() => void)[] = [];
+  const sockets: (() => void)[] = [];
   const close = async (): Promise<void> => {
-    for (const end of probes) end();
+    for (const end of sockets) end();
     await Promise.all(servers.map(closed));
   };
   const urls: string[] = [];
@@ -93,9 +95,13 @@ export async function openNetwork(
         { key: keyPem, cert: certificatePem + authority.certificatePem, minVersion: 'TLSv1.2' },
         app,
       );
-      probes.push(
+      sockets.push(
         openProbeSockets(server, parts.desk, (request) => isFromHere(request, authorities, 'https')),
+        openGearSockets(server, parts.storage, async (request) =>
+          isFromHere(request, authorities, 'https') ? pairedOf(devices, request) : undefined,
+        ),
       );
+      shutOthers(server);
       await listen(server, port, address);
       servers.push(server);
       const taken = (server.address() as AddressInfo).port;

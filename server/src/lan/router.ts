@@ -1,19 +1,26 @@
-import { offerWantedSchema, type LanState, type PairingOffer } from '@urvek/contract';
+import {
+  newKeySchema,
+  offerWantedSchema,
+  type LanState,
+  type PairingOffer,
+  type ProgramKey,
+} from '@urvek/contract';
 import { Router } from 'express';
 import { jsonBody } from '../api/body.ts';
 import { STRICT } from '../api/parts.ts';
-import { whoOf } from '../api/who.ts';
+import { requires, whoOf } from '../api/who.ts';
 import { NotFound, type Storage } from '../storage/port.ts';
 import type { Devices } from './devices.ts';
 import type { Network } from './network.ts';
 
-/** Pairing and devices: for pages of this very machine, never for a paired one. */
+/** Pairing, devices and keys of programs: for pages of this very machine, never for a paired one. */
 export function lanRouter(devices: Devices, storage: Storage, network: Network | undefined): Router {
   const router = Router();
   const open = (): Network => {
     if (!network) throw new NotFound('this Urvek serves on loopback only; start it with: npm start -- --lan');
     return network;
   };
+  router.use(requires('owner'));
   router.get('/', async (_request, response) => {
     const state: LanState = {
       addresses: network?.urls ?? [],
@@ -40,6 +47,12 @@ export function lanRouter(devices: Devices, storage: Storage, network: Network |
         .attachment('urvek-authority.crt')
         .send(open().certificatePem),
   );
+  router.post('/keys', jsonBody({ bytes: 1000, values: 10 }), async (request, response) => {
+    const { name, role } = await newKeySchema.validate(request.body, STRICT);
+    const made: ProgramKey = { key: await devices.add(name, role) };
+    await storage.note(whoOf(response).name, `made a key for “${name}”, ${role}`);
+    response.status(201).json(made);
+  });
   router.delete('/devices/:id', async (request, response) => {
     const device = (await devices.list()).find((d) => d.id === request.params.id);
     if (!device) throw new NotFound(`no device ${request.params.id}`);

@@ -10,6 +10,7 @@ import type { IncomingMessage, Server } from 'node:http';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import type { Duplex } from 'node:stream';
 import { WebSocketServer, type WebSocket } from 'ws';
+import { shut } from '../sockets.ts';
 import { openChannel } from './channel.ts';
 import type { DatagramEnd } from './datagrams.ts';
 import type { ProbeDesk, Turn } from './desk.ts';
@@ -58,10 +59,8 @@ export function openProbeSockets(
     const url = new URL(request.url ?? '/', 'http://probe');
     const role = PROBE_ROLES.find((r) => r === url.searchParams.get('role'));
     const turn = desk.of(url.searchParams.get('ticket') ?? '');
-    if (url.pathname !== PROBE_SOCKET_PATH || !role || !turn || !fits(request)) {
-      socket.end('HTTP/1.1 403 Forbidden\r\nConnection: close\r\nContent-Length: 0\r\n\r\n');
-      return;
-    }
+    if (url.pathname !== PROBE_SOCKET_PATH) return;
+    if (!role || !turn || !fits(request)) return shut(socket);
     const measured = runs.get(turn) ?? {
       ...{ received: 0, sent: 0, datagrams: undefined },
       address: request.socket.localAddress ?? '::',

@@ -1,19 +1,6 @@
-import { InputClock, LiveLoss, type LiveChange, type SentSignal } from '@urvek/core';
+import { InputClock, LiveLoss, type SentSignal } from '@urvek/core';
+import type { Received, Receiving } from './received.ts';
 import tapUrl from './tap.worklet.ts?worker&url';
-
-/** What listening tells: changes at a time of the page's clock (performance.now), and how loud it is and usually was. */
-export interface Heard {
-  onChange(change: LiveChange, inputMs: number): void;
-  onLevel(levelDb: number, usualDb: number | undefined): void;
-  /** The input is gone: taken by another program, unplugged, or the device slept. */
-  onLost(why: string): void;
-}
-
-export interface Listening {
-  /** What the browser does to the sound though it was asked not to. */
-  readonly meddling: readonly string[];
-  stop(): void;
-}
 
 /** Altogether off: each of them hides or makes dropouts. */
 const OFF = { echoCancellation: false, autoGainControl: false, noiseSuppression: false } as const;
@@ -40,7 +27,7 @@ async function inputOf(): Promise<MediaStream> {
 }
 
 /** Listens at the receiving end. @throws Error in words for the user */
-export async function listen(signal: SentSignal, heard: Heard): Promise<Listening> {
+export async function listen(signal: SentSignal, heard: Received): Promise<Receiving> {
   const stream = await inputOf();
   const context = new AudioContext({ latencyHint: 'interactive' });
   try {

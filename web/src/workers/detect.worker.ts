@@ -1,5 +1,6 @@
 import {
   LOOKED_AT,
+  greyOf,
   PictureDetector,
   SoundDetector,
   type PictureFound,
@@ -92,15 +93,7 @@ async function inPicture(track: InputVideoTrack, told: Told): Promise<PictureFou
     poolSize: 2,
   }).canvases()) {
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
-    const { data } = pen.getImageData(0, 0, width, height);
-    // Luma of ITU-R BT.601, in 256ths.
-    for (let i = 0; i < grey.length; i++)
-      grey[i] =
-        (77 * (data[4 * i] as number) +
-          150 * (data[4 * i + 1] as number) +
-          29 * (data[4 * i + 2] as number)) >>
-        8;
-    detector.push(grey, timestamp);
+    detector.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), timestamp);
     if (timestamp - toldS > TELL_EVERY_S) told((toldS = timestamp) / seconds);
   }
   return detector.end();

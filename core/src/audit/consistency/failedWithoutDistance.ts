@@ -1,4 +1,4 @@
-import { countOf } from '../../wording/plural.ts';
+import { countOf } from '../../quantity/plural.ts';
 import type { ConsistencyRule } from './entered.ts';
 
 /** A failure that cannot be placed is thrown away, and with it the end of the range. */

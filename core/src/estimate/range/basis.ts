@@ -1,4 +1,4 @@
-import { countOf } from '../../wording/plural.ts';
+import { countOf } from '../../quantity/plural.ts';
 import type { CellFinding } from './cellFinding.ts';
 import { outingText } from './outings.ts';
 import type { RatioFinding } from './ratioFinding.ts';

@@ -1,4 +1,4 @@
-import { countOf } from '../../wording/plural.ts';
+import { countOf } from '../../quantity/plural.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, type NoFit, type RangeFit } from './fit.ts';
 import { AS_STATED } from './levels.ts';

@@ -1,22 +1,17 @@
 import { SENT_SIGNALS, type SentSignal } from '@urvek/core';
 import { useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
+import { listen } from '../../field/listen.ts';
 import type { WalkSession } from '../../field/walkSession.ts';
-import { listenLog, type AddEntry } from './listenLog.ts';
-import { useListening } from './useListening.ts';
+import { receivedLog, type AddEntry } from './receivedLog.ts';
+import { ReceivedState } from './ReceivedState.tsx';
+import { useReceiving } from './useReceiving.ts';
 
 const SIGNAL_WORDS: Readonly<Record<SentSignal, string>> = {
   noise: 'steady noise',
   tone: 'a tone of 1 kHz',
   unknown: 'anything else: silence is logged',
 };
-const SAID = { through: '✓ comes through', lost: '✕ lost', nothing: '… no signal yet' } as const;
-const LOOKS = {
-  through: 'border-clean',
-  lost: 'border-double border-lost text-lost',
-  nothing: 'border-dashed border-rule',
-} as const;
-
 const usualText = (signal: SentSignal, usualDb: number | undefined): string =>
   usualDb === undefined
     ? 'Nothing is logged until it is heard: switch the signal on, or turn the input up.'
@@ -27,26 +22,20 @@ const usualText = (signal: SentSignal, usualDb: number | undefined): string =>
 /** Dropouts heard by this device, at the receiving end: logged without a thumb. */
 export function Listen({ session, add }: { session: WalkSession; add: AddEntry }) {
   const [signal, setSignal] = useState<SentSignal>('noise');
-  const { state, start, stop } = useListening(listenLog(session, add));
-  const { on, lost, levelDb, usualDb, meddling, trouble } = state;
-  const hears = lost ? 'lost' : usualDb === undefined ? 'nothing' : 'through';
+  const { state, start, stop } = useReceiving(receivedLog(session, add, 'listening'));
+  const { on, lost, level, usual, meddling, trouble } = state;
+  const begin = (): void => start((heard) => listen(signal, heard));
   return (
     <section aria-label="Listen" className="sheet mt-2 p-2" data-listening={on}>
       {on ? (
         <>
           <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-            <p
-              role="status"
-              data-heard={hears}
-              className={`flex-1 border-4 px-3 py-1 text-lg font-bold whitespace-nowrap ${LOOKS[hears]}`}
-            >
-              {SAID[hears]}
-            </p>
+            <ReceivedState lost={lost} usual={usual} />
             <p className="figure text-lg whitespace-nowrap">
-              {levelDb === undefined ? '–' : `${levelDb.toFixed(0)} dB`}
+              {level === undefined ? '–' : `${level.toFixed(0)} dB`}
             </p>
-            <p className="basis-full text-[0.87rem] text-faint">{usualText(signal, usualDb)}</p>
-            <button type="button" className="btn" onClick={() => start(signal)}>
+            <p className="basis-full text-[0.87rem] text-faint">{usualText(signal, usual)}</p>
+            <button type="button" className="btn" onClick={begin}>
               Learn the level anew
             </button>
             <button type="button" className="btn" onClick={stop}>
@@ -74,7 +63,7 @@ export function Listen({ session, add }: { session: WalkSession; add: AddEntry }
               </option>
             ))}
           </Choice>
-          <button type="button" className="btn min-h-11" onClick={() => start(signal)}>
+          <button type="button" className="btn min-h-11" onClick={begin}>
             Listen by microphone or line
           </button>
           <p className="basis-full text-[0.87rem] text-faint">

@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react';
+import type { AddEntry } from './receivedLog.ts';
 import type { Live } from './useLive.ts';
 
 /** Rarely wanted, and it brings a picture of a code along. */
@@ -7,9 +8,13 @@ const SecondDevice = lazy(() => import('./SecondDevice.tsx').then((m) => ({ defa
 const ProbeStrip = lazy(() => import('./ProbeStrip.tsx').then((m) => ({ default: m.ProbeStrip })));
 const Listen = lazy(() => import('./Listen.tsx').then((m) => ({ default: m.Listen })));
 
-/** What was opened beside the keys: a second device, listening, the probe. */
+const Watch = lazy(() => import('./Watch.tsx').then((m) => ({ default: m.Watch })));
+
+/** What was opened beside the keys: a second device, listening, watching, the probe. */
 export function LiveExtras({ live }: { live: Live }) {
   const { extras, state, gear, logNow, close } = live;
+  const add: AddEntry = (kind, body, inputMs, automatic) =>
+    void live.entries.add(kind, body, gear.walkS(inputMs), inputMs, automatic);
   return (
     <Suspense>
       {extras.has('second device') && (
@@ -20,14 +25,8 @@ export function LiveExtras({ live }: { live: Live }) {
           onClose={() => close('second device')}
         />
       )}
-      {extras.has('listen') && (
-        <Listen
-          session={live.session}
-          add={(kind, body, inputMs, automatic) =>
-            void live.entries.add(kind, body, gear.walkS(inputMs), inputMs, automatic)
-          }
-        />
-      )}
+      {extras.has('listen') && <Listen session={live.session} add={add} />}
+      {extras.has('watch') && <Watch session={live.session} add={add} />}
       {extras.has('probe') && (
         <ProbeStrip
           add={logNow}

@@ -61,6 +61,11 @@ export function LiveOptions({
               listen for dropouts here
             </PopoverButton>
           )}
+          {!simulated && (
+            <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('watch')}>
+              watch for dropouts here
+            </PopoverButton>
+          )}
           {options.keys && <KeyMap letters={options.letters} onChange={(letters) => onChange({ letters })} />}
         </PopoverPanel>
       </Popover>

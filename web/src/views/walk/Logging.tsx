@@ -27,6 +27,7 @@ import type { Actions } from './controlsParts.tsx';
 import { confirmKept, useAwake } from './device.ts';
 import { subjectOf } from './subject.ts';
 import { Unkept } from './Unkept.tsx';
+import { Watch } from './Watch.tsx';
 import { useWalkSession } from './useWalkSession.ts';
 
 export function Logging({ kept }: { kept: KeptWalk }) {
@@ -128,6 +129,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
         />
       )}
       <Listen session={session} add={add} />
+      <Watch session={session} add={add} />
       <LastEvents log={log} />
     </main>
   );

@@ -1,6 +1,6 @@
 import type { EventBodies, EventKind } from '@urvek/core';
 import type { WalkSession } from '../../field/walkSession.ts';
-import type { ListenLog } from './useListening.ts';
+import type { ReceivedLog } from './useReceiving.ts';
 
 /** Adds an entry to the log of this device. */
 export type AddEntry = <K extends EventKind>(
@@ -10,8 +10,12 @@ export type AddEntry = <K extends EventKind>(
   automatic: boolean,
 ) => void;
 
-/** What a device hears, as entries of its log. What was pressed already is not logged twice. */
-export const listenLog = (session: WalkSession, add: AddEntry): ListenLog => ({
+/** What a device hears or sees, as entries of its log. What was pressed already is not logged twice. */
+export const receivedLog = (
+  session: WalkSession,
+  add: AddEntry,
+  how: 'listening' | 'watching',
+): ReceivedLog => ({
   lost: (inputMs, found) => {
     if (session.expected().grade === 1) return false;
     add('dropoutBegin', { found }, inputMs, true);
@@ -21,6 +25,6 @@ export const listenLog = (session: WalkSession, add: AddEntry): ListenLog => ({
     // Somebody may have ended it by hand meanwhile.
     if (session.expected().grade === 1) add('dropoutEnd', { found }, inputMs, true);
   },
-  deaf: (why) => add('note', { text: `listening stopped: ${why}` }, performance.now(), false),
+  deaf: (why) => add('note', { text: `${how} stopped: ${why}` }, performance.now(), false),
   gap: (fromWallMs) => add('gap', { fromWallMs }, performance.now(), false),
 });

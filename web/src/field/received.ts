@@ -1,0 +1,19 @@
+import type { LiveChange } from '@urvek/core';
+
+/** What an input at the receiving end tells; times are the page's (performance.now). */
+export interface Received {
+  onChange(change: LiveChange, inputMs: number): void;
+  /** Now and then: how strong it is, and how strong it usually was; undefined until that is known. */
+  onLevel(level: number | undefined, usual: number | undefined): void;
+  /** The input is gone: taken by another program, unplugged, or the device slept. */
+  onLost(why: string): void;
+}
+
+/** An input that is listened to or watched. */
+export interface Receiving {
+  /** What the browser does to it though it was asked not to. */
+  readonly meddling: readonly string[];
+  /** What is shown of it; sound shows nothing. */
+  readonly picture?: MediaStream;
+  stop(): void;
+}
