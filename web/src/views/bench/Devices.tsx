@@ -24,12 +24,12 @@ export function Devices() {
         </Empty>
       )}
       {data && data.addresses.length > 0 && (
-        <div className="mb-4">
+        <div>
           <PairDevice lan={data} />
         </div>
       )}
       {data && (
-        <div className="grid gap-4 lg:grid-cols-2">
+        <div className="mt-4 grid gap-4 lg:grid-cols-2">
           <DeviceList devices={data.devices} />
           <MakeKey />
         </div>

@@ -12,7 +12,7 @@ export function ReceivedState({ lost, usual }: { lost: boolean; usual: number | 
     <p
       role="status"
       data-received={state}
-      className={`flex-1 border-4 px-3 py-1 text-lg font-bold whitespace-nowrap ${LOOKS[state]}`}
+      className={`flex-1 border-4 sm:max-w-80 px-3 py-1 text-lg font-bold whitespace-nowrap ${LOOKS[state]}`}
     >
       {SAID[state]}
     </p>
