@@ -111,6 +111,12 @@ export const pathSchema = yup
     /** How the checkpoints were measured: it decides how well a mark at one is known. */
     distanceMethod: yup.string().oneOf(DISTANCE_METHODS).required(),
     hazards: words(300),
+    /** Those of them that have a place on the route. */
+    hazardsAt: yup
+      .array(yup.object({ what: name('Hazard'), atM: finite('Place of the hazard').min(0) }).noUnknown())
+      .default(undefined)
+      .optional()
+      .max(100),
     permission: words(300),
     /** Coordinates and the site's name are not for publication. */
     keepPrivate: yup.boolean(),
@@ -154,6 +160,7 @@ function offPath(path: Path, refuse: (message: string) => yup.ValidationError): 
   const off = [
     ...path.checkpoints.map((c) => ({ what: c.name, atM: c.atM })),
     ...path.obstructions.map((o) => ({ what: o.label, atM: o.atM })),
+    ...(path.hazardsAt ?? []),
   ].find((x) => x.atM > lengthM);
   return off ? refuse(`${off.what} stands at ${off.atM} m, beyond the path's ${lengthM} m`) : true;
 }

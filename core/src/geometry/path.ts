@@ -45,6 +45,11 @@ export interface Checkpoint {
 }
 
 /** A route from the fixed end, which is its zero. */
+export interface Hazard {
+  readonly what: string;
+  readonly atM: number;
+}
+
 export interface Path {
   readonly id: string;
   readonly name: string;
@@ -55,6 +60,8 @@ export interface Path {
   readonly legs: readonly Leg[];
   readonly obstructions: readonly Obstruction[];
   readonly checkpoints: readonly Checkpoint[];
+  /** What must be minded while one walks, where it is: kerbs, stairs, water, machinery. */
+  readonly hazardsAt?: readonly Hazard[];
   /** How the checkpoints were measured. */
   readonly distanceMethod?: DistanceMethod;
   /** What is drawn on the site's plan; it acts by the line between the two ends. */

@@ -10,6 +10,7 @@ export function travelledGround(path: Path): TapeGround {
     legs: path.legs.map((leg) => ({ fromM: at, toM: (at += leg.lengthM), exposure: leg.exposure })),
     obstructions: [...path.obstructions, ...drawnObstructions(path)],
     checkpoints: path.checkpoints,
+    hazards: path.hazardsAt ?? [],
   };
 }
 
@@ -27,5 +28,6 @@ export function separationGround(path: Path): TapeGround {
     legs,
     obstructions: ground.obstructions.map((o) => ({ ...o, atM: to(o.atM) })),
     checkpoints: ground.checkpoints.map((c) => ({ ...c, atM: to(c.atM) })),
+    hazards: ground.hazards?.map((h) => ({ ...h, atM: to(h.atM) })),
   };
 }

@@ -9,6 +9,8 @@ export interface TapeGround {
   readonly legs: readonly { readonly fromM: number; readonly toM: number; readonly exposure: Exposure }[];
   readonly obstructions: readonly { readonly atM: number; readonly label: string }[];
   readonly checkpoints: readonly { readonly atM: number; readonly name: string }[];
+  /** What must be minded, where. */
+  readonly hazards?: readonly { readonly atM: number; readonly what: string }[];
 }
 
 export interface StateBand {
@@ -185,6 +187,12 @@ function groundShapes(
       text(scale.x(o.atM) + 8, tapeTop - 4 - LABEL_LINE * (rows[i] ?? 0), o.label, 'small'),
     ]),
     ...ground.checkpoints.map((c) => path(`M${scale.x(c.atM)} ${top + 8}l4 6h-8z`, 'checkpoint')),
+    // A stop sign's eight corners would be a sign of the road; this is a mark of the tape, a notch with a stroke and a dot.
+    ...(ground.hazards ?? []).flatMap(({ atM }) => [
+      rect(scale.x(atM) - 4, top - 3, 8, 15, 'hazard'),
+      rect(scale.x(atM) - 1, top - 1, 2, 7, 'obstruction'),
+      rect(scale.x(atM) - 1, top + 8, 2, 2, 'obstruction'),
+    ]),
   ];
 }
 

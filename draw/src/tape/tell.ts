@@ -13,6 +13,7 @@ export function tellTape({ ground, unit, lanes = [], claims = [], hereM }: TapeO
       `Tape of ${show(ground.lengthM)}`,
       ...some(posts),
       ...some(ground.obstructions.map((o) => `${o.label} at ${show(o.atM)}`)),
+      ...some((ground.hazards ?? []).map((h) => `mind ${h.what} at ${show(h.atM)}`)),
       ...claims.map((c) => `claim ${c.label}`),
       ...(hereM === undefined ? [] : [`here ${show(hereM)}`]),
     ].join('; '),

@@ -25,8 +25,8 @@ export function DeviceList({ devices }: { devices: readonly PairedDevice[] }) {
             <span className="flex-1">
               <strong>{d.name}</strong>
               <span className="block text-[0.87rem] text-faint">
-                may {MAY[d.role]}; since {format(d.pairedMs, 'd MMMM, HH:mm')}; last seen{' '}
-                {format(d.seenMs, 'd MMMM, HH:mm')}
+                may {MAY[d.role]}; since {format(d.pairedMs, 'd MMMM, HH:mm')};{' '}
+                {d.seenMs > d.pairedMs ? `last seen ${format(d.seenMs, 'd MMMM, HH:mm')}` : 'not seen since'}
               </span>
             </span>
             {d.revoked ? (

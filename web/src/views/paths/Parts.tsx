@@ -3,6 +3,7 @@ import { AcrossFields } from './AcrossFields.tsx';
 import { AddPart } from './AddPart.tsx';
 import { AddDrawn } from './AddDrawn.tsx';
 import { DrawnFields } from './DrawnFields.tsx';
+import { HazardFields } from './HazardFields.tsx';
 import { LayOut } from './LayOut.tsx';
 import { LegFields } from './LegFields.tsx';
 import { PART_KINDS, partNames, type Part, type PartKind } from './parts.ts';
@@ -17,8 +18,15 @@ const KIND_TITLE: Readonly<Record<PartKind, string>> = {
   across: 'Across the path',
   drawn: 'On the plan',
   point: 'Checkpoints',
+  hazard: 'Hazards',
 };
-const FIELD = { leg: 'legs', across: 'obstructions', point: 'checkpoints', drawn: 'features' } as const;
+const FIELD = {
+  leg: 'legs',
+  across: 'obstructions',
+  point: 'checkpoints',
+  hazard: 'hazardsAt',
+  drawn: 'features',
+} as const;
 
 /** The list of a path that a kind of part stands in. */
 const listOf = (index: number, kind: PartKind) => `paths.${index}.${FIELD[kind]}` as const;
@@ -76,6 +84,7 @@ export function Parts({
         <LayOut form={form} index={index} />
       </>
     ),
+    hazard: <AddPart onClick={() => append('hazard', { what: '', atM: 10 })}>Add a hazard</AddPart>,
     drawn: <AddDrawn form={form} index={index} onAdded={(nth) => onPart({ kind: 'drawn', index: nth })} />,
   };
   return (
@@ -104,6 +113,7 @@ export function Parts({
           {inHand.kind === 'leg' && <LegFields form={form} index={index} leg={inHand.index} />}
           {inHand.kind === 'across' && <AcrossFields form={form} index={index} nth={inHand.index} />}
           {inHand.kind === 'point' && <PointFields form={form} index={index} nth={inHand.index} />}
+          {inHand.kind === 'hazard' && <HazardFields form={form} index={index} nth={inHand.index} />}
           {inHand.kind === 'drawn' && <DrawnFields form={form} index={index} nth={inHand.index} />}
           {!(inHand.kind === 'leg' && path.legs.length === 1) && (
             <RemoveRow

@@ -56,6 +56,7 @@ export function PathCard({
     name: path.name || 'new',
     checkpoints: path.checkpoints.filter((c) => c.atM <= lengthM),
     obstructions: path.obstructions.filter((o) => o.atM <= lengthM),
+    hazardsAt: path.hazardsAt?.filter((h) => h.atM <= lengthM),
   };
   const drawable = pathSchema.isValidSync(edited);
   const drawn = useLastValid(edited, drawable);

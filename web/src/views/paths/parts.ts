@@ -1,7 +1,7 @@
 import type { SetupPath } from '@urvek/study';
 
 /** What a path is made of. One of it is in hand at a time. */
-export const PART_KINDS = ['leg', 'across', 'point', 'drawn'] as const;
+export const PART_KINDS = ['leg', 'across', 'point', 'hazard', 'drawn'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 export interface Part {
   readonly kind: PartKind;
@@ -20,6 +20,8 @@ export function partNames(path: SetupPath, kind: PartKind): string[] {
       return path.obstructions.map((o, i) => o.label || `obstruction ${i + 1}`);
     case 'point':
       return path.checkpoints.map((c, i) => c.name || `checkpoint ${i + 1}`);
+    case 'hazard':
+      return (path.hazardsAt ?? []).map((h, i) => h.what || `hazard ${i + 1}`);
     case 'drawn':
       return (path.features ?? []).map((f) => f.label);
   }
@@ -42,14 +44,16 @@ export function partAtM(path: SetupPath, { kind, index }: Part): number | undefi
       return path.obstructions[index]?.atM;
     case 'point':
       return path.checkpoints[index]?.atM;
+    case 'hazard':
+      return path.hazardsAt?.[index]?.atM;
     case 'drawn':
       return undefined;
   }
 }
 
-/** What is meant by a press at so many metres: a point or an obstruction within `reachM`, else the leg there. */
+/** What is meant by a press at so many metres: a point, an obstruction or a hazard within `reachM`, else the leg there. */
 export function partAt(path: SetupPath, atM: number, reachM: number): Part | undefined {
-  const near = (['across', 'point'] as const)
+  const near = (['across', 'point', 'hazard'] as const)
     .flatMap((kind) => partNames(path, kind).map((_, index): Part => ({ kind, index })))
     .map((part) => ({ part, offM: Math.abs((partAtM(path, part) ?? Infinity) - atM) }))
     .filter(({ offM }) => offM <= reachM)

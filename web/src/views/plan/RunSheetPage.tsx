@@ -61,6 +61,11 @@ export function RunSheetPage({ comparison: { title, setup } }: Ready) {
                 <figcaption>
                   <strong>{path.name}</strong>, <Length m={pathLengthM(path)} />
                   {path.hazards && <>; mind: {path.hazards}</>}
+                  {path.hazardsAt?.map((h) => (
+                    <span key={h.what + h.atM}>
+                      ; mind {h.what} at <Length m={h.atM} />
+                    </span>
+                  ))}
                   {path.permission && <>; permission: {path.permission}</>}
                 </figcaption>
                 <Tape title={path.name} ground={travelledGround(path)} measure="travelled" />

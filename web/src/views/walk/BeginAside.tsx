@@ -1,5 +1,6 @@
 import { travelledGround } from '@urvek/draw';
 import type { AuditEntry, PlannedWalk } from '@urvek/study';
+import { Length } from '../../components/Length.tsx';
 import { Tape } from '../../components/Tape.tsx';
 
 /** The path of the next walk, what is not as with the others, and what to mind. */
@@ -23,6 +24,15 @@ export const BeginAside = ({
           ))}
         </ul>
       </section>
+    )}
+    {path.hazardsAt && path.hazardsAt.length > 0 && (
+      <ul className="mt-2 border-l-4 border-degraded pl-3" aria-label="To mind, where">
+        {path.hazardsAt.map((h) => (
+          <li key={h.what + h.atM}>
+            <strong>Mind {h.what}</strong>, at <Length m={h.atM} />
+          </li>
+        ))}
+      </ul>
     )}
     {path.hazards && (
       <p className="mt-2 border-l-4 border-degraded pl-3">

@@ -129,7 +129,7 @@ export function useLive(
     kind: kindOf(subject?.product.kindId ?? UNKNOWN_KIND),
     mode: state.begin?.body.mode ?? 'continuous',
     location: location.text,
-    where: whereNow(path?.checkpoints, state, tick),
+    where: whereNow(path, state, tick),
     open: (extra) => setExtras((now) => new Set([...now, extra])),
     close: (extra) => setExtras((now) => new Set([...now].filter((e) => e !== extra))),
     mark: (reading, name) =>

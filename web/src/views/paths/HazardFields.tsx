@@ -1,0 +1,27 @@
+import { Field } from '../../components/Field.tsx';
+import { asMetres } from '../../components/figures.ts';
+import type { SetupForm } from './pathsParts.tsx';
+
+/** What must be minded, and where on the route it is. */
+export function HazardFields({ form, index, nth }: { form: SetupForm; index: number; nth: number }) {
+  const at = `paths.${index}.hazardsAt.${nth}` as const;
+  const errors = form.formState.errors.paths?.[index]?.hazardsAt?.[nth];
+  return (
+    <>
+      <Field
+        label="What to mind"
+        className="w-64"
+        placeholder="stairs, kerb, water"
+        {...form.register(`${at}.what`)}
+        error={errors?.what?.message}
+      />
+      <Field
+        label="At"
+        suffix="m"
+        className="w-32"
+        {...form.register(`${at}.atM`, asMetres)}
+        error={errors?.atM?.message}
+      />
+    </>
+  );
+}
