@@ -5,6 +5,10 @@ import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { useListKeys } from '../../components/useListKeys.ts';
 
+/** Those of the whole path, and those that have a place: that is told by the tape. */
+const hazardsText = ({ hazards, hazardsAt = [] }: SetupPath): string =>
+  [...(hazards === '' ? [] : [hazards]), ...hazardsAt.map((h) => h.what)].join('; ');
+
 const TAPE_PX = 430;
 
 /** Every path in a line, its small tape on one scale with the others. */
@@ -88,7 +92,7 @@ export function PathList({
                   )}
                 </td>
                 <td className="figure px-2 text-right">{drawn?.checkpoints.length}</td>
-                <td className="px-2 text-[0.87rem]">{drawn?.hazards}</td>
+                <td className="px-2 text-[0.87rem]">{drawn && hazardsText(drawn)}</td>
               </tr>
             );
           })}
