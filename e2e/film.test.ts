@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals';
-import { AxeBuilder } from '@axe-core/webdriverjs';
 import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import { wcagFindings } from './support/axe.ts';
 import { keptEvents, type Kept } from './support/keptEvents.ts';
 import { FILM, madeFilm, SHOWN_FRAME } from './support/madeFilm.ts';
 import { useSession } from './support/session.ts';
@@ -97,13 +97,7 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   await page.driver.switchTo().activeElement().sendKeys('12 m', Key.ENTER);
   const mark = await last('mark');
   expect(mark.time.walkS).toBeCloseTo(marked, 3);
-  expect(
-    (
-      await new AxeBuilder(page.driver)
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-        .analyze()
-    ).violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`),
-  ).toEqual([]);
+  expect(await wcagFindings(page.driver)).toEqual([]);
 
   // A second recording, joined by a moment that both show, follows the first.
   await page.press('A second recording at once');

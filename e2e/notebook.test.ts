@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals';
-import { AxeBuilder } from '@axe-core/webdriverjs';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
+import { wcagFindings } from './support/axe.ts';
 import { cellText, paste } from './support/grid.ts';
 import { useSession } from './support/session.ts';
 
@@ -38,13 +38,7 @@ test('typed like a spreadsheet: what is wrong is said, and the rows become walks
   await type(Key.HOME, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, '600', Key.TAB, 'shop', Key.ENTER);
   await type(Key.ARROW_UP, Key.END, Key.ARROW_LEFT, Key.ARROW_LEFT, 'no answer', Key.ENTER);
   await page.see('1 walk');
-  expect(
-    (
-      await new AxeBuilder(page.driver)
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-        .analyze()
-    ).violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`),
-  ).toEqual([]);
+  expect(await wcagFindings(page.driver)).toEqual([]);
   // Undone and done again; a reload keeps it.
   await grid();
   await control('z');

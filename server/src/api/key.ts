@@ -67,7 +67,10 @@ export function onlyWithKey(key: string, programOf: ProgramOf): RequestHandler {
       return next();
     }
     return refuse(response, 401, {
-      what: 'This browser or program has no key to this Urvek, or it was revoked.',
+      what:
+        given === undefined
+          ? 'This browser has no key to this Urvek.'
+          : 'This key is not one of this Urvek, or it was revoked.',
       kept: 'What was logged here stays here, and is sent once it has one.',
       todo:
         'Open Urvek at the whole address that it printed at its start, with the key in it; ' +
