@@ -5,6 +5,7 @@ import { TopBar } from './components/TopBar.tsx';
 import { useComparisonId } from './components/WithWorkspace.tsx';
 import { Tour } from './components/Tour.tsx';
 
+/** What stands around every stage of one comparison: its name, its history, the stages. */
 export function ComparisonFrame() {
   const id = useComparisonId();
   const { data } = useComparison(id);

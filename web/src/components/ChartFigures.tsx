@@ -4,6 +4,7 @@ export interface ChartTable {
   readonly rows: readonly (readonly (string | number)[])[];
 }
 
+/** The figures of a chart as a table, for who does not see it. */
 export const ChartFigures = ({ table, label }: { table: ChartTable; label: string }) => (
   <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label={`Figures of ${label}`}>
     <table className="table">

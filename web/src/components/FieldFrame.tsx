@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Labelled } from './fieldParts.ts';
 
+/** Label, help and error around an input. */
 export function FieldFrame({
   id,
   label,

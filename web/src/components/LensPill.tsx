@@ -1,5 +1,6 @@
 import { useId, type ReactNode } from 'react';
 
+/** One choice of the lens: what it is set to, and what else there is. */
 export function LensPill({
   label,
   title,

@@ -1,5 +1,6 @@
 import type { Shape } from '@urvek/draw';
 
+/** One shape of a scene as SVG. */
 export function ShapeElement({ shape }: { shape: Shape }) {
   const className = `s-${shape.role}`;
   switch (shape.kind) {

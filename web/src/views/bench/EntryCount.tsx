@@ -1,6 +1,7 @@
 /** Few are named, many are counted. */
 const NAMED = 3;
 
+/** Products or paths of a comparison: by name where they are few. */
 export const EntryCount = ({ of, one }: { of: readonly string[]; one: string }) => (
   <span title={of.join(', ')}>
     {of.length === 0

@@ -40,6 +40,7 @@ const schema = yup.object({
 
 type Asked = yup.InferType<typeof schema>;
 
+/** The few answers that a question needs before its first walk. */
 export function QuestionAnswers({ template }: { template: Template }) {
   const navigate = useNavigate();
   const client = useQueryClient();

@@ -30,6 +30,7 @@ const newProduct = (): Setup['products'][number] => {
   };
 };
 
+/** Products in lines, claims on one tape, and the one that is selected. */
 export function KitEditor({ comparison }: Ready) {
   const { form, bar } = useSetupForm(comparison, 'Kit');
   const fields = useFieldArray({ control: form.control, name: 'products', keyName: 'key' });

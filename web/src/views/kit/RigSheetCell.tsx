@@ -4,6 +4,7 @@ import { RigSheetInput } from './RigSheetInput.tsx';
 import { stated } from './rigSheetParts.ts';
 import type { Setting } from './settings.ts';
 
+/** One setting of one rig: stated, not stated, or other than the first of its kind. */
 export function RigSheetCell({
   column,
   setting,

@@ -3,6 +3,7 @@ import { asFigure, asMetres } from '../../components/figures.ts';
 import type { SetupForm } from './form.ts';
 import { isText } from './settings.ts';
 
+/** A setting while it is edited in its cell. */
 export const RigSheetInput = ({
   form,
   name,

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import type { Points } from './knownPointsParts.ts';
 
+/** A checkpoint by its coordinate. */
 export function ByCoordinate({ path, onPoints }: { path: SetupPath; onPoints: (points: Points) => void }) {
   const [name, setName] = useState('');
   const [text, setText] = useState('');

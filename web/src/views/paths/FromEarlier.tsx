@@ -6,6 +6,7 @@ import { Choice } from '../../components/Field.tsx';
 import { useComparisonId } from '../../components/WithWorkspace.tsx';
 import type { Points } from './knownPointsParts.ts';
 
+/** Checkpoints of a path of an earlier comparison. */
 export function FromEarlier({ taken, onPoints }: { taken: Points; onPoints: (points: Points) => void }) {
   const id = useComparisonId();
   const { data: comparisons } = useComparisons();

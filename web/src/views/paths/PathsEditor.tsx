@@ -30,6 +30,7 @@ const newPath = (): SetupPath => ({
 const drawnOf = (path: SetupPath): SetupPath | undefined =>
   pathSchema.isValidSync({ ...path, name: path.name || 'new' }) ? path : undefined;
 
+/** All paths on one scale, and the one that is selected. */
 export function PathsEditor(workspace: Ready) {
   const { comparison } = workspace;
   const { form, bar } = useSetupForm(comparison, 'Paths');

@@ -5,6 +5,7 @@ import { Picture } from '../../components/Picture.tsx';
 
 const SCENE_PX = 190;
 
+/** A rig on a path: walks as posts, and what they will come to. */
 export const BoardCell = ({
   cell,
   on,

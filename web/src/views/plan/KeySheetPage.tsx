@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 
+/** Which letter is which product, for who must know it. */
 export function KeySheetPage({ id, comparison: { setup, title } }: Ready) {
   const [shown, setShown] = useState(false);
   const letters = seal(setup, id).products;

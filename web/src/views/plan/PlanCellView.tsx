@@ -7,6 +7,7 @@ import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { NextSteps } from './NextSteps.tsx';
 
+/** A rig on a path: what its walks will decide, and the next steps. */
 export function PlanCellView({ cell, workspace, setup }: { cell: PlanCell; workspace: Ready; setup: Setup }) {
   const { product, path, why, made, wanted } = cell;
   return (

@@ -16,6 +16,7 @@ import { PlanSettings } from './PlanSettings.tsx';
 import { settingsText } from './settingsText.ts';
 import { Takes } from './Takes.tsx';
 
+/** The board of the plan, its settings in a line, the day, and the cell that is selected. */
 export function PlanEditor(workspace: Ready) {
   const { comparison, walks, id } = workspace;
   const { form, bar } = useSetupForm(comparison, 'Plan');

@@ -1,5 +1,6 @@
 import { Term } from '../../components/Term.tsx';
 
+/** What the shapes of the reach board mean. */
 export const BoardLegend = () => (
   <p className="mt-1 text-[0.87rem] text-faint">
     <Term of="separation">Separation</Term>, one scale for all. Diamond: <Term of="estimate">median</Term>;

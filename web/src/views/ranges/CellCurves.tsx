@@ -8,6 +8,7 @@ import { HitsCurves } from './HitsCurves.tsx';
 import { HoldCurves } from './HoldCurves.tsx';
 import { Hysteresis } from './Hysteresis.tsx';
 
+/** How the share that holds falls with distance, and what the curves say in words. */
 export function CellCurves({ workspace, range, curves }: Shown & { curves: PathCurves }) {
   const [unit] = useUnit();
   const lengthM = pathLengthM(range.path);

@@ -6,6 +6,7 @@ import { Ratios } from './Ratios.tsx';
 /** Exponent for ratios in dB until another is chosen: beyond the break point of two rays over ground. */
 const USUAL_EXPONENT = 4;
 
+/** Ratios between products, and what they are in decibels for a stated exponent. */
 export function CellRatios({ range }: Shown) {
   const [exponent, setExponent] = useState(USUAL_EXPONENT);
   return (

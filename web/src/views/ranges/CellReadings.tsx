@@ -3,6 +3,7 @@ import { rangeTitle } from '@urvek/study';
 import type { Shown } from './cellDetailParts.ts';
 import { FigureCurves } from './FigureCurves.tsx';
 
+/** What instruments read along the path. */
 export const CellReadings = ({ workspace, range, curves }: Shown) =>
   curves && (
     <FigureCurves

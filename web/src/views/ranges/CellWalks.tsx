@@ -9,6 +9,7 @@ import { RangesTape } from './RangesTape.tsx';
 import { SaveTape } from './SaveTape.tsx';
 import { Units } from './Units.tsx';
 
+/** The walks of a cell on the tape, and its estimates. */
 export function CellWalks({ workspace, range }: Shown) {
   const navigate = useNavigate();
   const [area, setArea] = useState(false);

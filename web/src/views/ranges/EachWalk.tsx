@@ -9,6 +9,7 @@ const shortInterval = (i: { heldM: number; failedM: number | undefined }, unit: 
 /** So many walks stand in a line; the others when they are asked for. */
 const IN_A_LINE = 12;
 
+/** Each walk of a product by itself. */
 export function EachWalk({ walks }: { walks: readonly RangeWalk[] }) {
   const [unit] = useUnit();
   const all = walks.flatMap((w) => (w.interval ? [shortInterval(w.interval, unit)] : []));

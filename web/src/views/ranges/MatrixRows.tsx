@@ -3,6 +3,7 @@ import type { MatrixCell } from '@urvek/study';
 import { GradeMark } from './GradeMark.tsx';
 import type { Places } from './matrixParts.ts';
 
+/** A product in the matrix of stands: a row a direction. */
 export function MatrixRows({ cells, places }: { cells: readonly MatrixCell[]; places: Places }) {
   const products = [...new Set(cells.map((c) => c.product))];
   const rows = products.flatMap((product) =>

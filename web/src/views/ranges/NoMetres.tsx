@@ -1,6 +1,7 @@
 import { pairSentences, textsOf, withoutMetres } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 
+/** Why no walk of a cell has its outcome in metres. */
 export const NoMetres = ({ range }: { range: RangeView }) => (
   <>
     <p>No walk here has this outcome in metres.</p>

@@ -15,6 +15,7 @@ import { CellDetail } from './CellDetail.tsx';
 import { RangesTold } from './RangesTold.tsx';
 import { ReachBoard } from './ReachBoard.tsx';
 
+/** Who reaches how far, where: the reach board, and the cell that is selected. */
 export function RangesStage(workspace: Ready) {
   const { setup } = workspace.comparison;
   const [lens] = useLens();

@@ -2,6 +2,7 @@ import { reachTold } from '@urvek/draw';
 import type { ReachCell } from '@urvek/study';
 import { useUnit } from '../../state/unit.ts';
 
+/** What the board says of the cell that is selected, in words. */
 export function RangesTold({
   cell,
   kindName,

@@ -3,6 +3,7 @@ import type { ReachCell } from '@urvek/study';
 import { Picture } from '../../components/Picture.tsx';
 import type { Shown } from './reachBoardParts.ts';
 
+/** A rig on a path on the common scale, in one of six states. */
 export function ReachCell({ cell, scale, unit, selected, onSelect, onKey }: Shown & { cell: ReachCell }) {
   const { value, beside, n, ratio, apart } = reachFigures(cell, unit, scale.width);
   const on = cell.id === selected;

@@ -8,6 +8,7 @@ import { nowMs } from '../../field/time.ts';
 import type { ParagraphBlock } from './paragraphParts.ts';
 import { ParagraphQuestions } from './ParagraphQuestions.tsx';
 
+/** A paragraph while it is worded: the words that the data do not carry are questioned. */
 export function ParagraphEditor({
   block,
   draft,

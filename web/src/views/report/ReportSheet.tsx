@@ -7,6 +7,7 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Empty } from '../../components/States.tsx';
 import { BlockView } from './BlockView.tsx';
 
+/** The page as it is printed. */
 export function ReportSheet({
   workspace,
   document,

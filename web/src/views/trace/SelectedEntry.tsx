@@ -3,6 +3,7 @@ import type { Finding } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { eventText } from '../../state/eventText.ts';
 
+/** The entry that is pointed at: when, where and what. */
 export function SelectedEntry({ finding: { trace }, event }: { finding: Finding; event: WalkEvent }) {
   const lag = lagOf(event, trace.begin.body.playoutDelayS ?? 0, trace.begin.body.delay);
   const position = positionAt(trace.fixes, event.time.walkS - lag.lagS);

@@ -11,6 +11,7 @@ import { FailedChecks } from './FailedChecks.tsx';
 import { PointedWalk } from './PointedWalk.tsx';
 import { WalkList } from './WalkList.tsx';
 
+/** Walks by path, and the one that is selected. */
 export function TraceStage(workspace: Ready) {
   const { id, comparison } = workspace;
   // Of what another device logged there is no trace here.

@@ -5,6 +5,7 @@ import { playClip } from './clip.ts';
 
 const WORDS = kindOf('microphone').words;
 
+/** Clips one after the other, graded without being told what is lost of them. */
 export function GradingClips({
   levels,
   onDone,

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 
+/** Accepts a question of fairness, with a reason that is printed. */
 export function AcceptAudit({ what, onSave }: { what: string; onSave: (reason: string) => void }) {
   const [reason, setReason] = useState<string>();
   if (reason === undefined)

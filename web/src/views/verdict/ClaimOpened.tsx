@@ -7,6 +7,7 @@ import { useUnit } from '../../state/unit.ts';
 import { RangesTape } from '../ranges/RangesTape.tsx';
 import { OutcomeMark } from './OutcomeMark.tsx';
 
+/** A claim with its evidence: the tape, the walks, what would decide it. */
 export function ClaimOpened({
   judged: { subject, product, claim, path, verdict, neverSettled },
   workspace,

@@ -2,6 +2,7 @@ import { needText, type NeedJudged } from '@urvek/study';
 import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { OutcomeMark } from './OutcomeMark.tsx';
 
+/** A need with its evidence. */
 export const NeedOpened = ({ judged: { need, subject, path, verdict } }: { judged: NeedJudged }) => (
   <article className="sheet p-3" aria-label={`${subject}: ${need.use}`}>
     <div className="flex flex-wrap items-baseline gap-x-4">

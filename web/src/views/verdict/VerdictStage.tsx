@@ -15,6 +15,7 @@ import { Ledger } from './Ledger.tsx';
 import { Needs } from './Needs.tsx';
 import { StationPanel } from './StationPanel.tsx';
 
+/** What may be said: the ledger, and the line that is open. */
 export function VerdictStage(workspace: Ready) {
   const { data, error } = useJudgement(workspace);
   const { form, bar } = useSetupForm(workspace.comparison, 'Verdict');

@@ -37,6 +37,7 @@ async function begin(begun: (walkId: string) => void): Promise<void> {
   );
 }
 
+/** Begins a walk with nothing set up. */
 export function WalkNowStage() {
   const [live, setLive] = useState<string>();
   const open = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);

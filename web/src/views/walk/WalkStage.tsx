@@ -10,6 +10,7 @@ import { LiveWalk } from './LiveWalk.tsx';
 import { subjectOf } from './subject.ts';
 import { Unfinished } from './Unfinished.tsx';
 
+/** The walk under way, or the next one. */
 export function WalkStage(workspace: Ready) {
   const { id, comparison } = workspace;
   const [live, setLive] = useState<string>();
