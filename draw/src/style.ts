@@ -32,6 +32,7 @@ export const SCENE_CSS = `
 .s-leg-obstructed{fill:url(#p-obstructed);stroke:${COLOUR.rule}}
 .s-leg-indoor{fill:url(#p-indoor);stroke:${COLOUR.rule}}
 .s-obstruction{fill:${COLOUR.ink}}
+.s-hazard-mark{fill:${COLOUR.ink}}
 .s-hazard{fill:${COLOUR.paper};stroke:${COLOUR.lost};stroke-width:1.6}
 .s-checkpoint{fill:${COLOUR.paper};stroke:${COLOUR.ink};stroke-width:1.2}
 .s-clear{fill:${COLOUR.clear}}

@@ -187,11 +187,11 @@ function groundShapes(
       text(scale.x(o.atM) + 8, tapeTop - 4 - LABEL_LINE * (rows[i] ?? 0), o.label, 'small'),
     ]),
     ...ground.checkpoints.map((c) => path(`M${scale.x(c.atM)} ${top + 8}l4 6h-8z`, 'checkpoint')),
-    // A stop sign's eight corners would be a sign of the road; this is a mark of the tape, a notch with a stroke and a dot.
+    // A mark of the tape's own, no sign of the road: a notch with a stroke and a dot.
     ...(ground.hazards ?? []).flatMap(({ atM }) => [
       rect(scale.x(atM) - 4, top - 3, 8, 15, 'hazard'),
-      rect(scale.x(atM) - 1, top - 1, 2, 7, 'obstruction'),
-      rect(scale.x(atM) - 1, top + 8, 2, 2, 'obstruction'),
+      rect(scale.x(atM) - 1, top - 1, 2, 7, 'hazard-mark'),
+      rect(scale.x(atM) - 1, top + 8, 2, 2, 'hazard-mark'),
     ]),
   ];
 }
