@@ -301,6 +301,14 @@ describe('losses told while the picture comes in', () => {
     expect(live.usualChange).toBeGreaterThan(1);
   });
 
+  test('black before the first picture is nothing lost', () => {
+    const live = new LivePicture();
+    for (let n = 0; n < 50; n++) expect(live.push(new Uint8Array(size), n / 25)).toEqual([]);
+    for (let n = 50; n < 100; n++) expect(live.push(frameOf(n), n / 25)).toEqual([]);
+    const told = Array.from({ length: 10 }, (_, i) => live.push(new Uint8Array(size), (100 + i) / 25)).flat();
+    expect(told).toMatchObject([{ kind: 'lost', atS: 4, figure: 'black' }]);
+  });
+
   test('a picture that hardly moves has no usual change: nothing is said to come through', () => {
     const live = new LivePicture();
     for (let n = 0; n < 100; n++) expect(live.push(frameOf(0), n / 25)).toEqual([]);

@@ -9,6 +9,7 @@ export class LivePicture {
   private readonly detector: PictureDetector;
   private told = false;
   private found = 0;
+  private seen = false;
 
   /** @throws RangeError */
   constructor(options: Partial<PictureOptions> = {}) {
@@ -32,6 +33,11 @@ export class LivePicture {
     const { found, open } = this.detector;
     const ended = found.slice(this.found);
     this.found = found.length;
+    // Black before the first picture is a receiver that is not on yet: nothing is missed.
+    if (!this.seen) {
+      this.seen = !this.detector.blank;
+      return changes;
+    }
     for (const { kind, fromS, toS, figure } of ended) {
       const said = `${kind}, ${figure}`;
       if (!this.told) changes.push({ kind: 'lost', atS: fromS, figure: said });

@@ -95,6 +95,11 @@ export class PictureDetector {
       : undefined;
   }
 
+  /** The last frame was black or of one colour, or there was none. */
+  get blank(): boolean {
+    return !this.last || (this.run !== undefined && this.run.kind !== 'freeze');
+  }
+
   /** With the last frame, mean change of a dot in steps of 255; undefined before the second. */
   get lastChange(): number | undefined {
     return this.changed;

@@ -96,7 +96,9 @@ test('gear with a key of its own joins a walk by its code, and its lines are on 
   end();
   const { log, joined } = joinLogs(await call<WalkEvent[]>('GET', `walks/${WALK}/events`));
   expect(joined).toMatchObject([{ role: 'walker', direction: 'fixed-to-mobile', by: 'clocks compared' }]);
-  const own = log.filter((e) => e.deviceId !== WALKER && e.kind !== 'joined' && e.kind !== 'clock');
+  const own = log.filter(
+    (e) => e.deviceId !== WALKER && e.kind !== 'joined' && e.kind !== 'clock' && e.kind !== 'note',
+  );
   expect(own.map((e) => [e.kind, e.body])).toEqual([
     ['mark', { reading: { travelledM: 12.5, method: 'wheel', pressed: false } }],
     [
@@ -130,7 +132,9 @@ test.each(['wheel', 'link', 'remote'])('a simulated %s walks away, and its lines
   const said = stdout.trim().split('\n');
   expect(stdout).not.toContain('refused');
   const known = new Set(before.map((e) => e.deviceId));
-  const own = (await call<WalkEvent[]>('GET', `walks/${WALK}/events`)).filter((e) => !known.has(e.deviceId));
+  const own = (await call<WalkEvent[]>('GET', `walks/${WALK}/events`)).filter(
+    (e) => !known.has(e.deviceId) && e.kind !== 'note',
+  );
   expect(own.map((e) => e.kind)).toEqual([
     ...['joined', 'clock'],
     ...Array.from({ length: said.length }, () =>
@@ -139,6 +143,34 @@ test.each(['wheel', 'link', 'remote'])('a simulated %s walks away, and its lines
   ]);
   expect(said.length).toBeGreaterThanOrEqual(4);
   await expect(run(process.execPath, [URVEK, 'gear', kind, server.serving.url])).rejects.toThrow('--code');
+});
+
+test('a connection that drops is noted, and its gear goes on as the same device', async () => {
+  const hello = { hello: 'urvek-gear', version: 1, name: 'Meter', end: 'fixed', code: joinCode(WALK) };
+  const first = await gear(KEY);
+  await first.say(hello);
+  await first.say({ say: 'lost' });
+  first.end();
+  const meter = async (): Promise<WalkEvent[]> => {
+    const log = await call<WalkEvent[]>('GET', `walks/${WALK}/events`);
+    const device = log.find((e) => e.kind === 'dropoutBegin' && e.body.found === 'Meter')?.deviceId;
+    return log.filter((e) => e.deviceId === device);
+  };
+  while (!(await meter()).some((e) => e.kind === 'note')) await new Promise((r) => setTimeout(r, 20));
+  const second = await gear(KEY);
+  expect(await second.say(hello)).toEqual({ welcome: WALK });
+  expect(await second.say({ say: 'back' })).toEqual({ kept: 1 });
+  const log = await meter();
+  expect(log.map((e) => [e.seq, e.kind])).toEqual(
+    ['joined', 'clock', 'dropoutBegin', 'note', 'clock', 'dropoutEnd'].map((kind, i) => [i + 1, kind]),
+  );
+  // Another of the same name meanwhile.
+  const twin = await gear(KEY);
+  await twin.say(hello);
+  await twin.say({ say: 'note', text: 'me too' });
+  expect(await second.say({ say: 'lost' })).toMatchObject({ refused: expect.stringContaining('same name') });
+  twin.end();
+  second.end();
 });
 
 test('the example of the documentation hands in a level', async () => {

@@ -6,7 +6,7 @@ import {
   type GearHello,
 } from '@urvek/contract';
 import { type Direction, type Entry, type EventTime, type WalkEvent } from '@urvek/core';
-import { randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import { isOwn, type Who } from '../api/who.ts';
 import { joinable } from '../api/joinable.ts';
 import type { Storage } from '../storage/port.ts';
@@ -20,7 +20,7 @@ const COMES_IN: Readonly<Record<GearHello['end'], Direction>> = {
 
 /** The part of a walk's log that one piece of gear writes: a device that joined, on the base's own clock. */
 export class GearLog {
-  private readonly deviceId = randomUUID();
+  private deviceId = '';
   private joined: { readonly hello: GearHello; readonly walkId: string; readonly fromMs: number } | undefined;
   private seq = 0;
   private kept = 0;
@@ -28,7 +28,7 @@ export class GearLog {
   constructor(
     private readonly storage: Storage,
     private readonly who: Who,
-    /** A clock that never steps, ms. */
+    /** A clock that never steps, ms since 1970 at about: it goes on where another server takes over. */
     private readonly monotonicMs: () => number,
   ) {}
 
@@ -48,10 +48,21 @@ export class GearLog {
     const header = await joinable(this.storage, hello.code);
     await isOwn(this.storage, this.who, header.id);
     const role = hello.end === 'mobile' ? 'walker' : 'base';
+    // A link that drops and comes back is the same gear, and goes on with its numbers.
+    this.deviceId = deviceIdOf(header.id, this.who, hello.name);
+    const [held] = await this.storage.heldOf([{ walkId: header.id, deviceId: this.deviceId }]);
+    this.seq = held?.highest ?? 0;
     this.joined = { hello, walkId: header.id, fromMs: this.monotonicMs() };
     try {
       await this.append(header.id, [
-        [{ kind: 'joined', body: { role, direction: hello.direction ?? COMES_IN[hello.end] } }, 0],
+        ...(held
+          ? []
+          : [
+              [
+                { kind: 'joined', body: { role, direction: hello.direction ?? COMES_IN[hello.end] } },
+                0,
+              ] as const,
+            ]),
         // Its time is the base's own: there is nothing to compare.
         [{ kind: 'clock', body: { baseMs: this.storage.now().getTime(), halfRttMs: 0 } }, 0],
       ]);
@@ -60,6 +71,13 @@ export class GearLog {
       throw error;
     }
     return { welcome: header.id };
+  }
+
+  /** The connection has ended: a loss that it told of may go on, and nobody tells. */
+  async left(): Promise<void> {
+    if (!this.joined) return;
+    const { hello, walkId } = this.joined;
+    await this.append(walkId, [[{ kind: 'note', body: { text: `${hello.name}: its connection ended` } }, 0]]);
   }
 
   private async append(walkId: string, entries: readonly (readonly [Entry, number])[]): Promise<void> {
@@ -81,4 +99,16 @@ export class GearLog {
     const walkS = Math.max(0, (atMs - (this.joined?.fromMs ?? atMs)) / 1000);
     return { walkS, rate: 1, inputMs: atMs, originMs: 0, wallMs };
   }
+}
+
+/** The same gear on the same walk, by name and by whose key it has: as a UUID. */
+function deviceIdOf(walkId: string, { deviceId = 'owner' }: Who, name: string): string {
+  const hex = createHash('sha256').update(`${walkId}/${deviceId}/${name}`).digest('hex');
+  return [
+    hex.slice(0, 8),
+    hex.slice(8, 12),
+    `4${hex.slice(13, 16)}`,
+    `8${hex.slice(17, 20)}`,
+    hex.slice(20, 32),
+  ].join('-');
 }

@@ -5,7 +5,7 @@ import { WebSocketServer, type WebSocket } from 'ws';
 import { ValidationError } from 'yup';
 import type { Who } from '../api/who.ts';
 import { shut } from '../sockets.ts';
-import { NotFound, type Storage } from '../storage/port.ts';
+import { Conflict, NotFound, type Storage } from '../storage/port.ts';
 import { GearLog } from './gearLog.ts';
 
 const MOST_BYTES = 1 << 16;
@@ -38,13 +38,17 @@ export function openGearSockets(
 }
 
 function serveGear(ws: WebSocket, storage: Storage, who: Who): void {
-  const log = new GearLog(storage, who, () => performance.now());
+  const log = new GearLog(storage, who, () => performance.timeOrigin + performance.now());
   const answer = (said: GearAnswer): void => {
     if (ws.readyState === ws.OPEN) ws.send(JSON.stringify(said));
   };
   let chain = Promise.resolve();
   let [second, count] = [0, 0];
   ws.on('error', () => ws.terminate());
+  // Where the database is away too, nothing is left to say it to.
+  ws.on('close', () => {
+    chain = chain.then(() => log.left()).catch(() => undefined);
+  });
   ws.on('message', (data: Buffer) => {
     const lines = data
       .toString('utf8')
@@ -64,6 +68,8 @@ function serveGear(ws: WebSocket, storage: Storage, who: Who): void {
 function whyOf(storage: Storage, error: unknown): string {
   if (error instanceof ValidationError || error instanceof NotFound) return error.message;
   if (error instanceof SyntaxError) return `this is no JSON: ${error.message}`;
+  if (error instanceof Conflict)
+    return 'another piece of gear of the same name writes to this walk; give each a name of its own';
   return storage.meaningOf(error) === undefined
     ? 'Urvek failed on it; nothing of this line was kept'
     : 'the database does not answer now; nothing of this line was kept: send it again';

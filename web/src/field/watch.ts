@@ -3,8 +3,8 @@ import type { Received, Receiving } from './received.ts';
 
 /** No frame came for so long: the input is gone. */
 const SILENT_MS = 2000;
-/** State is told each so many frames. */
-const TELL_EVERY = 8;
+/** State is told each so many frames: after the first so many it is known what is usual. */
+const TELL_EVERY = 16;
 
 async function inputOf(deviceId: string | undefined): Promise<MediaStream> {
   try {

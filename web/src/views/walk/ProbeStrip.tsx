@@ -5,46 +5,47 @@ import { AGAIN, useProbeLog, type ProbedWalk } from './useProbeLog.ts';
 const BUDGETS_MB = [100, 500, 2000, 10_000];
 /** Measures the link to the base, and logs what it read: at a stand by press, on the move each so often. */
 export function ProbeStrip({ onClose, ...walk }: ProbedWalk & { onClose: () => void }) {
-  const {
-    now,
-    busy,
-    left,
-    said,
-    measure,
-    stop,
-    again,
-    setAgain,
-    budgetMb,
-    setBudgetMb,
-    bothToo,
-    setBothToo,
-  } = useProbeLog(walk);
+  const probe = useProbeLog(walk);
+  const { now, busy, left } = probe;
   return (
     <section className="sheet mb-2 flex flex-wrap items-end gap-2 p-2" aria-label="Probe">
       {busy ? (
-        <button type="button" className="pressable" onClick={stop}>
+        <button type="button" className="pressable" onClick={probe.stop}>
           Stop
         </button>
       ) : (
-        <button type="button" className="pressable" disabled={left <= 0} onClick={() => void measure(false)}>
+        <button
+          type="button"
+          className="pressable"
+          disabled={left <= 0}
+          onClick={() => void probe.measure(false)}
+        >
           Measure
         </button>
       )}
-      <Choice label="Again" value={again} onChange={(e) => setAgain(Number(e.target.value))}>
+      <Choice label="Again" value={probe.again} onChange={(e) => probe.setAgain(Number(e.target.value))}>
         {AGAIN.map(({ label }, i) => (
           <option key={label} value={i}>
             {label}
           </option>
         ))}
       </Choice>
-      <Choice label="At most" value={budgetMb} onChange={(e) => setBudgetMb(Number(e.target.value))}>
+      <Choice
+        label="At most"
+        value={probe.budgetMb}
+        onChange={(e) => probe.setBudgetMb(Number(e.target.value))}
+      >
         {BUDGETS_MB.map((mb) => (
           <option key={mb} value={mb}>
             {mb < 1000 ? `${mb} MB` : `${mb / 1000} GB`}
           </option>
         ))}
       </Choice>
-      <TickBox label="both at once too" checked={bothToo} onChange={(e) => setBothToo(e.target.checked)} />
+      <TickBox
+        label="both at once too"
+        checked={probe.bothToo}
+        onChange={(e) => probe.setBothToo(e.target.checked)}
+      />
       <p role="status" className="min-w-40 flex-1">
         {now ? (
           <>
@@ -52,10 +53,10 @@ export function ProbeStrip({ onClose, ...walk }: ProbedWalk & { onClose: () => v
             {now.mbps !== undefined && <span className="figure"> {now.mbps.toFixed(1)} Mbit/s</span>}
           </>
         ) : (
-          said ||
+          probe.said ||
           (left <= 0
             ? 'The data budget is spent.'
-            : `Some ${(bothToo ? 3 : 2) * PROBE_S + 10} s a run, between this page and the base.`)
+            : `Some ${(probe.bothToo ? 3 : 2) * PROBE_S + 10} s a run, between this page and the base.`)
         )}
       </p>
       <button type="button" className="btn" onClick={onClose}>

@@ -36,9 +36,11 @@ export function Watch({ session, add }: { session: WalkSession; add: AddEntry })
           />
           <ReceivedState lost={lost} usual={usual} />
           <p className="basis-full text-[0.87rem] text-faint">
-            {usual === undefined
-              ? 'The picture hardly moves: a freeze cannot be told. Point the sending camera at something that moves.'
-              : `From frame to frame a dot changes by ${(level ?? 0).toFixed(1)} of 255, usually by ${usual.toFixed(1)}.`}
+            {level === undefined
+              ? 'Learning how much the picture moves …'
+              : usual === undefined
+                ? 'The picture hardly moves: a freeze cannot be told. Point the sending camera at something that moves.'
+                : `From frame to frame a dot changes by ${level.toFixed(1)} of 255, usually by ${usual.toFixed(1)}.`}
           </p>
           {inputs.length > 1 && (
             <Choice inline label="From" value={input ?? ''} onChange={(e) => begin(e.target.value)}>
