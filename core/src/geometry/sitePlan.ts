@@ -57,19 +57,24 @@ function meets(to: PlanPoint, a: PlanPoint, b: PlanPoint): number[] {
   return share > 0 && share < 1 && on >= 0 && on <= 1 ? [share] : [];
 }
 
-const edgesOf = (outline: readonly PlanPoint[], closed: boolean): [PlanPoint, PlanPoint][] =>
-  outline.flatMap((a, i): [PlanPoint, PlanPoint][] => {
-    const b = outline[i + 1] ?? (closed ? outline[0] : undefined);
-    return b ? [[a, b]] : [];
-  });
+type Edge = readonly [PlanPoint, PlanPoint];
+
+/** Asked for at every place of a route: put together once an outline, the edge that closes it last. */
+const edges = new WeakMap<readonly PlanPoint[], readonly Edge[]>();
+
+function edgesOf(outline: readonly PlanPoint[], closed: boolean): readonly Edge[] {
+  let all = edges.get(outline);
+  if (!all)
+    edges.set(outline, (all = outline.map((a, i) => [a, outline[i + 1] ?? (outline[0] as PlanPoint)])));
+  return closed ? all : all.slice(0, -1);
+}
 
 /** Whether a place lies inside an outline (even-odd rule). */
 export function isInside([x, y]: PlanPoint, outline: readonly PlanPoint[]): boolean {
-  return edgesOf(outline, true).reduce(
-    (inside, [a, b]) =>
-      a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0] ? !inside : inside,
-    false,
-  );
+  let inside = false;
+  for (const [a, b] of edgesOf(outline, true))
+    if (a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0]) inside = !inside;
+  return inside;
 }
 
 /**

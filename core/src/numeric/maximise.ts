@@ -1,5 +1,5 @@
 import type { Evaluation } from './evaluation.ts';
-import { solveNearlyPositive } from './linear.ts';
+import { solveUphill } from './linear.ts';
 
 export interface Maximum<E extends Evaluation = Evaluation> {
   readonly at: Float64Array;
@@ -40,12 +40,12 @@ export function maximise<E extends Evaluation>(
   return { at, value: now.value, evaluation: now, converged: false };
 }
 
-/** −H⁻¹g, or the gradient where H says nothing. */
-const newtonDirection = ({ gradient, hessian }: Evaluation): Float64Array =>
-  solveNearlyPositive(
-    hessian.map((h) => -h),
-    gradient,
-  ) ?? gradient.slice();
+/** −H⁻¹g, of a neighbour of −H where H bends upwards. */
+function newtonDirection({ gradient, hessian }: Evaluation): Float64Array {
+  const bend = hessian.slice();
+  for (let i = 0; i < bend.length; i++) bend[i] = -(bend[i] as number);
+  return solveUphill(bend, gradient);
+}
 
 function lineSearch<E extends Evaluation>(
   f: (at: Float64Array) => E,

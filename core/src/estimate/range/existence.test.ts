@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { invertInformation, solveNearlyPositive, solvePositive } from '../../numeric/linear.ts';
+import { invertInformation, solveNearlyPositive, solvePositive, solveUphill } from '../../numeric/linear.ts';
 import { maximise } from '../../numeric/maximise.ts';
 import { strongComponents } from '../../numeric/strongComponents.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
@@ -46,6 +46,50 @@ describe('small linear algebra', () => {
     expect(solvePositive(Float64Array.of(1, 2, 2, 1), Float64Array.of(1, 1))).toBeUndefined();
     const flat = solveNearlyPositive(Float64Array.of(1, 1, 1, 1), Float64Array.of(1, 1));
     expect((flat?.[0] as number) + (flat?.[1] as number)).toBeCloseTo(1, 4);
+  });
+
+  test('a step leads upwards whatever the curvature, and is the exact one where that is possible', () => {
+    const symmetric = fc
+      .integer({ min: 1, max: 6 })
+      .chain((n) =>
+        fc.tuple(
+          fc.array(fc.double({ min: -3, max: 3, noNaN: true }), { minLength: n * n, maxLength: n * n }),
+          fc.array(fc.double({ min: 0.1, max: 5, noNaN: true }), { minLength: n, maxLength: n }),
+        ),
+      );
+    fc.assert(
+      fc.property(symmetric, ([values, b]) => {
+        const n = b.length;
+        const a = Matrix.from1DArray(n, n, values);
+        const right = Float64Array.from(b);
+        const flat = Float64Array.from(a.add(a.transpose()).to1DArray());
+        const step = solveUphill(flat, right);
+        expect(step.reduce((sum, v, i) => sum + v * (right[i] as number), 0)).toBeGreaterThan(0);
+        const exact = solvePositive(flat, right);
+        if (exact) expect(step).toEqual(exact);
+      }),
+    );
+    // Along one parameter it is as long as the curvature says, on either side of an inflection.
+    expect(Array.from(solveUphill(Float64Array.of(-4), Float64Array.of(2)))).toEqual([0.5]);
+    expect(Array.from(solveUphill(Float64Array.of(-4, 0, 0, 2), Float64Array.of(2, 2)))).toEqual([0.5, 1]);
+  });
+
+  test('a top is reached from where the function bends upwards', () => {
+    // −ln(1 + x²) has its inflections at ±1 and is nearly flat at 1,000.
+    let looks = 0;
+    const top = maximise((at) => {
+      looks++;
+      const x = at[0] as number;
+      const q = 1 + x * x;
+      return {
+        value: -Math.log(q),
+        gradient: Float64Array.of((-2 * x) / q),
+        hessian: Float64Array.of((2 * x * x - 2) / (q * q)),
+      };
+    }, Float64Array.of(1000));
+    expect(top.converged).toBe(true);
+    expect(top.at[0]).toBeCloseTo(0, 8);
+    expect(looks).toBeLessThan(60);
   });
 
   test('a concave function is maximised from far away', () => {
