@@ -1,4 +1,4 @@
-import { WANTED_CRITERIA, type Interchange } from '@urvek/contract';
+import { type Interchange } from '@urvek/contract';
 import {
   questionsOf,
   readWalkIntervals,
@@ -6,6 +6,7 @@ import {
   SIDES,
   summariseRanges,
   type WalkIntervalRow,
+  WANTED_CRITERIA,
 } from '@urvek/core';
 import { findWalks, intervalRows } from '@urvek/study';
 import { BadInput } from './badInput.ts';

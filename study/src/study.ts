@@ -1,5 +1,5 @@
-import type { Setup, StoredWalk, WantedCriterion } from '@urvek/contract';
-import type { LevelReading, Side } from '@urvek/core';
+import type { Setup, StoredWalk } from '@urvek/contract';
+import type { LevelReading, Side, WantedCriterion } from '@urvek/core';
 import { auditBegin, auditComparison, auditPlan, type AuditEntry } from './audit/audits.ts';
 import type { Judgement } from './judgement.ts';
 import { judgeNeeds, costTables } from './judge/needs.ts';

@@ -1,13 +1,6 @@
 import * as yup from 'yup';
-import { CRITERIA, kindOf, type Criterion, INTERFERENCE_TESTS, WALK_MODES } from '@urvek/core';
+import { INTERFERENCE_TESTS, WALK_MODES, WANTED_CRITERIA } from '@urvek/core';
 import { finite, words, id, known, name } from './fields.ts';
-
-/** One criterion for all, or that of each kind of product. */
-export const WANTED_CRITERIA = ['by kind', ...CRITERIA] as const;
-export type WantedCriterion = (typeof WANTED_CRITERIA)[number];
-
-export const criterionFor = (wanted: WantedCriterion, kindId: string): Criterion =>
-  wanted === 'by kind' ? kindOf(kindId).claimCriterion : wanted;
 
 /** What else is on the air at a site, before or after the walks, at one end. */
 export const surveyRowSchema = yup

@@ -2,6 +2,7 @@ import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import type { Parts } from './parts.ts';
 import { onlyWithKey, type ProgramOf } from './key.ts';
 import { onlyFromHere } from './guard.ts';
@@ -74,14 +75,19 @@ export function createApp({
   app.use('/api', apiRouter(parts));
   if (webRoot !== undefined) {
     app.use(
-      express.static(webRoot, {
+      // As the build compressed them, for whom that is no trouble.
+      expressStaticGzip(webRoot, {
         index: false,
-        setHeaders: (response, path) =>
-          void response.set(
-            'Cache-Control',
-            path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
-          ),
-      }),
+        enableBrotli: true,
+        orderPreference: ['br'],
+        serveStatic: {
+          setHeaders: (response, path) =>
+            void response.setHeader(
+              'Cache-Control',
+              path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+            ),
+        },
+      }) as RequestHandler,
     );
     app.get('/{*path}', (request, response, next) => {
       // A part of a page that is not here is not the page.

@@ -1,5 +1,4 @@
-import { WANTED_CRITERIA } from '@urvek/contract';
-import { SIDES } from '@urvek/core';
+import { SIDES, WANTED_CRITERIA } from '@urvek/core';
 import { Router, type RequestHandler, type Response } from 'express';
 import * as yup from 'yup';
 import { WHOLE, withheldOf, type FileAsked } from '../publish/files.ts';

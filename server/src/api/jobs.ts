@@ -1,5 +1,4 @@
-import { WANTED_CRITERIA } from '@urvek/contract';
-import { SIDES } from '@urvek/core';
+import { SIDES, WANTED_CRITERIA } from '@urvek/core';
 import { Router } from 'express';
 import { jsonBody } from './body.ts';
 import * as yup from 'yup';

@@ -1,11 +1,5 @@
-import {
-  measuredTrouble,
-  readGearHello,
-  readGearLine,
-  type GearAnswer,
-  type GearHello,
-} from '@urvek/contract';
-import { type Direction, type Entry, type EventTime, type WalkEvent } from '@urvek/core';
+import { readGearHello, readGearLine, type GearAnswer, type GearHello } from '@urvek/contract';
+import { type Direction, type Entry, type EventTime, type WalkEvent, measuredTrouble } from '@urvek/core';
 import { createHash } from 'node:crypto';
 import { isOwn, type Who } from '../api/who.ts';
 import { joinable } from '../api/joinable.ts';

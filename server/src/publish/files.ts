@@ -1,5 +1,12 @@
-import { NOTHING_WITHHELD, writeInterchange, type Interchange, type WantedCriterion } from '@urvek/contract';
-import { writeGeoJson, writeGpx, writeKml, writeWalkIntervals, type Side } from '@urvek/core';
+import { NOTHING_WITHHELD, writeInterchange, type Interchange } from '@urvek/contract';
+import {
+  writeGeoJson,
+  writeGpx,
+  writeKml,
+  writeWalkIntervals,
+  type Side,
+  type WantedCriterion,
+} from '@urvek/core';
 import {
   eventsCsv,
   findingsCsv,

@@ -12,8 +12,10 @@ import {
   type Conditions,
   type Entered,
   type EnteredWalk,
+  criterionFor,
+  readingTrouble,
 } from '@urvek/core';
-import { criterionFor, readingTrouble, type Product, type Rig, type Setup } from '@urvek/contract';
+import { type Product, type Rig, type Setup } from '@urvek/contract';
 import { plannedPaths, plannedRigs, type PlannedWalk } from '../plan/plannedWalks.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
 import { rigKey, subjectsOf } from '../results/subjects.ts';

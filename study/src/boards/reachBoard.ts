@@ -1,5 +1,12 @@
-import { nothingTellsApart, type CellFinding, type Criterion, type RatioFinding } from '@urvek/core';
-import { criterionFor, type Rig, type Setup, type WantedCriterion } from '@urvek/contract';
+import {
+  nothingTellsApart,
+  type CellFinding,
+  type Criterion,
+  type RatioFinding,
+  criterionFor,
+  type WantedCriterion,
+} from '@urvek/core';
+import { type Rig, type Setup } from '@urvek/contract';
 import { plannedRigs, plannedWalks } from '../plan/plannedWalks.ts';
 import type { SetupPath } from '../results/findings.ts';
 import type { RangeView, RangeWalk } from '../results/ranges.ts';

@@ -1,5 +1,5 @@
-import { summariseRanges, type Criterion, type RatioFinding } from '@urvek/core';
-import { criterionFor, type Setup } from '@urvek/contract';
+import { summariseRanges, type Criterion, type RatioFinding, criterionFor } from '@urvek/core';
+import { type Setup } from '@urvek/contract';
 import type { Finding, SetupPath } from '../results/findings.ts';
 import { walkRows } from '../results/walkRows.ts';
 

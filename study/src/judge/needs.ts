@@ -11,8 +11,9 @@ import {
   type CostPerMetre,
   type FigureNeed,
   type NeedVerdict,
+  criterionFor,
 } from '@urvek/core';
-import { type Need, criterionFor, type Product, type Setup } from '@urvek/contract';
+import { type Need, type Product, type Setup } from '@urvek/contract';
 import type { Finding, SetupPath } from '../results/findings.ts';
 import { figureRange, type FigureRange } from '../results/figureRanges.ts';
 import { rangesByPath, type PathRanges } from '../results/ranges.ts';

@@ -11,8 +11,9 @@ import {
   parseClaim,
   type SpeedEvidence,
   type Verdict,
+  criterionFor,
 } from '@urvek/core';
-import { criterionFor, type Product, type ProductClaim, type Setup } from '@urvek/contract';
+import { type Product, type ProductClaim, type Setup } from '@urvek/contract';
 import { plannedPaths, plannedWalks } from '../plan/plannedWalks.ts';
 import { unitsWalked, type Finding, type SetupPath } from '../results/findings.ts';
 import type { PathRanges } from '../results/ranges.ts';

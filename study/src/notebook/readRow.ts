@@ -16,8 +16,9 @@ import {
   type LengthUnit,
   type Saying,
   type WrittenPlace,
+  measuredTrouble,
 } from '@urvek/core';
-import { cutText, measuredTrouble, type Product } from '@urvek/contract';
+import { cutText, type Product } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
 import { SIMULATED, type Column, type NotebookRow } from './columns.ts';
 import { readAt, unitOf } from './readAt.ts';

@@ -17,8 +17,10 @@ import {
   type PlannedUse,
   type Slot,
   type TimedWalk,
+  criterionFor,
+  type WantedCriterion,
 } from '@urvek/core';
-import { criterionFor, type WantedCriterion, type Product, type Setup } from '@urvek/contract';
+import { type Product, type Setup } from '@urvek/contract';
 import { claimedRatios } from './claimedRatios.ts';
 import type { Finding, SetupPath } from '../results/findings.ts';
 import { plannedPaths, plannedRigs, plannedWalks, type PlannedWalk } from './plannedWalks.ts';

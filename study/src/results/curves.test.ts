@@ -1,5 +1,6 @@
+import { criterionFor } from '@urvek/core';
 import { describe, expect, test } from '@jest/globals';
-import { criterionFor, newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
+import { newRig, EMPTY_SETUP, type Setup, type StoredWalk } from '@urvek/contract';
 import { pathCurves } from './curves.ts';
 import { findWalks } from './findings.ts';
 import { walkRows } from './walkRows.ts';

@@ -14,8 +14,8 @@ import {
   type Quantity,
   type RateRange,
   type ThroughputRow,
+  readingTrouble,
 } from '@urvek/core';
-import { readingTrouble } from '@urvek/contract';
 import type { Finding, SetupPath } from './findings.ts';
 import { byProduct, clipped } from './places.ts';
 import type { PathRanges } from './ranges.ts';

@@ -10,8 +10,10 @@ import {
   type OutcomeInterval,
   type WalkIntervalRow,
   type WalkOutcome,
+  criterionFor,
+  type WantedCriterion,
 } from '@urvek/core';
-import { criterionFor, type WantedCriterion, type Setup, type WalkHeader } from '@urvek/contract';
+import { type Setup, type WalkHeader } from '@urvek/contract';
 import { summarise, summariseAcross } from './summarise.ts';
 import { type SetupPath, type Finding, speaking } from './findings.ts';
 import { comesBack, type ComesBack } from './comesBack.ts';

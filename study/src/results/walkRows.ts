@@ -5,8 +5,9 @@ import {
   type DistanceMethod,
   type Side,
   type WalkInterval,
+  criterionFor,
+  type WantedCriterion,
 } from '@urvek/core';
-import { criterionFor, type WantedCriterion } from '@urvek/contract';
 import { speaking, type Finding } from './findings.ts';
 
 /** Of the methods by which a bracket was come by, the one that carries the greatest scale error, and that error. */

@@ -16,9 +16,8 @@ import type {
   Revision,
   StoredWalk,
   WalkHeader,
-  WantedCriterion,
 } from '@urvek/contract';
-import type { Side, WalkEvent } from '@urvek/core';
+import type { Side, WalkEvent, WantedCriterion } from '@urvek/core';
 import type { Withholding } from '@urvek/study';
 import { setShutOut } from '../state/shutOut.ts';
 import { keyHeader } from './key.ts';

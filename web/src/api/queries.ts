@@ -1,5 +1,5 @@
-import type { Comparison, ComparisonUpdate, WantedCriterion } from '@urvek/contract';
-import type { Side, WalkEvent } from '@urvek/core';
+import type { Comparison, ComparisonUpdate } from '@urvek/contract';
+import type { Side, WalkEvent, WantedCriterion } from '@urvek/core';
 import type { JudgementView, PathCurves, StageState } from '@urvek/study';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import * as Comlink from 'comlink';

@@ -1,5 +1,4 @@
-import { WANTED_CRITERIA, type WantedCriterion } from '@urvek/contract';
-import { CRITERION_MEANING } from '@urvek/core';
+import { CRITERION_MEANING, WANTED_CRITERIA, type WantedCriterion } from '@urvek/core';
 import { Choice, Options } from './Field.tsx';
 
 export function CriterionChoice({

@@ -1,5 +1,12 @@
-import { WANTED_CRITERIA, type Setup, type WantedCriterion } from '@urvek/contract';
-import { CRITERION_MEANING, kindOf, SIDES, type Side } from '@urvek/core';
+import { type Setup } from '@urvek/contract';
+import {
+  CRITERION_MEANING,
+  kindOf,
+  SIDES,
+  type Side,
+  WANTED_CRITERIA,
+  type WantedCriterion,
+} from '@urvek/core';
 import type { ReactNode } from 'react';
 import { useLens } from '../state/lens.ts';
 import { Options } from './Field.tsx';

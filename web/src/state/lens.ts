@@ -1,5 +1,4 @@
-import { WANTED_CRITERIA, type WantedCriterion } from '@urvek/contract';
-import { SIDES, type Side } from '@urvek/core';
+import { SIDES, type Side, WANTED_CRITERIA, type WantedCriterion } from '@urvek/core';
 import { useCallback, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 

@@ -1,5 +1,5 @@
-import type { Comparison, WantedCriterion } from '@urvek/contract';
-import type { LengthUnit, LevelReading, Side } from '@urvek/core';
+import type { Comparison } from '@urvek/contract';
+import type { LengthUnit, LevelReading, Side, WantedCriterion } from '@urvek/core';
 import { reportOf, type ReportDocument, type ReportForm } from '@urvek/draw';
 import {
   againstEarlier,

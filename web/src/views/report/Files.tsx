@@ -1,4 +1,4 @@
-import type { WantedCriterion } from '@urvek/contract';
+import type { WantedCriterion } from '@urvek/core';
 import { Download } from 'lucide-react';
 import { base } from '../../api/client.ts';
 import { LongFile } from './LongFile.tsx';

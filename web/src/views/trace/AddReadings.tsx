@@ -1,5 +1,4 @@
-import type { Entry, MeasuredFile, WalkEvent } from '@urvek/core';
-import { measuredTrouble } from '@urvek/contract';
+import { type Entry, type MeasuredFile, type WalkEvent, measuredTrouble } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Choice } from '../../components/Field.tsx';

@@ -1,4 +1,3 @@
-import { measuredTrouble } from '@urvek/contract';
 import {
   PROVENANCES,
   QUANTITY_UNIT,
@@ -6,6 +5,7 @@ import {
   type Direction,
   type EventBodies,
   type WrittenFigure,
+  measuredTrouble,
 } from '@urvek/core';
 import { useState } from 'react';
 import { Choice, Field, Options } from '../../components/Field.tsx';

@@ -9,7 +9,7 @@ import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 import { Unfiled } from '../bench/Unfiled.tsx';
 import { notBegun } from './device.ts';
-import { LiveWalk } from './LiveWalk.tsx';
+import { LaterLiveWalk, useLiveWalkAtHand } from './LaterLiveWalk.tsx';
 import { StorageTrouble } from './StorageTrouble.tsx';
 import { Unfinished } from './Unfinished.tsx';
 
@@ -40,6 +40,7 @@ async function begin(begun: (walkId: string) => void): Promise<void> {
 /** Begins a walk with nothing set up. */
 export function WalkNowStage() {
   const [live, setLive] = useState<string>();
+  useLiveWalkAtHand();
   const open = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   const [error, setError] = useState<Error>();
   if (!open) return <Loading what="the log" />;
@@ -56,7 +57,8 @@ export function WalkNowStage() {
         </Empty>
       </Stage>
     );
-  if (found && live === found.id) return <LiveWalk comparison={undefined} subject={undefined} kept={found} />;
+  if (found && live === found.id)
+    return <LaterLiveWalk comparison={undefined} subject={undefined} kept={found} />;
   if (found) return <Unfinished comparison={undefined} kept={found} onResume={() => setLive(found.id)} />;
   const press = (): void => void begin(setLive).catch((cause: unknown) => setError(notBegun(cause)));
   return (

@@ -6,7 +6,7 @@ import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Empty } from '../../components/States.tsx';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { Begin } from './Begin.tsx';
-import { LiveWalk } from './LiveWalk.tsx';
+import { LaterLiveWalk, useLiveWalkAtHand } from './LaterLiveWalk.tsx';
 import { subjectOf } from './subject.ts';
 import { Unfinished } from './Unfinished.tsx';
 
@@ -14,12 +14,13 @@ import { Unfinished } from './Unfinished.tsx';
 export function WalkStage(workspace: Ready) {
   const { id, comparison } = workspace;
   const [live, setLive] = useState<string>();
+  useLiveWalkAtHand();
   const openWalks = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   if (!openWalks) return null;
   const open = openWalks.find((w) => w.comparisonId === id);
   const elsewhere = openWalks.find((w) => w.comparisonId !== id);
   if (open && live === open.id)
-    return <LiveWalk comparison={comparison} subject={subjectOf(comparison, open)} kept={open} />;
+    return <LaterLiveWalk comparison={comparison} subject={subjectOf(comparison, open)} kept={open} />;
   if (open) return <Unfinished comparison={comparison} kept={open} onResume={() => setLive(open.id)} />;
   if (elsewhere)
     return (
