@@ -6,8 +6,8 @@ import { backupBefore, dailyBackup } from './lib/backup.mjs';
 import { claim, isPort, openedAt, ownKey, release, rememberedPort, state } from './lib/claim.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startCluster } from './lib/postgres.mjs';
-import { BACKUPS, complain, DATA, DATABASE, failed, ROOT, say, Unable } from './lib/project.mjs';
-import { enableTypeScript } from './lib/typescript.mjs';
+import { BACKUPS, complain, DATA, DATABASE, failed, say, Unable } from './lib/project.mjs';
+import { ensureServer, SERVER } from './lib/server.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
 /**
@@ -89,9 +89,9 @@ async function run(port, demo, lan) {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
   try {
     await step('application', ensureWeb);
-    await enableTypeScript();
-    const { serve } = await import(join(ROOT, 'server/src/serve.ts'));
-    const { privateAddresses } = await import(join(ROOT, 'server/src/lan/network.ts'));
+    await step('server', ensureServer);
+    const { serve } = await import(join(SERVER, 'serve.mjs'));
+    const { privateAddresses } = await import(join(SERVER, 'network.mjs'));
     const addresses = lan ? privateAddresses() : [];
     if (lan && addresses.length === 0)
       throw new Unable(

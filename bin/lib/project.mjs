@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
 export const ROOT = fileURLToPath(new URL('../..', import.meta.url)).replace(/\/$/, '');
@@ -11,6 +12,14 @@ export const BACKUPS = join(DATA, 'backups');
 
 export const say = (text) => process.stdout.write(`${text}\n`);
 export const complain = (text) => process.stderr.write(`${text}\n`);
+
+/** When the newest file of a folder was changed, ms; 0 where there is none. */
+export const newest = (path) => {
+  if (!existsSync(path)) return 0;
+  const stat = statSync(path);
+  if (!stat.isDirectory()) return stat.mtimeMs;
+  return readdirSync(path).reduce((latest, entry) => Math.max(latest, newest(join(path, entry))), 0);
+};
 
 /** A failure whose message is all that the user needs. */
 export class Unable extends Error {}

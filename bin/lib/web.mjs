@@ -1,16 +1,9 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, say } from './project.mjs';
+import { newest, ROOT, say } from './project.mjs';
 
 export const WEB_ROOT = join(ROOT, 'web/dist');
-
-const newest = (path) => {
-  if (!existsSync(path)) return 0;
-  const stat = statSync(path);
-  if (!stat.isDirectory()) return stat.mtimeMs;
-  return readdirSync(path).reduce((latest, entry) => Math.max(latest, newest(join(path, entry))), 0);
-};
 
 /** Builds the web application when a source is newer than what was built. */
 export function ensureWeb() {
