@@ -3,6 +3,7 @@ import { get } from 'node:http';
 import { gunzipSync } from 'node:zlib';
 import { manyWalks } from '../server/src/demo/manyWalks.ts';
 import { useSession } from './support/session.ts';
+import { STAGES } from './support/stages.ts';
 
 const ID = '0c1d0000-0000-4000-8000-00000000beef';
 /** 7 times 108 walks: 756, with 33,000 entries. */
@@ -35,22 +36,6 @@ beforeAll(async () => {
     after = (JSON.parse(gunzipSync(body).toString()) as { next?: string }).next;
   } while (after !== undefined);
 }, 450_000);
-
-/**
- * What each stage shows first that comes from the walks, and how many tasks of over 50 ms its page may have
- * while it comes: four to six times what an unhurried machine counts. When the page itself worked everything out,
- * there was one of a minute.
- */
-const STAGES: readonly (readonly [stage: string, sign: string, longTasks: number])[] = [
-  ['kit', 'Add a product', 20],
-  ['paths', 'Add a path', 40],
-  ['plan', 'Home after', 16],
-  ['trace', 'Trace: ', 12],
-  ['ranges', 'Separation, one scale for all', 30],
-  ['verdict', 'Why, and what next', 12],
-  ['report', 'In short', 12],
-  ['walk', 'Begin the walk', 12],
-];
 
 test.each(STAGES)(
   'with 756 walks, %s shows “%s”, and its page is never long at work',

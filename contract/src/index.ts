@@ -1,4 +1,5 @@
 export * from './api/comparison.ts';
+export * from './api/findings.ts';
 export * from './api/gear.ts';
 export * from './api/job.ts';
 export * from './api/joinCode.ts';

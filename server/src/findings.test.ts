@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Comparison, WalkHeader } from '@urvek/contract';
+import { NEXT_PAGE, type Comparison, type WalkHeader } from '@urvek/contract';
 import { ARITHMETIC, type WalkEvent } from '@urvek/core';
 import { findWalks, nameFindings, type DerivedEntry } from '@urvek/study';
 import { createHash, randomUUID } from 'node:crypto';
@@ -33,9 +33,10 @@ async function pages(id: string): Promise<{ walks: Page['walks']; sizes: number[
   const sizes: number[] = [];
   let after: string | undefined;
   do {
-    const page = (await (
-      await fetch(at(`/comparisons/${id}/findings${after ? `?after=${after}` : ''}`))
-    ).json()) as Page;
+    const response = await fetch(at(`/comparisons/${id}/findings${after ? `?after=${after}` : ''}`));
+    const page = (await response.json()) as Page;
+    // Said before the body, too.
+    expect(response.headers.get(NEXT_PAGE)).toBe(page.next ?? null);
     walks.push(...page.walks);
     sizes.push(page.walks.length);
     after = page.next;

@@ -12,7 +12,7 @@ import { isSealed, seal } from './plan/seal.ts';
 import { pathCurves, type PathCurves } from './results/curves.ts';
 import { counted, deriveEntry, nameFindings, type DerivedEntry, type Finding } from './results/findings.ts';
 import { loggedLevels } from './results/levels.ts';
-import { acrossPaths, rangesByPath, type PathRanges } from './results/ranges.ts';
+import { acrossPaths, countOutcomes, rangesByPath, type PathRanges } from './results/ranges.ts';
 import { rowOf, withheldRows, type WalkRow } from './results/rows.ts';
 
 /**
@@ -98,10 +98,9 @@ export class Study {
 
   /** Where it stands, stage by stage. */
   stages(): readonly StageState[] {
-    return this.once('stages', () => {
-      const outcomes = this.ranges().reduce((sum, r) => sum + r.walks.filter((w) => w.interval).length, 0);
-      return stageStates(this.setup, this.rows, outcomes);
-    });
+    return this.once('stages', () =>
+      stageStates(this.setup, this.rows, countOutcomes(this.setup, this.findings, this.setup.plan.criterion)),
+    );
   }
 
   nextPoints(): readonly NextPoint[] {

@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { createHash, createHmac, randomBytes } from 'node:crypto';
+import { NEXT_PAGE } from '@urvek/contract';
 import * as yup from 'yup';
 import { findingKeys } from '../findings/keeper.ts';
 import type { Cursor } from '../storage/port.ts';
@@ -54,7 +55,11 @@ export function findingsRouter({ storage, heavy }: Parts): Router {
     const tag = createHash('sha256')
       .update(JSON.stringify(walks.map((w) => [w.header, keyOf(w), may(w.header.id), made.has(w.header.id)])))
       .digest('base64url');
+    const last = walks.length === PAGE ? walks.at(-1)?.header : undefined;
+    const next = last && `${last.startedMs}_${last.id}`;
     response.set('ETag', `W/"${tag}"`).set('Cache-Control', 'private, no-cache').type('application/json');
+    // Known before the body: the next page can be asked for while this one is read.
+    if (next !== undefined) response.set(NEXT_PAGE, next);
     if (request.fresh) {
       response.status(304).end();
       return;
@@ -63,7 +68,6 @@ export function findingsRouter({ storage, heavy }: Parts): Router {
       id,
       walks.filter((w) => may(w.header.id)),
     );
-    const last = walks.length === PAGE ? walks.at(-1)?.header : undefined;
     const parts = walks.flatMap(({ header, entries }) => {
       if (!may(header.id)) {
         if (!made.has(header.id)) return [];
@@ -73,8 +77,7 @@ export function findingsRouter({ storage, heavy }: Parts): Router {
       const derived = found.get(header.id)?.json ?? 'null';
       return `{"header":${JSON.stringify(header)},"entries":${entries},"derived":${derived}}`;
     });
-    const next = last ? `,"next":"${last.startedMs}_${last.id}"` : '';
-    response.send(`{"walks":[${parts.join(',')}]${next}}`);
+    response.send(`{"walks":[${parts.join(',')}]${next === undefined ? '' : `,"next":"${next}"`}}`);
   });
   return router;
 }

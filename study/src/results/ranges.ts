@@ -106,6 +106,26 @@ export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): 
   };
 };
 
+/** How many finished walks say something, each by its kind's criterion: what an estimate would be made of. */
+export function countOutcomes(
+  { products, paths }: Setup,
+  findings: readonly Finding[],
+  wanted: WantedCriterion,
+): number {
+  const kindOfProduct = new Map(products.map((p) => [p.id, p.kindId]));
+  const pathIds = new Set(paths.map((p) => p.id));
+  return speaking(findings).filter((finding) => {
+    const { trace, header } = finding;
+    const kindId = kindOfProduct.get(header.productId);
+    return (
+      trace.endReason !== undefined &&
+      kindId !== undefined &&
+      pathIds.has(header.pathId) &&
+      outcomeOf(finding, criterionFor(wanted, kindId)).interval !== undefined
+    );
+  }).length;
+}
+
 /**
  * Paths are estimated apart, and kinds: an advantage in the open says nothing about the shed, a remote
  * nothing about a microphone.

@@ -1,4 +1,4 @@
-import type { Comparison, WalkHeader } from '@urvek/contract';
+import { NEXT_PAGE, type Comparison, type WalkHeader } from '@urvek/contract';
 import { keyText, type WalkEvent } from '@urvek/core';
 import { deriveEntry, type DerivedEntry } from '@urvek/study';
 import { askBase } from '../api/client.ts';
@@ -11,17 +11,16 @@ interface Page {
     /** Another device's, and not for this one to read. */
     readonly withheld?: true;
   }[];
-  readonly next?: string;
 }
 
 /** A page of walks may have to be worked out anew first. */
 const FINDINGS_MS = 60_000;
 
 /** @throws when the base does not answer, or says no. */
-async function ask<T>(path: string): Promise<{ body: T; tag: string }> {
+async function answerOf(path: string): Promise<Response> {
   const response = await askBase(path, { ms: FINDINGS_MS });
   if (!response.ok) throw new Error(`the base answered ${response.status}`);
-  return { body: (await response.json()) as T, tag: response.headers.get('etag') ?? '' };
+  return response;
 }
 
 export interface AtBase {
@@ -37,18 +36,21 @@ export interface AtBase {
 export async function entriesAtBase(id: string): Promise<AtBase> {
   const entries = new Map<string, DerivedEntry>();
   const tags: string[] = [];
-  let next: string | undefined;
-  do {
-    const { body: page, tag }: { body: Page; tag: string } = await ask<Page>(
-      `/comparisons/${id}/findings${next === undefined ? '' : `?after=${next}`}`,
-    );
-    for (const walk of page.walks) {
-      const { header, derived, withheld } = walk;
+  const page = (after?: string): Promise<Response> =>
+    answerOf(`/comparisons/${id}/findings${after === undefined ? '' : `?after=${after}`}`);
+  let asked: Promise<Response> | undefined = page();
+  while (asked) {
+    const response: Response = await asked;
+    const next = response.headers.get(NEXT_PAGE);
+    // On its way while this one is read.
+    asked = next === null ? undefined : page(next);
+    // Where this one cannot be read, nobody waits for it.
+    asked?.catch(() => undefined);
+    const { walks } = (await response.json()) as Page;
+    for (const { header, derived, withheld } of walks)
       entries.set(header.id, { header, derived: derived ?? undefined, ...(withheld ? { withheld } : {}) });
-    }
-    tags.push(tag);
-    next = page.next;
-  } while (next !== undefined);
+    tags.push(response.headers.get('etag') ?? '');
+  }
   return { entries, tag: tags.join() };
 }
 
@@ -85,8 +87,8 @@ export async function withThisDevice(
 }
 
 const eventsAtBase = (walkId: string): Promise<readonly WalkEvent[]> =>
-  ask<WalkEvent[]>(`/walks/${walkId}/events`).then(
-    ({ body }) => body,
+  answerOf(`/walks/${walkId}/events`).then(
+    (response) => response.json() as Promise<WalkEvent[]>,
     () => [],
   );
 
