@@ -32,7 +32,7 @@ test.each([
   ['walk', 'Begin the walk'],
   ['trace', 'Outcomes, in separation'],
   ['ranges', 'one scale for all'],
-  ['verdict', 'Why, and what next'],
+  ['verdict', 'Next step'],
 ])(
   '%s: no longer than two screens, no text under 13 px, nothing against WCAG 2.2 AA',
   async (stage, sign) => {
@@ -151,7 +151,7 @@ test('the lens is chosen once, and goes along from stage to stage', async () => 
       );
     });
     if (stage === 'Verdict') {
-      await page.see('Why, and what next');
+      await page.see('Next step');
       expect(await script<number>('return document.querySelectorAll("[data-verdict]").length')).toBe(2);
     }
     if (stage === 'Trace') {
@@ -166,7 +166,7 @@ test('the lens is chosen once, and goes along from stage to stage', async () => 
 test('a line of the ledger opens by arrow keys, and the walks of Trace go by them too', async () => {
   const { page } = session;
   await page.open(at('verdict'));
-  await page.see('Why, and what next');
+  await page.see('Next step');
   const line = (): Promise<string> =>
     script<string>('return document.querySelector("[data-line][aria-pressed=true]").dataset.line');
   const before = await line();

@@ -9,7 +9,7 @@ export const STAGES: readonly (readonly [stage: string, sign: string, longTasks:
   ['plan', 'Home after', 16],
   ['trace', 'Trace: ', 12],
   ['ranges', 'Separation, one scale for all', 30],
-  ['verdict', 'Why, and what next', 12],
+  ['verdict', 'Next step', 12],
   ['report', 'In short', 12],
   ['walk', 'Begin the walk', 12],
 ];

@@ -36,7 +36,23 @@ export interface Verdict {
   readonly reason: string;
   /** The cheapest next measurement that would decide; absent when it is decided. */
   readonly next: string | undefined;
+  /** That in two or three words, where a line has room for no more. */
+  readonly step?: string;
+  /** What was found, as it is written, where that is no distance: the figure, its 95 % interval, and of how many. */
+  readonly found?: FoundFigures;
   readonly caveats: readonly string[];
+}
+
+export interface FoundFigures {
+  readonly figure: string | undefined;
+  readonly interval: string | undefined;
+  readonly n: string;
+}
+
+/** A next step, in a sentence and in two or three words. */
+export interface Next {
+  readonly next: string;
+  readonly step: string;
 }
 
 const WALKS_FOR_MEDIAN = walksFor(0.5);
@@ -50,7 +66,13 @@ export function judgeClaim(claim: Claim, evidence: Evidence): Verdict {
   const caveats = caveatsOf(claim, evidence);
   const { cell } = evidence;
   if (!cell || cell.walks === 0)
-    return { outcome: 'not tested', reason: notTested(claim, evidence), next: nextPath(claim), caveats };
+    return {
+      outcome: 'not tested',
+      reason: notTested(claim, evidence),
+      next: nextPath(claim),
+      step: 'walk it',
+      caveats,
+    };
   const known = knownOf(claim, cell, cell.withScale95M, cell.withScale95M.allHeldToM);
   const n = cellBasis(cell);
   if (known.low !== undefined && known.low >= claim.distanceM)
@@ -72,7 +94,7 @@ export function judgeClaim(claim: Claim, evidence: Evidence): Verdict {
   return {
     outcome: 'undecided',
     reason: undecided(claim, cell, known),
-    next: nextMeasurement(claim, evidence, cell),
+    ...nextMeasurement(claim, evidence, cell),
     caveats,
   };
 }
@@ -141,7 +163,7 @@ const nextPath = (claim: Claim): string =>
  * The cheapest next step: a longer path when this one cannot settle it, else more walks, with marks about
  * the claim.
  */
-function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFinding): string {
+function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFinding): Next {
   const exact = knownOf(
     claim,
     cell,
@@ -149,20 +171,35 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
     cell.bounds?.allHeldToM,
   );
   if (decides(claim, exact) && cell.scale.additive)
-    return 'Measure where the fixed end stands and enter in Paths how well that is known, and learn the operator’s delay with the trainer on Bench, before the next walks: but for these the walks would decide it.';
+    return {
+      step: 'measure the fixed end',
+      next: 'Measure where the fixed end stands and enter in Paths how well that is known, and learn the operator’s delay with the trainer on Bench, before the next walks: but for these the walks would decide it.',
+    };
   if (decides(claim, exact))
-    return `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. Read the places again by tape, laser or map, and correct the marks in Trace.`;
+    return {
+      step: 'measure the distance',
+      next: `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. Read the places again by tape, laser or map, and correct the marks in Trace.`,
+    };
   if (pathReachM !== undefined && pathReachM <= claim.distanceM)
-    return `This path ends at ${formatLength(pathReachM)} and could never settle ${claim.entered}: ${nextPath(claim).toLowerCase()}`;
+    return {
+      step: 'longer path',
+      next: `This path ends at ${formatLength(pathReachM)} and could never settle ${claim.entered}: ${nextPath(claim).toLowerCase()}`,
+    };
   const points = [0.97, 1, 1.03]
     .map((r) => Math.round(claim.distanceM * r))
     .filter((m) => pathReachM === undefined || m <= pathReachM);
   const marks = `with marks at ${points.join(', ')} m`;
   const more = walksWanted(claim, cell);
-  if (more === undefined) return `One more walk, ${marks}; then look again.`;
+  if (more === undefined) return { step: '1 more walk', next: `One more walk, ${marks}; then look again.` };
   return more > 30
-    ? `The claim lies too close to the median for a practicable number of walks (about ${more} more).`
-    : `About ${more} more ${plural(more, 'walk')}, ${marks}, if the median stays where it is.`;
+    ? {
+        step: 'too close to tell',
+        next: `The claim lies too close to the median for a practicable number of walks (about ${more} more).`,
+      }
+    : {
+        step: `${more} more ${plural(more, 'walk')}`,
+        next: `About ${more} more ${plural(more, 'walk')}, ${marks}, if the median stays where it is.`,
+      };
 }
 
 /** Walks beyond those made that settle it in 80 % of cases, by the noncentral t; undefined without a σ. */

@@ -15,6 +15,7 @@ export function judgeLatencyClaim(
       outcome: 'undecided',
       reason: `It was measured, and says nothing: ${refused}.`,
       next: 'Measure by frames of a fast camera, whose own chain is not in between.',
+      step: 'a fast camera',
       caveats: [],
     };
   if (!found)
@@ -22,32 +23,37 @@ export function judgeLatencyClaim(
       outcome: 'not tested',
       reason: 'No latency of this product was measured.',
       next: 'Count frames between an act and its picture, or film a clock beside its screen; ten readings.',
+      step: 'ten readings',
       caveats: [],
     };
   const [low, high] = [found.latencyS - found.halfWidthS, found.latencyS + found.halfWidthS];
   const what = `${ms(found.latencyS)} ± ${ms(found.halfWidthS)} (95 %, ${countOf(found.readings, 'reading')})`;
+  const figures = {
+    figure: ms(found.latencyS),
+    interval: `± ${ms(found.halfWidthS)}`,
+    n: String(found.readings),
+  };
   const caveats = [`Resolution of the method: ${ms(found.resolutionS)}.`];
   if (high <= latencyS)
     return {
       outcome: 'supported',
       reason: `Measured ${what}; the claim is ${entered}.`,
       next: undefined,
-      caveats,
+      ...{ found: figures, caveats },
     };
   if (low > latencyS)
     return {
       outcome: 'refuted',
       reason: `Measured ${what}, beyond the ${entered} claimed.`,
       next: undefined,
-      caveats,
+      ...{ found: figures, caveats },
     };
   return {
     outcome: 'undecided',
     reason: `Measured ${what}, which holds the ${entered} claimed.`,
-    next:
-      found.resolutionS > Math.abs(found.latencyS - latencyS)
-        ? 'A faster camera: its frames are longer than the difference.'
-        : 'More readings of the same kind.',
-    caveats,
+    ...(found.resolutionS > Math.abs(found.latencyS - latencyS)
+      ? { step: 'a faster camera', next: 'A faster camera: its frames are longer than the difference.' }
+      : { step: 'more readings', next: 'More readings of the same kind.' }),
+    ...{ found: figures, caveats },
   };
 }

@@ -1,6 +1,7 @@
 import { countOf } from '../quantity/plural.ts';
 import { cellBasis } from '../estimate/range/basis.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
+import type { Ends } from '../estimate/range/ends.ts';
 import { clopperPearson } from '../numeric/binomial.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
 import { formatLength } from '../quantity/length.ts';
@@ -28,6 +29,16 @@ export interface NeedVerdict {
   readonly reason: string;
   /** Walks that held to the need, of those that tell. */
   readonly kOfN: { readonly held: number; readonly of: number } | undefined;
+  /** Where nobody asked how far: how far it does reach, and of how many walks. */
+  readonly reach?: Reach;
+}
+
+/** A distance with its 95 % interval; `atLeast`: every walk held as far, and none says where it ends. */
+export interface Reach {
+  readonly foundM: number | undefined;
+  readonly ends: Ends | undefined;
+  readonly atLeast: boolean;
+  readonly walks: number;
 }
 
 /** Walks that held to a distance, of those that tell. */
@@ -141,8 +152,13 @@ function boundOnly({ distanceM }: Need, criterion: string, cell: CellFinding): B
 
 /** "40 Mbit/s to where": the distance to which 9 of 10 walks hold, with nothing to judge it against. */
 export function reachOfNeed(asked: string, cell: CellFinding | undefined): NeedVerdict {
-  const told = (outcome: NeedOutcome, reason: string): NeedVerdict => ({
+  const told = (
+    outcome: NeedOutcome,
+    reason: string,
+    { foundM, ends: found, atLeast = false }: Partial<Reach> = {},
+  ): NeedVerdict => ({
     ...{ outcome, reason, margin: undefined, atLeast: false, kOfN: undefined },
+    ...(outcome === 'distance' ? { reach: { foundM, ends: found, atLeast, walks: cell?.walks ?? 0 } } : {}),
   });
   if (!cell || cell.walks === 0) return told('unknown', 'Nothing of it was read here.');
   const n = cellBasis(cell);
@@ -155,9 +171,19 @@ export function reachOfNeed(asked: string, cell: CellFinding | undefined): NeedV
       : undefined;
   const middle = cell.median && median && `median ${formatLength(cell.median.estimateM)} (${ends(median)})`;
   const said = [tenth, middle].filter((t) => t !== undefined);
-  if (said.length > 0) return told('distance', `${capital(asked)}: ${said.join('; ')} (${n}).`);
+  if (said.length > 0)
+    return told(
+      'distance',
+      `${capital(asked)}: ${said.join('; ')} (${n}).`,
+      tenth === undefined
+        ? { foundM: cell.median?.estimateM, ends: median }
+        : { foundM: cell.own?.p10?.estimateM, ends: p10 },
+    );
   if (cell.bounds && cell.failures === 0)
-    return told('distance', `${capital(asked)}: ${heldText(cell)}, a bound.`);
+    return told('distance', `${capital(asked)}: ${heldText(cell)}, a bound.`, {
+      foundM: cell.withScale95M.allHeldToM ?? cell.bounds.allHeldToM,
+      atLeast: true,
+    });
   const { allHeldToM: heldM, allFailedByM: failedM } = cell.withScale95M;
   if (heldM === undefined && failedM === undefined)
     return told(
@@ -166,7 +192,9 @@ export function reachOfNeed(asked: string, cell: CellFinding | undefined): NeedV
     );
   const held = heldM === undefined ? 'not held at its nearest' : `held to ${formatLength(heldM)}`;
   const failed = failedM === undefined ? '' : `, no longer at ${formatLength(failedM)}`;
-  return told('distance', `${capital(asked)}: ${held}${failed}; no more is known (${n}).`);
+  return told('distance', `${capital(asked)}: ${held}${failed}; no more is known (${n}).`, {
+    ends: { low: heldM, high: failedM },
+  });
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -5,7 +5,7 @@ import type { Ends } from '../estimate/range/ends.ts';
 import { ratioBasis } from '../estimate/range/basis.ts';
 import type { RatioFinding } from '../estimate/range/ratioFinding.ts';
 import type { Criterion } from '../grade/criterion.ts';
-import { twoMeasures } from '../quantity/length.ts';
+import { formatLength, twoMeasures } from '../quantity/length.ts';
 import type { Verdict } from './claim.ts';
 
 /** "2×", "8 % farther" than another product. */
@@ -50,6 +50,7 @@ export function judgeRatioClaim(
       outcome: 'undecided',
       reason: [`The claim of ${entered} is not settled.`, ...besides(product, against, evidence)].join(' '),
       next: 'Measure where each ends, on one path and one outing: a ratio needs a distance of both.',
+      step: 'measure both ends',
       caveats,
     };
   if (!finding)
@@ -58,7 +59,8 @@ export function judgeRatioClaim(
       reason: evidence
         ? `There is no ratio of ${product} to ${against} here.`
         : `${product} or ${against} has no walk with an outcome on a path of this condition.`,
-      next: `Walk both, in turn, on one path of this condition.`,
+      next: 'Walk both, in turn, on one path of this condition.',
+      step: 'walk both',
       caveats,
     };
   const same = finding.numerator === product;
@@ -92,10 +94,15 @@ export function judgeRatioClaim(
     ]
       .concat(hangs ? [`It can hold only if ${against} ends before ${twoMeasures(hangs.endsBeforeM)}.`] : [])
       .join(' '),
-    next:
-      hangs && hangs.pointsM.length > 0
-        ? `Look at ${against} at ${hangs.pointsM.map(twoMeasures).join(', ')}: the first settles it.`
-        : 'More walks of both in a balanced order, with marks no wider apart than the root of the claimed ratio.',
+    ...(hangs && hangs.pointsM.length > 0
+      ? {
+          step: `look at ${formatLength(hangs.pointsM[0] as number)}`,
+          next: `Look at ${against} at ${hangs.pointsM.map(twoMeasures).join(', ')}: the first settles it.`,
+        }
+      : {
+          step: 'more walks of both',
+          next: 'More walks of both in a balanced order, with marks no wider apart than the root of the claimed ratio.',
+        }),
     caveats,
   };
 }

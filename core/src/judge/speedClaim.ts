@@ -1,6 +1,6 @@
 import { plural } from '../quantity/plural.ts';
 import type { LikeStands, SpeedRatio } from '../estimate/figures/speedRatio.ts';
-import type { Verdict } from './claim.ts';
+import type { Next, Verdict } from './claim.ts';
 
 /** What two products' readings say of each other at like stands. */
 export interface SpeedEvidence {
@@ -41,14 +41,24 @@ export function judgeSpeedClaim(
 ): Verdict {
   const { entered, ratio, upTo, against } = claim;
   const caveats = ['Judged on the ratio of speeds at stands where both were read, walk by walk.'];
-  const said = (outcome: Verdict['outcome'], reason: string, next?: string): Verdict => ({
-    ...{ outcome, reason, next, caveats },
+  const figures = evidence?.ratio;
+  const said = (outcome: Verdict['outcome'], reason: string, more?: Next): Verdict => ({
+    ...{ outcome, reason, caveats, next: undefined, ...more },
+    found: figures && {
+      figure: `${evidence.bound ? `${evidence.bound} ` : ''}×${figures.ratio.toFixed(2)}`,
+      interval:
+        figures.interval95 && `${figures.interval95.low.toFixed(2)} to ${figures.interval95.high.toFixed(2)}`,
+      n: figures.walks.join(', '),
+    },
   });
   if (!evidence)
     return said(
       'not tested',
       `No throughput of both it and ${against} was read on one path of this condition.`,
-      'Read both at the same stands, with one instrument, on two walks each or more.',
+      {
+        step: 'read both',
+        next: 'Read both at the same stands, with one instrument, on two walks each or more.',
+      },
     );
   const text = speedRatioText(evidence);
   if (text === undefined) return said('undecided', `No ratio: ${evidence.refused ?? 'no like stand'}.`);
@@ -61,7 +71,10 @@ export function judgeSpeedClaim(
     'undecided',
     `${found}, which does not settle the ${entered} claimed.`,
     evidence.bound
-      ? 'Compare them where neither reads what is behind it: farther out, or on a faster line.'
-      : 'More walks of both, read at the same stands.',
+      ? {
+          step: 'read farther out',
+          next: 'Compare them where neither reads what is behind it: farther out, or on a faster line.',
+        }
+      : { step: 'more walks of both', next: 'More walks of both, read at the same stands.' },
   );
 }

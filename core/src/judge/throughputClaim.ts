@@ -2,7 +2,7 @@ import { countOf } from '../quantity/plural.ts';
 import type { Cap } from '../estimate/figures/cap.ts';
 import { median } from '../numeric/median.ts';
 import { medianInterval } from '../numeric/medianInterval.ts';
-import type { Verdict } from './claim.ts';
+import type { Next, Verdict } from './claim.ts';
 
 /** Visits to a stand before the median is bounded at 95 %. */
 const LEAST_VISITS = 6;
@@ -35,6 +35,7 @@ export function judgeThroughputClaim(
       outcome: 'not tested',
       reason: 'No throughput of this product was read on a path of this condition.',
       next: 'Read it at the near point, after ten seconds to settle, on six visits.',
+      step: 'six visits',
       caveats,
     };
   const values = visits.map((v) => v.mbps);
@@ -44,11 +45,13 @@ export function judgeThroughputClaim(
   const found = known
     ? `the median of ${n} lies between ${show(known.low)} and ${show(known.high)} Mbit/s (95 %)`
     : `the middle of ${n} is ${show(median(values))} Mbit/s`;
-  const verdict = (outcome: Verdict['outcome'], reason: string, next?: string): Verdict => ({
-    outcome,
-    reason,
-    next,
-    caveats,
+  const verdict = (outcome: Verdict['outcome'], reason: string, more?: Next): Verdict => ({
+    ...{ outcome, reason, caveats, next: undefined, ...more },
+    found: {
+      figure: `${show(median(values))} Mbit/s`,
+      interval: known && `${show(known.low)} to ${show(known.high)}`,
+      n: String(visits.length),
+    },
   });
   if (known && known.low >= mbps) return verdict('supported', `${capital(found)}; the claim is ${entered}.`);
   if (cap)
@@ -57,32 +60,40 @@ export function judgeThroughputClaim(
       cap.measured
         ? `The near point reads ${show(cap.levelMbps)} Mbit/s, as much as what is behind it gives by cable: the product gives at least that, and the claim of ${entered} is not settled.`
         : `The near points all read about ${show(cap.levelMbps)} Mbit/s, and what is behind them may be why: the product gives at least that, and the claim of ${entered} is not settled.`,
-      'Measure what is behind it by cable, and test again where that is faster than the claim.',
+      {
+        step: 'measure by cable',
+        next: 'Measure what is behind it by cable, and test again where that is faster than the claim.',
+      },
     );
   if (known && known.high < mbps && behindMbps === undefined)
     return verdict(
       'undecided',
       `${capital(found)}, below the ${entered} claimed; what is behind the product was not measured, and may be what was read.`,
-      'Measure what is behind it by cable, and enter it in Paths as “Line by cable”.',
+      {
+        step: 'measure by cable',
+        next: 'Measure what is behind it by cable, and enter it in Paths as “Line by cable”.',
+      },
     );
   if (known && known.high < mbps && (behindMbps as number) < mbps)
     return verdict(
       'undecided',
       `${capital(found)}; what is behind the product gives ${show(behindMbps as number)} Mbit/s by cable, less than the ${entered} claimed.`,
-      'Test again where what is behind it is faster than the claim.',
+      { step: 'a faster line', next: 'Test again where what is behind it is faster than the claim.' },
     );
   if (known && known.high < mbps)
     return verdict('refuted', `${capital(found)}; the claim is ${claim.upTo ? 'up to ' : ''}${entered}.`);
   return known
-    ? verdict(
-        'undecided',
-        `${capital(found)}, which holds the ${entered} claimed.`,
-        'More visits to the near point.',
-      )
+    ? verdict('undecided', `${capital(found)}, which holds the ${entered} claimed.`, {
+        step: 'more visits',
+        next: 'More visits to the near point.',
+      })
     : verdict(
         'undecided',
         `${capital(found)}: fewer than the ${LEAST_VISITS} visits that bound a median, so ${entered} is not settled.`,
-        `${countOf(LEAST_VISITS - visits.length, 'more visit')} to the near point.`,
+        {
+          step: countOf(LEAST_VISITS - visits.length, 'more visit'),
+          next: `${countOf(LEAST_VISITS - visits.length, 'more visit')} to the near point.`,
+        },
       );
 }
 

@@ -118,16 +118,14 @@ describe('the ledger', () => {
       'm',
     );
     expect(line?.placed?.found).toBeCloseTo(1.25, 12);
-    expect(line?.reason).toBe('as the sentence says');
+    expect(line?.figures).toEqual({ figure: '×1.25', interval: '×0.63 to ×2.50', n: '3, 3' });
   });
 
-  test('a refuted claim keeps its sentence; what rests on the median gives its figures', () => {
+  test('a claim of a distance gives its figures, and keeps its sentence for the line opened', () => {
     const distance = { form: 'distance', entered: '300 m' };
     const lines = ledgerLines(judged([verdict(distance, 'refuted'), verdict(distance, 'undecided')]), 'm');
-    expect(lines.map((l) => l.reason)).toEqual([
-      'as the sentence says',
-      'median 123 m, 95 %: 96.0 m to 157 m; n 4',
-    ]);
+    expect(lines.map((l) => l.reason)).toEqual(['as the sentence says', 'as the sentence says']);
+    expect(lines[0]?.figures).toEqual({ figure: '123 m', interval: '96.0 m to 157 m', n: '4' });
     // The tick of the claim stands right of what was found.
     const shapes = shapesOf(
       ledgerStrip(lines[0] as (typeof lines)[number], ledgerScales(lines, 290, 'm'), 'm'),
@@ -213,7 +211,7 @@ test('claims on one lane never run into each other', () => {
 
 test('posts are walks: full ones made, open ones to make, no more than have room', () => {
   const posts = (made: number, wanted: number): [number, number] => {
-    const shapes = shapesOf(planCellScene({ made, wanted, outlook: 'bound', short: '' } as PlanCell, 200));
+    const shapes = shapesOf(planCellScene({ made, wanted, outlook: 'bound', short: '' } as PlanCell));
     const of = (role: string): number => shapes.filter((s) => s.role === role).length;
     return [of('post-made'), of('post-open')];
   };

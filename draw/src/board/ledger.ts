@@ -5,6 +5,7 @@ import {
   type Ends,
   type LengthUnit,
   type NeedOutcome,
+  type FoundFigures,
   type RatioFinding,
   type VerdictOutcome,
 } from '@urvek/core';
@@ -23,15 +24,15 @@ import { reachScale, scaleFor, type ReachScale } from './reachScale.ts';
 
 /** What was claimed, or needed, and what was found, as they stand on one scale. */
 interface Placed {
-  /** Metres, or a factor. */
-  readonly said: number;
+  /** Metres, or a factor; absent where nobody asked how far. */
+  readonly said: number | undefined;
   readonly found: number | undefined;
   readonly ends: Ends | undefined;
   /** The figure found is a bound: at least so much. */
   readonly atLeast: boolean;
 }
 
-/** A line of the ledger: a claim or a need on one path, its verdict, one reason and one next step. */
+/** A line of the ledger: a claim or a need on one path, its verdict, the figures it rests on and one next step. */
 export interface LedgerLine {
   /** Its name in an address. */
   readonly id: string;
@@ -43,8 +44,11 @@ export interface LedgerLine {
   readonly where: string;
   readonly scale: 'distance' | 'ratio' | undefined;
   readonly placed: Placed | undefined;
+  /** What was found; absent where nothing was. Its sentence stands in the line opened. */
+  readonly figures: FoundFigures | undefined;
   readonly reason: string;
-  readonly next: string | undefined;
+  /** The next step in two or three words. */
+  readonly step: string | undefined;
 }
 
 /** Claims in the order of the kit, then needs. */
@@ -65,20 +69,14 @@ function claimLine(claim: ClaimVerdict, range: RangeView | undefined, unit: Leng
   return {
     id: `${claim.claim.id}~${walked?.id ?? ''}~${subject}`,
     of: { claim },
-    ...{ outcome: verdict.outcome, subject, said: claimText(claim.claim), next: verdict.next },
+    ...{ outcome: verdict.outcome, subject, said: claimText(claim.claim), step: verdict.step },
     where: walked?.name ?? (claim.claim.form === 'distance' ? 'no path of this condition' : 'no path'),
     scale: found?.scale,
     placed: found?.placed,
-    reason:
-      restsOnMedian(claim) && found
-        ? (figuresText(found.placed, found.n, unit) ?? verdict.reason)
-        : verdict.reason,
+    figures: (found && figuresOf(found, unit)) ?? verdict.found,
+    reason: verdict.reason,
   };
 }
-
-/** Of a distance, unless it is refuted: that takes nine of ten walks. */
-const restsOnMedian = ({ claim, verdict }: ClaimVerdict): boolean =>
-  claim.form === 'distance' && verdict.outcome !== 'refuted';
 
 interface Found {
   readonly scale: 'distance' | 'ratio';
@@ -103,7 +101,7 @@ function placedClaim(
     const bound = cell.failures === 0 ? (cell.withScale95M.allHeldToM ?? cell.bounds?.allHeldToM) : undefined;
     return {
       scale: 'distance',
-      n: `n ${cell.walks}`,
+      n: String(cell.walks),
       placed: {
         said,
         ends,
@@ -118,7 +116,7 @@ function placedClaim(
   const { ratio, low, high } = ratioFigures({ of: against, inverse: against.denominator === subject });
   return {
     scale: 'ratio',
-    n: `n ${against.walks.join(' and ')}`,
+    n: against.walks.join(', '),
     placed: {
       said: parseClaim('ratio', claim.entered).value,
       found: ratio,
@@ -150,13 +148,19 @@ function claimedRatio(
   );
 }
 
-/** The figures that the verdict rests on; undefined where its own sentence says it better. */
-function figuresText({ found, ends, atLeast }: Placed, n: string, unit: LengthUnit): string | undefined {
-  const show = (m: number): string => formatLength(m, unit);
-  const range = ends && endsText(ends.low, ends.high, show);
-  if (found === undefined) return range === undefined ? undefined : `median, 95 %: ${range}; ${n}`;
-  if (atLeast) return `held to the end in every walk, more than ${show(found)}; ${n}`;
-  return `median ${show(found)}${range === undefined ? '' : `, 95 %: ${range}`}; ${n}`;
+/** What was found as it is written; undefined where nothing was. */
+function figuresOf(
+  { scale, placed: { found, ends, atLeast }, n }: Found,
+  unit: LengthUnit,
+): FoundFigures | undefined {
+  if (found === undefined && !ends) return undefined;
+  const show = (value: number): string =>
+    scale === 'ratio' ? `×${value.toFixed(2)}` : formatLength(value, unit);
+  return {
+    figure: found === undefined ? undefined : `${atLeast ? 'over ' : ''}${show(found)}`,
+    interval: ends && endsText(ends.low, ends.high, show),
+    n,
+  };
 }
 
 function needLine(need: NeedJudged, unit: LengthUnit): LedgerLine {
@@ -164,19 +168,20 @@ function needLine(need: NeedJudged, unit: LengthUnit): LedgerLine {
   const metres = need.need.entered === '' ? undefined : parseLength(need.need.entered).valueM;
   const { margin, atLeast, kOfN } = verdict;
   const found = metres === undefined || margin === undefined ? undefined : margin * metres;
-  const placed = metres === undefined ? undefined : { said: metres, found, ends: undefined, atLeast };
-  const counted = kOfN ? `; ${kOfN.held} of ${kOfN.of} walks held to it` : '';
+  const reach = verdict.reach;
+  const placed =
+    metres !== undefined
+      ? { said: metres, found, ends: undefined, atLeast }
+      : reach && { said: undefined, found: reach.foundM, ends: reach.ends, atLeast: reach.atLeast };
+  const n = kOfN ? `${kOfN.held} of ${kOfN.of}` : reach ? String(reach.walks) : '';
   return {
     id: `${need.need.id}~${subject}`,
     of: { need },
-    ...{ outcome: verdict.outcome, subject, next: undefined, placed },
+    ...{ outcome: verdict.outcome, subject, step: undefined, placed, reason: verdict.reason },
     said: `${need.need.use}: ${needText(need.need)}`,
     where: walked?.name ?? 'no path',
     scale: placed && 'distance',
-    reason:
-      found === undefined || need.need.figure !== undefined
-        ? verdict.reason
-        : `9 of 10 walks hold to ${atLeast ? 'at least ' : ''}${formatLength(found, unit)}${counted}`,
+    figures: placed && figuresOf({ scale: 'distance', placed, n }, unit),
   };
 }
 
@@ -228,8 +233,7 @@ function stripShapes(
   ratio: boolean,
   unit: LengthUnit,
 ): Shape[] {
-  const at = scale.x(said);
-  const label = ratio ? `×${said}` : formatLength(said, unit);
+  const at = said === undefined ? undefined : scale.x(said);
   const low = ends?.low === undefined ? undefined : scale.x(ends.low);
   const high = ends?.high === undefined ? undefined : scale.x(ends.high);
   const place = found === undefined ? undefined : scale.x(found);
@@ -255,12 +259,19 @@ function stripShapes(
           ]
         : [path(`M${place} ${MIDDLE - 8}l6 8l-6 8l-6 -8z`, 'median')]),
   ];
-  const edge = at > scale.width - 30 ? 'end' : at < 30 ? 'start' : 'middle';
+  const claim =
+    at === undefined || said === undefined
+      ? []
+      : claimShapes(at, ratio ? `×${said}` : formatLength(said, unit), scale.width);
   return [
     ...scale.ticks.map(({ atM }) => line(scale.x(atM), 3, scale.x(atM), 21, 'grid')),
     ...(ratio ? [line(scale.x(1), 2, scale.x(1), 22, 'zero')] : []),
     ...drawn,
-    line(at, 0, at, 23, 'claim'),
-    text(at, 33, label, 'claim-text', edge),
+    ...claim,
   ];
 }
+
+const claimShapes = (at: number, label: string, width: number): Shape[] => [
+  line(at, 0, at, 23, 'claim'),
+  text(at, 33, label, 'claim-text', at > width - 30 ? 'end' : at < 30 ? 'start' : 'middle'),
+];

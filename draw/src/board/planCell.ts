@@ -4,9 +4,30 @@ import { postShapes, postsWidth } from './posts.ts';
 
 const [HEIGHT, MIDDLE] = [20, 10];
 
+/** What a shape of the board takes, with what keeps it apart. */
+const SHAPE_PX = 24;
+const GAP = 12;
+
+/** One shape by itself, for the legend; without an outlook a post. */
+export const planSignScene = (sign: Outlook | 'made' | 'to make', title: string): Scene => ({
+  width: sign === 'made' || sign === 'to make' ? postsWidth(1) : SHAPE_PX,
+  height: HEIGHT,
+  title,
+  groups: [
+    {
+      id: sign,
+      title: undefined,
+      shapes:
+        sign === 'made' || sign === 'to make'
+          ? postShapes(1, 2, sign === 'made' ? 1 : 0, 1, HEIGHT - 4)
+          : outlookShapes(sign, 1),
+    },
+  ],
+});
+
 /** Walks made and to make as posts, and what they will come to by its shape. */
-export const planCellScene = ({ made, wanted, outlook, short }: PlanCell, width: number): Scene => ({
-  width,
+export const planCellScene = ({ made, wanted, outlook, short }: PlanCell): Scene => ({
+  width: postsWidth(Math.max(made, wanted)) + GAP + SHAPE_PX,
   height: HEIGHT,
   title: `${made} of ${wanted} walks made; ${short}`,
   groups: [
@@ -15,7 +36,7 @@ export const planCellScene = ({ made, wanted, outlook, short }: PlanCell, width:
       title: undefined,
       shapes: [
         ...postShapes(1, 2, made, wanted, HEIGHT - 4),
-        ...outlookShapes(outlook, postsWidth(Math.max(made, wanted)) + 12),
+        ...outlookShapes(outlook, postsWidth(Math.max(made, wanted)) + GAP),
       ],
     },
   ],

@@ -150,7 +150,7 @@ function valueOf(of: ReachCell, unit: LengthUnit): Pick<ReachFigures, 'value' | 
   const { cell } = of;
   switch (of.state) {
     case 'not planned':
-      return { value: 'not planned', beside: undefined };
+      return { value: '–', beside: undefined };
     case 'planned':
       return { value: 'to walk', beside: `${of.planned} planned` };
     case 'refused':

@@ -22,6 +22,8 @@ export interface PlanCell {
   readonly made: number;
   readonly wanted: number;
   readonly outlook: Outlook;
+  /** The figure beside its shape: walks it takes, or the share of the claim that the path reaches. */
+  readonly figure?: string;
   /** In a few words, and in a sentence. */
   readonly short: string;
   readonly why: string;
@@ -64,7 +66,7 @@ export function planBoard(setup: Setup, walks: readonly Walked[]): PlanBoard {
   };
 }
 
-type Told = Pick<PlanCell, 'outlook' | 'short' | 'why'>;
+type Told = Pick<PlanCell, 'outlook' | 'figure' | 'short' | 'why'>;
 
 /** The claims decide first: what a path can never settle, what its walks are too few for, what they will settle. */
 function outlookOf(setup: Setup, product: Product, rig: Rig, path: SetupPath, compared: boolean): Told {
@@ -76,6 +78,7 @@ function outlookOf(setup: Setup, product: Product, rig: Rig, path: SetupPath, co
   if (beyond)
     return {
       outlook: 'bound',
+      figure: `${Math.round((100 * reachM) / beyond.distanceM)} %`,
       short: `reaches ${Math.round((100 * reachM) / beyond.distanceM)} % of its claim`,
       why: `The path reaches ${times(reachM / beyond.distanceM)} the claim of ${claimText(beyond.claim)}: no walk on it can support it. ${attenuated(reachM, beyond.distanceM)}`,
     };
@@ -99,6 +102,7 @@ function outlookOf(setup: Setup, product: Product, rig: Rig, path: SetupPath, co
   if (needed === undefined || needed > walksEach)
     return {
       outlook: 'too few',
+      ...(needed === undefined ? {} : { figure: String(needed) }),
       short: needed === undefined ? `too few for ×${asked}` : `too few: ×${asked} needs ${needed}`,
       why:
         needed === undefined
@@ -129,6 +133,7 @@ function forClaim(
   if (needed > walksEach)
     return {
       outlook: 'too few',
+      ...(Number.isFinite(needed) ? { figure: String(needed) } : {}),
       short: Number.isFinite(needed) ? `too few: its claim needs ${needed}` : 'too near its claim',
       why: `${path}${predictedText(predictedM)} ${Number.isFinite(needed) ? `If that is right, about ${needed} walks settle the claim; ${walksEach} are planned.` : 'If that is right, it lies too near the claim for a practicable number of walks.'}`,
     };

@@ -185,6 +185,7 @@ function judgeThroughput(
     return {
       outcome: 'undecided',
       reason: `${doubt.instrument ?? 'The instrument, which nobody named,'} read ${doubt.readMbps.toFixed(0)} Mbit/s ${doubt.direction === 'fixed-to-mobile' ? 'down' : 'up'} through a line sold as ${doubt.planMbps.toFixed(0)}: what shows the impossible on one axis is doubted on all.`,
+      step: 'another instrument',
       next: 'Read again with another instrument, or against a server that is known to be behind the line.',
       caveats: [],
     };

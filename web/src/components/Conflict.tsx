@@ -25,7 +25,7 @@ export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict &
         <p>The two changes are of different things: both are kept.</p>
       ) : (
         <div className="max-h-[40vh] overflow-y-auto">
-          <table className="mt-1 w-full text-[0.95rem]" aria-label="Changed by both">
+          <table className="mt-1 w-full text-base" aria-label="Changed by both">
             <thead>
               <tr className="border-b border-ink text-left">
                 <th scope="col">Changed by both</th>

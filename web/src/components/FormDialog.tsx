@@ -19,7 +19,7 @@ export const FormDialog = ({
     <div className="fixed inset-0 overflow-y-auto">
       <div className="grid min-h-full place-items-center p-4">
         <DialogPanel className="sheet grid w-full max-w-md gap-3 border-2 border-ink p-5">
-          <DialogTitle className="text-[1.05rem] font-bold">{title}</DialogTitle>
+          <DialogTitle className="text-base font-bold">{title}</DialogTitle>
           <p className="text-faint">{said}</p>
           {children}
         </DialogPanel>

@@ -59,7 +59,7 @@ export function MakeKey() {
       {make.data && (
         <p role="status" className="border-l-4 border-accent pl-3">
           <strong>Copy it now: it is not shown again.</strong>
-          <code className="figure block text-[0.95rem] break-all" data-program-key>
+          <code className="figure block text-base break-all" data-program-key>
             {make.data.key}
           </code>
           <span className="text-[0.87rem] text-faint">Sent in the header X-Urvek-Key.</span>

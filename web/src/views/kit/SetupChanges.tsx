@@ -49,7 +49,7 @@ export function SetupChanges({ comparison }: Ready) {
       {!data && !error && <Loading what="the history" />}
       {data?.length === 0 && <Empty title="Nothing is kept yet">The next change is.</Empty>}
       {data && data.length > 0 && (
-        <table className="sheet w-full text-[0.95rem]" aria-label="Changes of the set-up, the newest first">
+        <table className="sheet w-full text-base" aria-label="Changes of the set-up, the newest first">
           <thead>
             <tr className="border-b-2 border-ink text-left">
               <th scope="col" className="w-20 px-2 text-right">

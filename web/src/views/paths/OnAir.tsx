@@ -6,7 +6,7 @@ import type { SetupForm } from './onAirParts.tsx';
 export function OnAir({ form }: { form: SetupForm }) {
   return (
     <details className="sheet mt-4 p-4" aria-label="On the air">
-      <summary className="cursor-pointer font-head text-[1.05rem] font-bold">
+      <summary className="cursor-pointer font-head text-base font-bold">
         On the air: survey and interference
       </summary>
       <div className="mt-2 grid gap-6 lg:grid-cols-2">

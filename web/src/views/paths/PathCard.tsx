@@ -1,10 +1,9 @@
 import { pathSchema, type Setup } from '@urvek/contract';
-import { pathLengthM, separationAtM, type LevelReading, type Path, type PathLink } from '@urvek/core';
+import { pathLengthM, type LevelReading, type Path, type PathLink } from '@urvek/core';
 import { pathLinkOf, type SetupPath } from '@urvek/study';
 import { useState } from 'react';
 import { useStudy } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
-import { Length } from '../../components/Length.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
 import { useSelected } from '../../state/lens.ts';
 import { Exports } from './Exports.tsx';
@@ -13,9 +12,11 @@ import { Parts } from './Parts.tsx';
 import { parsePart, partAt, partAtM, partText, type Part } from './parts.ts';
 import { PathHead } from './PathHead.tsx';
 import { PathRest } from './PathRest.tsx';
+import { PathTape } from './PathTape.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 import { Prediction } from './Prediction.tsx';
 import { SitePlan } from './SitePlan.tsx';
+import { usePredicted } from './usePredicted.ts';
 
 const NO_LEVELS: readonly LevelReading[] = [];
 /** A point is meant from so near, as a share of the path's length. */
@@ -60,25 +61,17 @@ export function PathCard({
   };
   const drawable = pathSchema.isValidSync(edited);
   const drawn = useLastValid(edited, drawable);
+  const expected = usePredicted(drawn, form.watch('products'));
   const set = <K extends 'legs' | 'features'>(field: K, value: SetupPath[K]): void =>
     form.setValue(`${at}.${field}`, value as never, { shouldDirty: true });
   return (
     <section className="sheet p-4" aria-label={path.name || 'New path'}>
       <PathHead form={form} index={index} onRemove={onRemove} />
-      {drawn && (
-        <p className="mt-2">
-          Travelled <Length m={pathLengthM(drawn)} both />, separation at the end{' '}
-          <Length m={separationAtM(drawn, pathLengthM(drawn))} both />
-        </p>
-      )}
-      <PathRest form={form} index={index} />
-      {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
-      <Parts form={form} index={index} named={named} inHand={inHand} onPart={onPart} />
       <div className="mt-3">
         {drawn && (
-          <Prediction
+          <PathTape
             path={drawn}
-            products={form.watch('products')}
+            of={expected}
             inHandM={inHand && partAtM(drawn, inHand)}
             onPress={(atM) => onPart(partAt(path, atM, REACH * lengthM))}
           >
@@ -107,7 +100,7 @@ export function PathCard({
                 </div>
               </details>
             )}
-          </Prediction>
+          </PathTape>
         )}
         {!drawable && (
           <p role="alert" className="text-lost">
@@ -117,6 +110,10 @@ export function PathCard({
           </p>
         )}
       </div>
+      {/* Outside of what is drawn: a figure half typed must not take its own field away. */}
+      <Parts form={form} index={index} named={named} inHand={inHand} onPart={onPart} />
+      <PathRest form={form} index={index} />
+      {drawn && <Prediction path={drawn} of={expected} />}
       {drawn && (
         <details className="mt-2 border-t border-rule pt-2">
           <summary className="cursor-pointer font-bold">

@@ -31,10 +31,10 @@ export function PlanBoard({
           <tr>
             <td className="sticky left-0 z-10 w-44 min-w-40 bg-sheet" />
             {paths.map((p) => (
-              <th key={p.id} scope="col" className="min-w-52 px-2 py-1 leading-tight">
+              <th key={p.id} scope="col" className="min-w-32 px-2 py-1 leading-tight">
                 {p.name}{' '}
                 <span className="font-normal whitespace-nowrap text-faint text-[0.87rem]">
-                  {p.condition}, to <Length m={farthestM(p)} />
+                  to <Length m={farthestM(p)} />
                 </span>
               </th>
             ))}

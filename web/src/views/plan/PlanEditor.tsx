@@ -12,6 +12,7 @@ import { useSelected } from '../../state/lens.ts';
 import { DayLine } from './DayLine.tsx';
 import { PlanBoard } from './PlanBoard.tsx';
 import { PlanDetail } from './PlanDetail.tsx';
+import { PlanLegend } from './PlanLegend.tsx';
 import { PlanSettings } from './PlanSettings.tsx';
 import { settingsText } from './settingsText.ts';
 import { Takes } from './Takes.tsx';
@@ -71,10 +72,7 @@ export function PlanEditor(workspace: Ready) {
       ) : (
         <>
           <PlanBoard board={board} selected={selected?.id} onSelect={select} />
-          <p className="mt-1 text-[0.87rem] text-faint">
-            Full post: a walk made; open post: a walk to make. Full diamond: can settle a claim; open diamond:
-            tells what matters apart; arrow: the path ends too soon; bracket: too few walks for what is asked.
-          </p>
+          <PlanLegend />
           <DayLine setup={shown} />
           <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />
         </>

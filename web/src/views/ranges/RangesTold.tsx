@@ -15,7 +15,7 @@ export function RangesTold({
   const [unit] = useUnit();
   return (
     <section aria-label={`${cell.subject} on ${cell.path.name}`} className="mt-2">
-      <p role="status" className="mb-2 text-[1.07rem]" data-told>
+      <p role="status" className="mb-2 text-base" data-told>
         <strong>
           {cell.subject} on {cell.path.name}
         </strong>

@@ -53,7 +53,7 @@ export function ReachBoard({
               <th key={path.id} scope="col" className="px-2 pt-1.5 align-bottom" style={{ width: columnPx }}>
                 <span className="font-head">{path.name}</span>{' '}
                 <span className="text-[0.87rem] font-normal text-faint">
-                  {path.condition}, to <Length m={farthestM(path)} />
+                  to <Length m={farthestM(path)} />
                 </span>
                 <Picture scene={reachAxis(scale)} className="block" aria-hidden />
               </th>

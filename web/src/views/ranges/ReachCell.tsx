@@ -21,7 +21,7 @@ export function ReachCell({ cell, scale, unit, selected, onSelect, onKey }: Show
         className={`block w-full px-2 pt-0.5 pb-0.5 text-left focus-visible:-outline-offset-2 ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
       >
         <span className="flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
-          <span className={`figure ${quiet ? 'text-faint' : 'text-[1.07rem] font-bold'}`}>{value}</span>
+          <span className={`figure ${quiet ? 'text-faint' : 'text-base font-bold'}`}>{value}</span>
           <span className="text-[0.87rem] text-faint">{beside}</span>
           <span className="figure ml-auto text-[0.87rem] text-faint">{n}</span>
           <span className={`figure text-[0.87rem] ${apart ? 'font-bold' : 'text-faint'}`}>{ratio}</span>

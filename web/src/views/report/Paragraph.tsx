@@ -33,7 +33,7 @@ export function Paragraph({
   const own = block.text !== block.made;
   return (
     <div>
-      <p className="text-[1.05rem]" data-paragraph={block.id} data-rests={block.rests.join(' ')}>
+      <p className="text-base" data-paragraph={block.id} data-rests={block.rests.join(' ')}>
         {block.text}
       </p>
       {comparison && block.was !== undefined && (

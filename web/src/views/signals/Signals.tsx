@@ -121,7 +121,7 @@ export function Signals() {
           </ul>
         </section>
       </div>
-      <p className="mt-3 text-[0.95rem]">
+      <p className="mt-3 text-base">
         {clock.ofWalk
           ? 'The beacon belongs to the walk under way on this device: its log says where each code was sent.'
           : 'No walk with real gear is under way on this device: the beacon tells the time since this page was opened.'}{' '}

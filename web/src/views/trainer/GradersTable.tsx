@@ -30,7 +30,7 @@ export function GradersTable({ graders }: { graders: readonly Grader[] }) {
   const couples = graders.flatMap((a, i) => graders.slice(i + 1).map((b) => [a, b] as const));
   return (
     <section className="sheet mt-3 max-w-4xl p-4" aria-label="Graders on this device">
-      <table className="w-full text-[0.95rem]" aria-label="Where each sets the grades">
+      <table className="w-full text-base" aria-label="Where each sets the grades">
         <thead>
           <tr className="border-b border-ink text-left">
             <th scope="col">Share of speech lost, graded below</th>

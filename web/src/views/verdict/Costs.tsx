@@ -10,7 +10,7 @@ export function Costs({ form, judged }: { form: SetupForm; judged: JudgementView
   const currency = form.watch('currency') ?? '';
   return (
     <details className="sheet p-4" open={judged.costs.length > 0}>
-      <summary className="cursor-pointer font-head text-[1.05rem] font-bold">Cost of a metre</summary>
+      <summary className="cursor-pointer font-head text-base font-bold">Cost of a metre</summary>
       {judged.costs.map((c) => (
         <table key={c.title} className="table mt-2">
           <caption className="text-left font-bold">{c.title}</caption>

@@ -10,9 +10,9 @@ import { useUnit } from '../../state/unit.ts';
 import { LedgerDetail } from './LedgerDetail.tsx';
 import { LedgerRow } from './LedgerRow.tsx';
 
-const STRIP_PX = 290;
+const STRIP_PX = 400;
 
-/** A line for each claim and need: verdict, the claim on what was found, one reason, one next step. */
+/** A line for each claim and need: verdict, the claim on what was found, its figures, one next step. */
 export function Ledger({ workspace, judged }: { workspace: Ready; judged: JudgementView }) {
   const [unit] = useUnit();
   const [lens] = useLens();
@@ -48,8 +48,17 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
                 <Picture scene={reachAxis(scales.distance)} className="block" aria-hidden />
                 <span className="sr-only">Claimed, and found</span>
               </th>
+              <th scope="col" className="w-24 px-2 text-right">
+                Found
+              </th>
+              <th scope="col" className="w-36 px-2 text-right">
+                95 %
+              </th>
+              <th scope="col" className="w-16 px-2 text-right">
+                n
+              </th>
               <th scope="col" className="px-2">
-                Why, and what next
+                Next step
               </th>
             </tr>
           </thead>
@@ -67,12 +76,7 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
         </table>
       </div>
       <p className="mt-1 mb-3 text-[0.87rem] text-faint">
-        Dashed tick: what is said or needed. Diamond and bar: the median and its 95 % interval; of a need,
-        what 9 of 10 walks hold to. Judged on the median of{' '}
-        {workspace.comparison.setup.plan.criterion === 'by kind'
-          ? 'the usual criterion of each kind'
-          : workspace.comparison.setup.plan.criterion}
-        .
+        Dashed: what is said. Diamond, bar: median and 95 %; of a need, what 9 of 10 walks hold to.
       </p>
       {selected && <LedgerDetail key={selected.id} line={selected} workspace={workspace} judged={judged} />}
     </>

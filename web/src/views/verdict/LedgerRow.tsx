@@ -4,7 +4,7 @@ import type { KeyboardEvent } from 'react';
 import { Picture } from '../../components/Picture.tsx';
 import { OutcomeMark } from './OutcomeMark.tsx';
 
-/** One claim or need: what was stated on what was found, the verdict, one reason, one next step. */
+/** One claim or need: what was stated on what was found, the verdict, the figures it rests on, one next step. */
 export function LedgerRow({
   line,
   scales,
@@ -20,6 +20,7 @@ export function LedgerRow({
   onSelect: () => void;
   onKey: (e: KeyboardEvent) => void;
 }) {
+  const { figures } = line;
   const data = 'claim' in line.of ? { 'data-verdict': line.outcome } : { 'data-need': line.outcome };
   return (
     <tr
@@ -48,10 +49,10 @@ export function LedgerRow({
       <td className="px-2 py-1">
         <Picture scene={ledgerStrip(line, scales, unit)} className="block" aria-hidden />
       </td>
-      <td className="px-2 py-1 text-[0.87rem] leading-tight">
-        {line.reason}
-        {line.next !== undefined && <span className="block text-accent">{line.next}</span>}
-      </td>
+      <td className="px-2 py-1.5 text-right font-bold tabular-nums">{figures?.figure}</td>
+      <td className="px-2 py-1.5 text-right tabular-nums">{figures?.interval}</td>
+      <td className="px-2 py-1.5 text-right tabular-nums">{figures?.n}</td>
+      <td className="px-2 py-1.5 text-accent">{line.step}</td>
     </tr>
   );
 }

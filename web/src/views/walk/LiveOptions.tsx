@@ -32,7 +32,7 @@ export function LiveOptions({
   location: string;
 }) {
   return (
-    <div className="ml-auto flex items-center gap-x-2.5 text-[0.95rem]">
+    <div className="ml-auto flex items-center gap-x-2.5 text-base">
       <Popover className="relative">
         <PopoverButton className="btn btn-quiet min-h-11">options</PopoverButton>
         <PopoverPanel className="sheet absolute right-0 z-10 grid max-h-[75vh] w-64 gap-1 overflow-y-auto p-2 shadow-md">

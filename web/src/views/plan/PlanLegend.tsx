@@ -1,0 +1,26 @@
+import { planSignScene } from '@urvek/draw';
+import { Picture } from '../../components/Picture.tsx';
+
+const SIGNS = [
+  ['made', 'walked'],
+  ['to make', 'to walk'],
+  ['settles', 'settles a claim'],
+  ['tells', 'estimate'],
+  ['bound', 'path ends first: share of the claim'],
+  ['too few', 'too few: walks it takes'],
+] as const;
+
+/** What the shapes of the board say, and the figures beside them. */
+export const PlanLegend = () => (
+  <ul className="mt-1 flex flex-wrap gap-x-5 text-[0.87rem] text-faint" aria-label="Legend">
+    {SIGNS.map(([sign, said]) => {
+      const scene = planSignScene(sign, said);
+      return (
+        <li key={sign} className="flex items-center gap-1.5">
+          <Picture scene={scene} style={{ width: scene.width }} aria-hidden />
+          {said}
+        </li>
+      );
+    })}
+  </ul>
+);
