@@ -54,7 +54,10 @@ test('a need from the list of usual ones is judged once it is saved', async () =
       (await page.driver.executeScript<number>("return document.querySelectorAll('[data-need]').length")) ===
       2,
   );
-  expect(await page.text('//*[@data-ledger]')).toContain('9 of 10 walks hold to');
+  // How far 9 of 10 walks hold, and how many of those that tell held to the need.
+  expect(await page.text('(//*[@data-need])[1]')).toMatch(/\d+ m[^]*\d of \d/);
+  await (await page.find('(//*[@data-need])[1]//button')).click();
+  await page.see('9 of 10 walks hold to');
 }, 450_000);
 
 test('on paper: no controls, the made-up mark on every page, the wording questioned on screen only', async () => {
