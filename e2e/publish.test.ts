@@ -64,6 +64,16 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
   const { page } = session;
   await page.open(`/c/${DEMO_ID}/report`);
   await page.see('What was tested, and how it was set up');
+  await page.press('Edit title and question');
+  await page.fill('Question', 'Which of the two holds out on the Incline?');
+  await page.press('Save');
+  await page.see('Title and question saved');
+  expect(await page.text('//article/header')).toContain('Which of the two holds out on the Incline?');
+  await page.press('Undo');
+  await page.until(
+    'the question as it was',
+    async () => !(await page.text('//article/header')).includes('Which of the two holds out'),
+  );
   await page.press('Reword');
   const text = await page.find("//textarea[@maxlength='2000']");
   await text.clear();

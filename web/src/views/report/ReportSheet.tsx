@@ -2,10 +2,10 @@ import { reportText, SIMULATED, textsOf, type ReportDocument, type ReportForm } 
 import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy } from 'lucide-react';
 import type { Ready } from '../../components/WithWorkspace.tsx';
-import { Heading } from '../../components/Heading.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Empty } from '../../components/States.tsx';
 import { BlockView } from './BlockView.tsx';
+import { ReportTitle } from './ReportTitle.tsx';
 
 /** The page as it is printed. */
 export function ReportSheet({
@@ -23,6 +23,7 @@ export function ReportSheet({
   only: readonly string[];
 }) {
   const notice = useNotice();
+  const editable = workspace.sealed || only.length > 0 ? undefined : workspace.comparison;
   const walked = judged.ranges.flatMap((r) => r.summary.fitted);
   const carried = {
     walks: walked.reduce((sum, c) => sum + c.walks, 0),
@@ -42,10 +43,7 @@ export function ReportSheet({
         <p className="every-page border-2 border-ink px-2 py-1 font-bold">{SIMULATED}</p>
       )}
       <header>
-        <Heading title={`Report: ${document.title}`} className="text-2xl">
-          {document.title}
-        </Heading>
-        <p className="mt-1 text-lg">{document.question}</p>
+        <ReportTitle title={document.title} question={document.question} comparison={editable} />
         {only.length > 0 && (
           <p className="mt-1 border-l-4 border-degraded pl-2" data-only>
             Part of the comparison only: {only.join(', ')}.
@@ -82,7 +80,7 @@ export function ReportSheet({
               <BlockView
                 key={block.kind === 'paragraph' ? block.id : i}
                 block={block}
-                comparison={workspace.sealed || only.length > 0 ? undefined : workspace.comparison}
+                comparison={editable}
                 carried={carried}
               />
             ))}
