@@ -1,6 +1,6 @@
 import { afterAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
-import { pictureMessageOf, seeded, type EventKind, type WalkEvent } from '@urvek/core';
+import { pictureMessageOf, seeded, type EventKind, type PictureMessage, type WalkEvent } from '@urvek/core';
 import { closeSync, mkdtempSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
@@ -55,6 +55,16 @@ function writeShown(file: string): void {
       writeSync(out, typeof piece === 'string' ? Buffer.from(piece) : piece);
   }
   closeSync(out);
+}
+
+const wasm = createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm');
+prepareZXingModule({ overrides: { wasmBinary: new Uint8Array(readFileSync(wasm)).buffer } });
+
+/** The beacon as it stands on a screen. */
+async function codeOnScreen(page: Page): Promise<PictureMessage | undefined> {
+  const png = Buffer.from(await page.driver.takeScreenshot(), 'base64');
+  const [code] = await readBarcodes(new Uint8Array(png), { formats: ['QRCode'], maxNumberOfSymbols: 1 });
+  return pictureMessageOf(code?.text ?? '');
 }
 
 const newest = async (): Promise<StoredWalk> =>
@@ -144,6 +154,22 @@ test('a second device at the receiving end listens and watches: dropouts are log
   });
   await base.press('Stop watching');
   await walker.press('Close');
+  // The picture that this device sends away says how far that is, from the mark on.
+  await walker.key('m');
+  const here = await walker.driver.getWindowHandle();
+  await walker.driver.switchTo().newWindow('tab');
+  await walker.open('/signals');
+  await walker.see('and the picture says how far that was');
+  await walker.press('Beacon in picture');
+  await walker.find('//*[@data-beacon][@data-sequence][string-length(@data-separation) > 0]');
+  const { separation } = (await codeOnScreen(walker)) ?? {};
+  const marked = (await newest()).log.findLast((e) => e.kind === 'mark');
+  const postM = marked?.kind === 'mark' ? marked.body.reading?.travelledM : undefined;
+  expect(postM).toBeGreaterThan(0);
+  expect(separation?.m).toBeCloseTo(postM as number, 0);
+  expect(separation?.uM).toBeGreaterThan(0);
+  await walker.driver.close();
+  await walker.driver.switchTo().window(here);
   await walker.key('e');
   await walker.press('time');
   await walker.see('walk');
@@ -161,19 +187,12 @@ test('Test signals: a beacon is sent in sound, and shown in a picture that is re
   await page.press('Stop');
   await page.see('Nothing plays.');
   const tag = Number(await page.text("//p[contains(., 'Its tag is')]/span"));
-  const wasm = createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm');
-  prepareZXingModule({ overrides: { wasmBinary: new Uint8Array(readFileSync(wasm)).buffer } });
   await page.press('Beacon in picture');
   await page.find('//*[@data-beacon][@data-sequence]');
-  const read = async () => {
-    const png = Buffer.from(await page.driver.takeScreenshot(), 'base64');
-    const [code] = await readBarcodes(new Uint8Array(png), { formats: ['QRCode'], maxNumberOfSymbols: 1 });
-    return pictureMessageOf(code?.text ?? '');
-  };
-  const a = await read();
+  const a = await codeOnScreen(page);
   expect(a?.tag).toBe(tag);
   await page.driver.sleep(1000);
-  const b = await read();
+  const b = await codeOnScreen(page);
   // In tenths of a second, as time went.
   expect((b?.sequence ?? 0) - (a?.sequence ?? 0)).toBeGreaterThanOrEqual(8);
   await page.driver.actions().sendKeys(Key.ESCAPE).perform();

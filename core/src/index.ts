@@ -163,6 +163,7 @@ export * from './walk/noticed.ts';
 export { bothWays, outcomesOf, type Outcome as WalkOutcome, type OutcomeInterval } from './walk/outcome.ts';
 export * from './walk/playout.ts';
 export * from './walk/script.ts';
+export * from './walk/separationNow.ts';
 export * from './walk/stand.ts';
 export * from './walk/trace.ts';
 export * from './walk/turn.ts';

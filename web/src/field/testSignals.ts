@@ -6,6 +6,7 @@ import {
   packetOf,
   TONE_HZ,
   type BeaconMessage,
+  type SeparationNow,
 } from '@urvek/core';
 
 /** What a device can play into a link. */
@@ -16,6 +17,8 @@ export type SoundSignal = (typeof SOUND_SIGNALS)[number];
 export interface BeaconClock {
   readonly tag: number;
   walkS(pageMs: number): number;
+  /** How far this end is from the other, at a moment of the walk; undefined where nothing tells. */
+  separation(walkS: number): SeparationNow | undefined;
 }
 
 /** About the level of speech on a recording, of full scale: −20 dB. */

@@ -12,7 +12,7 @@ const VERSION = { version: 2, errorCorrectionLevel: 'M' } as const;
 /** The code, as large as the screen, and an edge beside it that goes round once a second. */
 export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose: () => void }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const { tag, walkS } = clock;
+  const { tag, walkS, separation } = clock;
   useEffect(() => {
     let frame = 0;
     let shown = -1;
@@ -30,7 +30,9 @@ export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose:
       if (sequence === shown || sequence > MOST_SEQUENCE) return;
       shown = sequence;
       element.dataset.sequence = String(sequence);
-      const text = pictureText({ tag, sequence, separation: undefined });
+      const place = separation(s);
+      element.dataset.separation = place ? place.m.toFixed(1) : '';
+      const text = pictureText({ tag, sequence, separation: place });
       const { data, size } = create([{ data: text, mode: 'alphanumeric' }], VERSION).modules;
       const px = Math.floor(element.height / (size + 2 * QUIET));
       context.fillStyle = '#fff';
@@ -42,7 +44,7 @@ export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose:
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [tag, walkS]);
+  }, [tag, walkS, separation]);
   return (
     <FullScreen title="The beacon in the picture" onClose={onClose}>
       <canvas

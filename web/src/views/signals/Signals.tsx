@@ -1,12 +1,10 @@
-import { tagOf } from '@urvek/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { useFieldLog } from '../../api/queries.ts';
+import { useEffect, useRef, useState } from 'react';
 import { Stage } from '../../components/Stage.tsx';
 import { Trouble } from '../../components/States.tsx';
-import { fieldLog } from '../../field/fieldLog.ts';
-import { PACKET_EVERY_S, playSignal, type BeaconClock, type SoundSignal } from '../../field/testSignals.ts';
+import { PACKET_EVERY_S, playSignal, type SoundSignal } from '../../field/testSignals.ts';
 import { BeaconPicture } from './BeaconPicture.tsx';
 import { RunningClock } from './RunningClock.tsx';
+import { useBeaconClock } from './useBeaconClock.ts';
 
 const SOUNDS: Readonly<Record<SoundSignal, readonly [string, string]>> = {
   noise: [
@@ -28,26 +26,6 @@ const PICTURES = {
   ],
 } as const;
 type PictureSignal = keyof typeof PICTURES;
-
-/** Which walk the beacon belongs to: the one under way on this device, or a time of its own. */
-function useBeaconClock(): BeaconClock & { readonly ofWalk: boolean } {
-  const begun = useFieldLog(async () => {
-    const [walk] = await fieldLog.underWay();
-    const begin = walk && (await fieldLog.logOf(walk.id)).find((e) => e.kind === 'begin');
-    // Simulated gear plays at a speed of its own: its clock is none that a link could carry.
-    if (!begin || begin.body.simulatedSeed !== undefined) return undefined;
-    return { walkId: walk.id, beganMs: begin.time.wallMs - 1000 * begin.time.walkS };
-  }, 'beacon');
-  const [own] = useState(() => ({ walkId: crypto.randomUUID(), beganMs: Date.now() }));
-  return useMemo(() => {
-    const { walkId, beganMs } = begun ?? own;
-    return {
-      tag: tagOf(walkId),
-      walkS: (pageMs: number) => Math.max(0, (performance.timeOrigin + pageMs - beganMs) / 1000),
-      ofWalk: begun !== undefined,
-    };
-  }, [begun, own]);
-}
 
 /** What this device plays or shows into the link under test. */
 export function Signals() {
@@ -123,7 +101,7 @@ export function Signals() {
       </div>
       <p className="mt-3 text-base">
         {clock.ofWalk
-          ? 'The beacon belongs to the walk under way on this device: its log says where each code was sent.'
+          ? `The beacon belongs to the walk under way on this device: its log says where each code was sent${clock.placed ? ', and the picture says how far that was' : ''}.`
           : 'No walk with real gear is under way on this device: the beacon tells the time since this page was opened.'}{' '}
         Its tag is <span className="figure">{clock.tag}</span>. Recordings are read by{' '}
         <code>./bin/urvek beacon FILE</code>, with <code>--walk</code> and the walk that was saved as a file.
