@@ -265,6 +265,22 @@ export function openApi(): Json {
           responses: withProblems(REMOVED, 403, 404),
         }),
       },
+      '/walks/{id}/noticed': {
+        parameters: [ID],
+        get: operation(
+          'noticed',
+          'What other devices of a walk noticed last: losses, grades, and corrections',
+          {
+            parameters: [inQuery('besides', { type: 'string', format: 'uuid' }, 'The device that asks.')],
+            responses: withProblems(
+              { '200': json('Of each device the last of them.', listOf(ref('Event'))) },
+              403,
+              404,
+              422,
+            ),
+          },
+        ),
+      },
       '/walks/{id}/events': {
         parameters: [ID],
         get: operation('log', 'The whole log of a walk', {

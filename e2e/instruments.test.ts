@@ -142,10 +142,13 @@ test('a second device at the receiving end listens and watches: dropouts are log
     `heard and kept: ${after.map((ms) => ms.toFixed(0)).join(', ')} ms after the sound changed\n`,
   );
   expect(await base.text('//*[@data-received]')).toContain('comes through');
+  // Whoever walks sees it, too.
+  await walker.find('//*[@data-other-devices]//*[@data-heard="through"]');
   await base.press('Stop listening');
   // The picture that comes in, over and over: frozen for a second, black for a second.
   await base.press('Watch by camera or capture device');
   await base.see('comes through');
+  await walker.find('//*[@data-other-devices]//*[@data-heard="lost"][contains(., "lost")]');
   await base.until('a freeze and a black picture', async () => {
     const { log } = await newest();
     const lost = (kind: string) => (e: WalkEvent) =>

@@ -156,6 +156,7 @@ export * from './simulate/simulatedGear.ts';
 export * from './simulate/truth.ts';
 export * from './simulate/walkers.ts';
 export * from './walk/finding.ts';
+export * from './walk/elsewhere.ts';
 export * from './walk/fixes.ts';
 export * from './walk/look.ts';
 export * from './walk/namedPoint.ts';

@@ -155,6 +155,21 @@ describe('the log of a walk', () => {
     expect((await call('POST', '/walks/held', { logs: [{ walkId: 'x', deviceId }] })).status).toBe(422);
   });
 
+  test('a device is told what the others noticed last, and nothing of its own', async () => {
+    const id = await newWalk();
+    const { deviceId } = grade(id, 1);
+    const other = crypto.randomUUID();
+    const theirs = Array.from({ length: 20 }, (_, i) => ({ ...grade(id, i + 1), deviceId: other }));
+    const note = { ...grade(id, 21), deviceId: other, kind: 'note', body: { text: 'rain' } };
+    await call('POST', `/walks/${id}/events`, { events: [grade(id, 1), ...theirs, note] });
+    expect(await call('GET', `/walks/${id}/noticed?besides=${deviceId}`)).toEqual({
+      status: 200,
+      body: theirs.slice(-12),
+    });
+    expect((await call('GET', `/walks/${id}/noticed?besides=${other}`)).body).toEqual([grade(id, 1)]);
+    expect((await call('GET', `/walks/${id}/noticed`)).status).toBe(422);
+  });
+
   test('a batch over the limit is 413, by count and by size; half of it is taken', async () => {
     const id = await newWalk();
     const many = Array.from({ length: BATCH_LIMIT + 1 }, (_, i) => grade(id, i + 1));

@@ -1,4 +1,5 @@
 import { BATCH_LIMIT, validateBatch, walkHeaderSchema, type Problem, type Removed } from '@urvek/contract';
+import { NOTICED_KINDS } from '@urvek/core';
 import { Router, type RequestHandler } from 'express';
 import { jsonBody } from './body.ts';
 import * as yup from 'yup';
@@ -22,6 +23,10 @@ const heldSchema = yup
       .max(MOST_ASKED),
   })
   .noUnknown();
+
+/** Of each device so many last entries: what is withdrawn among them leaves one that stands. */
+const MOST_NOTICED = 12;
+const besidesSchema = yup.object({ besides: yup.string().uuid().required() });
 
 /** Single walks: registered, logged, read whole. */
 export function walksRouter({ storage, backupBefore }: Parts): Router {
@@ -70,6 +75,16 @@ export function walksRouter({ storage, backupBefore }: Parts): Router {
     own,
     async (request, response) => void response.json(await storage.logOf(request.params.id as string)),
   );
+  router.get('/:id/noticed', own, async (request, response) => {
+    const { besides } = await besidesSchema.validate(request.query);
+    response.json(
+      await storage.lastOf(request.params.id as string, {
+        besides,
+        kinds: NOTICED_KINDS,
+        most: MOST_NOTICED,
+      }),
+    );
+  });
   router.post('/:id/events', own, async (request, response) => {
     const { events } = await batchSchema.validate(request.body, STRICT);
     if (events.length > BATCH_LIMIT) {

@@ -12,7 +12,7 @@ import type {
   TrailEntry,
   WalkHeader,
 } from '@urvek/contract';
-import type { WalkEvent } from '@urvek/core';
+import type { EventKind, WalkEvent } from '@urvek/core';
 
 /** The thing asked for is not here. */
 export class NotFound extends Error {
@@ -138,6 +138,11 @@ export interface Storage {
   logsOf(walkIds: readonly string[]): Promise<Map<string, WalkEvent[]>>;
   /** @throws NotFound */
   logOf(walkId: string): Promise<WalkEvent[]>;
+  /** The last entries of some kinds of each device but one; `most` of each. */
+  lastOf(
+    walkId: string,
+    asked: { readonly besides: string; readonly kinds: readonly EventKind[]; readonly most: number },
+  ): Promise<WalkEvent[]>;
   /**
    * Appends a batch whole or not at all. An event that is here already with the same content does nothing.
    * @throws NotFound; Conflict naming the events whose key is taken by other content.

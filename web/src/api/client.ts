@@ -102,6 +102,9 @@ export const base = {
   revision: (id: string, revision: number) =>
     call<RevisedSetup>('GET', `/comparisons/${id}/revisions/${revision}`),
   events: (walkId: string) => call<WalkEvent[]>('GET', `/walks/${walkId}/events`),
+  /** What other devices of a walk noticed last. */
+  noticed: (walkId: string, besides: string) =>
+    call<WalkEvent[]>('GET', `/walks/${walkId}/noticed?besides=${besides}`),
   withheld: (id: string) => call<Withholding[]>('GET', `/comparisons/${id}/withheld`),
   importWalks: (id: string, walks: readonly StoredWalk[]) =>
     call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }, WHOLE_FILE_MS),

@@ -126,6 +126,23 @@ export const eventsOf = (manager: EntityManager, walkIds: readonly string[]): Pr
     [walkIds],
   );
 
+/** The last entries of some kinds, of each device but one. */
+export const lastOf = (
+  manager: EntityManager,
+  walkId: string,
+  besides: string,
+  kinds: readonly string[],
+  most: number,
+): Promise<Row[]> =>
+  manager.query<Row[]>(
+    `SELECT ${COLUMNS} FROM walk_event e
+     JOIN (SELECT device_id, seq, row_number() OVER (PARTITION BY device_id ORDER BY seq DESC) AS back
+           FROM walk_event WHERE walk_id = $1 AND device_id <> $2 AND kind = ANY($3::text[])) AS l
+       ON l.device_id = e.device_id AND l.seq = e.seq
+     WHERE e.walk_id = $1 AND l.back <= $4 ORDER BY e.device_id, e.seq`,
+    [walkId, besides, kinds, most],
+  );
+
 /** Events of a walk by their keys. */
 export const eventsByKey = (
   manager: EntityManager,

@@ -12,7 +12,7 @@ import type {
   TrailEntry,
   WalkHeader,
 } from '@urvek/contract';
-import type { WalkEvent } from '@urvek/core';
+import type { EventKind, WalkEvent } from '@urvek/core';
 import { plannedWalks } from '@urvek/study';
 import { isDeepStrictEqual } from 'node:util';
 import { In, MoreThan, type DataSource, type EntityManager } from 'typeorm';
@@ -276,6 +276,13 @@ export class Store implements Storage {
   async logOf(walkId: string): Promise<WalkEvent[]> {
     await this.getHeader(walkId);
     return (await this.logsOf([walkId])).get(walkId) ?? [];
+  }
+
+  async lastOf(
+    walkId: string,
+    { besides, kinds, most }: { besides: string; kinds: readonly EventKind[]; most: number },
+  ): Promise<WalkEvent[]> {
+    return (await sql.lastOf(this.database.manager, walkId, besides, kinds, most)).map(eventOf);
   }
 
   async append(walkId: string, events: readonly WalkEvent[]): Promise<BatchAccepted> {

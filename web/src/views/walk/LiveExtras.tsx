@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react';
+import { OtherDevices } from './OtherDevices.tsx';
 import type { AddEntry } from './receivedLog.ts';
 import type { Live } from './useLive.ts';
 
@@ -15,8 +16,11 @@ export function LiveExtras({ live }: { live: Live }) {
   const { extras, state, gear, logNow, close } = live;
   const add: AddEntry = (kind, body, inputMs, automatic) =>
     void live.entries.add(kind, body, gear.walkS(inputMs), inputMs, automatic);
+  // Once another device is expected.
+  const watched = extras.has('second device') || state.clocks > 0 ? state.begin?.deviceId : undefined;
   return (
     <Suspense>
+      {watched && <OtherDevices walkId={live.kept.id} deviceId={watched} words={live.kind.words} />}
       {extras.has('second device') && (
         <SecondDevice
           walkId={live.kept.id}
