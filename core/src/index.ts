@@ -5,6 +5,7 @@ export * from './beacon/chirpReader.ts';
 export * from './beacon/message.ts';
 export * from './beacon/pictureCode.ts';
 export * from './beacon/track.ts';
+export * from './beacon/walkClock.ts';
 export type { Entered, EnteredWalk, LoggedRange, Quoted } from './audit/consistency/entered.ts';
 export { meanBounds } from './audit/consistency/impossibleMean.ts';
 export * from './estimate/hits/firth.ts';

@@ -1,8 +1,11 @@
 import {
+  CHIRP_RATE_HZ,
+  ChirpReader,
   LOOKED_AT,
   greyOf,
   PictureDetector,
   SoundDetector,
+  type HeardPacket,
   type PictureFound,
   type SentSignal,
   type SoundFound,
@@ -13,9 +16,14 @@ import {
   AudioSampleSink,
   BlobSource,
   CanvasSink,
+  Conversion,
   Input,
   type InputAudioTrack,
   type InputVideoTrack,
+  Output,
+  StreamTarget,
+  type StreamTargetChunk,
+  WavOutputFormat,
 } from 'mediabunny';
 
 export interface LookedFor {
@@ -58,7 +66,48 @@ const api = {
     const seen = video && (await inPicture(video, (share) => told((share + parts - 1) / parts)));
     return { sound: heard, picture: seen, troubles };
   },
+  /** Reads the packets of a beacon in the sound of a file. @throws Error where it has none that can be read */
+  async packets(file: File, told: Told): Promise<HeardPacket[]> {
+    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+    const track = await input.getPrimaryAudioTrack();
+    if (!track) throw new Error('it has no sound');
+    if (!(await track.canDecode())) throw new Error('this browser cannot decode its sound');
+    const reader = new ChirpReader();
+    const heard: HeardPacket[] = [];
+    const output = new Output({
+      format: new WavOutputFormat(),
+      target: new StreamTarget(samplesTo((samples) => heard.push(...reader.push(samples)))),
+    });
+    const conversion = await Conversion.init({
+      ...{ input, output, video: { discard: true } },
+      audio: { codec: 'pcm-s16', sampleRate: CHIRP_RATE_HZ, numberOfChannels: 1, forceTranscode: true },
+    });
+    conversion.onProgress = told;
+    await conversion.execute();
+    return [...heard, ...reader.end()];
+  },
 };
+
+/** Of the head of such a file, bytes: samples of two bytes follow. */
+const WAV_HEAD = 44;
+
+/** Takes the samples of a WAV file as it is written; its head is written first, and once more at the end. */
+function samplesTo(take: (samples: Float32Array) => void): WritableStream<StreamTargetChunk> {
+  let [at, odd] = [WAV_HEAD, new Uint8Array(0)];
+  return new WritableStream({
+    write: ({ data, position }) => {
+      const skip = at - position;
+      if (skip < 0) throw new Error(`samples were left out before byte ${position}`);
+      if (skip >= data.length) return;
+      const fresh = new Uint8Array([...odd, ...data.subarray(skip)]);
+      at = position + data.length;
+      const bytes = new DataView(fresh.buffer);
+      const count = fresh.length >> 1;
+      take(Float32Array.from({ length: count }, (_, i) => bytes.getInt16(2 * i, true) / 32_768));
+      odd = fresh.slice(2 * count);
+    },
+  });
+}
 
 async function inSound(track: InputAudioTrack, signal: SentSignal, told: Told): Promise<SoundFound> {
   const seconds = await track.computeDuration();

@@ -12,6 +12,8 @@ const SIGNAL_SAID: Readonly<Record<SentSignal, string>> = {
   unknown: 'not known: silence is looked for',
 };
 
+const NONE: readonly { readonly fromS: number; readonly toS: number }[] = [];
+
 /** Losses in the recording, found by this device and proposed: each is taken into the log, looked at, or refused. */
 export function FindLosses({
   reel,
@@ -19,6 +21,7 @@ export function FindLosses({
   toS,
   onLook,
   onAccept,
+  known = NONE,
 }: {
   reel: Reel;
   /** The walk on the recording: what is lost before it begins or after its end is none of it. */
@@ -27,12 +30,15 @@ export function FindLosses({
   onLook: (atS: number) => void;
   /** Logged as found by an instrument. @throws never: trouble is shown where the log is */
   onAccept: (found: readonly Detected<DropoutKind>[]) => void;
+  /** Lost stretches that the log has already: they are not proposed again. */
+  known?: readonly { readonly fromS: number; readonly toS: number }[];
 }) {
   const [signal, setSignal] = useState<SentSignal>('unknown');
   const [picture, setPicture] = useState(true);
   const [done, setDone] = useState<ReadonlySet<Detected>>(new Set());
   const { share, found, error, find, cancel } = useDetector(reel);
-  const own = found?.dropouts.filter((d) => d.toS > fromS && d.fromS < toS) ?? [];
+  const within = found?.dropouts.filter((d) => d.toS > fromS && d.fromS < toS) ?? [];
+  const own = within.filter((d) => !known.some((k) => k.fromS < d.toS && k.toS > d.fromS));
   const open = own.filter((d) => !done.has(d));
   const settle = (list: readonly Detected[]): void => setDone(new Set([...done, ...list]));
   const accept = (list: readonly Detected<DropoutKind>[]): void => {
@@ -76,8 +82,9 @@ export function FindLosses({
               ? 'Nothing was lost, as far as this can tell.'
               : `${own.length} lost ${plural(own.length, 'stretch', 'stretches')}, ${open.length} to decide.`}
             {found.artefacts.length > 0 && ` Beside them: ${counted(found.artefacts)}; these are not logged.`}
-            {own.length < found.dropouts.length &&
-              ` ${found.dropouts.length - own.length} outside the walk are left out.`}
+            {within.length < found.dropouts.length &&
+              ` ${found.dropouts.length - within.length} outside the walk are left out.`}
+            {own.length < within.length && ` ${within.length - own.length} are in the log already.`}
           </p>
           <p className="text-[0.87rem] text-faint">
             Asked for: {found.asked.join('; ')}.{signal === 'unknown' && ' A pause is silent too.'}

@@ -1,14 +1,12 @@
 import type { Detected, DropoutKind, EventBodies, EventKind } from '@urvek/core';
 import { useState } from 'react';
 import { sync } from '../../field/sync.ts';
-import { eventTime } from '../../field/time.ts';
+import { eventTime, FOUND_S } from '../../field/time.ts';
 import type { WalkSession } from '../../field/walkSession.ts';
 import { digestOf } from './frames.ts';
 import { secondsOf } from './reel.ts';
 import type { Player } from './usePlayer.ts';
 
-/** An edge that was found is known to half of this either way, s: 5 ms, as the detectors are held to. */
-const FOUND_S = 0.01;
 const NOT_KEPT = 'This was not kept: Urvek failed on it. All before it is safe.';
 
 /** Writes entries of a walk that is logged from a recording, at the recording's own seconds. */

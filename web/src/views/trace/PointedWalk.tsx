@@ -12,6 +12,7 @@ import { Legend } from './Legend.tsx';
 import { Log } from './Log.tsx';
 import { Outcomes } from './Outcomes.tsx';
 import { Outing } from './Outing.tsx';
+import { Received } from './Received.tsx';
 import { TimeLine } from './TimeLine.tsx';
 import { Truth } from './Truth.tsx';
 import { usePointer } from './usePointer.ts';
@@ -32,6 +33,9 @@ export function PointedWalk({
 }) {
   const { log, joined } = joinLogs(whole);
   const pointer = usePointer(finding, log);
+  // A log from a recording has its clock already; simulated gear has none that a recording could have.
+  const recordable =
+    finding.trace.begin.body.simulatedSeed === undefined && !log.some((e) => e.kind === 'recording');
   return (
     <>
       <section className="sheet px-3 py-2" aria-label="The walk on the tape">
@@ -65,6 +69,15 @@ export function PointedWalk({
                   </>
                 ),
               },
+              ...(recordable
+                ? [
+                    {
+                      id: 'received',
+                      name: 'Recording',
+                      draw: () => <Received finding={finding} onLook={pointer.hoverAtS} />,
+                    },
+                  ]
+                : []),
               {
                 id: 'filing',
                 name: 'Outing and filing',

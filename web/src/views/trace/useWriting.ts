@@ -1,10 +1,26 @@
-import type { Correction, Entry, EventBodies, EventKind, EventKey, WalkEvent } from '@urvek/core';
+import {
+  countOf,
+  type Correction,
+  type Entry,
+  type EventBodies,
+  type EventKind,
+  type EventKey,
+  type WalkEvent,
+} from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useNotice } from '../../components/Notice.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
-import { eventTime } from '../../field/time.ts';
+import { eventTime, FOUND_S } from '../../field/time.ts';
 import type { Why } from './WhyFields.tsx';
+
+/** A loss on the walk's clock; without an end it lasts to the end of the recording. */
+export interface FoundOnWalk {
+  readonly fromS: number;
+  readonly toS: number | undefined;
+  /** What it is, and what that rests on. */
+  readonly found: string;
+}
 
 /** Writes into the log of a walk that was made: what is written can be taken back at once. */
 export function useWriting({ header, walkId, trace }: Finding) {
@@ -13,10 +29,16 @@ export function useWriting({ header, walkId, trace }: Finding) {
     kind: K,
     body: EventBodies[K],
     walkS: number,
+    frameS?: number,
   ): Promise<WalkEvent> => {
     try {
       await fieldLog.adopt(header, 0);
-      return await fieldLog.append(walkId, kind, body, eventTime(walkS, trace.begin.time.rate));
+      return await fieldLog.append(
+        walkId,
+        kind,
+        body,
+        eventTime(walkS, trace.begin.time.rate, undefined, frameS),
+      );
     } catch (cause) {
       throw new Error('This was not kept: this device refuses to store it. The log is as it was.', { cause });
     }
@@ -37,8 +59,25 @@ export function useWriting({ header, walkId, trace }: Finding) {
     reason: reason.trim(),
     ...(author.trim() ? { author: author.trim() } : {}),
   });
+  /** Takes back what was written together. */
+  const takeBack = async (keys: readonly EventKey[]): Promise<void> => {
+    for (const amends of keys)
+      await append('correction', { amends, action: 'withdraw', reason: 'undone' }, trace.endS);
+    void sync();
+  };
   return {
     write,
+    /** Losses that an instrument found, on the walk's clock; taken back together. */
+    found: async (list: readonly FoundOnWalk[]): Promise<void> => {
+      const keys: EventKey[] = [];
+      for (const { fromS, toS, found } of list) {
+        const made = [await append('dropoutBegin', { found }, fromS, FOUND_S)];
+        if (toS !== undefined) made.push(await append('dropoutEnd', { found }, toS, FOUND_S));
+        keys.push(...made.map(({ deviceId, seq }) => ({ deviceId, seq })));
+      }
+      void sync();
+      notice({ text: `${countOf(list.length, 'loss', 'losses')} logged`, undo: () => void takeBack(keys) });
+    },
     correct: (
       { deviceId, seq, time }: WalkEvent,
       correction: Omit<Correction, 'amends' | 'reason' | 'author'>,
@@ -68,12 +107,7 @@ export function useWriting({ header, walkId, trace }: Finding) {
         keys.push({ deviceId, seq });
       }
       void sync();
-      const undo = async (): Promise<void> => {
-        for (const amends of keys)
-          await append('correction', { amends, action: 'withdraw', reason: 'undone' }, trace.endS);
-        void sync();
-      };
-      notice({ text: what, undo: () => void undo() });
+      notice({ text: what, undo: () => void takeBack(keys) });
     },
   };
 }
