@@ -173,6 +173,34 @@ test('a second device at the receiving end listens and watches: dropouts are log
   expect(separation?.uM).toBeGreaterThan(0);
   await walker.driver.close();
   await walker.driver.switchTo().window(here);
+  // Gear on a wire, played by the test: lines that come in pieces, one that is none, and a plug that is pulled.
+  await walker.driver.executeScript(`
+    let to;
+    window.wire = (text) => to.enqueue(new TextEncoder().encode(text));
+    window.unplug = () => to.error(new Error('it was unplugged'));
+    Object.defineProperty(navigator, 'serial', { configurable: true, value: { requestPort: async () => ({
+      open: async () => undefined, close: async () => undefined,
+      readable: new ReadableStream({ start: (c) => { to = c; } }),
+    }) } });`);
+  await walker.press('options');
+  await walker.press('gear on a serial port');
+  await walker.press('Open a port');
+  await walker.see('Nothing was understood yet');
+  for (const piece of ['wheel,47', '.5\r\nlevel,-71\r\nready\r\nlost,no ca', 'rrier\nback\n'])
+    await walker.driver.executeScript('window.wire(arguments[0])', piece);
+  await walker.see('4 lines logged');
+  await walker.see('Not understood: ready');
+  await walker.until('the lines of the wire at the base', async () => {
+    const { log } = await newest();
+    return (
+      log.some((e) => e.kind === 'mark' && e.body.reading?.travelledM === 47.5) &&
+      log.some((e) => e.kind === 'measured' && e.body.value === -71 && e.body.instrument === 'wheel') &&
+      log.some((e) => e.kind === 'dropoutBegin' && e.body.found === 'wheel: no carrier')
+    );
+  });
+  await walker.driver.executeScript('window.unplug()');
+  await walker.see('The port was lost (it was unplugged)');
+  await walker.press('Close');
   await walker.key('e');
   await walker.press('time');
   await walker.see('walk');

@@ -1,6 +1,7 @@
 import { GEAR_SOCKET_PATH, GEAR_VERSION, type GearAnswer, type GearLine } from '@urvek/contract';
 import { WebSocket } from 'ws';
 import { BadInput } from './badInput.ts';
+import { surveyCsv } from './surveyLines.ts';
 import { GEAR_ENDS, GEAR_KINDS, gearLines } from './gearLines.ts';
 
 export interface GearOptions {
@@ -15,12 +16,14 @@ const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout
 /** The `gear` command: simulated gear that joins a walk and hands in what it notices. @throws BadInput */
 export async function gear(
   kind: string,
-  address: string,
+  address: string | undefined,
   { code, key, seconds = '60', faster = '1' }: GearOptions,
   tell: (text: string) => void,
 ): Promise<void> {
+  if (kind === 'survey') return tell(surveyCsv(code ?? ''));
   const known = GEAR_KINDS.find((k) => k === kind);
-  if (!known) throw new BadInput(`${kind}: there are ${GEAR_KINDS.join(', ')}`);
+  if (!known) throw new BadInput(`${kind}: there are ${GEAR_KINDS.join(', ')} and survey`);
+  if (address === undefined) throw new BadInput('the address that Urvek printed at its start is missing');
   if (code === undefined) throw new BadInput('--code: the code on the walker’s screen');
   const [duration, speed] = [Number(seconds), Number(faster)];
   if (!(duration >= 1 && duration <= 86_400)) throw new BadInput(`--seconds ${seconds}: from 1 to 86400`);

@@ -66,9 +66,9 @@ export async function main(args: readonly string[], output: Output): Promise<num
       output.out(await beacon(file, options));
     });
   program
-    .command('gear <kind> <address>')
+    .command('gear <kind> [address]')
     .description(
-      'simulated gear (wheel, link, remote) that joins a walk and hands in what it notices; the protocol is in docs/gear.md',
+      'simulated gear (wheel, link, remote) that joins a walk and hands in what it notices, or a simulated survey of the band as CSV (survey); docs/gear.md',
     )
     .option('--code <code>', 'the code on the walker’s screen')
     .option('--key <key>', 'the program’s own key; without it the one in the address')

@@ -6,6 +6,7 @@ export * from './anew/joinWalks.ts';
 export * from './anew/refileWalk.ts';
 export * from './anew/splitWalk.ts';
 export * from './audit/audits.ts';
+export * from './gear/gearEntry.ts';
 export * from './import/sheetImport.ts';
 export * from './judge/claims.ts';
 export * from './judge/earlier.ts';

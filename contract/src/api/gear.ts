@@ -93,3 +93,45 @@ export function readGearLine(text: string): GearLine {
     .noUnknown()
     .validateSync(line, STRICT) as GearLine;
 }
+
+/** Of what can be said, the fields of a line in CSV after the first. */
+const CSV_FIELDS = {
+  wheel: ['m'],
+  reading: ['quantity', 'value', 'direction'],
+  lost: ['why'],
+  back: ['why'],
+  tried: ['tries', 'failed'],
+  note: ['text'],
+} as const satisfies Record<keyof typeof lineSchemas, readonly string[]>;
+const FIGURES: ReadonlySet<string> = new Set(['m', 'value', 'tries', 'failed']);
+
+/**
+ * A line as gear on a wire writes it: "wheel,12.34", "reading,level,-71" or "level,-71" for short, "lost,no carrier",
+ * "back", "tried,3,1", "note,rain"; a figure alone is a wheel's. What comes after the last comma belongs to the last
+ * field. @throws yup.ValidationError with what is wrong
+ */
+export function readGearCsv(text: string): GearLine {
+  const fields = text
+    .trim()
+    .split(/[,;\t]/)
+    .map((f) => f.trim());
+  const [first = ''] = fields;
+  if (fields.length === 1 && first !== '' && Number.isFinite(Number(first)))
+    return readGearLine(JSON.stringify({ say: 'wheel', m: Number(first) }));
+  if (QUANTITIES.some((q) => q === first)) fields.unshift('reading');
+  const say = SAYS.find((s) => s === fields[0]);
+  if (say === undefined)
+    throw new yup.ValidationError(
+      `“${text.slice(0, 40)}”: a line begins with ${SAYS.join(', ')}, or a quantity`,
+    );
+  const names = CSV_FIELDS[say];
+  const values = fields.slice(1);
+  const line = Object.fromEntries(
+    names.flatMap((name, i) => {
+      const value = i === names.length - 1 ? values.slice(i).join(', ') : values[i];
+      if (value === undefined || value === '') return [];
+      return [[name, FIGURES.has(name) ? Number(value) : value]];
+    }),
+  );
+  return readGearLine(JSON.stringify({ say, ...line }));
+}

@@ -1,10 +1,10 @@
 import { readGearHello, readGearLine, type GearAnswer, type GearHello } from '@urvek/contract';
 import { type Direction, type Entry, type EventTime, type WalkEvent, measuredTrouble } from '@urvek/core';
+import { gearEntry } from '@urvek/study';
 import { createHash } from 'node:crypto';
 import { isOwn, type Who } from '../api/who.ts';
 import { joinable } from '../api/joinable.ts';
 import type { Storage } from '../storage/port.ts';
-import { entryOf } from './entryOf.ts';
 
 /** The way that gear watches when it says none: what comes in at its end. */
 const COMES_IN: Readonly<Record<GearHello['end'], Direction>> = {
@@ -31,7 +31,7 @@ export class GearLog {
     if (!this.joined) return this.join(readGearHello(text));
     const { hello, walkId } = this.joined;
     const line = readGearLine(text);
-    const entry = entryOf(line, hello, hello.direction ?? COMES_IN[hello.end]);
+    const entry = gearEntry(line, hello, hello.direction ?? COMES_IN[hello.end]);
     const trouble = entry.kind === 'measured' ? measuredTrouble(entry.body) : undefined;
     if (trouble !== undefined) return { refused: trouble };
     await this.append(walkId, [[entry, line.ageMs ?? 0]]);

@@ -10,8 +10,9 @@ const ProbeStrip = lazy(() => import('./ProbeStrip.tsx').then((m) => ({ default:
 const Listen = lazy(() => import('./Listen.tsx').then((m) => ({ default: m.Listen })));
 
 const Watch = lazy(() => import('./Watch.tsx').then((m) => ({ default: m.Watch })));
+const SerialGear = lazy(() => import('./SerialGear.tsx').then((m) => ({ default: m.SerialGear })));
 
-/** What was opened beside the keys: a second device, listening, watching, the probe. */
+/** What was opened beside the keys: a second device, listening, watching, gear on a wire, the probe. */
 export function LiveExtras({ live }: { live: Live }) {
   const { extras, state, gear, logNow, close } = live;
   const add: AddEntry = (kind, body, inputMs, automatic) =>
@@ -31,6 +32,14 @@ export function LiveExtras({ live }: { live: Live }) {
       )}
       {extras.has('listen') && <Listen session={live.session} add={add} />}
       {extras.has('watch') && <Watch session={live.session} add={add} />}
+      {extras.has('serial') && (
+        <SerialGear
+          add={add}
+          direction="fixed-to-mobile"
+          isLost={() => live.session.expected().grade === 1}
+          onClose={() => close('serial')}
+        />
+      )}
       {extras.has('probe') && (
         <ProbeStrip
           add={logNow}

@@ -1,4 +1,5 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { hasSerial } from '../../field/serial.ts';
 import { KeyMap } from './KeyMap.tsx';
 import type { Extra } from './useLive.ts';
 import type { Options } from './useOptions.ts';
@@ -64,6 +65,11 @@ export function LiveOptions({
           {!simulated && (
             <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('watch')}>
               watch for dropouts here
+            </PopoverButton>
+          )}
+          {!simulated && hasSerial() && (
+            <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('serial')}>
+              gear on a serial port
             </PopoverButton>
           )}
           {options.keys && <KeyMap letters={options.letters} onChange={(letters) => onChange({ letters })} />}

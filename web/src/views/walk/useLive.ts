@@ -33,7 +33,7 @@ const UNKNOWN_KIND = 'accessory';
 const LOOK_AGAIN_MS = 100;
 
 /** What stands beside the keys when it is wanted. */
-export type Extra = 'second device' | 'probe' | 'listen' | 'watch';
+export type Extra = 'second device' | 'probe' | 'listen' | 'watch' | 'serial';
 
 /** A walk under way, as its screen needs it. */
 export interface Live {

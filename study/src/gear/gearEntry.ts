@@ -2,7 +2,7 @@ import type { GearHello, GearLine } from '@urvek/contract';
 import type { Direction, Entry } from '@urvek/core';
 
 /** What gear said, as an entry of its log. What it noticed by itself is found, not pressed. */
-export function entryOf(line: GearLine, { name }: GearHello, direction: Direction): Entry {
+export function gearEntry(line: GearLine, { name }: Pick<GearHello, 'name'>, direction: Direction): Entry {
   switch (line.say) {
     case 'wheel':
       return { kind: 'mark', body: { reading: { travelledM: line.m, method: 'wheel', pressed: false } } };
