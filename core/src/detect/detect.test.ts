@@ -167,6 +167,83 @@ describe('other signals', () => {
   });
 });
 
+describe('noise that rises beside a tone', () => {
+  const toned = (random: Random, levelDb: (s: number) => number): Float32Array =>
+    Float32Array.from(
+      { length: 20 * RATE },
+      (_, i) =>
+        0.2 * Math.sin((2 * Math.PI * TONE_HZ * i) / RATE) + 10 ** (levelDb(i / RATE) / 20) * random.normal(),
+    );
+
+  test('is found where it rose and where it was over, and not where it wanders', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1000 }),
+        fc.double({ min: 3, max: 8, noNaN: true }),
+        fc.double({ min: 0.3, max: 6, noNaN: true }),
+        fc.double({ min: 14, max: 25, noNaN: true }),
+        (seed, fromS, lastsS, riseDb) => {
+          const risen = (s: number): boolean => s >= fromS && s < fromS + lastsS;
+          const wander = (s: number): number => -50 + 3 * Math.sin(s);
+          const random = seeded('rise', seed);
+          const { artefacts, dropouts } = heard(
+            toned(random, (s) => wander(s) + (risen(s) ? riseDb : 0)),
+            'tone',
+          );
+          expect(dropouts).toEqual([]);
+          expect(artefacts.map((a) => a.kind)).toEqual(['noise rise']);
+          expect(Math.abs((artefacts[0]?.fromS ?? 0) - fromS)).toBeLessThanOrEqual(0.11);
+          expect(Math.abs((artefacts[0]?.toS ?? 0) - fromS - lastsS)).toBeLessThanOrEqual(0.11);
+          expect(heard(toned(random, wander), 'tone').artefacts).toEqual([]);
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+});
+
+describe('a buffer that is stuck', () => {
+  /** Noise in which a block is played again so many times. */
+  const played = (seed: number, block: number, times: number): Float32Array => {
+    const sound = noise(seeded('stuck', seed), 4, []);
+    for (let i = 0; i < block * times; i++)
+      sound[2 * RATE + i] = sound[2 * RATE - block + (i % block)] as number;
+    return sound;
+  };
+
+  test('is found from its first repeat to its last, to the sample', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1000 }),
+        fc.integer({ min: 40, max: 700 }),
+        fc.integer({ min: 2, max: 5 }),
+        (seed, block, times) => {
+          const { artefacts } = heard(played(seed, block, times), 'noise');
+          const [stuck, ...more] = artefacts.filter((a) => a.kind === 'stuck');
+          expect(more).toEqual([]);
+          expect(Math.abs((stuck?.fromS ?? 0) - 2)).toBeLessThan(2.5 / RATE);
+          expect(Math.abs((stuck?.toS ?? 0) - 2 - (block * times) / RATE)).toBeLessThan(2.5 / RATE);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  test('noise, silence, a tone and a swelling voice are not stuck', () => {
+    const silence = new Float32Array(2 * RATE);
+    const [tone, high] = [440, 500].map((hz) =>
+      Float32Array.from({ length: 4 * RATE }, (_, i) => 0.3 * Math.sin((2 * Math.PI * hz * i) / RATE)),
+    ) as [Float32Array, Float32Array];
+    const voice = Float32Array.from(
+      { length: 4 * RATE },
+      (_, i) =>
+        0.2 * Math.sin(i / 900) * (Math.sin(i / 9) + 0.5 * Math.sin(i / 4.6) + 0.3 * Math.sin(i / 3.1)),
+    );
+    for (const sound of [noise(seeded('free', 1), 60, []), silence, tone, high, voice])
+      expect(heard(sound, 'unknown').artefacts.filter((a) => a.kind === 'stuck')).toEqual([]);
+  });
+});
+
 describe('two recordings of the same', () => {
   const random = seeded('pair', 1);
   /** Speech-like: noise in bursts of a syllable's length, of unlike loudness, with pauses. */

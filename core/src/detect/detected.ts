@@ -3,7 +3,14 @@ export const DROPOUT_KINDS = ['loss', 'silence', 'freeze', 'black', 'one colour'
 export type DropoutKind = (typeof DROPOUT_KINDS)[number];
 
 /** What is worse than it was sent, though something comes through. */
-export const ARTEFACT_KINDS = ['click', 'clipping', 'stuck', 'channel missing', 'repeated frame'] as const;
+export const ARTEFACT_KINDS = [
+  'click',
+  'clipping',
+  'stuck',
+  'channel missing',
+  'noise rise',
+  'repeated frame',
+] as const;
 export type ArtefactKind = (typeof ARTEFACT_KINDS)[number];
 
 /** Something that a detector found, in seconds of the recording. */

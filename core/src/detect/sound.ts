@@ -1,8 +1,10 @@
 import { BlockPower } from './blockPower.ts';
 import type { ArtefactKind, Detected, DropoutKind, Thresholds } from './detected.ts';
 import { KnownLoss, LOSS_BLOCK_S, type LossOptions } from './knownLoss.ts';
+import { NoiseRise } from './noiseRise.ts';
 import { Silence, type SilenceOptions } from './silence.ts';
 import { MissingChannel, SampleFaults } from './soundFaults.ts';
+import { StuckBuffer } from './stuckBuffer.ts';
 import { TonePower } from './tonePower.ts';
 
 /** What was sent, as far as it is known. */
@@ -42,6 +44,12 @@ export class SoundDetector {
   private readonly gaps: KnownLoss | Silence;
   private readonly faults: SampleFaults;
   private readonly missing: MissingChannel | undefined;
+  /** A tone repeats itself: of it nothing is told. */
+  private readonly stuck: StuckBuffer | undefined;
+  /** Beside a tone, in the first channel: its whole power waits for the tone's. */
+  private readonly noise: NoiseRise | undefined;
+  private readonly whole: number[] = [];
+  private readonly wholePower: BlockPower | undefined;
 
   /** @throws RangeError */
   constructor(private readonly options: SoundOptions) {
@@ -58,6 +66,10 @@ export class SoundDetector {
       const each = (power: number): void => void own.push(power);
       return signal === 'tone' ? new TonePower(rateHz, TONE_HZ, block, each) : new BlockPower(block, each);
     });
+    if (signal === 'tone') {
+      this.noise = new NoiseRise(block / rateHz);
+      this.wholePower = new BlockPower(block, (power) => this.whole.push(power));
+    } else this.stuck = new StuckBuffer(rateHz);
     this.faults = new SampleFaults(rateHz);
     this.missing = channels >= 2 ? new MissingChannel(rateHz) : undefined;
   }
@@ -68,12 +80,17 @@ export class SoundDetector {
     if (!first || channels.length !== this.options.channels)
       throw new RangeError(`invalid channels: ${channels.length}, not ${this.options.channels}`);
     this.powers.forEach((p, i) => p.push(channels[i] as Float32Array));
+    this.wholePower?.push(first);
     // The mean power: one channel that is missing alone is no dropout.
     const ready = Math.min(...this.waiting.map((own) => own.length));
     for (let b = 0; b < ready; b++)
       this.gaps.push(this.waiting.reduce((sum, own) => sum + (own[b] as number), 0) / channels.length);
+    if (this.noise)
+      for (const [b, power] of this.whole.splice(0, ready).entries())
+        this.noise.push(power, (this.waiting[0] as number[])[b] as number);
     for (const own of this.waiting) own.splice(0, ready);
     this.faults.push(first);
+    this.stuck?.push(first);
     if (second) this.missing?.push(first, second);
     this.samples += first.length;
   }
@@ -89,12 +106,20 @@ export class SoundDetector {
     const atEdge = (atS: number): boolean =>
       dropouts.some((d) => Math.abs(atS - d.fromS) < EDGE_S || Math.abs(atS - d.toS) < EDGE_S);
     const faults = this.faults.end().filter((f) => f.kind !== 'click' || !atEdge(f.fromS));
-    const artefacts: Detected<ArtefactKind>[] = [...faults, ...(this.missing?.end() ?? [])];
+    const artefacts: Detected<ArtefactKind>[] = [
+      ...faults,
+      ...(this.missing?.end() ?? []),
+      ...(this.noise?.end() ?? []),
+      ...(this.stuck?.end() ?? []),
+    ];
     return {
       durationS: this.samples / this.options.rateHz,
       dropouts,
       artefacts: artefacts.sort((a, b) => a.fromS - b.fromS),
-      thresholds: this.gaps.thresholds,
+      thresholds: {
+        ...this.gaps.thresholds,
+        ...(this.noise ? { noise_rise_db: NoiseRise.threshold } : {}),
+      },
     };
   }
 }

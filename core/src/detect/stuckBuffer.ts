@@ -1,0 +1,111 @@
+import type { Detected } from './detected.ts';
+
+/** So many samples that are alike begin a suspicion; noise of 16 bits repeats them by chance once in 10⁷⁷. */
+const WINDOW = 16;
+/** Blocks that are played again are this long, s: shorter ones are the period of a tone. */
+const [SHORTEST_S, LONGEST_S] = [0.005, 0.1];
+/** It is told from a whole block and this on, s. */
+const LEAST_S = 0.01;
+const SLOTS = 1 << 16;
+/** A block is like itself where the difference has less than this of the power, over so many samples. */
+const [LIKE, MOST_COMPARED] = [0.1, 512];
+/** Any odd number that mixes (Knuth, The Art of Computer Programming, vol. 3, §6.4). */
+const MIX = 0x9e3779b1;
+
+/**
+ * A block of sound that is played again, sample for sample, as a receiver does whose buffer is not filled. Found as a run
+ * of samples that are those of a moment before, all at one distance; behind a lossy codec a block is not quite the same
+ * again, and is not found. A hum below 200 Hz without any noise in it looks the same. Streaming, in constant memory but for what is found.
+ */
+export class StuckBuffer {
+  private readonly ring: Int16Array;
+  private readonly table = new Int32Array(SLOTS);
+  private readonly shortest: number;
+  private at = 0;
+  private hash = 0;
+  /** Samples in a row that are equal: a silence repeats nothing. */
+  private flat = 0;
+  private lag = 0;
+  private run = 0;
+  private readonly found: Detected<'stuck'>[] = [];
+
+  /** @throws RangeError */
+  constructor(private readonly rateHz: number) {
+    if (!(rateHz > 0)) throw new RangeError(`invalid rateHz: ${rateHz}`);
+    this.shortest = Math.round(SHORTEST_S * rateHz);
+    this.ring = new Int16Array(2 ** Math.ceil(Math.log2(LONGEST_S * rateHz + 2 * WINDOW)));
+  }
+
+  push(sound: Float32Array): void {
+    const { ring, table } = this;
+    const mask = ring.length - 1;
+    const longest = ring.length - 2 * WINDOW;
+    for (let i = 0; i < sound.length; i++) {
+      const at = this.at++;
+      const x = Math.round(32_767 * (sound[i] as number));
+      ring[at & mask] = x;
+      const value = ring[at & mask] as number;
+      this.flat = value === ring[(at - 1) & mask] ? this.flat + 1 : 0;
+      if (this.lag > 0) {
+        if (value === ring[(at - this.lag) & mask]) this.run++;
+        else this.ended(at);
+      }
+      // A hash of the last samples alone: what is older is turned out of 32 bits.
+      this.hash = (Math.imul(this.hash, 4) + Math.imul(value + 1, MIX)) | 0;
+      if (at < WINDOW) continue;
+      const slot = (this.hash ^ (this.hash >>> 15)) & (SLOTS - 1);
+      const before = (table[slot] as number) - 1;
+      table[slot] = at + 1;
+      if (this.lag > 0 || before < 0 || this.flat >= WINDOW) continue;
+      const lag = at - before;
+      if (lag < this.shortest || lag > longest || !this.same(at, lag)) continue;
+      [this.lag, this.run] = [lag, WINDOW];
+    }
+  }
+
+  end(): readonly Detected<'stuck'>[] {
+    if (this.lag > 0) this.ended(this.at);
+    return this.found;
+  }
+
+  private same(at: number, lag: number): boolean {
+    const mask = this.ring.length - 1;
+    for (let k = 0; k < WINDOW; k++)
+      if (this.ring[(at - k) & mask] !== this.ring[(at - lag - k) & mask]) return false;
+    return true;
+  }
+
+  /** Whether the block is like itself a part of it later: then it is a tone, which repeats itself as it should. */
+  private periodic(at: number, lag: number): boolean {
+    const mask = this.ring.length - 1;
+    const count = Math.min(lag, MOST_COMPARED);
+    const sampleAt = (k: number): number => this.ring[(at - 1 - k) & mask] as number;
+    // Any sound is like itself a moment later: what counts is that it is so again.
+    let unlike = false;
+    for (let shift = 1; shift <= lag / 2; shift++) {
+      let [power, off] = [0, 0];
+      for (let k = 0; k < count; k++) {
+        const [a, b] = [sampleAt(k), sampleAt((k + shift) % lag)];
+        power += a * a + b * b;
+        off += (a - b) * (a - b);
+      }
+      if (off >= LIKE * power) unlike = true;
+      else if (unlike) return true;
+    }
+    return false;
+  }
+
+  private ended(at: number): void {
+    const { lag, run, rateHz } = this;
+    if (run >= Math.max(lag, LEAST_S * rateHz) && this.flat < lag && !this.periodic(at, lag))
+      this.found.push({
+        kind: 'stuck',
+        fromS: (at - run) / rateHz,
+        toS: at / rateHz,
+        open: false,
+        certainty: 0.99,
+        figure: `${((1000 * lag) / rateHz).toFixed(0)} ms played ${(run / lag + 1).toFixed(0)} times`,
+      });
+    this.lag = this.run = 0;
+  }
+}
