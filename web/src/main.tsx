@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Refused } from './api/client.ts';
 import { takeKeyFromAddress } from './api/key.ts';
+import { comparisonQuery, studies } from './api/queries.ts';
 import { ComparisonFrame } from './ComparisonFrame.tsx';
 import { NoticeArea } from './components/Notice.tsx';
 import { PictureStyle } from './components/Picture.tsx';
@@ -85,6 +86,13 @@ const router = createBrowserRouter([
 ]);
 
 await takeKeyFromAddress();
+
+// What every stage begins with is on its way while the stage itself is fetched.
+const asked = /^\/c\/([^/]+)/.exec(window.location.pathname)?.[1];
+if (asked !== undefined) {
+  studies();
+  void client.prefetchQuery(comparisonQuery(asked));
+}
 
 /** What was asked for before the service worker was there is asked for once more, by this page, so that it is kept. */
 async function keepForOffline(): Promise<void> {

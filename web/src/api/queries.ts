@@ -12,8 +12,14 @@ import { base } from './client.ts';
 
 export const useComparisons = () => useQuery({ queryKey: ['comparisons'], queryFn: base.comparisons });
 
+/** A comparison, as it is asked for and kept. */
+export const comparisonQuery = (id: string) => ({
+  queryKey: ['comparison', id],
+  queryFn: () => base.comparison(id),
+});
+
 export const useComparison = (id: string, enabled = true): UseQueryResult<Comparison> =>
-  useQuery({ queryKey: ['comparison', id], queryFn: () => base.comparison(id), enabled });
+  useQuery({ ...comparisonQuery(id), enabled });
 
 /** Replaces the set-up; resolves with what it replaced, for undo. */
 export function useSaveComparison(id: string) {
