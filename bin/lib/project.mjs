@@ -14,11 +14,17 @@ export const say = (text) => process.stdout.write(`${text}\n`);
 export const complain = (text) => process.stderr.write(`${text}\n`);
 
 /** When the newest file of a folder was changed, ms; 0 where there is none. */
-export const newest = (path) => {
+const newest = (path) => {
   if (!existsSync(path)) return 0;
   const stat = statSync(path);
   if (!stat.isDirectory()) return stat.mtimeMs;
   return readdirSync(path).reduce((latest, entry) => Math.max(latest, newest(join(path, entry))), 0);
+};
+
+/** Whether what was built is older than something that it was built from. */
+export const isStale = (built, sources) => {
+  const builtAt = newest(built);
+  return sources.some((source) => newest(join(ROOT, source)) > builtAt);
 };
 
 /** A failure whose message is all that the user needs. */

@@ -1,27 +1,20 @@
-import { cpSync, existsSync, rmSync, statSync } from 'node:fs';
+import { cpSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { newest, ROOT, say } from './project.mjs';
+import { isStale, ROOT, say } from './project.mjs';
 
 /** The server in a few files, beside what it looks for next to itself: its threads, and the page of the gate. */
 export const SERVER = join(ROOT, 'server/dist');
+
+/** What the server is made of. */
+const ROOMS = ['core', 'contract', 'study', 'draw', 'probe', 'server'];
 
 /**
  * Puts the server's sources together when one is newer than what was put together: read one by one they take most of
  * a start. What is not of this project stays where it is installed.
  */
 export async function ensureServer() {
-  const sources = [
-    'core/src',
-    'contract/src',
-    'study/src',
-    'draw/src',
-    'probe/src',
-    'server/src',
-    'package-lock.json',
-  ];
-  const built = join(SERVER, 'serve.mjs');
-  const builtAt = existsSync(built) ? statSync(built).mtimeMs : 0;
-  if (sources.every((source) => newest(join(ROOT, source)) < builtAt)) return;
+  if (!isStale(join(SERVER, 'serve.mjs'), [...ROOMS.map((room) => `${room}/src`), 'package-lock.json']))
+    return;
   say('Building the server …');
   const { build } = await import('esbuild');
   rmSync(SERVER, { recursive: true, force: true });

@@ -1,26 +1,23 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { newest, ROOT, say } from './project.mjs';
+import { isStale, ROOT, say } from './project.mjs';
 
 export const WEB_ROOT = join(ROOT, 'web/dist');
 
+const WEB_SOURCES = [
+  'core/src',
+  'contract/src',
+  'study/src',
+  'draw/src',
+  'web/src',
+  'web/public',
+  'web/index.html',
+  'web/vite.config.ts',
+];
+
 /** Builds the web application when a source is newer than what was built. */
 export function ensureWeb() {
-  const sources = [
-    'core/src',
-    'contract/src',
-    'study/src',
-    'draw/src',
-    'web/src',
-    'web/public',
-    'web/index.html',
-    'web/vite.config.ts',
-    'package-lock.json',
-  ];
-  const built = join(WEB_ROOT, 'index.html');
-  const builtAt = existsSync(built) ? statSync(built).mtimeMs : 0;
-  if (sources.every((source) => newest(join(ROOT, source)) <= builtAt)) return;
+  if (!isStale(join(WEB_ROOT, 'index.html'), [...WEB_SOURCES, 'package-lock.json'])) return;
   say('Building the web application …');
   execFileSync(
     process.execPath,
