@@ -38,6 +38,7 @@ afterAll(async () => {
     await page.devtools('Browser.grantPermissions', { permissions: ['durableStorage'] });
     await page.open(`/c/${DEMO_ID}/walk`);
     await page.press('Begin the walk');
+    await page.see('Dropout begins');
     await page.key('4');
     await page.until('kept', async () => (await seen(page)).kept >= 2);
     // A browser has some room in files it has already: it is pressed until the disk is felt.
@@ -99,6 +100,7 @@ test('storage that the browser clears under a walk: the walk goes on, is put bac
     const page = new Page(plain.driver, own.url);
     await page.open(`/c/${DEMO_ID}/walk`);
     await page.press('Begin the walk');
+    await page.see('Dropout begins');
     await page.key('4');
     await page.until('kept', async () => (await seen(page)).kept >= 2);
     await page.devtools('Storage.clearDataForOrigin', { origin: own.url, storageTypes: 'indexeddb' });

@@ -23,6 +23,7 @@ test('a browser killed in mid-walk loses nothing that was kept', async () => {
   const page = new Page(browser.driver, app.url);
   await page.open(`/c/${DEMO_ID}/walk`);
   await page.press('Begin the walk');
+  await page.see('Dropout begins');
   for (const key of ['4', '3', 'm', 'd']) await page.key(key);
   await page.until('five events kept', async () => (await seen(page)).kept >= 5);
   const before = await seen(page);

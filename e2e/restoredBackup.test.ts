@@ -46,6 +46,7 @@ test('every event of the walk is found again at the base', async () => {
   const since = Date.now();
   await page.open(`/c/${DEMO_ID}/walk`);
   await page.press('Begin the walk');
+  await page.see('Dropout begins');
   for (const key of ['4', '3', 'm', 'd', 'd']) await page.key(key);
   await page.until('at the base', async () => {
     const now = await seen(page);

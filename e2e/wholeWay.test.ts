@@ -149,6 +149,7 @@ test('from two boxes on the bench to a published range', async () => {
 test('what was logged of a walk that was cut short is whole, on the device and at the base', async () => {
   await session.page.press('Walk');
   await session.page.press('Begin the walk');
+  await session.page.see('Dropout begins');
   await session.page.key('4');
   await session.page.key('3');
   await session.page.key('u');

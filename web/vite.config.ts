@@ -7,7 +7,10 @@ export default defineConfig({
   plugins: [
     tailwindcss(),
     // As small as it gets, once, at the build: a phone in the field waits for it.
-    compression({ include: /\.(js|css|html|svg|webmanifest)$/, algorithms: [defineAlgorithm('brotliCompress')] }),
+    compression({
+      include: /\.(js|css|html|svg|webmanifest)$/,
+      algorithms: [defineAlgorithm('brotliCompress')],
+    }),
     // Installable, and there without a network: what it is made of is kept by the service worker,
     // src/field/serviceWorker.ts.
     VitePWA({

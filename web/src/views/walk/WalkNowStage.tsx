@@ -9,9 +9,9 @@ import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 import { Unfiled } from '../bench/Unfiled.tsx';
 import { notBegun } from './device.ts';
-import { LaterLiveWalk, useLiveWalkAtHand } from './LaterLiveWalk.tsx';
 import { StorageTrouble } from './StorageTrouble.tsx';
 import { Unfinished } from './Unfinished.tsx';
+import { useLiveWalk } from './useLiveWalk.ts';
 
 /** Begins a walk of which nothing is known yet; nothing is asked in mid-walk that can be asked after. */
 async function begin(begun: (walkId: string) => void): Promise<void> {
@@ -40,7 +40,7 @@ async function begin(begun: (walkId: string) => void): Promise<void> {
 /** Begins a walk with nothing set up. */
 export function WalkNowStage() {
   const [live, setLive] = useState<string>();
-  useLiveWalkAtHand();
+  const LiveWalk = useLiveWalk();
   const open = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   const [error, setError] = useState<Error>();
   if (!open) return <Loading what="the log" />;
@@ -58,7 +58,11 @@ export function WalkNowStage() {
       </Stage>
     );
   if (found && live === found.id)
-    return <LaterLiveWalk comparison={undefined} subject={undefined} kept={found} />;
+    return LiveWalk ? (
+      <LiveWalk comparison={undefined} subject={undefined} kept={found} />
+    ) : (
+      <Loading what="the walk" />
+    );
   if (found) return <Unfinished comparison={undefined} kept={found} onResume={() => setLive(found.id)} />;
   const press = (): void => void begin(setLive).catch((cause: unknown) => setError(notBegun(cause)));
   return (

@@ -3,24 +3,28 @@ import { Link } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
-import { Empty } from '../../components/States.tsx';
+import { Empty, Loading } from '../../components/States.tsx';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { Begin } from './Begin.tsx';
-import { LaterLiveWalk, useLiveWalkAtHand } from './LaterLiveWalk.tsx';
 import { subjectOf } from './subject.ts';
 import { Unfinished } from './Unfinished.tsx';
+import { useLiveWalk } from './useLiveWalk.ts';
 
 /** The walk under way, or the next one. */
 export function WalkStage(workspace: Ready) {
   const { id, comparison } = workspace;
   const [live, setLive] = useState<string>();
-  useLiveWalkAtHand();
+  const LiveWalk = useLiveWalk();
   const openWalks = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   if (!openWalks) return null;
   const open = openWalks.find((w) => w.comparisonId === id);
   const elsewhere = openWalks.find((w) => w.comparisonId !== id);
   if (open && live === open.id)
-    return <LaterLiveWalk comparison={comparison} subject={subjectOf(comparison, open)} kept={open} />;
+    return LiveWalk ? (
+      <LiveWalk comparison={comparison} subject={subjectOf(comparison, open)} kept={open} />
+    ) : (
+      <Loading what="the walk" />
+    );
   if (open) return <Unfinished comparison={comparison} kept={open} onResume={() => setLive(open.id)} />;
   if (elsewhere)
     return (
