@@ -31,7 +31,7 @@ export function OtherDevices({
   if (!data || data.length === 0) return null;
   const silent = errorUpdatedAt - dataUpdatedAt > OLD_MS;
   return (
-    <ul className="flex flex-wrap gap-2" aria-label="Other devices" data-other-devices>
+    <ul className="mb-2 flex flex-wrap gap-2" aria-label="Other devices" data-other-devices>
       {data.map((heard) => (
         <li
           key={heard.deviceId}
