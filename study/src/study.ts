@@ -34,8 +34,10 @@ export class Study {
   constructor(
     readonly setup: Setup,
     readonly entries: readonly DerivedEntry[],
+    /** One of the same entries and of a set-up that differs in its plan alone: its walks and ranges are these. */
+    private readonly alike?: Study,
   ) {
-    this.all = nameFindings(setup, entries);
+    this.all = alike?.all ?? nameFindings(setup, entries);
     this.findings = counted(this.all);
     this.byId = new Map(this.all.map((f) => [f.walkId, f]));
   }
@@ -50,7 +52,7 @@ export class Study {
 
   /** The same walks under another set-up: one being edited, sealed, or as it may leave. */
   under(setup: Setup): Study {
-    return new Study(setup, this.entries);
+    return new Study(setup, this.entries, alikeButPlan(this.setup, setup) ? this : undefined);
   }
 
   /** While the plan is blind and its walks are not all in: letters for names, and undefined otherwise. */
@@ -70,7 +72,10 @@ export class Study {
   }
 
   ranges(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathRanges[] {
-    return this.once(`ranges ${wanted} ${side}`, () => rangesByPath(this.setup, this.findings, wanted, side));
+    return this.once(
+      `ranges ${wanted} ${side}`,
+      () => this.alike?.ranges(wanted, side) ?? rangesByPath(this.setup, this.findings, wanted, side),
+    );
   }
 
   curves(wanted: WantedCriterion = this.setup.plan.criterion, side?: Side): readonly PathCurves[] {
@@ -109,7 +114,7 @@ export class Study {
 
   /** Fairness of the plan, what has walked counted in. */
   planAudit(): readonly AuditEntry[] {
-    return this.once('plan audit', () => auditPlan(this.setup, this.findings));
+    return this.once('plan audit', () => auditPlan(this.setup, this.findings, this.ranges()));
   }
 
   /** What a walk about to begin would add. */
@@ -138,6 +143,12 @@ export class Study {
     if (!this.kept.has(key)) this.kept.set(key, make());
     return this.kept.get(key) as T;
   }
+}
+
+/** Another plan makes no other walks: neither where they ended, nor how far a product reaches. */
+function alikeButPlan(a: Setup, b: Setup): boolean {
+  const rest = ({ plan: _, ...setup }: Setup): string => JSON.stringify(setup);
+  return rest(a) === rest(b);
 }
 
 type BeginAsked = Parameters<typeof auditBegin> extends [unknown, unknown, ...infer Rest] ? Rest : never;

@@ -156,3 +156,21 @@ test('a report that is narrowed to a kind and a path holds nothing of the others
   expect(own?.summary.fitted).toEqual(whole?.summary.fitted);
   expect(part.judgement().verdicts.every((v) => v.product.kindId === 'router')).toBe(true);
 });
+
+test('under another plan the walks are worked out once, and everything is as if made anew', () => {
+  const study = Study.ofLogs(SLATE_WORKS, walks);
+  const [path] = SLATE_WORKS.paths;
+  for (const setup of [
+    { ...SLATE_WORKS, plan: { ...SLATE_WORKS.plan, sigma: 0.31, ratio: 1.6, walksEach: 5, blind: true } },
+    { ...SLATE_WORKS, plan: { ...SLATE_WORKS.plan, criterion: 'first unusable' as const } },
+    // A path that was changed is none of the plan's.
+    { ...SLATE_WORKS, paths: SLATE_WORKS.paths.map((p) => (p === path ? { ...p, name: 'Renamed' } : p)) },
+  ]) {
+    const under = study.under(setup);
+    const anew = new Study(setup, study.entries);
+    expect(under.planAudit()).toEqual(anew.planAudit());
+    expect(under.nextPoints()).toEqual(anew.nextPoints());
+    expect(under.stages()).toEqual(anew.stages());
+    expect(viewOfJudgement(under.judgement())).toEqual(viewOfJudgement(anew.judgement()));
+  }
+});

@@ -51,9 +51,12 @@ export function auditComparison(
  * The same on the rigs of a plan, while it can still be changed at no cost: what has walked counts, what
  * has not is taken as planned.
  */
-export function auditPlan(setup: Setup, findings: readonly Finding[]): AuditEntry[] {
+export function auditPlan(
+  setup: Setup,
+  findings: readonly Finding[],
+  ranges: readonly PathRanges[] = rangesByPath(setup, findings, setup.plan.criterion),
+): AuditEntry[] {
   const kinds = [...new Set(plannedRigs(setup).map(({ product }) => product.kindId))];
-  const ranges = rangesByPath(setup, findings, setup.plan.criterion);
   return acknowledged(
     setup,
     auditFairness(
