@@ -40,7 +40,7 @@ async function begin(begun: (walkId: string) => void): Promise<void> {
 /** Begins a walk with nothing set up. */
 export function WalkNowStage() {
   const [live, setLive] = useState<string>();
-  const LiveWalk = useLiveWalk();
+  const liveWalk = useLiveWalk();
   const open = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   const [error, setError] = useState<Error>();
   if (!open) return <Loading what="the log" />;
@@ -58,10 +58,8 @@ export function WalkNowStage() {
       </Stage>
     );
   if (found && live === found.id)
-    return LiveWalk ? (
-      <LiveWalk comparison={undefined} subject={undefined} kept={found} />
-    ) : (
-      <Loading what="the walk" />
+    return (
+      liveWalk?.({ comparison: undefined, subject: undefined, kept: found }) ?? <Loading what="the walk" />
     );
   if (found) return <Unfinished comparison={undefined} kept={found} onResume={() => setLive(found.id)} />;
   const press = (): void => void begin(setLive).catch((cause: unknown) => setError(notBegun(cause)));

@@ -14,16 +14,16 @@ import { useLiveWalk } from './useLiveWalk.ts';
 export function WalkStage(workspace: Ready) {
   const { id, comparison } = workspace;
   const [live, setLive] = useState<string>();
-  const LiveWalk = useLiveWalk();
+  const liveWalk = useLiveWalk();
   const openWalks = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   if (!openWalks) return null;
   const open = openWalks.find((w) => w.comparisonId === id);
   const elsewhere = openWalks.find((w) => w.comparisonId !== id);
   if (open && live === open.id)
-    return LiveWalk ? (
-      <LiveWalk comparison={comparison} subject={subjectOf(comparison, open)} kept={open} />
-    ) : (
-      <Loading what="the walk" />
+    return (
+      liveWalk?.({ comparison, subject: subjectOf(comparison, open), kept: open }) ?? (
+        <Loading what="the walk" />
+      )
     );
   if (open) return <Unfinished comparison={comparison} kept={open} onResume={() => setLive(open.id)} />;
   if (elsewhere)

@@ -1,11 +1,11 @@
-import { useEffect, useState } from 'react';
+import { createElement, useEffect, useState, type ComponentProps, type ReactElement } from 'react';
 import type { LiveWalk } from './LiveWalk.tsx';
 
 /**
  * The walk under way, which is no part of the first load: fetched as soon as what stands before it is shown, and so at hand
  * before the press that begins; out there the base may be out of reach. Undefined until it is there.
  */
-export function useLiveWalk(): typeof LiveWalk | undefined {
+export function useLiveWalk(): ((props: ComponentProps<typeof LiveWalk>) => ReactElement) | undefined {
   const [loaded, setLoaded] = useState<{ readonly LiveWalk: typeof LiveWalk }>();
   const [tries, setTries] = useState(0);
   useEffect(() => {
@@ -15,7 +15,7 @@ export function useLiveWalk(): typeof LiveWalk | undefined {
     });
     return () => clearTimeout(again);
   }, [tries]);
-  return loaded?.LiveWalk;
+  return loaded && ((props) => createElement(loaded.LiveWalk, props));
 }
 
 const TRY_AGAIN_MS = 2000;
