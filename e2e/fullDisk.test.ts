@@ -77,10 +77,20 @@ afterAll(async () => {
           done(target.result.map((k) => ({ kind: k.event.kind, seq: k.seq })));
         };
       };`);
-    await page.until(
-      'all kept',
-      async () => (await unkept()) === 0 && (await kept()).some((e) => e.kind === 'dropoutBegin'),
-    );
+    await page
+      .until(
+        'all kept',
+        async () => (await unkept()) === 0 && (await kept()).some((e) => e.kind === 'dropoutBegin'),
+        200_000,
+      )
+      .catch(async (cause: unknown) => {
+        const there = await kept().catch((error: Error) => error.message);
+        throw new Error(
+          `${await unkept()} not kept, ${disk?.freeBytes()} bytes free, there: ${JSON.stringify(there)}\n` +
+            (await page.driver.executeScript<string>('return document.body.innerText')),
+          { cause },
+        );
+      });
     // Nothing failed for another reason than the disk.
     expect(
       (await page.driver.findElements({ xpath: `//*[contains(text(), 'Urvek failed on it')]` })).length,

@@ -39,7 +39,7 @@ export async function openBrowser({
     .setChromeOptions(options)
     .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
     .build();
-  await driver.manage().setTimeouts({ implicit: 0, pageLoad: 30_000 });
+  await driver.manage().setTimeouts({ implicit: 0, pageLoad: 90_000 });
   // The window's size counts its frame; what a page gets is set here.
   await (
     driver as unknown as { sendDevToolsCommand(name: string, parameters: object): Promise<void> }
