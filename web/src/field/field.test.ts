@@ -214,6 +214,24 @@ describe('a base that was put back from an older backup', () => {
   });
 });
 
+test('what is asked for while one goes on is sent before that is said', async () => {
+  const base = new FakeBase(() => 'answer');
+  globalThis.fetch = base.fetch as typeof fetch;
+  const ids = Array.from({ length: 4 }, () => crypto.randomUUID());
+  const going: Promise<boolean>[] = [];
+  for (const id of ids) {
+    await fieldLog.adopt(header(id), 1);
+    await note(id, 'a');
+    going.push(sync());
+    // The one that goes on may have looked already.
+    await note(ids[0] as string, 'b');
+    expect(await sync()).toBe(true);
+    expect(await fieldLog.events.where({ walkId: ids[0], place: HERE }).count()).toBe(0);
+    expect(base.logs.get(id)?.size).toBeGreaterThan(0);
+  }
+  expect(await Promise.all(going)).toEqual(ids.map(() => true));
+});
+
 test('an event that the server fails on alone is set aside; where it fails on all, all of it waits', async () => {
   const id = crypto.randomUUID();
   const base = new FakeBase(() => 'answer');

@@ -148,7 +148,8 @@ async function place(events: readonly KeptEvent[], to: KeptEvent['place'], refus
 }
 
 let running: Promise<boolean> | undefined;
-let again = false;
+/** What is asked for while one goes on. */
+let next: Promise<boolean> | undefined;
 
 async function sendAll(): Promise<boolean> {
   const waiting = await fieldLog.events.where('place').equals(HERE).toArray();
@@ -167,10 +168,14 @@ async function sendAll(): Promise<boolean> {
 
 /** Sends everything that waits, one run at a time; tries again later when the base is out of reach. */
 export function sync(): Promise<boolean> {
-  if (running) {
-    again = true;
-    return running;
-  }
+  // What is asked for while one goes on may have come after it looked: the next one sends it.
+  if (running)
+    return (next ??= running
+      .catch(() => false)
+      .then(() => {
+        next = undefined;
+        return sync();
+      }));
   running = sendAll()
     .catch((error: unknown) => {
       // A log that is closed under it, by a full disk, is opened anew by the session: it is sent then.
@@ -182,8 +187,6 @@ export function sync(): Promise<boolean> {
     });
   void running.then((all) => {
     if (!all) setTimeout(() => void sync(), RETRY_MS);
-    else if (again) void sync();
-    again = false;
   });
   return running;
 }
