@@ -1,8 +1,9 @@
 import type { ArtefactKind, Detected, DropoutKind } from '@urvek/core';
 import * as Comlink from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { DetectWorker, LookedFor } from '../../workers/detect.worker.ts';
 import type { Reel } from './reel.ts';
+import { useThread, type Thread } from './useThread.ts';
 
 /** What was found in a reel, on the recording's clock. */
 export interface FoundInReel {
@@ -13,13 +14,9 @@ export interface FoundInReel {
   readonly asked: readonly string[];
 }
 
-export interface Detecting {
-  /** Share that was looked at; undefined: nothing goes on. */
-  readonly share: number | undefined;
+export interface Detecting extends Pick<Thread, 'share' | 'error' | 'cancel'> {
   readonly found: FoundInReel | undefined;
-  readonly error: Error | undefined;
   readonly find: (wanted: LookedFor) => void;
-  readonly cancel: () => void;
 }
 
 const later = <T extends { readonly fromS: number; readonly toS: number }>(d: T, byS: number): T => ({
@@ -38,49 +35,33 @@ const ASKED: Readonly<Record<string, (value: number) => string>> = {
 };
 const askedText = (name: string, value: number): string => ASKED[name]?.(value) ?? `${name} ${value}`;
 
-/** Looks through the files of a reel in a worker; cancelled by ending it. */
+/** Looks through the files of a reel. */
 export function useDetector(reel: Reel): Detecting {
-  const worker = useRef<Worker>(undefined);
-  const [share, setShare] = useState<number>();
+  const { share, error, start, cancel } = useThread();
   const [found, setFound] = useState<FoundInReel>();
-  const [error, setError] = useState<Error>();
-  const cancel = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = undefined;
-    setShare(undefined);
-  }, []);
-  useEffect(() => cancel, [cancel]);
-  const run = async (thread: Worker, wanted: LookedFor): Promise<void> => {
-    const detector = Comlink.wrap<DetectWorker>(thread);
-    const all = { dropouts: [] as Detected<DropoutKind>[], artefacts: [] as Detected<ArtefactKind>[] };
-    const notes = new Set<string>();
-    const asked = new Set<string>();
-    for (const [i, { file, beginsS }] of reel.entries()) {
-      const told = Comlink.proxy((s: number) => setShare((i + s) / reel.length));
-      const { sound, picture, troubles } = await detector.find(file, wanted, told);
-      for (const of of [sound, picture]) {
-        all.dropouts.push(...(of?.dropouts ?? []).map((d) => later(d, beginsS)));
-        for (const [name, value] of Object.entries(of?.thresholds ?? {}))
-          asked.add(`${of === picture ? 'picture' : 'sound'}: ${askedText(name, value)}`);
-        all.artefacts.push(...(of?.artefacts ?? []).map((d) => later(d, beginsS)));
-      }
-      for (const trouble of troubles) notes.add(`${file.name}: ${trouble}`);
-      if (picture?.tooStill) notes.add(`${file.name}: the picture hardly moves, a freeze cannot be told`);
-    }
-    all.dropouts.sort((a, b) => a.fromS - b.fromS);
-    all.artefacts.sort((a, b) => a.fromS - b.fromS);
-    setFound({ ...all, notes: [...notes], asked: [...asked] });
-  };
   const find = (wanted: LookedFor): void => {
-    cancel();
     setFound(undefined);
-    setError(undefined);
-    setShare(0);
-    const thread = new Worker(new URL('../../workers/detect.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = thread;
-    run(thread, wanted)
-      .catch((cause: unknown) => worker.current === thread && setError(cause as Error))
-      .finally(() => worker.current === thread && cancel());
+    start(async (worker, told) => {
+      const detector = Comlink.wrap<DetectWorker>(worker);
+      const all = { dropouts: [] as Detected<DropoutKind>[], artefacts: [] as Detected<ArtefactKind>[] };
+      const notes = new Set<string>();
+      const asked = new Set<string>();
+      for (const [i, { file, beginsS }] of reel.entries()) {
+        const toldOfFile = Comlink.proxy((s: number) => told((i + s) / reel.length));
+        const { sound, picture, troubles } = await detector.find(file, wanted, toldOfFile);
+        for (const of of [sound, picture]) {
+          all.dropouts.push(...(of?.dropouts ?? []).map((d) => later(d, beginsS)));
+          for (const [name, value] of Object.entries(of?.thresholds ?? {}))
+            asked.add(`${of === picture ? 'picture' : 'sound'}: ${askedText(name, value)}`);
+          all.artefacts.push(...(of?.artefacts ?? []).map((d) => later(d, beginsS)));
+        }
+        for (const trouble of troubles) notes.add(`${file.name}: ${trouble}`);
+        if (picture?.tooStill) notes.add(`${file.name}: the picture hardly moves, a freeze cannot be told`);
+      }
+      all.dropouts.sort((a, b) => a.fromS - b.fromS);
+      all.artefacts.sort((a, b) => a.fromS - b.fromS);
+      setFound({ ...all, notes: [...notes], asked: [...asked] });
+    });
   };
   return { share, found, error, find, cancel };
 }

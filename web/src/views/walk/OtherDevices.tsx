@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
 import { heardElsewhere, type HeardElsewhere, type Kind } from '@urvek/core';
 import { base } from '../../api/client.ts';
 
@@ -35,11 +36,12 @@ export function OtherDevices({
       {data.map((heard) => (
         <li
           key={heard.deviceId}
-          className={`border-4 px-3 py-1 text-lg font-bold whitespace-nowrap ${silent ? 'border-dashed border-rule text-faint' : heard.lost ? 'border-double border-lost text-lost' : 'border-clean'}`}
+          className={`border-4 px-3 py-1 text-lg font-bold ${silent ? 'border-dashed border-rule text-faint' : heard.lost ? 'border-double border-lost text-lost' : 'border-clean'}`}
           data-heard={heard.lost ? 'lost' : 'through'}
         >
           <span className="text-[0.87rem] font-normal">
-            {silent ? 'other end, out of reach; last: ' : 'other end: '}
+            {silent ? 'base out of reach; ' : ''}other device, last at {format(heard.sinceMs, 'HH:mm:ss')}
+            :{' '}
           </span>
           {saidOf(heard, words)}
         </li>
