@@ -1,6 +1,6 @@
 const SAID = { through: '✓ comes through', lost: '✕ lost', nothing: '… no signal yet' } as const;
 const LOOKS = {
-  through: 'border-clean',
+  through: 'border-clear',
   lost: 'border-double border-lost text-lost',
   nothing: 'border-dashed border-rule',
 } as const;
