@@ -45,7 +45,7 @@ export function fixesOf(
   ];
   const marked = new Set(marks.map((e) => e.time.walkS));
   const left = stands.flatMap((s): Fix[] =>
-    s.place && s.untilS < Infinity && !marked.has(s.untilS) ? [{ atS: s.untilS, ...s.place }] : [],
+    s.place && s.untilS !== undefined && !marked.has(s.untilS) ? [{ atS: s.untilS, ...s.place }] : [],
   );
   // Of two readings at one moment the better one counts.
   const all = [...fixes, ...left].sort((a, b) => a.atS - b.atS || a.uncertaintyM - b.uncertaintyM);

@@ -15,8 +15,8 @@ export interface MarkedPlace {
  */
 export interface Stand {
   readonly fromS: number;
-  /** The first moment that no longer belongs to it; infinite for the last. */
-  readonly untilS: number;
+  /** The first moment that no longer belongs to it; absent for the last, which lasts to the end. */
+  readonly untilS: number | undefined;
   /** Absent: nobody knows where it was; in the order of the route it has its place. */
   readonly place: MarkedPlace | undefined;
   readonly name: string | undefined;
@@ -59,11 +59,12 @@ export function standsOf(
   const stopping = STOPPING_MODES.includes(mode);
   const stands: Stand[] = [];
   let open: Open | undefined;
-  const close = (atS: number): void => {
+  const close = (atS?: number): void => {
     if (open && (open.sure || open.impliedS !== undefined)) {
       const { fromS, place, name, sure, impliedS } = open;
-      const untilS = sure || stopping ? atS : Math.min(atS, justAfter(impliedS as number));
-      if (untilS > fromS) stands.push({ fromS, untilS, place, name });
+      const lasted = sure || stopping ? undefined : justAfter(impliedS as number);
+      const untilS = lasted !== undefined && atS !== undefined ? Math.min(atS, lasted) : (atS ?? lasted);
+      if (untilS === undefined || untilS > fromS) stands.push({ fromS, untilS, place, name });
     }
     open = undefined;
   };
@@ -88,7 +89,7 @@ export function standsOf(
       arrive(event, event.body.reading);
     else if (open && impliesStand(event)) open.impliedS = atS;
   }
-  close(Infinity);
+  close();
   return stands;
 }
 
@@ -100,6 +101,10 @@ const isSame = (open: Open, place: MarkedPlace | undefined, name: string | undef
 /** An entry belongs to the stand that it ends. */
 const justAfter = (atS: number): number => atS + 1e-6;
 
+/** Whether a moment is of a stand. */
+export const isAtStand = ({ fromS, untilS }: Pick<Stand, 'fromS' | 'untilS'>, atS: number): boolean =>
+  atS >= fromS && (untilS === undefined || atS < untilS);
+
 /** The stand of a moment. */
 export const standAt = (stands: readonly Stand[], atS: number): Stand | undefined =>
-  stands.find((s) => atS >= s.fromS && atS < s.untilS);
+  stands.find((s) => isAtStand(s, atS));

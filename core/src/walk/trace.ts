@@ -16,7 +16,7 @@ import { fixesOf, markedPlace } from './fixes.ts';
 import { lookedDirections, looksOf, type Look } from './look.ts';
 import { namedPointsOf, withKnownNames, type NamedPoint } from './namedPoint.ts';
 import { changesOf, type Change, type Regained } from './noticed.ts';
-import { standsOf, type Stand } from './stand.ts';
+import { isAtStand, standsOf, type Stand } from './stand.ts';
 import { placeAt, positionAt, type Fix, type Position, type Track } from './track.ts';
 import { courseOf } from './turn.ts';
 
@@ -309,9 +309,7 @@ function withSilent(
   const silenceSpeaks = watched && found.length === 0;
   const looks = stands.flatMap((stand): Look[] => {
     const own = found.filter((l) => l.stand === stand);
-    const pressed = listening
-      ? changes.slice(1).filter((c) => c.atS >= stand.fromS && c.atS < stand.untilS)
-      : [];
+    const pressed = listening ? changes.slice(1).filter((c) => isAtStand(stand, c.atS)) : [];
     const before = changes.findLast((c) => c.atS <= stand.fromS);
     const grades: Grade[] = [
       ...own.flatMap((l) => [l.worst, l.best]),
@@ -343,14 +341,14 @@ function failedEnd(
   if (end?.body.reason !== 'link failed' || looks.at(-1)?.best === 1) return [];
   const last = stands.at(-1);
   const there = last && !looks.some((l) => l.stand === last) ? last : undefined;
-  const nowhere: Stand = { fromS: end.time.walkS, untilS: Infinity, place: undefined, name: undefined };
+  const nowhere: Stand = { fromS: end.time.walkS, untilS: undefined, place: undefined, name: undefined };
   return [{ atS: there?.fromS ?? end.time.walkS, direction, worst: 1, best: 1, stand: there ?? nowhere }];
 }
 
 /** A look as it is drawn: a post at its stand, for as long as one stood there. */
 const postOf = (look: PlacedLook, before: PlacedLook | undefined, endS: number): Stretch => ({
   fromS: look.stand?.fromS ?? look.atS,
-  toS: Math.min(endS, look.stand?.untilS ?? look.atS),
+  toS: Math.min(endS, look.stand ? (look.stand.untilS ?? endS) : look.atS),
   grade: look.worst,
   state: stateOf(look.worst),
   stated: true,

@@ -1,6 +1,6 @@
 import type { DistanceMethod } from '../quantity/distanceMethod.ts';
 import { WALKING_MPS } from '../quantity/pace.ts';
-import { standAt, type Stand } from './stand.ts';
+import { isAtStand, standAt, type Stand } from './stand.ts';
 
 /** A moment at which the position along the path is known. */
 export interface Fix {
@@ -38,9 +38,9 @@ export function placeAt({ fixes, stands }: Track, atS: number): Position | undef
 }
 
 /** The best of the device's own locations while one stood there. */
-const locatedAt = (fixes: readonly Fix[], { fromS, untilS }: Stand): Fix | undefined =>
+const locatedAt = (fixes: readonly Fix[], stand: Stand): Fix | undefined =>
   fixes
-    .filter((f) => f.method === 'satellite' && f.atS >= fromS && f.atS < untilS)
+    .filter((f) => f.method === 'satellite' && isAtStand(stand, f.atS))
     .reduce<Fix | undefined>((a, b) => (a && a.uncertaintyM <= b.uncertaintyM ? a : b), undefined);
 
 /**

@@ -57,6 +57,7 @@ export function courseOf(
   const falling = farthest && along.find((m) => m.atS > farthest.atS && fallsFrom(farthest, m));
   if (!farthest || !falling) return out;
   if (farthest.atS === begin.time.walkS) return { ...out, inwards: true };
-  const left = standAt(stands, farthest.atS)?.untilS ?? farthest.atS;
+  const stand = standAt(stands, farthest.atS);
+  const left = stand ? (stand.untilS ?? falling.atS) : farthest.atS;
   return { ...out, turnS: Math.min(left, falling.atS), turnInferred: true };
 }

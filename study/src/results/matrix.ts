@@ -1,4 +1,4 @@
-import { mean, type Direction, type Grade } from '@urvek/core';
+import { isAtStand, mean, type Direction, type Grade } from '@urvek/core';
 import type { PathRanges } from './ranges.ts';
 
 /** One cell of the matrix of stands. */
@@ -45,9 +45,7 @@ export function checkpointMatrix(range: Pick<PathRanges, 'path' | 'findings'>): 
       d.trace.looks.flatMap((l) => {
         if (!l.stand) return [];
         const atM = l.place?.travelledM;
-        const called = d.trace.calls.find(
-          (c) => l.stand && c.atS >= l.stand.fromS && c.atS < l.stand.untilS,
-        )?.checkpoint;
+        const called = d.trace.calls.find((c) => l.stand && isAtStand(l.stand, c.atS))?.checkpoint;
         const name =
           called ??
           l.stand.name ??
