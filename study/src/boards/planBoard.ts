@@ -1,6 +1,14 @@
-import { attenuatorDb, predictPath, walksEachToTell, walksToTell, type Path } from '@urvek/core';
+import {
+  attenuatorDb,
+  predictPath,
+  walksEachToTell,
+  walksToTell,
+  type Path,
+  type PathLink,
+} from '@urvek/core';
 import type { Product, ProductClaim, Rig, Setup } from '@urvek/contract';
 import { claimOf, claimText, distanceClaims, speaksTo } from '../judge/claims.ts';
+import { memoised } from '../memo.ts';
 import { farthestM } from '../results/farthest.ts';
 import type { SetupPath } from '../results/findings.ts';
 import { claimedRatios } from '../plan/claimedRatios.ts';
@@ -151,7 +159,14 @@ const predictedText = (predictedM: number | 'beyond' | undefined): string =>
 /** First dropout as predicted; undefined where too little is stated to predict it. */
 function predictedOn(product: Product, rig: Rig, path: SetupPath): number | 'beyond' | undefined {
   const link = pathLinkOf(product, rig);
-  if (!link) return undefined;
-  const found = predictPath(path as Path, link, 2).events.find((e) => e.criterion === 'first dropout');
-  return found?.medianM ?? 'beyond';
+  return link && firstDropout({ link, path });
 }
+
+/** The same for every keystroke in the plan, which changes neither. */
+const firstDropout = memoised(
+  (asked) => JSON.stringify(asked),
+  ({ link, path }: { readonly link: PathLink; readonly path: SetupPath }): number | 'beyond' =>
+    predictPath(path as Path, link, 2).events.find((e) => e.criterion === 'first dropout')?.medianM ??
+    'beyond',
+  1000,
+);
