@@ -203,6 +203,39 @@ export function openApi(): Json {
           },
         ),
       },
+      '/comparisons/{id}/state': {
+        parameters: [ID],
+        get: operation('state', 'A tag that is another one when anything of a comparison is another', {
+          responses: withProblems(
+            {
+              '200': json('`answers`: it is large, and the base answers for it.', {
+                type: 'object',
+                required: ['tag', 'answers'],
+                properties: { tag: { type: 'string' }, answers: { type: 'boolean' } },
+              }),
+            },
+            404,
+          ),
+        }),
+      },
+      '/comparisons/{id}/answers/{ask}': {
+        parameters: [ID, inPath('ask', { type: 'string' })],
+        get: operation(
+          'answer',
+          'What a stage asks of a large comparison: its rows, verdicts, curves, report',
+          {
+            parameters: [
+              inQuery(
+                'open',
+                { type: 'string', enum: ['yes', 'no'] },
+                'No: in letters while its plan is blind.',
+              ),
+              inQuery('criterion', { type: 'string' }, 'Such as “first dropout”; the plan’s otherwise.'),
+            ],
+            responses: withProblems({ '200': json('As the question says.', {}) }, 404, 422),
+          },
+        ),
+      },
       '/comparisons/{id}/comparison.json': {
         parameters: [ID],
         get: operation('exportComparison', 'All of it in one file, without what is private', {

@@ -51,6 +51,11 @@ test.each(STAGES)(
       setTimeout(() => done(found), 300);
     `);
     expect(tasks.length).toBeLessThanOrEqual(longTasks);
+    // What it shows first the base answered: no walk was fetched for it.
+    const asked = await page.driver.executeScript<string[]>(
+      "return performance.getEntriesByType('resource').map((r) => new URL(r.name).pathname)",
+    );
+    expect(asked).toContain(`/api/comparisons/${ID}/answers/overview`);
   },
   300_000,
 );

@@ -45,6 +45,8 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     manifest: true,
     rolldownOptions: {
+      // What several views share comes in one file: a browser asks for six files at a time, and each costs a round.
+      output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 14 }] } },
       // Libraries mark modules for server rendering, which a browser-only build has no use for.
       onwarn: (warning, warn) => {
         if (warning.code !== 'MODULE_LEVEL_DIRECTIVE') warn(warning);

@@ -7,6 +7,7 @@ export * from './api/lan.ts';
 export * from './interchange/walkFile.ts';
 export * from './api/probe.ts';
 export * from './api/problem.ts';
+export * from './api/state.ts';
 export * from './interchange/fromVersion2.ts';
 export * from './interchange/interchange.ts';
 export * from './schemas/event.ts';

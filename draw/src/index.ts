@@ -42,3 +42,4 @@ export {
   wallSentences,
   withoutMetres,
 } from './report/summary.ts';
+export * from './answers.ts';

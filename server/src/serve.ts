@@ -6,6 +6,7 @@ import { loadDemo, type DemoSize } from './demo/load.ts';
 import { Devices } from './lan/devices.ts';
 import { closed, listen, openNetwork, type LanOptions, type Network } from './lan/network.ts';
 import { lanRouter } from './lan/router.ts';
+import { Answers } from './findings/answers.ts';
 import { Heavy } from './heavy.ts';
 import { isFromHere } from './api/guard.ts';
 import { holderOf } from './api/key.ts';
@@ -69,7 +70,9 @@ export async function serve({
   const threads = openThreads();
   const jobs = new JobQueue({ databaseUrl, storage: store, threads, report, expiresS: jobExpiresS, works });
   const desk = new ProbeDesk(clock);
-  const parts = { storage: store, heavy: new Heavy(store, threads, databaseUrl), jobs, desk, backupBefore };
+  const heavy = new Heavy(store, threads, databaseUrl);
+  const answers = new Answers(store, threads, databaseUrl, report);
+  const parts = { storage: store, heavy, answers, jobs, desk, backupBefore };
   const authorities = new Set<string>();
   const devices = new Devices(database, clock);
   let network: Network | undefined;
@@ -80,6 +83,7 @@ export async function serve({
     await closed(server);
     await network?.close();
     await jobs.close();
+    answers.close();
     await threads.close();
     await database.destroy();
   };

@@ -5,8 +5,8 @@ import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Refused } from './api/client.ts';
-import { takeKeyFromAddress } from './api/key.ts';
-import { comparisonQuery, studies } from './api/queries.ts';
+import { keptKey, takeKeyFromAddress } from './api/key.ts';
+import { comparisonQuery, foresee } from './api/queries.ts';
 import { ComparisonFrame } from './ComparisonFrame.tsx';
 import { NoticeArea } from './components/Notice.tsx';
 import { PictureStyle } from './components/Picture.tsx';
@@ -86,11 +86,12 @@ const router = createBrowserRouter([
 ]);
 
 await takeKeyFromAddress();
+void keptKey();
 
 // What every stage begins with is on its way while the stage itself is fetched.
 const asked = /^\/c\/([^/]+)/.exec(window.location.pathname)?.[1];
 if (asked !== undefined) {
-  studies();
+  foresee(asked);
   void client.prefetchQuery(comparisonQuery(asked));
 }
 
@@ -98,9 +99,8 @@ if (asked !== undefined) {
 async function keepForOffline(): Promise<void> {
   await client.refetchQueries();
   // The study's thread is older than the service worker, which does not see what that fetches.
-  const { entriesAtBase } = await import('./workers/entries.ts');
-  for (const { id } of client.getQueryData<ComparisonSummary[]>(['comparisons']) ?? [])
-    await entriesAtBase(id).catch(() => undefined);
+  const { keepAtBase } = await import('./workers/entries.ts');
+  for (const { id } of client.getQueryData<ComparisonSummary[]>(['comparisons']) ?? []) await keepAtBase(id);
 }
 
 registerServiceWorker(

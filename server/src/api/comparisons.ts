@@ -37,32 +37,32 @@ function revisionOf(now: KeptRevision, before: KeptRevision | undefined): Revisi
   return { revision: now.revision, who: now.who, atMs: now.atMs, what };
 }
 
-export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Router {
+export function comparisonsRouter({ storage, heavy, answers, backupBefore }: Parts): Router {
   const router = Router();
   const titleOf = async (id: string): Promise<string> => `“${(await storage.getComparison(id)).title}”`;
+  const takeIn = async (id: string, body: string): Promise<{ walks: number }> => {
+    const walks = readWalks((parsed(body) as { walks?: unknown } | null)?.walks, id);
+    await storage.importWalks(id, walks);
+    return { walks: walks.length };
+  };
   checkIds(router);
   const whole = textBody(IMPORT_LIMITS);
   router.post('/import', requires('editor'), whole, async (request, response) => {
     const body = request.body as string;
     if (!/^\s*\{/.test(body)) throw new InterchangeError('it is no comparison: it does not begin with {');
-    response
-      .status(201)
-      .json(
-        body.length <= READ_AT_ONCE
-          ? await storage.importComparison(readInterchange(parsed(body)))
-          : await heavy.import(body),
-      );
+    const comparison =
+      body.length <= READ_AT_ONCE
+        ? await storage.importComparison(readInterchange(parsed(body)))
+        : await heavy.import(body);
+    answers.changed(comparison.id);
+    response.status(201).json(comparison);
   });
   router.post('/:id/walks', requires('editor'), whole, async (request, response) => {
     const { id } = request.params as { id: string };
     const body = request.body as string;
-    if (body.length > READ_AT_ONCE) {
-      response.status(201).json(await heavy.importWalks(id, body));
-      return;
-    }
-    const walks = readWalks((parsed(body) as { walks?: unknown } | null)?.walks, id);
-    await storage.importWalks(id, walks);
-    response.status(201).json({ walks: walks.length });
+    const taken = body.length > READ_AT_ONCE ? await heavy.importWalks(id, body) : await takeIn(id, body);
+    answers.changed(id);
+    response.status(201).json(taken);
   });
 
   router.use(jsonBody(SETUP_LIMITS), onlyText);
@@ -77,7 +77,13 @@ export function comparisonsRouter({ storage, heavy, backupBefore }: Parts): Rout
   );
   router.put('/:id', requires('editor'), async (request, response) => {
     const update = await comparisonUpdateSchema.validate(request.body, STRICT);
-    response.json(await storage.updateComparison(request.params.id as string, update, whoOf(response).name));
+    const comparison = await storage.updateComparison(
+      request.params.id as string,
+      update,
+      whoOf(response).name,
+    );
+    answers.changed(comparison.id);
+    response.json(comparison);
   });
   router.get('/:id/revisions', async (request, response) => {
     const kept = await storage.revisionsOf(request.params.id, REVISIONS_SHOWN + 1);

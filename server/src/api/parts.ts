@@ -3,12 +3,14 @@ import type { RequestHandler, Router } from 'express';
 import { Conflict, NotFound, type Storage } from '../storage/port.ts';
 import type { JobQueue } from '../jobs/queue.ts';
 import type { ProbeDesk } from '../probe/desk.ts';
+import type { Answers } from '../findings/answers.ts';
 import type { Heavy } from '../heavy.ts';
 
 /** What a resource is made of. */
 export interface Parts {
   readonly storage: Storage;
   readonly heavy: Heavy;
+  readonly answers: Answers;
   readonly jobs: JobQueue;
   /** Whose turn it is to measure. */
   readonly desk: ProbeDesk;

@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { NotFound, Unavailable } from '../storage/port.ts';
+import { answersRouter } from './answers.ts';
 import { comparisonsRouter } from './comparisons.ts';
 import { filesRouter } from './files.ts';
 import { findingsRouter } from './findings.ts';
@@ -37,7 +38,13 @@ export function apiRouter(parts: Parts): Router {
     await isOwn(storage, whoOf(response), header.id);
     response.json(header);
   });
-  router.use('/comparisons', findingsRouter(parts), filesRouter(parts), comparisonsRouter(parts));
+  router.use(
+    '/comparisons',
+    answersRouter(parts),
+    findingsRouter(parts),
+    filesRouter(parts),
+    comparisonsRouter(parts),
+  );
   router.use('/walks', walksRouter(parts));
   router.use('/jobs', jobsRouter(parts));
   router.use((request) => {

@@ -29,7 +29,7 @@ const MOST_NOTICED = 12;
 const besidesSchema = yup.object({ besides: yup.string().uuid().required() });
 
 /** Single walks: registered, logged, read whole. */
-export function walksRouter({ storage, backupBefore }: Parts): Router {
+export function walksRouter({ storage, answers, backupBefore }: Parts): Router {
   const router = Router();
   checkIds(router);
   /** Another's walk is, for a device that only logs, not here: what it logged itself it registers anew. */
@@ -98,7 +98,9 @@ export function walksRouter({ storage, backupBefore }: Parts): Router {
       return;
     }
     const id = request.params.id as string;
-    response.json(await storage.append(id, validateBatch(id, events)));
+    const accepted = await storage.append(id, validateBatch(id, events));
+    answers.changed((await storage.getHeader(id)).comparisonId);
+    response.json(accepted);
   });
   return router;
 }

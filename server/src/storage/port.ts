@@ -133,6 +133,8 @@ export interface Storage {
     comparisonId: string,
     page?: { readonly after?: Cursor; readonly most?: number },
   ): Promise<ListedWalk[]>;
+  /** How many walks there are, and a digest that is another one when a header or a log of them is. */
+  digestOf(comparisonId: string): Promise<{ readonly walks: number; readonly digest: string }>;
   /** Whole walks, logs included. */
   walksOf(comparisonId: string): Promise<StoredWalk[]>;
   logsOf(walkIds: readonly string[]): Promise<Map<string, WalkEvent[]>>;

@@ -1,5 +1,6 @@
 import type { DataSource } from 'typeorm';
 import { systemClock } from '../clock.ts';
+import { answersOf } from '../findings/heldStudy.ts';
 import { derive, stale } from '../findings/keeper.ts';
 import { fileOf, type FileAsked } from '../publish/files.ts';
 import { doJob } from '../jobs/doJob.ts';
@@ -15,6 +16,12 @@ export type Work =
       readonly databaseUrl: string;
       readonly comparisonId: string;
       readonly walkIds: readonly string[];
+    }
+  | {
+      readonly kind: 'answer';
+      readonly databaseUrl: string;
+      readonly comparisonId: string;
+      readonly asked: Parameters<typeof answersOf>[2];
     }
   | { readonly kind: 'file'; readonly databaseUrl: string; readonly asked: FileAsked }
   | { readonly kind: 'job'; readonly databaseUrl: string; readonly jobId: string }
@@ -68,6 +75,8 @@ async function work(asked: Work): Promise<unknown> {
       const walks = (await storage.listWalks(asked.comparisonId)).filter((w) => wanted.has(w.header.id));
       return derive(storage, setup, (await stale(storage, setup, walks)).stale);
     }
+    case 'answer':
+      return answersOf(storage, asked.comparisonId, asked.asked);
     case 'file':
       return fileOf(storage, asked.asked);
     case 'job':

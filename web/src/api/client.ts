@@ -1,6 +1,7 @@
 import type {
   BatchAccepted,
   Comparison,
+  ComparisonState,
   ComparisonSummary,
   Job,
   ComparisonUpdate,
@@ -18,9 +19,10 @@ import type {
   WalkHeader,
 } from '@urvek/contract';
 import type { Side, WalkEvent, WantedCriterion } from '@urvek/core';
+import type { Ask, Asks, Question } from '@urvek/draw';
 import type { Withholding } from '@urvek/study';
 import { setShutOut } from '../state/shutOut.ts';
-import { keyHeader } from './key.ts';
+import { keptKey, keyHeader } from './key.ts';
 
 /** An answer of the base that says no. */
 export class Refused extends Error {
@@ -51,20 +53,25 @@ export class OutOfReach extends Error {
 /** A base that hangs is out of reach after so long; one that takes in a whole file may take its time. */
 const ANSWER_MS = 10_000;
 const WHOLE_FILE_MS = 180_000;
+/** What must be worked out anew first may take so long. */
+export const FINDINGS_MS = 60_000;
 
 /** Asks the base. @throws OutOfReach where it does not answer in time, or its database does not */
 export async function askBase(
   path: string,
   { ms = ANSWER_MS, ...asked }: RequestInit & { readonly ms?: number } = {},
 ): Promise<Response> {
-  const headers = { ...(asked.headers as Record<string, string> | undefined), ...(await keyHeader()) };
-  const response = await fetch(`/api${path}`, {
-    ...asked,
-    headers,
-    signal: AbortSignal.timeout(ms),
-  }).catch(() => {
-    throw new OutOfReach();
-  });
+  const send = (): Promise<Response> =>
+    fetch(`/api${path}`, {
+      ...asked,
+      headers: { ...(asked.headers as Record<string, string> | undefined), ...keyHeader() },
+      signal: AbortSignal.timeout(ms),
+    }).catch(() => {
+      throw new OutOfReach();
+    });
+  let response = await send();
+  // The cookie is gone, and the key may not have been read yet.
+  if (response.status === 401 && (await keptKey()) !== undefined) response = await send();
   if (response.status === 401) setShutOut((await response.clone().json()) as Problem);
   else setShutOut(undefined);
   if (response.status !== 503) return response;
@@ -98,6 +105,19 @@ export const base = {
   importWhole: (text: string) => callText<Comparison>('POST', '/comparisons/import', text, WHOLE_FILE_MS),
   comparison: (id: string) => call<Comparison>('GET', `/comparisons/${id}`),
   update: (id: string, update: ComparisonUpdate) => call<Comparison>('PUT', `/comparisons/${id}`, update),
+  /** Whether anything of it changed. */
+  state: (id: string) => call<ComparisonState>('GET', `/comparisons/${id}/state`),
+  /** What a stage asks, of a comparison that the base answers for. */
+  answer: <K extends Ask>(id: string, { ask, ...taken }: Question<K>, open: boolean) => {
+    const given = Object.entries({ ...taken, open: open ? 'yes' : 'no' }).filter(([, v]) => v !== undefined);
+    const query = new URLSearchParams(given as [string, string][]).toString();
+    return call<Asks[K]['answer']>(
+      'GET',
+      `/comparisons/${id}/answers/${ask}?${query}`,
+      undefined,
+      FINDINGS_MS,
+    );
+  },
   revisions: (id: string) => call<Revision[]>('GET', `/comparisons/${id}/revisions`),
   revision: (id: string, revision: number) =>
     call<RevisedSetup>('GET', `/comparisons/${id}/revisions/${revision}`),

@@ -1,5 +1,6 @@
-import type { Comparison, ComparisonUpdate } from '@urvek/contract';
+import type { Comparison, ComparisonState, ComparisonUpdate } from '@urvek/contract';
 import type { Side, WalkEvent, WantedCriterion } from '@urvek/core';
+import type { Ask, Asks, Overview, Question } from '@urvek/draw';
 import type { JudgementView, PathCurves, StageState } from '@urvek/study';
 import { useMutation, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import * as Comlink from 'comlink';
@@ -7,7 +8,7 @@ import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
 import { joinedLog } from '../workers/entries.ts';
-import type { Of, Overview, StudyWorker } from '../workers/study.worker.ts';
+import type { Of, StudyWorker } from '../workers/study.worker.ts';
 import { base } from './client.ts';
 
 export const useComparisons = () => useQuery({ queryKey: ['comparisons'], queryFn: base.comparisons });
@@ -67,22 +68,68 @@ export const studies = (): Comlink.Remote<StudyWorker> =>
     new Worker(new URL('../workers/study.worker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/**
- * What this device has of a comparison's finished walks, in a word that changes when it does, and how much
- * of all was sent.
- */
-const localState = (comparisonId: string) => async (): Promise<{ state: string; sent: number }> => ({
-  state: (await fieldLog.walks.where({ comparisonId }).toArray())
+/** What this device has of a comparison's finished walks. */
+interface Here {
+  /** A word that changes when they do. */
+  readonly state: string;
+  /** How much of all logs was sent. */
+  readonly sent: number;
+  /** Something of them is here alone. */
+  readonly own: boolean;
+}
+
+const localState = (comparisonId: string) => async (): Promise<Here> => {
+  const walks = await fieldLog.walks.where({ comparisonId }).toArray();
+  const unsent = await Promise.all(
+    walks.map(async ({ id }) => {
+      const all = await fieldLog.events.where({ walkId: id }).count();
+      return all > (await fieldLog.events.where({ walkId: id, place: AT_BASE }).count());
+    }),
+  );
+  return {
     // A walk under way is followed by its own screen; the study takes it in when it ends.
-    .map((w) => `${w.id}:${w.underWay ? 'under way' : w.nextSeq}`)
-    .join(),
-  sent: await fieldLog.events.where({ place: AT_BASE }).count(),
-});
+    state: walks.map((w) => `${w.id}:${w.underWay ? 'under way' : w.nextSeq}`).join(),
+    sent: await fieldLog.events.where({ place: AT_BASE }).count(),
+    own: unsent.includes(true),
+  };
+};
+
+/** Comparisons whose study was made on this page: what is asked of them needs no link. */
+const made = new Set<string>();
+
+/** What was asked for before the stage was here to ask, each used once. */
+const foreseen: { state?: Promise<ComparisonState>; overview?: Promise<Overview> } = {};
+
+/** What every stage begins with is on its way while the stage itself is fetched. */
+export function foresee(id: string): void {
+  foreseen.state = base.state(id);
+  foreseen.state.then(
+    ({ answers }) => {
+      if (!answers) studies();
+      else {
+        foreseen.overview = base.answer(id, { ask: 'overview' }, true);
+        foreseen.overview.catch(() => undefined);
+      }
+    },
+    () => studies(),
+  );
+}
+
+/** Where the base answers itself, nothing is fetched before it is wanted. */
+async function atBase(id: string): Promise<ComparisonState> {
+  const asked = foreseen.state ?? base.state(id);
+  foreseen.state = undefined;
+  const state = await asked.catch(() => undefined);
+  if (state?.answers && !made.has(id)) return state;
+  return { tag: await studies().fetchBase(id, state?.tag), answers: false };
+}
 
 /** What a study was made from: its name among queries, and the comparison itself. */
 export interface MadeFrom {
   readonly key: readonly unknown[];
   readonly comparison: Comparison | undefined;
+  /** The base answers for it, and this device has nothing of its own to say. */
+  readonly answered: boolean;
 }
 
 /** What a stage asks with. */
@@ -94,6 +141,8 @@ export interface Asked {
 export interface Workspace extends Asked {
   readonly comparison: Comparison | undefined;
   readonly overview: Overview | undefined;
+  /** Something changed, and what it comes to is on its way. */
+  readonly settling: boolean;
   readonly error: Error | null;
 }
 
@@ -101,26 +150,45 @@ export interface Workspace extends Asked {
 export function useWorkspace(id: string, open = false): Workspace {
   const { data: comparison, error } = useComparison(id);
   const here = useFieldLog(localState(id), id);
-  const { data: atBase } = useQuery({
+  const { data: there, isFetching } = useQuery({
     // Another path, or another place of a point, is another finding there.
-    queryKey: ['walks', id, here?.sent, comparison?.revision],
-    enabled: here !== undefined && (comparison !== undefined || error !== null),
-    queryFn: () => studies().fetchBase(id),
+    queryKey: ['walks', id, here?.sent ?? 0, comparison?.revision],
+    enabled: comparison !== undefined || error !== null,
+    queryFn: () => atBase(id),
     placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
   });
-  const of = useMemo(() => ({ id, open }), [id, open]);
+  // Only a blind plan is seen otherwise by whoever keeps the key.
+  const openly = open || comparison?.setup.plan.blind !== true;
+  const of = useMemo(() => ({ id, open: openly }), [id, openly]);
+  // Storage is slow to open: what the base says is shown meanwhile.
+  const answered = there?.answers === true && here?.own !== true;
+  const state = here?.state ?? '';
   const madeFrom = useMemo(
-    () => ({ key: ['study', id, comparison?.revision, atBase, here?.state], comparison }),
-    [id, comparison, atBase, here?.state],
+    () => ({ key: ['study', id, comparison?.revision, there?.tag, state], comparison, answered }),
+    [id, comparison, there?.tag, state, answered],
   );
-  const { data: overview, error: failed } = useStudy(
+  const {
+    data: overview,
+    error: failed,
+    isPlaceholderData,
+  } = useAnswer(
     { of, madeFrom },
-    ['overview'],
-    (study) => study.overview(of),
-    comparison !== undefined && atBase !== undefined && here !== undefined,
+    { ask: 'overview' },
+    comparison !== undefined && there !== undefined && (answered || here !== undefined),
   );
-  return { comparison, overview, of, madeFrom, error: error ?? failed };
+  const seen = overview !== undefined;
+  // What comes next is asked of the study: it is made once the page has something to show.
+  useEffect(() => {
+    if (!seen || !answered || made.has(id)) return undefined;
+    const timer = setTimeout(() => void built(madeFrom).catch(() => undefined), AFTER_FIRST_MS);
+    return () => clearTimeout(timer);
+  }, [seen, answered, id, madeFrom]);
+  const settling = isFetching || isPlaceholderData;
+  return { comparison, overview, settling, of, madeFrom, error: error ?? failed };
 }
+
+/** The stage has drawn what came first by then. */
+const AFTER_FIRST_MS = 1500;
 
 /** How far each stage is, for lists of comparisons: the study is made for it and not kept. */
 export function useStages(id: string): UseQueryResult<readonly StageState[]> {
@@ -130,7 +198,8 @@ export function useStages(id: string): UseQueryResult<readonly StageState[]> {
     queryKey: ['stages', id, comparison?.revision, here?.sent, here?.state],
     enabled: comparison !== undefined && here !== undefined,
     queryFn: async () => {
-      await studies().fetchBase(id);
+      const { answers } = await atBase(id);
+      if (answers && here?.own === false) return base.answer(id, { ask: 'stages' }, true);
       return studies().stages(comparison as Comparison);
     },
   });
@@ -140,8 +209,16 @@ export function useStages(id: string): UseQueryResult<readonly StageState[]> {
 let building: { key: string; done: Promise<void> } | undefined;
 function built({ key, comparison }: MadeFrom): Promise<void> {
   const name = JSON.stringify(key);
-  if (building?.key !== name && comparison) building = { key: name, done: studies().build(comparison) };
+  if (building?.key !== name && comparison) building = { key: name, done: build(comparison, key) };
   return building?.done ?? Promise.resolve();
+}
+
+async function build(comparison: Comparison, [, , , tag]: readonly unknown[]): Promise<void> {
+  // Beside the work of drawing what comes first it would be in the way.
+  await new Promise((resolve) => requestIdleCallback(resolve, { timeout: AFTER_FIRST_MS }));
+  await studies().fetchBase(comparison.id, tag as string);
+  await studies().build(comparison);
+  made.add(comparison.id);
 }
 
 /**
@@ -177,21 +254,52 @@ export function useStudy<T>(
   });
 }
 
+function askedOf<K extends Ask>({ id, open }: Of, question: Question<K>): Promise<Asks[K]['answer']> {
+  const { overview } = foreseen;
+  if (!overview || question.ask !== 'overview' || !open) return base.answer(id, question, open);
+  foreseen.overview = undefined;
+  return overview as Promise<Asks[K]['answer']>;
+}
+
+/** An answer to what a stage asks: by the base where it answers and no study was made here yet. */
+export function useAnswer<K extends Ask>(
+  { of, madeFrom }: Asked,
+  question: Question<K>,
+  enabled = true,
+): UseQueryResult<Asks[K]['answer']> {
+  const queryKey = [...madeFrom.key, of.open, question.ask, question];
+  return useQuery<Asks[K]['answer']>({
+    queryKey,
+    enabled,
+    queryFn: async () => {
+      if (madeFrom.answered && !made.has(of.id)) {
+        const answer = await askedOf(of, question).catch(() => undefined);
+        if (answer !== undefined) return answer;
+      }
+      await built(madeFrom);
+      return (await studies().answer(of, question as unknown as Question)) as Asks[K]['answer'];
+    },
+    staleTime: Infinity,
+    placeholderData: ((before: unknown, query?: { readonly queryKey: readonly unknown[] }) =>
+      // Of the same question, or of another wording of it.
+      query?.queryKey[1] === of.id && query.queryKey.at(-2) === question.ask ? before : undefined) as never,
+  });
+}
+
 /** Estimates and verdicts. */
 export const useJudgement = (
   asked: Asked,
   criterion?: WantedCriterion,
   side?: Side,
-): UseQueryResult<JudgementView> =>
-  useStudy(asked, ['judgement', criterion, side], (study, of) => study.judgement(of, criterion, side));
+): UseQueryResult<JudgementView> => useAnswer(asked, { ask: 'judgement', criterion, side });
 
 /** The curves of stage Ranges. */
 export const useCurves = (
   asked: Asked,
   criterion: WantedCriterion,
   side?: Side,
-): UseQueryResult<readonly PathCurves[]> =>
-  useStudy(asked, ['curves', criterion, side], (study, of) => study.curves(of, criterion, side));
+  enabled?: boolean,
+): UseQueryResult<readonly PathCurves[]> => useAnswer(asked, { ask: 'curves', criterion, side }, enabled);
 
 /** One walk's whole log: what the base has of it, and what this device has. */
 export function useLog(walkId: string | undefined): readonly WalkEvent[] | undefined {

@@ -9,7 +9,7 @@ import { Loading, Trouble } from './States.tsx';
 export const useComparisonId = (): string => useParams<{ id: string }>().id ?? '';
 
 /** What a stage begins with; the rest it asks of the study. */
-export interface Ready extends Pick<Workspace, 'of' | 'madeFrom'> {
+export interface Ready extends Pick<Workspace, 'of' | 'madeFrom' | 'settling'> {
   readonly id: string;
   readonly comparison: Comparison;
   /** Every walk in a line. */
@@ -30,7 +30,7 @@ export function WithWorkspace({
   children: (workspace: Ready) => ReactNode;
 }) {
   const id = useComparisonId();
-  const { comparison, overview, of, madeFrom, error } = useWorkspace(id, open);
+  const { comparison, overview, settling, of, madeFrom, error } = useWorkspace(id, open);
   const shown = useMemo(
     () =>
       comparison && overview?.sealed ? { ...comparison, setup: seal(comparison.setup, id) } : comparison,
@@ -52,7 +52,7 @@ export function WithWorkspace({
           results. Those stand on the machine that runs Urvek.
         </p>
       )}
-      {children({ id, comparison: shown, walks: rows, of, madeFrom, sealed })}
+      {children({ id, comparison: shown, walks: rows, settling, of, madeFrom, sealed })}
     </>
   );
 }

@@ -22,6 +22,8 @@ registerRoute(
   ({ url, request }) =>
     request.method === 'GET' &&
     url.pathname.startsWith('/api/comparisons') &&
+    // Answers of another state would be taken for those of this one; without a link the study is made here.
+    !url.pathname.includes('/answers/') &&
     !url.pathname.endsWith('.csv') &&
     !url.pathname.endsWith('.json'),
   new NetworkFirst({ cacheName: 'base', networkTimeoutSeconds: BASE_TIMEOUT_S }),

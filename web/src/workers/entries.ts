@@ -1,7 +1,7 @@
 import { NEXT_PAGE, type Comparison, type WalkHeader } from '@urvek/contract';
 import { keyText, type WalkEvent } from '@urvek/core';
 import { deriveEntry, type DerivedEntry } from '@urvek/study';
-import { askBase } from '../api/client.ts';
+import { askBase, FINDINGS_MS } from '../api/client.ts';
 import { AT_BASE, fieldLog, REMOVED } from '../field/fieldLog.ts';
 
 interface Page {
@@ -13,9 +13,6 @@ interface Page {
   }[];
 }
 
-/** A page of walks may have to be worked out anew first. */
-const FINDINGS_MS = 60_000;
-
 /** @throws when the base does not answer, or says no. */
 async function answerOf(path: string): Promise<Response> {
   const response = await askBase(path, { ms: FINDINGS_MS });
@@ -23,19 +20,8 @@ async function answerOf(path: string): Promise<Response> {
   return response;
 }
 
-export interface AtBase {
-  readonly entries: ReadonlyMap<string, DerivedEntry>;
-  /** Another one when anything of it is another. */
-  readonly tag: string;
-}
-
-/**
- * What the base has worked out of a comparison, page by page. @throws when it is out of reach and was never
- * seen.
- */
-export async function entriesAtBase(id: string): Promise<AtBase> {
-  const entries = new Map<string, DerivedEntry>();
-  const tags: string[] = [];
+/** The pages of what the base has worked out of a comparison. @throws when it is out of reach and was never seen. */
+async function* pagesAtBase(id: string): AsyncGenerator<Response> {
   const page = (after?: string): Promise<Response> =>
     answerOf(`/comparisons/${id}/findings${after === undefined ? '' : `?after=${after}`}`);
   let asked: Promise<Response> | undefined = page();
@@ -46,12 +32,26 @@ export async function entriesAtBase(id: string): Promise<AtBase> {
     asked = next === null ? undefined : page(next);
     // Where this one cannot be read, nobody waits for it.
     asked?.catch(() => undefined);
-    const { walks } = (await response.json()) as Page;
-    for (const { header, derived, withheld } of walks)
-      entries.set(header.id, { header, derived: derived ?? undefined, ...(withheld ? { withheld } : {}) });
-    tags.push(response.headers.get('etag') ?? '');
+    yield response;
   }
-  return { entries, tag: tags.join() };
+}
+
+/** What the base has worked out of a comparison, by walk. @throws as its pages do */
+export async function entriesAtBase(id: string): Promise<Map<string, DerivedEntry>> {
+  const entries = new Map<string, DerivedEntry>();
+  for await (const response of pagesAtBase(id))
+    for (const { header, derived, withheld } of ((await response.json()) as Page).walks)
+      entries.set(header.id, { header, derived: derived ?? undefined, ...(withheld ? { withheld } : {}) });
+  return entries;
+}
+
+/** Fetched once, it is there without a link: the service worker keeps what goes by. */
+export async function keepAtBase(id: string): Promise<void> {
+  try {
+    for await (const response of pagesAtBase(id)) await response.arrayBuffer();
+  } catch {
+    // Out of reach: what was kept before stands.
+  }
 }
 
 /** What was worked out here, and of which set-up: a path that was changed since gives another finding. */

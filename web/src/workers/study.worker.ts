@@ -1,27 +1,19 @@
 import type { Comparison } from '@urvek/contract';
-import type { LengthUnit, LevelReading, Side, WantedCriterion } from '@urvek/core';
-import { reportOf, type ReportDocument, type ReportForm } from '@urvek/draw';
+import type { Side, WantedCriterion } from '@urvek/core';
+import { answerTo, seenStudy, type Held, type Question } from '@urvek/draw';
 import {
   againstEarlier,
-  leavingStudy,
-  narrowed,
   Study,
   summarise,
-  viewOfJudgement,
   walkRows,
   type AgainstEarlier,
   type AuditEntry,
-  type Finding,
-  type JudgementView,
-  type Narrowing,
+  type DerivedEntry,
   type NextPoint,
-  type PathCurves,
   type StageState,
-  type WalkRow,
 } from '@urvek/study';
 import * as Comlink from 'comlink';
-import { format } from 'date-fns';
-import { entriesAtBase, withThisDevice, type AtBase } from './entries.ts';
+import { entriesAtBase, keepAtBase, withThisDevice } from './entries.ts';
 
 /**
  * Which study: a comparison, as it is sealed while its plan is blind, or as whoever sets it up and keeps
@@ -32,48 +24,42 @@ export interface Of {
   readonly open: boolean;
 }
 
-/** What every stage shows before anything is worked out for it. */
-export interface Overview {
-  readonly rows: readonly WalkRow[];
-  readonly sealed: boolean;
-  readonly stages: readonly StageState[];
-  /** Walks that other devices logged: this one may know only that they were made. */
-  readonly withheld: number;
-}
-
-export interface ReportView {
-  readonly document: ReportDocument;
-  readonly judged: JudgementView;
-  /** Some path knows where it is: there are route files. */
-  readonly routes: boolean;
-}
-
-interface Held {
-  readonly comparison: Comparison;
-  readonly study: Study;
-}
-
-const atBase = new Map<string, AtBase>();
+/** What the base has worked out of each comparison, and of which state of it. */
+const atBase = new Map<
+  string,
+  { readonly entries: ReadonlyMap<string, DerivedEntry>; readonly tag: string }
+>();
 
 const held = new Map<string, Held>();
 
-const studyOf = ({ id, open }: Of): Study => {
+const heldOf = (id: string): Held => {
   const found = held.get(id);
   if (!found) throw new Error(`comparison ${id} is not open`);
-  return open ? found.study : (found.study.sealed(id) ?? found.study);
+  return found;
 };
+const studyOf = ({ id, open }: Of): Study => seenStudy(heldOf(id), open);
+
+/** Out of reach, what is here stands. */
+const OUT_OF_REACH = 'out of reach';
+
+/**
+ * Fetches what the base has worked out of a comparison's walks, once for a state of it. @returns the state that is
+ * here
+ */
+async function fetchBase(id: string, tag: string | undefined): Promise<string> {
+  const here = atBase.get(id);
+  if (here && (tag === undefined || tag === here.tag)) return here.tag;
+  const found = await entriesAtBase(id).catch(() => undefined);
+  if (!found) return here?.tag ?? OUT_OF_REACH;
+  // Told by none, it was kept for times without a link.
+  atBase.set(id, { entries: found, tag: tag ?? OUT_OF_REACH });
+  return tag ?? OUT_OF_REACH;
+}
 
 const api = {
-  /**
-   * Fetches what the base has worked out; what did not change is not sent again. Out of reach, what is here
-   * stands. Says which state it is.
-   */
-  async fetchBase(id: string): Promise<string> {
-    const found = await entriesAtBase(id).catch(() => undefined);
-    if (found) atBase.set(id, found);
-    return atBase.get(id)?.tag ?? 'out of reach';
-  },
-  /** Makes the study anew, from that and what this device has. */
+  fetchBase,
+  keep: keepAtBase,
+  /** Makes the study anew, from what was fetched and what this device has. */
   async build(comparison: Comparison): Promise<void> {
     const entries = await withThisDevice(comparison, atBase.get(comparison.id)?.entries ?? new Map());
     held.set(comparison.id, { comparison, study: new Study(comparison.setup, entries) });
@@ -83,19 +69,7 @@ const api = {
     const entries = await withThisDevice(comparison, atBase.get(comparison.id)?.entries ?? new Map());
     return new Study(comparison.setup, entries).stages();
   },
-  overview: (of: Of): Overview => {
-    const study = studyOf(of);
-    return {
-      rows: study.rows,
-      sealed: !of.open && study !== held.get(of.id)?.study,
-      stages: study.stages(),
-      withheld: study.entries.filter((e) => e.withheld).length,
-    };
-  },
-  judgement: (of: Of, criterion?: WantedCriterion, side?: Side): JudgementView =>
-    viewOfJudgement(studyOf(of).judgement(criterion, side)),
-  curves: (of: Of, criterion: WantedCriterion, side?: Side): readonly PathCurves[] =>
-    studyOf(of).curves(criterion, side),
+  answer: (of: Of, question: Question): unknown => answerTo(heldOf(of.id), question, of.open),
   /** Estimates of one range by other criteria. */
   summaries: (of: Of, rangeId: string, criteria: readonly WantedCriterion[], side?: Side) => {
     const study = studyOf(of);
@@ -108,17 +82,14 @@ const api = {
     studyOf(of).under(setup).planAudit(),
   beginAudit: (of: Of, ...asked: Parameters<Study['beginAudit']>): readonly AuditEntry[] =>
     studyOf(of).beginAudit(...asked),
-  levels: (of: Of, pathId: string): readonly LevelReading[] => studyOf(of).levels(pathId),
-  unplacedNames: (of: Of, pathId: string): readonly string[] => studyOf(of).unplacedNames(pathId),
-  finding: (of: Of, walkId: string): Finding | null => studyOf(of).finding(walkId) ?? null,
   /** Against an earlier comparison, fetched for it. */
   async earlier(of: Of, then: Comparison): Promise<readonly AgainstEarlier[]> {
-    const old = new Study(then.setup, [...(await entriesAtBase(then.id)).entries.values()]);
+    const old = new Study(then.setup, [...(await entriesAtBase(then.id)).values()]);
     return againstEarlier(studyOf(of), old);
   },
   /** The checkpoint matrices of an earlier comparison. */
   async matrices(then: Comparison, kindId: string) {
-    const old = new Study(then.setup, [...(await entriesAtBase(then.id)).entries.values()]);
+    const old = new Study(then.setup, [...(await entriesAtBase(then.id)).values()]);
     return {
       when: old.rows[0]?.header.startedMs,
       matrices: old
@@ -126,30 +97,6 @@ const api = {
         .filter((_, i) => old.ranges('by kind')[i]?.kindId === kindId)
         .map((c) => c.matrix),
     };
-  },
-  /** The report, without what it withholds; names are letters while the plan is blind. */
-  report: (of: Of, form: ReportForm, unit: LengthUnit, only: Narrowing): ReportView => {
-    const { comparison } = held.get(of.id) as Held;
-    const seen = studyOf(of);
-    const { comparison: out, study: whole } = leavingStudy(
-      { ...comparison, setup: seen.setup },
-      seen.entries,
-    );
-    const study = narrowed(whole, only);
-    const judged = viewOfJudgement(study.judgement());
-    const document = reportOf(
-      {
-        title: out.title,
-        question: out.question,
-        setup: study.setup,
-        findings: study.all,
-        judged,
-        unit,
-        day: (ms) => format(ms, 'd MMMM yyyy'),
-      },
-      form,
-    );
-    return { document, judged, routes: out.setup.paths.some((p) => p.fixedEnd) };
   },
 };
 

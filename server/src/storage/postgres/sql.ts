@@ -41,6 +41,21 @@ export async function walksMade(manager: EntityManager): Promise<Map<string, num
   return new Map(rows.map((r) => [r.id, Number(r.made)]));
 }
 
+/** How many walks a comparison has, and a digest of their headers and of how long their logs are. */
+export async function digestOf(
+  manager: EntityManager,
+  comparisonId: string,
+): Promise<{ walks: number; digest: string }> {
+  const [row] = await manager.query<{ walks: string; digest: string }[]>(
+    // The start apart: as text it would depend on the time zone of the connection.
+    `SELECT count(*) AS walks, md5(string_agg(
+       (to_jsonb(w) - 'started_at')::text || extract(epoch FROM started_at), '' ORDER BY started_at, id)) AS digest
+     FROM walk w WHERE comparison_id = $1`,
+    [comparisonId],
+  );
+  return { walks: Number(row?.walks ?? 0), digest: row?.digest ?? '' };
+}
+
 /** Which of some walks were made. */
 export async function madeAmong(manager: EntityManager, walkIds: readonly string[]): Promise<Set<string>> {
   const theirs = 'w.comparison_id IN (SELECT comparison_id FROM walk WHERE id = ANY($1::uuid[]))';

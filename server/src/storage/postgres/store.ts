@@ -257,6 +257,10 @@ export class Store implements Storage {
     return (await query.getMany()).map((row) => ({ header: headerOf(row), entries: row.entries }));
   }
 
+  digestOf(comparisonId: string): Promise<{ walks: number; digest: string }> {
+    return sql.digestOf(this.database.manager, comparisonId);
+  }
+
   async walksOf(comparisonId: string): Promise<StoredWalk[]> {
     const listed = await this.listWalks(comparisonId);
     const logs = await this.logsOf(listed.map((w) => w.header.id));

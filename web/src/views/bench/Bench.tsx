@@ -26,7 +26,7 @@ export function Bench() {
     () =>
       data?.forEach((c) => {
         void client.prefetchQuery({ queryKey: ['comparison', c.id], queryFn: () => base.comparison(c.id) });
-        void client.prefetchQuery({ queryKey: ['walks', c.id], queryFn: () => studies().fetchBase(c.id) });
+        void client.prefetchQuery({ queryKey: ['kept', c.id], queryFn: () => studies().keep(c.id) });
       }),
     [data, client],
   );

@@ -2,7 +2,7 @@ import { pathSchema, type Setup } from '@urvek/contract';
 import { pathLengthM, type LevelReading, type Path, type PathLink } from '@urvek/core';
 import { pathLinkOf, type SetupPath } from '@urvek/study';
 import { useState } from 'react';
-import { useStudy } from '../../api/queries.ts';
+import { useAnswer } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
 import { useSelected } from '../../state/lens.ts';
@@ -37,12 +37,11 @@ export function PathCard({
   const at = `paths.${index}` as const;
   const path = form.watch(at);
   const errors = form.formState.errors.paths?.[index];
-  const { data: logged = NO_LEVELS } = useStudy(workspace, ['levels', path.id], (study, of) =>
-    study.levels(of, path.id),
-  );
-  const { data: named = NO_NAMES } = useStudy(workspace, ['names', path.id], (study, of) =>
-    study.unplacedNames(of, path.id),
-  );
+  const { data: logged = NO_LEVELS } = useAnswer(workspace, { ask: 'levels', pathId: path.id });
+  const { data: named = NO_NAMES } = useAnswer(workspace, {
+    ask: 'unplacedNames',
+    pathId: path.id,
+  });
   // As it was when the page came: a plan that is emptied stays open.
   const [planOpen] = useState(() => (path.features?.length ?? 0) > 0 || bends(path));
   const [wanted, setWanted] = useSelected('part', true);

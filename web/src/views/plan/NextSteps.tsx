@@ -1,16 +1,22 @@
 import type { Setup } from '@urvek/contract';
 import type { PlanCell } from '@urvek/study';
-import { useJudgement, useStudy } from '../../api/queries.ts';
+import { useAnswer, useJudgement, useStudy } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useSettled } from '../../components/useSettled.ts';
 
 /** Of one cell, after each walk: where to look next, and what would decide what is open. */
 export function NextSteps({ workspace, setup, cell }: { workspace: Ready; setup: Setup; cell: PlanCell }) {
-  const edited = useSettled(JSON.stringify(setup));
-  const { data: all = [] } = useStudy(workspace, ['next points', edited], (study, of) =>
-    study.nextPoints(of, JSON.parse(edited) as Setup),
+  const asked = useSettled(JSON.stringify(setup));
+  const edited = asked !== JSON.stringify(workspace.comparison.setup);
+  const { data: ofEdited } = useStudy(
+    workspace,
+    ['next points', asked],
+    (study, of) => study.nextPoints(of, JSON.parse(asked) as Setup),
+    edited,
   );
+  const { data: asSaved } = useAnswer(workspace, { ask: 'nextPoints' }, !edited);
+  const all = (edited ? ofEdited : asSaved) ?? [];
   const { data } = useJudgement(workspace);
   const points = all.filter((p) => p.product.id === cell.product.id && p.path.id === cell.path.id);
   const open =

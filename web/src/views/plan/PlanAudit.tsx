@@ -1,5 +1,5 @@
 import type { Setup } from '@urvek/contract';
-import { useStudy } from '../../api/queries.ts';
+import { useAnswer, useStudy } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
 import { useSettled } from '../../components/useSettled.ts';
@@ -10,9 +10,15 @@ import { useAcknowledge } from '../verdict/useAcknowledge.ts';
 export function PlanAudit({ workspace, setup }: { workspace: Ready; setup: Setup }) {
   const { acknowledge, reopen, error } = useAcknowledge(workspace.comparison);
   const asked = useSettled(JSON.stringify(setup));
-  const { data: audits } = useStudy(workspace, ['plan audit', asked], (study, of) =>
-    study.planAudit(of, JSON.parse(asked) as Setup),
+  const edited = asked !== JSON.stringify(workspace.comparison.setup);
+  const { data: ofEdited } = useStudy(
+    workspace,
+    ['plan audit', asked],
+    (study, of) => study.planAudit(of, JSON.parse(asked) as Setup),
+    edited,
   );
+  const { data: asSaved } = useAnswer(workspace, { ask: 'planAudit' }, !edited);
+  const audits = edited ? (ofEdited ?? asSaved) : asSaved;
   return (
     <section className="sheet p-4" aria-label="Fairness of the plan">
       <h2>Is it fair?</h2>

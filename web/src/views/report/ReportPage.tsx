@@ -2,7 +2,7 @@ import { kindOf } from '@urvek/core';
 import { REPORT_FORMS, type ReportForm } from '@urvek/draw';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
-import { useStudy } from '../../api/queries.ts';
+import { useAnswer } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
@@ -14,14 +14,15 @@ import { Files } from './Files.tsx';
 import { ReportSettings } from './ReportSettings.tsx';
 import { ReportSheet } from './ReportSheet.tsx';
 
+/** Dates in the report are those of whoever writes it. */
+const ZONE = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 /** One page to stand behind: every figure comes from the log. */
 export function ReportPage(workspace: Ready) {
   const [form, setForm] = useState<ReportForm>('long');
   const [unit] = useUnit();
   const [{ kindId, pathId }] = useLens();
-  const { data, error } = useStudy(workspace, ['report', form, unit, kindId, pathId], (study, of) =>
-    study.report(of, form, unit, { kindId, pathId }),
-  );
+  const { data, error } = useAnswer(workspace, { ask: 'report', form, unit, kindId, pathId, zone: ZONE });
   const { setup } = workspace.comparison;
   const only = [
     kindId === undefined ? undefined : kindOf(kindId).name,

@@ -1,11 +1,14 @@
 import { reportText, SIMULATED, textsOf, type ReportDocument, type ReportForm } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy } from 'lucide-react';
+import { useDeferredValue } from 'react';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Empty } from '../../components/States.tsx';
 import { BlockView } from './BlockView.tsx';
 import { ReportTitle } from './ReportTitle.tsx';
+
+const DRAWN_FIRST = 2;
 
 /** The page as it is printed. */
 export function ReportSheet({
@@ -23,6 +26,8 @@ export function ReportSheet({
   only: readonly string[];
 }) {
   const notice = useNotice();
+  // What is read first is drawn first; of years of walks the rest is long.
+  const sections = useDeferredValue(document.sections, document.sections.slice(0, DRAWN_FIRST));
   const editable = workspace.sealed || only.length > 0 ? undefined : workspace.comparison;
   const walked = judged.ranges.flatMap((r) => r.summary.fitted);
   const carried = {
@@ -67,7 +72,7 @@ export function ReportSheet({
       {!judged.ranges.some((r) => r.summary.n > 0) && (
         <Empty title="Nothing to publish yet">No walk is finished.</Empty>
       )}
-      {document.sections.map((section) => (
+      {sections.map((section) => (
         <section
           key={section.id}
           id={`part-${section.id}`}

@@ -1,15 +1,17 @@
-import type { WalkRow } from '@urvek/study';
 import { format } from 'date-fns';
+import { lazy, Suspense } from 'react';
 import { Link, Navigate, useLocation, useParams } from 'react-router';
-import { useLog, useStudy } from '../../api/queries.ts';
+import { useAnswer, useLog } from '../../api/queries.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
 import { Loading, Empty, Trouble } from '../../components/States.tsx';
 import { useLens } from '../../state/lens.ts';
 import { FailedChecks } from './FailedChecks.tsx';
-import { PointedWalk } from './PointedWalk.tsx';
 import { WalkList } from './WalkList.tsx';
+
+/** The walk itself comes after the list: it brings films and tables along. */
+const PointedWalk = lazy(async () => ({ default: (await import('./PointedWalk.tsx')).PointedWalk }));
 
 /** Walks by path, and the one that is selected. */
 export function TraceStage(workspace: Ready) {
@@ -33,13 +35,14 @@ export function TraceStage(workspace: Ready) {
         walks.findLast((w) => w.leftOut === undefined) ??
         walks.at(-1))
       : walks.find((w) => w.walkId === walkId);
-  const { data: finding, error } = useStudy(
+  const { data: finding, error } = useAnswer(
     workspace,
-    ['finding', row?.walkId],
-    (study, of) => study.finding(of, (row as WalkRow).walkId),
+    { ask: 'finding', walkId: row?.walkId ?? '' },
     row !== undefined,
   );
   const whole = useLog(row?.walkId);
+  // Which one is the last is not known yet.
+  if (walkId === undefined && workspace.settling) return <Loading what="the walks" />;
   if (!row && walkId !== undefined)
     return (
       <Stage title="Trace">
@@ -76,17 +79,16 @@ export function TraceStage(workspace: Ready) {
   if (walkId === undefined)
     return <Navigate replace to={{ pathname: `/c/${id}/trace/${row.walkId}`, search }} />;
   if (error) return <Trouble error={error} />;
-  if (!finding || !whole || finding.walkId !== row.walkId) return <Loading what="the walk" />;
+  const { header } = row;
   return (
     <Stage
-      title={`Trace: ${finding.product} on ${finding.path.name}, walk ${finding.label}`}
+      title={`Trace: ${row.product} on ${row.path}, walk ${row.label}`}
       lead={
         <>
-          {finding.header.undated ? 'day not stated' : format(finding.header.startedMs, 'd MMMM yyyy, HH:mm')}
-          ; {finding.trace.endReason ? `ended: ${finding.trace.endReason}` : 'still under way'};{' '}
-          {finding.trace.direction}
-          {finding.trace.inwards && ', coming in from out of reach'}
-          {finding.trace.begin.body.simulatedSeed !== undefined && '; simulated gear'}
+          {header.undated ? 'day not stated' : format(header.startedMs, 'd MMMM yyyy, HH:mm')};{' '}
+          {row.endReason ? `ended: ${row.endReason}` : 'still under way'}; {row.direction}
+          {finding?.trace.inwards && ', coming in from out of reach'}
+          {row.simulated && '; simulated gear'}
         </>
       }
       actions={
@@ -105,24 +107,26 @@ export function TraceStage(workspace: Ready) {
     >
       <LensBar setup={comparison.setup} />
       <div className="grid gap-4 lg:grid-cols-[216px_1fr]">
-        <WalkList id={id} walks={looked.length > 0 ? looked : walks} current={finding.walkId} />
+        <WalkList id={id} walks={looked.length > 0 ? looked : walks} current={row.walkId} />
         <div className="grid min-w-0 content-start gap-4">
-          {finding.leftOut !== undefined && (
+          {row.leftOut !== undefined && (
             <p role="status" className="border-l-4 border-degraded bg-sheet p-2">
-              <strong>Left out of every result:</strong> {finding.leftOut}
+              <strong>Left out of every result:</strong> {row.leftOut}
             </p>
           )}
-          <FailedChecks
-            finding={finding}
-            kindId={comparison.setup.products.find((p) => p.id === finding.header.productId)?.kindId}
-          />
-          <PointedWalk
-            key={finding.walkId}
-            workspace={workspace}
-            finding={finding}
-            whole={whole}
-            walks={walks}
-          />
+          {finding && whole && finding.walkId === row.walkId ? (
+            <>
+              <FailedChecks
+                finding={finding}
+                kindId={comparison.setup.products.find((p) => p.id === header.productId)?.kindId}
+              />
+              <Suspense fallback={<Loading what="the walk" />}>
+                <PointedWalk key={row.walkId} {...{ workspace, finding, whole, walks }} />
+              </Suspense>
+            </>
+          ) : (
+            <Loading what="the walk" />
+          )}
         </div>
       </div>
     </Stage>

@@ -1,6 +1,6 @@
 import { travelledGround, walkLanes } from '@urvek/draw';
 import { Link } from 'react-router';
-import { useStudy } from '../../api/queries.ts';
+import { useAnswer } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { walkOn } from './discard.ts';
@@ -15,9 +15,7 @@ export function JustWalked({
   walkId: string;
   onWalkOn: (walkId: string) => void;
 }) {
-  const { data: finding } = useStudy(workspace, ['finding', walkId], (study, of) =>
-    study.finding(of, walkId),
-  );
+  const { data: finding } = useAnswer(workspace, { ask: 'finding', walkId });
   if (!finding) return null;
   return (
     <section className="sheet mb-3 px-3 py-1" aria-label="The walk that has just ended">
