@@ -147,6 +147,10 @@ const ROUNDS = 60;
 /** Ends of ln distance nearer than this are one: the profile of brackets that touch falls in steps. */
 const CLOSE = 1e-7;
 const NEAR = 1e-8;
+/**
+ * A step of Newton's so small a share of the way from the top leaves an error of its square: a few times 10⁻⁸ of that way.
+ */
+const LAST_STEP = 2e-4;
 
 /**
  * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ −
@@ -173,6 +177,7 @@ function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): numb
     const step = line.solve(top.evaluation);
     const slope = step && here > 0 ? (-step.slope * (1 + here * here)) / (n * here) : 0;
     const newton = theta - off / slope;
+    if (Math.abs(newton - theta) < LAST_STEP * Math.abs(theta - from)) return newton;
     // Where the ridge says nothing, along the straight line; every third time by halves, which always
     // arrives.
     const straight = inside + ((outside - inside) * (goal - wInside)) / (wOutside - wInside);
