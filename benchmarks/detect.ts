@@ -1,4 +1,4 @@
-// npm run bench:detect -- [seconds] [sound|speech|picture]: what `urvek detect` finds in recordings of known truth, beside
+// npm run bench:detect -- [seconds] [sound|speech|picture|spoilt]: what `urvek detect` finds in recordings of known truth, beside
 // ffmpeg's own silencedetect and freezedetect on the same files in the same run, at thresholds that suit these
 // recordings; whole commands timed. Prints the tables of docs/instruments.md. Speech is Debian's espeak-ng's.
 import { seeded } from '@urvek/core';
@@ -7,7 +7,16 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { ffmpeg, gapsIn, noiseOf, scoreOf, writeFilm, writeWav, type Gap } from './recordings.ts';
+import {
+  ffmpeg,
+  gapsIn,
+  noiseOf,
+  scoreOf,
+  writeFilm,
+  writeSpoiltFilm,
+  writeWav,
+  type Gap,
+} from './recordings.ts';
 import { speechWithGaps } from './speech.ts';
 
 const seconds = Number(process.argv[2] ?? 300);
@@ -20,19 +29,24 @@ interface Timed {
   readonly ms: number;
 }
 
-function detected(
-  ...args: string[]
-): Timed & { readonly delayMs: number | undefined; readonly driftPpm: number } {
+function detected(...args: string[]): Timed & {
+  readonly spoilt: readonly Gap[];
+  readonly delayMs: number | undefined;
+  readonly driftPpm: number;
+} {
   const from = performance.now();
   const out = execFileSync(urvek, ['detect', ...args, '--json'], { encoding: 'utf8', maxBuffer: 1 << 28 });
   const ms = performance.now() - from;
-  const { dropouts, delay_s, drift_ppm } = JSON.parse(out) as {
+  const { dropouts, artefacts, delay_s, drift_ppm } = JSON.parse(out) as {
     dropouts: { from_s: number; to_s: number }[];
+    artefacts: { from_s: number; to_s: number; kind: string }[];
     delay_s: number | null;
     drift_ppm: number | null;
   };
+  const gapOf = (d: { from_s: number; to_s: number }): Gap => ({ fromS: d.from_s, toS: d.to_s });
   return {
-    gaps: dropouts.map((d) => ({ fromS: d.from_s, toS: d.to_s })),
+    gaps: dropouts.map(gapOf),
+    spoilt: artefacts.filter((a) => a.kind === 'blocks').map(gapOf),
     ms,
     delayMs: delay_s === null ? undefined : 1000 * delay_s,
     driftPpm: drift_ppm ?? NaN,
@@ -110,20 +124,23 @@ function speech(): void {
   }
 }
 
+/** Sources of pictures, and the sensor noise of each. */
+const FILMS = [
+  ['testsrc2', 0],
+  ['testsrc2', 12],
+  ['mandelbrot', 10],
+  ['life', 5],
+  ['sierpinski', 6],
+  ['gradients', 8],
+] as const;
+
 function picture(): void {
   head('Films, 720p | freezedetect 0.003, 150 ms');
   const gaps = gapsIn(seeded('film'), Math.min(60, seconds), 0.2).map(({ fromS, toS }) => ({
     fromS: Math.round(25 * fromS) / 25,
     toS: Math.round(25 * toS) / 25,
   }));
-  for (const [source, noise] of [
-    ['testsrc2', 0],
-    ['testsrc2', 12],
-    ['mandelbrot', 10],
-    ['life', 5],
-    ['sierpinski', 6],
-    ['gradients', 8],
-  ] as const)
+  for (const [source, noise] of FILMS)
     for (const mbps of [6, 2, 1, 0.5]) {
       const target = file('film.mp4');
       writeFilm(target, { source, seconds: Math.min(60, seconds), gaps, mbps, noise });
@@ -133,7 +150,28 @@ function picture(): void {
     }
 }
 
-const parts = { sound, speech, picture };
+function spoilt(): void {
+  head(
+    'Films, 720p, parts of whose pictures were lost behind a link of so many Mbit/s | nothing of ffmpeg’s',
+  );
+  const long = Math.min(60, seconds);
+  // The first seconds tell what is usual.
+  const gaps = gapsIn(seeded('spoilt'), long, 0.2)
+    .filter((g) => g.fromS > 4)
+    .map(({ fromS, toS }) => ({ fromS: Math.round(25 * fromS) / 25, toS: Math.round(25 * toS) / 25 }));
+  for (const [source, noise] of FILMS)
+    for (const mbps of [6, 1])
+      for (const how of ['square in grey', 'card'] as const) {
+        const target = file('spoilt.mp4');
+        writeSpoiltFilm(target, how, { source, seconds: long, gaps, mbps, noise });
+        const { gaps: lost, spoilt: told, ms } = detected(target);
+        console.log(
+          `${`${how}: ${source}, noise ${noise}, ${mbps} Mbit/s`.padEnd(58)} ${shown(gaps, { gaps: how === 'card' ? lost : told, ms }, 0.041)}`,
+        );
+      }
+}
+
+const parts = { sound, speech, picture, spoilt };
 const wanted = process.argv[3];
 try {
   for (const [name, run] of Object.entries(parts)) if (wanted === undefined || wanted === name) run();

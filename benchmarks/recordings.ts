@@ -102,6 +102,35 @@ export function writeFilm(
   );
 }
 
+/** What a decoder does with a part of a picture that it misses, and a receiver with all of it. */
+export type Spoilt = 'square in grey' | 'card';
+
+const SPOILT: Readonly<Record<Spoilt, (enabled: string) => string>> = {
+  'square in grey': (on) => `drawbox=x=320:y=160:w=320:h=240:color=gray:t=fill:enable='${on}'`,
+  card: (on) =>
+    `drawbox=x=0:y=0:w=iw:h=ih:color=navy:t=fill:enable='${on}',drawbox=x=440:y=300:w=400:h=120:color=white:t=fill:enable='${on}'`,
+};
+
+/**
+ * A film whose link lost parts of its pictures in the gaps: what came through is compressed once by the link, spoilt, and
+ * once more by whoever recorded it.
+ */
+export function writeSpoiltFilm(
+  file: string,
+  how: Spoilt,
+  film: Omit<Parameters<typeof writeFilm>[1], 'gaps'> & { readonly gaps: readonly Gap[] },
+): void {
+  const link = `${file}.link.mp4`;
+  writeFilm(link, { ...film, gaps: [] });
+  const enabled = film.gaps
+    .map(({ fromS, toS }) => `between(n,${Math.round(25 * fromS)},${Math.round(25 * toS) - 1})`)
+    .join('+');
+  ffmpeg(
+    ...['-i', link, '-filter_complex', `${SPOILT[how](enabled)},format=yuv420p`],
+    ...['-c:v', 'libx264', '-preset', 'veryfast', '-b:v', '8M', '-g', '50', file],
+  );
+}
+
 /** Found against the truth: which of the gaps, by onsets within so much, and what was found beside them. */
 export function scoreOf(
   gaps: readonly Gap[],

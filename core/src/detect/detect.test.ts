@@ -337,6 +337,40 @@ describe('pictures', () => {
     expect([artefacts, durationS]).toEqual([[], 8]);
   });
 
+  test('a card of the receiver: a still picture that came with a cut', () => {
+    const frames = film(8, [], 3);
+    const card = Uint8Array.from({ length: width * height }, (_, i) =>
+      i % width > 50 && i % width < 110 && i > 40 * width && i < 50 * width ? 235 : 40,
+    );
+    for (let n = 100; n < 140; n++) frames[n] = card;
+    expect(seen(frames).dropouts).toMatchObject([
+      { kind: 'receiver card', fromS: 4, toS: expect.closeTo(5.6, 6), open: false },
+    ]);
+  });
+
+  test('a square that is filled with grey at once is blocks, to the frame, with sensor noise and without', () => {
+    for (const sensor of [0, 3]) {
+      const frames = film(8, [], sensor);
+      for (let n = 120; n < 130; n++)
+        frames[n] = (frames[n] as Uint8Array).map((g, i) => {
+          const [x, y] = [i % width, Math.floor(i / width)];
+          return x >= 40 && x < 80 && y >= 20 && y < 50 ? 128 : g;
+        });
+      const { dropouts, artefacts } = seen(frames);
+      expect(dropouts).toEqual([]);
+      expect(artefacts).toMatchObject([
+        { kind: 'blocks', fromS: expect.closeTo(4.8, 6), toS: expect.closeTo(5.2, 6), open: false },
+      ]);
+    }
+  });
+
+  test('nothing is spoilt in a film that goes on, cuts included', () => {
+    const frames = film(12, [], 4);
+    const other = film(12, [], 5).map((f) => f.map((g) => 255 - g));
+    for (let n = 150; n < 220; n++) frames[n] = other[n] as Uint8Array;
+    expect(seen(frames)).toMatchObject({ dropouts: [], artefacts: [] });
+  });
+
   test('black and one colour; a single repeated frame is an artefact; what hardly moves is said to', () => {
     const frames = film(8, [{ fromS: 6, toS: 6.04 }], 3);
     for (let n = 50; n < 60; n++) frames[n] = new Uint8Array(width * height).fill(16);

@@ -1,5 +1,5 @@
 /** What is lost, so that nothing comes through. */
-export const DROPOUT_KINDS = ['loss', 'silence', 'freeze', 'black', 'one colour'] as const;
+export const DROPOUT_KINDS = ['loss', 'silence', 'freeze', 'black', 'one colour', 'receiver card'] as const;
 export type DropoutKind = (typeof DROPOUT_KINDS)[number];
 
 /** What is worse than it was sent, though something comes through. */
@@ -10,6 +10,7 @@ export const ARTEFACT_KINDS = [
   'channel missing',
   'noise rise',
   'repeated frame',
+  'blocks',
 ] as const;
 export type ArtefactKind = (typeof ARTEFACT_KINDS)[number];
 

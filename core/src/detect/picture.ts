@@ -1,3 +1,4 @@
+import { FilledParts } from './filledParts.ts';
 import { countOf } from '../quantity/plural.ts';
 import { median } from '../numeric/median.ts';
 import {
@@ -29,6 +30,10 @@ const LEARN_FRAMES = 12;
 const STILL = 0.02;
 /** Black, with its footroom; and how even a blank picture is, in steps of 255. */
 const [BLACK, EVEN] = [24, 3];
+/** A change of so many times the usual is a cut. */
+const CUT = 8;
+/** A still picture that a cut brought, with so much time for a codec to draw it, s, is the receiver's own. */
+const DRAWN_S = 0.6;
 
 export interface PictureFound {
   readonly frames: number;
@@ -41,8 +46,24 @@ export interface PictureFound {
 }
 
 type Blank = 'black' | 'one colour';
+/** What a frame is by itself. */
+type Seen = Blank | 'freeze';
 
-/** Finds frozen, black and blank pictures, and single repeated frames, by frame time. Streaming; memory does not grow. */
+const toldOf = ({
+  kind,
+  fromS,
+  cutS,
+}: {
+  readonly kind: Seen;
+  readonly fromS: number;
+  readonly cutS: number | undefined;
+}): { readonly kind: DropoutKind; readonly fromS: number } =>
+  cutS === undefined ? { kind, fromS } : { kind: 'receiver card', fromS: cutS };
+
+/**
+ * Finds frozen, black and blank pictures and cards of a receiver that has none, by frame time; and single repeated
+ * frames, and parts filled with one grey. Streaming; memory does not grow.
+ */
 export class PictureDetector {
   private last: Uint8Array | undefined;
   private changed: number | undefined;
@@ -52,9 +73,21 @@ export class PictureDetector {
   private readonly usual: number[] = [];
   private next = 0;
   private run:
-    { kind: DropoutKind; fromS: number; frames: number; figure: number; changes: number[] } | undefined;
+    | {
+        kind: Seen;
+        fromS: number;
+        /** Of a still picture that a cut brought: when. */
+        cutS: number | undefined;
+        frames: number;
+        figure: number;
+        changes: number[];
+      }
+    | undefined;
   /** A frozen picture changed: if it is frozen again with the next frame, a key frame only drew it anew. */
   private changedAtS: number | undefined;
+  /** The last cut that the film has not gone on from. */
+  private cutS: number | undefined;
+  private readonly parts = new FilledParts();
   private readonly dropouts: Detected<DropoutKind>[] = [];
   private readonly artefacts: Detected<ArtefactKind>[] = [];
   private readonly options: PictureOptions;
@@ -76,6 +109,9 @@ export class PictureDetector {
     const change = this.last ? changeOf(grey, this.last) : Infinity;
     this.changed = this.last && change;
     const kind = blankOf(grey) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
+    if (change > CUT * (this.usualKnown ?? Infinity)) this.cutS = atS;
+    if (this.last && kind === undefined) this.parts.push(grey, this.last, atS, atS + this.frameS);
+    else this.parts.whole();
     this.follow(kind, change, atS);
     this.last = grey.slice();
     this.lastS = atS;
@@ -91,7 +127,7 @@ export class PictureDetector {
   get open(): { readonly kind: DropoutKind; readonly fromS: number } | undefined {
     const { run } = this;
     return run && this.changedAtS === undefined && this.lastS - run.fromS >= this.options.leastS
-      ? run
+      ? toldOf(run)
       : undefined;
   }
 
@@ -111,7 +147,7 @@ export class PictureDetector {
     return usual < STILL ? undefined : usual;
   }
 
-  private follow(kind: DropoutKind | undefined, change: number, atS: number): void {
+  private follow(kind: Seen | undefined, change: number, atS: number): void {
     const { run } = this;
     if (run && kind === run.kind) {
       this.changedAtS = undefined;
@@ -130,7 +166,11 @@ export class PictureDetector {
     }
     this.close(this.changedAtS ?? atS, false);
     if (kind) {
-      this.run = { kind, fromS: atS, frames: 1, figure: 0, changes: [] };
+      const brought = kind === 'freeze' && this.cutS !== undefined && atS - this.cutS <= DRAWN_S;
+      this.run = {
+        ...{ kind, fromS: atS, cutS: brought ? this.cutS : undefined },
+        ...{ frames: 1, figure: 0, changes: [] },
+      };
       if (kind === 'freeze') this.measure(this.run, change);
     } else this.remember(change);
   }
@@ -146,7 +186,7 @@ export class PictureDetector {
       frames: this.frames,
       durationS: this.frames === 0 ? 0 : this.lastS + this.frameS,
       dropouts: this.dropouts,
-      artefacts: this.artefacts,
+      artefacts: [...this.artefacts, ...this.parts.end()].sort((a, b) => a.fromS - b.fromS),
       thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
       tooStill: this.usual.length >= LEARN_FRAMES && this.usualKnown === undefined,
     };
@@ -171,7 +211,7 @@ export class PictureDetector {
 
   private remember(change: number): void {
     // A cut is no usual change.
-    if (!Number.isFinite(change) || (this.usual.length >= LEARN_FRAMES && change > 8 * this.usualChange))
+    if (!Number.isFinite(change) || (this.usual.length >= LEARN_FRAMES && change > CUT * this.usualChange))
       return;
     this.usual[this.next] = change;
     this.next = (this.next + 1) % REMEMBERED;
@@ -197,8 +237,7 @@ export class PictureDetector {
     }
     if (lasted < leastS) return;
     this.dropouts.push({
-      kind: run.kind,
-      ...{ fromS: run.fromS, toS, open },
+      ...{ ...toldOf(run), toS, open },
       certainty: run.kind === 'freeze' ? certaintyOf(frozenShare, run.figure) : certaintyOf(lasted, leastS),
       figure:
         run.kind === 'freeze'

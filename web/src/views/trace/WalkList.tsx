@@ -1,6 +1,6 @@
 import { walkBand } from '@urvek/draw';
 import type { WalkRow } from '@urvek/study';
-import { Fragment, useMemo, useRef, type KeyboardEvent } from 'react';
+import { Fragment, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { Paged } from '../../components/Paged.tsx';
 import { Picture } from '../../components/Picture.tsx';
@@ -18,6 +18,15 @@ export function WalkList({ id, walks, current }: { id: string; walks: readonly W
     const paths = [...new Set(walks.map((w) => w.path))];
     return paths.flatMap((path) => walks.filter((w) => w.path === path));
   }, [walks]);
+  // The list alone moves, and only where its walk would not be seen.
+  useEffect(() => {
+    const box = list.current;
+    const walk = box?.querySelector(`[data-walk="${current}"]`);
+    if (!box || !walk) return;
+    const [seen, of] = [box.getBoundingClientRect(), walk.getBoundingClientRect()];
+    if (of.top < seen.top || of.bottom > seen.bottom)
+      box.scrollTop += of.top - seen.top - (seen.height - of.height) / 2;
+  }, [current]);
   const onKey = (e: KeyboardEvent): void => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
     const to = step && grouped[grouped.findIndex((w) => w.walkId === current) + step];
