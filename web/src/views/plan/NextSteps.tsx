@@ -1,22 +1,13 @@
 import type { Setup } from '@urvek/contract';
 import type { PlanCell } from '@urvek/study';
-import { useAnswer, useJudgement, useStudy } from '../../api/queries.ts';
+import { useJudgement } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Length } from '../../components/Length.tsx';
-import { useSettled } from '../../components/useSettled.ts';
+import { usePlanned } from './usePlanned.ts';
 
 /** Of one cell, after each walk: where to look next, and what would decide what is open. */
 export function NextSteps({ workspace, setup, cell }: { workspace: Ready; setup: Setup; cell: PlanCell }) {
-  const asked = useSettled(JSON.stringify(setup));
-  const edited = asked !== JSON.stringify(workspace.comparison.setup);
-  const { data: ofEdited } = useStudy(
-    workspace,
-    ['next points', asked],
-    (study, of) => study.nextPoints(of, JSON.parse(asked) as Setup),
-    edited,
-  );
-  const { data: asSaved } = useAnswer(workspace, { ask: 'nextPoints' }, !edited);
-  const all = (edited ? ofEdited : asSaved) ?? [];
+  const all = usePlanned(workspace, 'nextPoints', setup) ?? [];
   const { data } = useJudgement(workspace);
   const points = all.filter((p) => p.product.id === cell.product.id && p.path.id === cell.path.id);
   const open =

@@ -1,24 +1,14 @@
 import type { Setup } from '@urvek/contract';
-import { useAnswer, useStudy } from '../../api/queries.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
-import { useSettled } from '../../components/useSettled.ts';
 import { AuditList } from '../verdict/AuditList.tsx';
 import { useAcknowledge } from '../verdict/useAcknowledge.ts';
+import { usePlanned } from './usePlanned.ts';
 
 /** The audits on the plan as it stands: mending costs nothing yet. */
 export function PlanAudit({ workspace, setup }: { workspace: Ready; setup: Setup }) {
   const { acknowledge, reopen, error } = useAcknowledge(workspace.comparison);
-  const asked = useSettled(JSON.stringify(setup));
-  const edited = asked !== JSON.stringify(workspace.comparison.setup);
-  const { data: ofEdited } = useStudy(
-    workspace,
-    ['plan audit', asked],
-    (study, of) => study.planAudit(of, JSON.parse(asked) as Setup),
-    edited,
-  );
-  const { data: asSaved } = useAnswer(workspace, { ask: 'planAudit' }, !edited);
-  const audits = edited ? (ofEdited ?? asSaved) : asSaved;
+  const audits = usePlanned(workspace, 'planAudit', setup);
   return (
     <section className="sheet p-4" aria-label="Fairness of the plan">
       <h2>Is it fair?</h2>

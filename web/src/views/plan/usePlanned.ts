@@ -1,0 +1,24 @@
+import type { Setup } from '@urvek/contract';
+import type { Asks } from '@urvek/draw';
+import { useAnswer, useStudy } from '../../api/queries.ts';
+import type { Ready } from '../../components/WithWorkspace.tsx';
+import { useSettled } from '../../components/useSettled.ts';
+
+/** What is found of a plan: as it was saved, or as it is being edited; undefined until it is there. */
+export function usePlanned<K extends 'nextPoints' | 'planAudit'>(
+  workspace: Ready,
+  ask: K,
+  setup: Setup,
+): Asks[K]['answer'] | undefined {
+  const asked = useSettled(JSON.stringify(setup));
+  const edited = asked !== JSON.stringify(workspace.comparison.setup);
+  const { data: asSaved } = useAnswer(workspace, { ask }, !edited);
+  const { data: asEdited } = useStudy(
+    workspace,
+    [`${ask} edited`, asked],
+    (study, of) => study[ask](of, JSON.parse(asked) as Setup) as Promise<Asks[K]['answer']>,
+    edited,
+  );
+  // What was found before stands until the next is there.
+  return edited ? (asEdited ?? asSaved) : asSaved;
+}
