@@ -51,7 +51,7 @@ export function GradingClips({
     return () => window.removeEventListener('keydown', key);
   }, []);
   return (
-    <section aria-label="Grading" className="sheet max-w-2xl p-4" data-level={level}>
+    <section aria-label="Grading" className="sheet max-w-2xl p-4">
       <p role="status">
         Clip {graded.length + 1} of {levels.length}: grade it, by a press or the keys 1 to 5
       </p>
