@@ -533,7 +533,7 @@ describe('the description of the HTTP interface', () => {
         `${method} ${under}${path.replace(/:(\w+)/g, '{$1}')}`.replace(/\/$/, ''),
       );
     const there = [
-      ...['comparisons', 'files', 'findings'].flatMap((file) => written(file, '/comparisons')),
+      ...['answers', 'comparisons', 'files', 'findings'].flatMap((file) => written(file, '/comparisons')),
       ...written('walks', '/walks'),
       ...written('jobs', '/jobs'),
       ...written('router', ''),

@@ -116,6 +116,7 @@ export async function serve({
     throw error;
   }
   if (work) await jobs.work();
+  void answers.begin();
   const taken = (server.address() as AddressInfo).port;
   for (const name of ['127.0.0.1', 'localhost', '[::1]']) authorities.add(`${name}:${taken}`);
   return { port: taken, url: `http://127.0.0.1:${taken}/`, lanUrls: network?.urls ?? [], close };

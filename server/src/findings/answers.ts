@@ -99,6 +99,17 @@ export class Answers {
     this.waiting.set(comparisonId, timer);
   }
 
+  /** Nothing is kept after a start: what was worked on last is asked for first. */
+  async begin(): Promise<void> {
+    try {
+      const all = await this.storage.listComparisons();
+      const [last] = all.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt));
+      if (last && !this.closed) this.changed(last.id);
+    } catch (error) {
+      if (!this.closed) this.report(error);
+    }
+  }
+
   close(): void {
     this.closed = true;
     for (const timer of this.waiting.values()) clearTimeout(timer);

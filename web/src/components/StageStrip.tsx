@@ -1,6 +1,6 @@
 import { nextStage, STAGE_NAME } from '@urvek/study';
 import { NavLink, useSearchParams } from 'react-router';
-import { useWorkspace } from '../api/queries.ts';
+import { useWorkspace } from '../api/study.ts';
 import { lensSearch } from '../state/lens.ts';
 import { StageMark } from './StageMark.tsx';
 

@@ -3,7 +3,7 @@ import { seal, type WalkRow } from '@urvek/study';
 import { useMemo, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { isShutOut } from '../api/client.ts';
-import { useWorkspace, type Workspace } from '../api/queries.ts';
+import { useWorkspace, type Workspace } from '../api/study.ts';
 import { Loading, Trouble } from './States.tsx';
 
 export const useComparisonId = (): string => useParams<{ id: string }>().id ?? '';

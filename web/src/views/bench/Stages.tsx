@@ -1,6 +1,6 @@
 import { STAGE_NAME } from '@urvek/study';
 import { Link } from 'react-router';
-import { useStages } from '../../api/queries.ts';
+import { useStages } from '../../api/study.ts';
 import { StageMark } from '../../components/StageMark.tsx';
 
 /** The eight stages of a comparison in a strip: how far each is. */

@@ -2,7 +2,7 @@ import { pathSchema, type Setup } from '@urvek/contract';
 import { pathLengthM, type LevelReading, type Path, type PathLink } from '@urvek/core';
 import { pathLinkOf, type SetupPath } from '@urvek/study';
 import { useState } from 'react';
-import { useAnswer } from '../../api/queries.ts';
+import { useAnswer } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useLastValid } from '../../components/useLastValid.ts';
 import { useSelected } from '../../state/lens.ts';

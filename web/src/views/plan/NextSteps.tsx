@@ -1,6 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import type { PlanCell } from '@urvek/study';
-import { useJudgement } from '../../api/queries.ts';
+import { useJudgement } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Length } from '../../components/Length.tsx';
 import { usePlanned } from './usePlanned.ts';

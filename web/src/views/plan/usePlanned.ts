@@ -1,6 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import type { Asks } from '@urvek/draw';
-import { useAnswer, useStudy } from '../../api/queries.ts';
+import { useAnswer, useStudy } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useSettled } from '../../components/useSettled.ts';
 

@@ -1,7 +1,7 @@
 import { formatLength, RETURN_CRITERIA, type Criterion } from '@urvek/core';
 import { estimateText } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
-import { useStudy } from '../../api/queries.ts';
+import { useStudy } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useUnit } from '../../state/unit.ts';
 

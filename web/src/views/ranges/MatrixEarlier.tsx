@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { CheckpointMatrix, MatrixCell } from '@urvek/study';
 import { format } from 'date-fns';
 import { base } from '../../api/client.ts';
-import { studies } from '../../api/queries.ts';
+import { studies } from '../../api/study.ts';
 import type { Places } from './matrixParts.ts';
 import { MatrixRows } from './MatrixRows.tsx';
 

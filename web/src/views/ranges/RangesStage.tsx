@@ -3,7 +3,7 @@ import { reachBoard, type JudgementView, type ReachBoard as Board, type ReachCel
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { base } from '../../api/client.ts';
-import { useCurves, useJudgement } from '../../api/queries.ts';
+import { useCurves, useJudgement } from '../../api/study.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { LensBar } from '../../components/LensBar.tsx';

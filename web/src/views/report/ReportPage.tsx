@@ -2,7 +2,7 @@ import { kindOf } from '@urvek/core';
 import { REPORT_FORMS, type ReportForm } from '@urvek/draw';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
-import { useAnswer } from '../../api/queries.ts';
+import { useAnswer } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';

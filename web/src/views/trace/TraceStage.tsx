@@ -1,7 +1,8 @@
 import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { Link, Navigate, useLocation, useParams } from 'react-router';
-import { useAnswer, useLog } from '../../api/queries.ts';
+import { useLog } from '../../api/queries.ts';
+import { useAnswer } from '../../api/study.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { LensBar } from '../../components/LensBar.tsx';

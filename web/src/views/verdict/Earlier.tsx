@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { base } from '../../api/client.ts';
-import { useComparisons, useStudy } from '../../api/queries.ts';
+import { useComparisons } from '../../api/queries.ts';
+import { useStudy } from '../../api/study.ts';
 import { Choice } from '../../components/Field.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useJudgement } from '../../api/queries.ts';
+import { useJudgement } from '../../api/study.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { LensBar } from '../../components/LensBar.tsx';

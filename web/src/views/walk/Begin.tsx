@@ -2,7 +2,7 @@ import { kindOf, type Conditions, type Grade, type WalkMode } from '@urvek/core'
 import { planState } from '@urvek/study';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { useStudy } from '../../api/queries.ts';
+import { useStudy } from '../../api/study.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';

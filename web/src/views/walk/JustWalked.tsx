@@ -1,6 +1,6 @@
 import { travelledGround, walkLanes } from '@urvek/draw';
 import { Link } from 'react-router';
-import { useAnswer } from '../../api/queries.ts';
+import { useAnswer } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { walkOn } from './discard.ts';
