@@ -10,6 +10,7 @@ import {
   type Narrowing,
   type NextPoint,
   type PathCurves,
+  type PlanBoard,
   type StageState,
   type Study,
   type WalkRow,
@@ -52,6 +53,7 @@ export interface Asks {
   stages: { readonly with: object; readonly answer: readonly StageState[] };
   judgement: { readonly with: Looked; readonly answer: JudgementView };
   curves: { readonly with: Looked; readonly answer: readonly PathCurves[] };
+  planBoard: { readonly with: object; readonly answer: PlanBoard };
   nextPoints: { readonly with: object; readonly answer: readonly NextPoint[] };
   planAudit: { readonly with: object; readonly answer: readonly AuditEntry[] };
   levels: { readonly with: { readonly pathId: string }; readonly answer: readonly LevelReading[] };
@@ -88,6 +90,7 @@ const ANSWERING: Answering = {
   stages: (seen) => seen.stages(),
   judgement: (seen, { criterion, side }) => viewOfJudgement(seen.judgement(criterion, side)),
   curves: (seen, { criterion, side }) => seen.curves(criterion, side),
+  planBoard: (seen) => seen.planBoard(),
   nextPoints: (seen) => seen.nextPoints(),
   planAudit: (seen) => seen.planAudit(),
   levels: (seen, { pathId }) => seen.levels(pathId),

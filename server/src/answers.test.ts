@@ -38,6 +38,7 @@ const QUESTIONS: readonly (readonly [string, () => Question])[] = [
   ['judgement', () => ({ ask: 'judgement' })],
   ['judgement by another criterion', () => ({ ask: 'judgement', criterion: 'first dropout' })],
   ['curves', () => ({ ask: 'curves' })],
+  ['board of the plan', () => ({ ask: 'planBoard' })],
   ['next points', () => ({ ask: 'nextPoints' })],
   ['audit of the plan', () => ({ ask: 'planAudit' })],
   ['levels', () => ({ ask: 'levels', pathId })],

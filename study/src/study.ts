@@ -1,6 +1,7 @@
 import type { Setup, StoredWalk } from '@urvek/contract';
 import type { LevelReading, Side, WantedCriterion } from '@urvek/core';
 import { auditBegin, auditComparison, auditPlan, type AuditEntry } from './audit/audits.ts';
+import { planBoard, type PlanBoard } from './boards/planBoard.ts';
 import type { Judgement } from './judgement.ts';
 import { judgeNeeds, costTables } from './judge/needs.ts';
 import { findLatencies } from './judge/latencies.ts';
@@ -106,6 +107,11 @@ export class Study {
     return this.once('stages', () =>
       stageStates(this.setup, this.rows, countOutcomes(this.setup, this.findings, this.setup.plan.criterion)),
     );
+  }
+
+  /** Rigs by paths: the walks made and to make, and whether they will decide anything. */
+  planBoard(): PlanBoard {
+    return this.once('plan board', () => planBoard(this.setup, this.rows));
   }
 
   nextPoints(): readonly NextPoint[] {

@@ -29,6 +29,7 @@ const TAKES: Readonly<Record<Ask, yup.ObjectShape>> = {
   stages: {},
   judgement: looked,
   curves: looked,
+  planBoard: {},
   nextPoints: {},
   planAudit: {},
   levels: { pathId: pathId.required() },

@@ -6,6 +6,7 @@ const HERE = new Intl.DateTimeFormat().resolvedOptions().timeZone;
 const ASKED: Readonly<Record<string, readonly string[]>> = {
   // In metres and the days of this machine, as most are read.
   report: [`report?form=long&unit=m&zone=${encodeURIComponent(HERE)}&open=yes`],
+  plan: ['planBoard?open=yes'],
   ranges: ['judgement?criterion=by+kind&open=yes'],
   verdict: ['judgement?open=yes'],
 };

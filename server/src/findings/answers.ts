@@ -24,6 +24,7 @@ const FIRST: readonly Question[] = [
   { ask: 'stages' },
   { ask: 'judgement' },
   { ask: 'curves' },
+  { ask: 'planBoard' },
   { ask: 'nextPoints' },
   { ask: 'planAudit' },
   // In the days of this machine; who writes mostly sits at it.

@@ -10,6 +10,7 @@ import {
   type AuditEntry,
   type DerivedEntry,
   type NextPoint,
+  type PlanBoard,
   type StageState,
 } from '@urvek/study';
 import * as Comlink from 'comlink';
@@ -76,6 +77,7 @@ const api = {
     const findings = study.ranges(undefined, side).find((r) => r.id === rangeId)?.findings ?? [];
     return criteria.map((c) => summarise(walkRows(findings, c, side)));
   },
+  planBoard: (of: Of, setup: Comparison['setup']): PlanBoard => studyOf(of).under(setup).planBoard(),
   nextPoints: (of: Of, setup: Comparison['setup']): readonly NextPoint[] =>
     studyOf(of).under(setup).nextPoints(),
   planAudit: (of: Of, setup: Comparison['setup']): readonly AuditEntry[] =>

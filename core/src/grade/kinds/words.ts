@@ -46,19 +46,24 @@ const bounded = (words: string, flags = 'gu'): RegExp =>
   new RegExp(String.raw`(?<![\p{L}\p{N}])${words}(?![\p{L}\p{N}])`, flags);
 
 interface Pattern extends Saying {
-  readonly pattern: RegExp;
+  /** Costly to make, and of most sayings never asked for. */
+  readonly pattern: () => RegExp;
 }
+const once = <T extends object>(make: () => T): (() => T) => {
+  let made: T | undefined;
+  return () => (made ??= make());
+};
 const patterned = (sayings: readonly Saying[]): Pattern[] =>
   [...sayings]
     .sort((a, b) => b.words.length - a.words.length)
     .map((s) => ({ ...s, words: s.words.toLowerCase() }))
     .map((s) => ({
       ...s,
-      pattern: bounded(String.raw`(?:(${TURNED})\s+(?:\p{L}+\s+)?)?${escaped(s.words)}`),
+      pattern: once(() => bounded(String.raw`(?:(${TURNED})\s+(?:\p{L}+\s+)?)?${escaped(s.words)}`)),
     }));
 const USUAL = patterned(SAYINGS);
 
-/** The words of a kind, then common sayings of what is heard or seen of it: patterns are costly to make. */
+/** The words of a kind, then common sayings of what is heard or seen of it. */
 const ofKind = new Map<string | undefined, readonly Pattern[]>();
 function patternsOf(kindId: string | undefined): readonly Pattern[] {
   const known = ofKind.get(kindId);
@@ -103,7 +108,7 @@ export function readWords(text: string, kindId?: string, own: readonly Saying[] 
   for (const s of [...patterned(own), ...patternsOf(kindId)]) {
     // Nearly all are not in it: looked for before the pattern is.
     if (!left.includes(s.words)) continue;
-    left = left.replace(s.pattern, (match: string, turned: string | undefined) => {
+    left = left.replace(s.pattern(), (match: string, turned: string | undefined) => {
       found.push({ grade: s.grade, from: match, unsure: s.unsure === true || turned !== undefined });
       // A longer saying is not read again as a shorter one inside it.
       return ' ';

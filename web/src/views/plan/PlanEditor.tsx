@@ -1,7 +1,8 @@
 import { planSchema, type Setup } from '@urvek/contract';
-import { isSealed, planBoard, planState, seal } from '@urvek/study';
+import { isSealed, planState, seal } from '@urvek/study';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { BoardToCome } from '../../components/BoardToCome.tsx';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
@@ -16,6 +17,7 @@ import { PlanLegend } from './PlanLegend.tsx';
 import { PlanSettings } from './PlanSettings.tsx';
 import { settingsText } from './settingsText.ts';
 import { Takes } from './Takes.tsx';
+import { usePlanned } from './usePlanned.ts';
 
 /** The board of the plan, its settings in a line, the day, and the cell that is selected. */
 export function PlanEditor(workspace: Ready) {
@@ -30,9 +32,9 @@ export function PlanEditor(workspace: Ready) {
   const asked = useSettled(JSON.stringify(blind ? seal(setup, id) : setup));
   const shown = useMemo(() => JSON.parse(asked) as Setup, [asked]);
   const slots = useMemo(() => planState(shown, walks), [shown, walks]);
-  const board = useMemo(() => planBoard(shown, walks), [shown, walks]);
+  const board = usePlanned(workspace, 'planBoard', shown);
   const [wanted, select] = useSelected('cell');
-  const cells = board.rows.flatMap((r) => r.cells);
+  const cells = board?.rows.flatMap((r) => r.cells) ?? [];
   // What most needs a decision: too few walks, a bound, what is still to walk.
   const selected =
     cells.find((c) => c.id === wanted) ??
@@ -71,7 +73,11 @@ export function PlanEditor(workspace: Ready) {
         </Empty>
       ) : (
         <>
-          <PlanBoard board={board} selected={selected?.id} onSelect={select} />
+          {board ? (
+            <PlanBoard board={board} selected={selected?.id} onSelect={select} />
+          ) : (
+            <BoardToCome what="the board" rows={new Set(slots.map((s) => s.item.rig.id)).size} rowPx={30} />
+          )}
           <PlanLegend />
           <DayLine setup={shown} />
           <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />

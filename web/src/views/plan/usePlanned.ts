@@ -2,15 +2,14 @@ import type { Setup } from '@urvek/contract';
 import type { Asks } from '@urvek/draw';
 import { useAnswer, useStudy } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
-import { useSettled } from '../../components/useSettled.ts';
 
-/** What is found of a plan: as it was saved, or as it is being edited; undefined until it is there. */
-export function usePlanned<K extends 'nextPoints' | 'planAudit'>(
+/** What is found of a plan, as it was saved or as it is being edited and has settled; undefined until it is there. */
+export function usePlanned<K extends 'planBoard' | 'nextPoints' | 'planAudit'>(
   workspace: Ready,
   ask: K,
   setup: Setup,
 ): Asks[K]['answer'] | undefined {
-  const asked = useSettled(JSON.stringify(setup));
+  const asked = JSON.stringify(setup);
   const edited = asked !== JSON.stringify(workspace.comparison.setup);
   const { data: asSaved } = useAnswer(workspace, { ask }, !edited);
   const { data: asEdited } = useStudy(

@@ -3,6 +3,7 @@ import { reachBoard, type JudgementView, type ReachBoard as Board, type ReachCel
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { base } from '../../api/client.ts';
+import { BoardToCome } from '../../components/BoardToCome.tsx';
 import { useCurves, useJudgement } from '../../api/study.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
@@ -10,7 +11,6 @@ import { LensBar } from '../../components/LensBar.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { useLens, useSelected, type Lens } from '../../state/lens.ts';
 import { BoardLegend } from './BoardLegend.tsx';
-import { BoardToCome } from './BoardToCome.tsx';
 import { CellDetail } from './CellDetail.tsx';
 import { RangesTold } from './RangesTold.tsx';
 import { ReachBoard } from './ReachBoard.tsx';
@@ -62,7 +62,7 @@ export function RangesStage(workspace: Ready) {
         </label>
       </LensBar>
       {error && <Trouble error={error} />}
-      {!data && !error && <BoardToCome rows={setup.products.length} />}
+      {!data && !error && <BoardToCome what="the estimates" rows={setup.products.length} rowPx={52} />}
       {board && board.rows.length === 0 && (
         <Empty title="Nothing to compare yet">Enter products in Kit; every one gets a row here.</Empty>
       )}
