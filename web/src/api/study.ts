@@ -4,7 +4,7 @@ import type { Ask, Asks, Overview, Question } from '@urvek/draw';
 import type { JudgementView, PathCurves, StageState } from '@urvek/study';
 import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import * as Comlink from 'comlink';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
 import type { Of, StudyWorker } from '../workers/study.worker.ts';
 import { base, OutOfReach } from './client.ts';
@@ -126,6 +126,10 @@ export function useWorkspace(id: string, open = false): Workspace {
     { ask: 'overview' },
     comparison !== undefined && there !== undefined && (answered || here !== undefined),
   );
+  // What cannot be worked out anew, as on a full disk, takes nothing away that is shown: a walk goes on under it.
+  const [shown, setShown] = useState<{ readonly id: string; readonly overview: Overview }>();
+  if (overview && shown?.overview !== overview) setShown({ id, overview });
+  const before = shown?.id === id ? shown.overview : undefined;
   const seen = overview !== undefined;
   // What comes next is asked of the study: it is made once the page has something to show.
   useEffect(() => {
@@ -134,7 +138,7 @@ export function useWorkspace(id: string, open = false): Workspace {
     return () => clearTimeout(timer);
   }, [seen, answered, id, madeFrom]);
   const settling = isFetching || isPlaceholderData;
-  return { comparison, overview, settling, of, madeFrom, error: error ?? failed };
+  return { comparison, overview: overview ?? before, settling, of, madeFrom, error: error ?? failed };
 }
 
 /** The stage has drawn what came first by then. */
