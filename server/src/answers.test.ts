@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { EMPTY_SETUP, readInterchange, type Comparison, type ComparisonState } from '@urvek/contract';
-import { answerTo, type Held, type Question } from '@urvek/draw';
+import { addressOf, answerTo, type Held, type Question } from '@urvek/draw';
 import { Study } from '@urvek/study';
 import { randomUUID } from 'node:crypto';
 import { manyWalks } from './demo/manyWalks.ts';
@@ -14,8 +14,8 @@ const server = useServer({ demo: 'whole' });
 const at = (path: string): string => new URL(`api/comparisons/${path}`, server.serving.url).href;
 const stateOf = async (id: string): Promise<ComparisonState> =>
   (await (await fetch(at(`${id}/state`))).json()) as ComparisonState;
-const addressOf = ({ ask, ...taken }: Question, open = 'yes'): string =>
-  `answers/${ask}?${new URLSearchParams({ ...(taken as Record<string, string>), open }).toString()}`;
+const asking = (id: string, question: Question): string =>
+  new URL(`api${addressOf(id, question, true)}`, server.serving.url).href;
 
 const file = manyWalks(ID, 3);
 let here: Held;
@@ -54,7 +54,7 @@ describe('a comparison of 324 walks is answered for by the base', () => {
     const plain: unknown = JSON.parse(JSON.stringify(own));
     // Nothing in it that JSON cannot say.
     expect(plain).toEqual(own);
-    const response = await fetch(at(`${ID}/${addressOf(question())}`));
+    const response = await fetch(asking(ID, question()));
     expect(response.status).toBe(200);
     expect(await response.json()).toEqual(plain);
   });
@@ -62,7 +62,7 @@ describe('a comparison of 324 walks is answered for by the base', () => {
   test('says so, does not send again what did not change, and asks anew when the set-up changed', async () => {
     const before = await stateOf(ID);
     expect(before.answers).toBe(true);
-    const asked = at(`${ID}/${addressOf({ ask: 'overview' })}`);
+    const asked = asking(ID, { ask: 'overview' });
     const first = await fetch(asked);
     await first.text();
     const again = (): Promise<Response> =>
@@ -87,7 +87,7 @@ describe('a comparison of 324 walks is answered for by the base', () => {
 
 test('a small one is for the device to work out', async () => {
   expect((await stateOf(SLATE_WORKS_ID)).answers).toBe(false);
-  expect((await fetch(at(`${SLATE_WORKS_ID}/${addressOf({ ask: 'overview' })}`))).status).toBe(404);
+  expect((await fetch(asking(SLATE_WORKS_ID, { ask: 'overview' }))).status).toBe(404);
 });
 
 test.each([

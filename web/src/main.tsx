@@ -5,7 +5,7 @@ import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Refused } from './api/client.ts';
-import { keptKey, takeKeyFromAddress } from './api/key.ts';
+import { readKey, takeKeyFromAddress } from './api/key.ts';
 import { comparisonQuery } from './api/queries.ts';
 import { foresee } from './api/study.ts';
 import { ComparisonFrame } from './ComparisonFrame.tsx';
@@ -87,7 +87,7 @@ const router = createBrowserRouter([
 ]);
 
 await takeKeyFromAddress();
-void keptKey();
+void readKey();
 
 // What every stage begins with is on its way while the stage itself is fetched.
 const asked = /^\/c\/([^/]+)/.exec(window.location.pathname)?.[1];

@@ -344,7 +344,7 @@ describe('pictures', () => {
     );
     for (let n = 100; n < 140; n++) frames[n] = card;
     expect(seen(frames).dropouts).toMatchObject([
-      { kind: 'receiver card', fromS: 4, toS: expect.closeTo(5.6, 6), open: false },
+      { kind: 'cut to a still', fromS: 4, toS: expect.closeTo(5.6, 6), open: false },
     ]);
   });
 

@@ -1,5 +1,5 @@
 /** What is lost, so that nothing comes through. */
-export const DROPOUT_KINDS = ['loss', 'silence', 'freeze', 'black', 'one colour', 'receiver card'] as const;
+export const DROPOUT_KINDS = ['loss', 'silence', 'freeze', 'black', 'one colour', 'cut to a still'] as const;
 export type DropoutKind = (typeof DROPOUT_KINDS)[number];
 
 /** What is worse than it was sent, though something comes through. */

@@ -32,7 +32,7 @@ const STILL = 0.02;
 const [BLACK, EVEN] = [24, 3];
 /** A change of so many times the usual is a cut. */
 const CUT = 8;
-/** A still picture that a cut brought, with so much time for a codec to draw it, s, is the receiver's own. */
+/** A still picture that a cut brought, with so much time for a codec to draw it, s, is told apart from a freeze: a receiver's own card is one. */
 const DRAWN_S = 0.6;
 
 export interface PictureFound {
@@ -58,10 +58,10 @@ const toldOf = ({
   readonly fromS: number;
   readonly cutS: number | undefined;
 }): { readonly kind: DropoutKind; readonly fromS: number } =>
-  cutS === undefined ? { kind, fromS } : { kind: 'receiver card', fromS: cutS };
+  cutS === undefined ? { kind, fromS } : { kind: 'cut to a still', fromS: cutS };
 
 /**
- * Finds frozen, black and blank pictures and cards of a receiver that has none, by frame time; and single repeated
+ * Finds frozen, black and blank pictures and cuts to a still one, by frame time; and single repeated
  * frames, and parts filled with one grey. Streaming; memory does not grow.
  */
 export class PictureDetector {

@@ -7,7 +7,7 @@ import type { Parts } from './parts.ts';
 import { onlyWithKey, type ProgramOf } from './key.ts';
 import { onlyFromHere } from './guard.ts';
 import { NotFound } from '../storage/port.ts';
-import { foreseenBy, preload } from './foreseen.ts';
+import { foreseenBy } from './foreseen.ts';
 import { problemHandler } from './problems.ts';
 import { probeRouter } from '../probe/router.ts';
 import { apiRouter } from './router.ts';
@@ -94,7 +94,7 @@ export function createApp({
       // A part of a page that is not here is not the page.
       if (/\.[a-z0-9]+$/i.test(request.path)) return next(new NotFound(`nothing at ${request.path}`));
       const foreseen = foreseenBy(request.path, (id) => parts.answers.has(id));
-      if (foreseen.length > 0) response.set('Link', foreseen.map(preload).join(', '));
+      if (foreseen.length > 0) response.set('Link', foreseen.join(', '));
       response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));
       return undefined;
     });

@@ -1,5 +1,5 @@
 import type { Question } from '@urvek/draw';
-import { NotFound, type Storage } from '../storage/port.ts';
+import { NotFound, Unavailable, type Storage } from '../storage/port.ts';
 import type { Threads } from '../threads/pool.ts';
 import { stateOf, type State } from './state.ts';
 
@@ -18,7 +18,27 @@ interface Kept {
   last: Promise<unknown>;
 }
 
-/** What every stage of a comparison asks first. */
+/** The report as most read it: in metres, and in the days of this machine, at which whoever writes it sits. */
+const REPORT: Question = {
+  ...{ ask: 'report', form: 'long', unit: 'm' },
+  zone: new Intl.DateTimeFormat().resolvedOptions().timeZone,
+};
+
+/** What each stage asks first, beside the overview. */
+const OF_STAGE: Readonly<Record<string, readonly Question[]>> = {
+  plan: [{ ask: 'planBoard' }],
+  ranges: [{ ask: 'judgement' }],
+  verdict: [{ ask: 'judgement' }],
+  report: [REPORT],
+};
+
+/** The same with the overview: what a page will ask as soon as it is there. */
+export const firstOf = (stage: string): readonly Question[] => [
+  { ask: 'overview' },
+  ...(OF_STAGE[stage] ?? []),
+];
+
+/** What is worked out before anybody asks. */
 const FIRST: readonly Question[] = [
   { ask: 'overview' },
   { ask: 'stages' },
@@ -27,11 +47,7 @@ const FIRST: readonly Question[] = [
   { ask: 'planBoard' },
   { ask: 'nextPoints' },
   { ask: 'planAudit' },
-  // In the days of this machine; who writes mostly sits at it.
-  {
-    ...{ ask: 'report', form: 'long', unit: 'm' },
-    zone: new Intl.DateTimeFormat().resolvedOptions().timeZone,
-  },
+  REPORT,
 ];
 
 /**
@@ -59,26 +75,20 @@ export class Answers {
   }
 
   /** An answer as JSON. */
-  async of({ comparison, tag }: State, asked: Question, open: boolean): Promise<string> {
+  of({ comparison, tag }: State, question: Question, open: boolean): Promise<string> {
     const kept = this.keptOf(comparison.id, tag);
-    // The plan's criterion, asked by its name or not, is one question.
-    const criterion = comparison.setup.plan.criterion;
-    const question = 'criterion' in asked && asked.criterion === criterion ? without(asked) : asked;
     const name = JSON.stringify([
       open || comparison.setup.plan.blind !== true,
       ...Object.entries(question).toSorted(([a], [b]) => a.localeCompare(b)),
     ]);
     const known = kept.answers.get(name);
     if (known) return known;
-    const answer = kept.last.then(async () => {
-      const [json] = await this.threads.run<string[]>({
-        kind: 'answer',
-        databaseUrl: this.databaseUrl,
-        comparisonId: comparison.id,
-        asked: [{ question, open }],
-      });
-      return json as string;
-    });
+    const answer = kept.last.then(() =>
+      this.threads.run<string>({
+        ...{ kind: 'answer', databaseUrl: this.databaseUrl },
+        ...{ comparisonId: comparison.id, question, open },
+      }),
+    );
     kept.last = answer.catch(() => undefined);
     keep(kept.answers, name, answer, MOST_ANSWERS);
     // What failed is tried again by whoever asks next.
@@ -91,10 +101,7 @@ export class Answers {
     clearTimeout(this.waiting.get(comparisonId));
     const timer = setTimeout(() => {
       this.waiting.delete(comparisonId);
-      this.workOut(comparisonId).catch((error: unknown) => {
-        // Removed meanwhile, or the server is going: nobody will ask.
-        if (!(error instanceof NotFound) && !this.closed) this.report(error);
-      });
+      this.workOut(comparisonId).catch((error: unknown) => this.tell(error));
     }, QUIET_MS);
     timer.unref();
     this.waiting.set(comparisonId, timer);
@@ -107,8 +114,14 @@ export class Answers {
       const [last] = all.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt));
       if (last && !this.closed) this.changed(last.id);
     } catch (error) {
-      if (!this.closed) this.report(error);
+      this.tell(error);
     }
+  }
+
+  /** Of work that nobody waits for: removed meanwhile, out of reach of the database, or cut short by the end, it is left. */
+  private tell(error: unknown): void {
+    const meant = this.storage.meaningOf(error) ?? error;
+    if (!this.closed && !(meant instanceof NotFound) && !(meant instanceof Unavailable)) this.report(error);
   }
 
   close(): void {
@@ -141,6 +154,3 @@ function keep<V>(map: Map<string, V>, key: string, value: V, most: number): void
     map.delete(oldest);
   }
 }
-
-const without = ({ criterion: _, ...rest }: Question & { readonly criterion?: unknown }): Question =>
-  rest as Question;

@@ -1,6 +1,7 @@
+import type { Question } from '@urvek/draw';
 import type { DataSource } from 'typeorm';
 import { systemClock } from '../clock.ts';
-import { answersOf } from '../findings/heldStudy.ts';
+import { answerOf } from '../findings/heldStudy.ts';
 import { derive, stale } from '../findings/keeper.ts';
 import { fileOf, type FileAsked } from '../publish/files.ts';
 import { doJob } from '../jobs/doJob.ts';
@@ -21,7 +22,8 @@ export type Work =
       readonly kind: 'answer';
       readonly databaseUrl: string;
       readonly comparisonId: string;
-      readonly asked: Parameters<typeof answersOf>[2];
+      readonly question: Question;
+      readonly open: boolean;
     }
   | { readonly kind: 'file'; readonly databaseUrl: string; readonly asked: FileAsked }
   | { readonly kind: 'job'; readonly databaseUrl: string; readonly jobId: string }
@@ -76,7 +78,7 @@ async function work(asked: Work): Promise<unknown> {
       return derive(storage, setup, (await stale(storage, setup, walks)).stale);
     }
     case 'answer':
-      return answersOf(storage, asked.comparisonId, asked.asked);
+      return answerOf(storage, asked.comparisonId, asked.question, asked.open);
     case 'file':
       return fileOf(storage, asked.asked);
     case 'job':

@@ -19,10 +19,10 @@ import type {
   WalkHeader,
 } from '@urvek/contract';
 import type { Side, WalkEvent, WantedCriterion } from '@urvek/core';
-import type { Ask, Asks, Question } from '@urvek/draw';
+import { addressOf, type Ask, type Asks, type Question } from '@urvek/draw';
 import type { Withholding } from '@urvek/study';
 import { setShutOut } from '../state/shutOut.ts';
-import { keptKey, keyHeader } from './key.ts';
+import { keyHeader, readKey } from './key.ts';
 
 /** An answer of the base that says no. */
 export class Refused extends Error {
@@ -70,8 +70,8 @@ export async function askBase(
       throw new OutOfReach();
     });
   let response = await send();
-  // The cookie is gone, and the key may not have been read yet.
-  if (response.status === 401 && (await keptKey()) !== undefined) response = await send();
+  // The cookie is gone, and the key was not read yet, or is another one since.
+  if (response.status === 401 && (await readKey())) response = await send();
   if (response.status === 401) setShutOut((await response.clone().json()) as Problem);
   else setShutOut(undefined);
   if (response.status !== 503) return response;
@@ -108,16 +108,13 @@ export const base = {
   /** Whether anything of it changed. */
   state: (id: string) => call<ComparisonState>('GET', `/comparisons/${id}/state`),
   /** What a stage asks, of a comparison that the base answers for. */
-  answer: <K extends Ask>(id: string, { ask, ...taken }: Question<K>, open: boolean) => {
-    const given = Object.entries({ ...taken, open: open ? 'yes' : 'no' }).filter(([, v]) => v !== undefined);
-    const query = new URLSearchParams(given as [string, string][]).toString();
-    return call<Asks[K]['answer']>(
+  answer: <K extends Ask>(id: string, question: Question<K>, open: boolean) =>
+    call<Asks[K]['answer']>(
       'GET',
-      `/comparisons/${id}/answers/${ask}?${query}`,
+      addressOf(id, question as unknown as Question, open),
       undefined,
       FINDINGS_MS,
-    );
-  },
+    ),
   revisions: (id: string) => call<Revision[]>('GET', `/comparisons/${id}/revisions`),
   revision: (id: string, revision: number) =>
     call<RevisedSetup>('GET', `/comparisons/${id}/revisions/${revision}`),

@@ -15,16 +15,17 @@ export async function takeKeyFromAddress(): Promise<void> {
   history.replaceState(history.state, '', address);
 }
 
-let read: Promise<string | undefined> | undefined;
 let key: string | undefined;
 
-/** The key that this device keeps; undefined where it has none, as phones do, which are paired. */
-export function keptKey(): Promise<string | undefined> {
-  read ??= fieldLog.facts.get(FACT).then(
-    (known) => (key = known?.value),
-    () => undefined,
-  );
-  return read;
+/**
+ * Reads the key that this device keeps: none on phones, which are paired. @returns whether it is another one than was
+ * sent so far
+ */
+export async function readKey(): Promise<boolean> {
+  const known = await fieldLog.facts.get(FACT).catch(() => undefined);
+  if (known === undefined || known.value === key) return false;
+  key = known.value;
+  return true;
 }
 
 /**

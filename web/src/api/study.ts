@@ -261,7 +261,7 @@ export const useJudgement = (
 /** The curves of stage Ranges. */
 export const useCurves = (
   asked: Asked,
-  criterion: WantedCriterion,
+  criterion?: WantedCriterion,
   side?: Side,
   enabled?: boolean,
 ): UseQueryResult<readonly PathCurves[]> => useAnswer(asked, { ask: 'curves', criterion, side }, enabled);

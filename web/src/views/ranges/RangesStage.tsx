@@ -22,9 +22,9 @@ export function RangesStage(workspace: Ready) {
   const [referenceId, setReference] = useSelected('against');
   const [wanted, select] = useSelected('cell');
   const criterion = lens.criterion ?? setup.plan.criterion;
-  const { data, error } = useJudgement(workspace, criterion, lens.side);
+  const { data, error } = useJudgement(workspace, lens.criterion, lens.side);
   // The board first: curves are of the cell below it.
-  const { data: curves } = useCurves(workspace, criterion, lens.side, data !== undefined);
+  const { data: curves } = useCurves(workspace, lens.criterion, lens.side, data !== undefined);
   const board = useMemo(
     () => data && looked(reachBoard({ setup, ranges: data.ranges, criterion, referenceId }), lens),
     [data, setup, criterion, referenceId, lens],

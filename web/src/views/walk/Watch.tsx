@@ -62,8 +62,9 @@ export function Watch({ session, add }: { session: WalkSession; add: AddEntry })
             Watch by camera or capture device
           </button>
           <p className="basis-full text-[0.87rem] text-faint">
-            A picture that freezes, is black or of one colour, or gives way to a card of the receiver, for 150
-            ms and more is logged as found, with the time at which it began. The picture stays on this device.
+            A picture that freezes, is black or of one colour, or is cut to a still one, as a receiver’s “no
+            signal” is, for 150 ms and more is logged as found, with the time at which it began. The picture
+            stays on this device.
           </p>
         </div>
       )}
