@@ -27,8 +27,10 @@ async function markAt(text: string): Promise<void> {
 }
 async function count(answers: readonly boolean[]): Promise<void> {
   const { page } = session;
-  for (const answered of answers) {
+  for (const [i, answered] of answers.entries()) {
     await page.press(answered ? 'Answered' : 'No answer');
+    const hits = answers.slice(0, i + 1).filter(Boolean).length;
+    await page.see(`${hits} of ${i + 1} answered`);
     // Within a tenth of a second two touches are one.
     await new Promise((resolve) => setTimeout(resolve, 130));
   }

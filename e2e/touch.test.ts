@@ -88,6 +88,12 @@ test('a press counts once, at its first touch; slid off it is withdrawn, and one
   await touch(page, [trembling], 10, trembledS);
   await touch(page, [{ x: trembling.x + 2, y: trembling.y }], 10, trembledS + 0.14);
   expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd', 'dropoutBegin']);
+  // The page moves under a finger that stays.
+  const moving = await middleOf(page, 'Dropout ends');
+  await page.driver.executeScript("setTimeout(() => { document.body.style.translate = '0 300px'; }, 200)");
+  await touch(page, [moving], 700);
+  expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd', 'dropoutBegin', 'dropoutEnd']);
+  await page.driver.executeScript("document.body.style.translate = ''");
 }, 300_000);
 
 test('a walk begun by mistake stands on Bench, and is discarded in one press', async () => {

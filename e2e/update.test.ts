@@ -54,10 +54,12 @@ test('a newer version waits while one walks, and takes over at a start without a
   await page.press('weather');
   await page.see('ended: weather');
   await page.until('the newer version took over', async () => {
-    // A page that has just gone may still count as open: then it waits for the next start.
+    // A page that has just gone may still count as open: then it waits for the next start. A page is given time to
+    // load itself anew: one that does so while it is sent elsewhere may never be said to have loaded.
     await page.open('/');
     await page.see('Clip microphones');
-    return !(await workers()).waiting;
+    const tookOver = async (): Promise<boolean> => !(await workers()).waiting;
+    return page.driver.wait(tookOver, 10_000).catch(() => false);
   });
   await page.see('Clip microphones');
 }, 300_000);

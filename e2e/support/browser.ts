@@ -75,6 +75,8 @@ export async function kill({ driver, profile }: Browser): Promise<void> {
 }
 
 const WAIT_MS = 90_000;
+/** Of what a page shows when something did not come, characters. */
+const SHOWN_LENGTH = 1500;
 
 /** The words a person would look for, found as a person would: visible text, labels, roles. */
 export class Page {
@@ -98,7 +100,29 @@ export class Page {
     }
   }
 
+  /** A wait that was in vain says what the page showed instead. */
+  private async orShown<T>(wait: () => Promise<T>): Promise<T> {
+    try {
+      return await wait();
+    } catch (failure) {
+      if (failure instanceof error.TimeoutError)
+        failure.message += `\nThe page shows: ${await this.shown().catch(() => 'nothing that can be read')}`;
+      throw failure;
+    }
+  }
+
+  private async shown(): Promise<string> {
+    const text = await this.driver.executeScript<string>(
+      "return location.pathname + ' · ' + document.body.innerText.replace(/\\s+/g, ' ')",
+    );
+    return text.slice(0, SHOWN_LENGTH);
+  }
+
   async find(xpath: string): Promise<WebElement> {
+    return this.orShown(() => this.found(xpath));
+  }
+
+  private async found(xpath: string): Promise<WebElement> {
     return this.steady(async () => {
       const element = await this.driver.wait(
         until.elementLocated(By.xpath(xpath)),
@@ -111,14 +135,11 @@ export class Page {
 
   async see(text: string): Promise<WebElement> {
     // Looking at all text at once is cheap; the element that has it is looked for when it is there.
-    await this.driver.wait(
-      () =>
-        this.driver.executeScript<boolean>(
-          "return document.body.textContent.replace(/\\s+/g, ' ').includes(arguments[0])",
-          text,
-        ),
-      WAIT_MS,
-      `nowhere on the page: ${text}`,
+    await this.until(text, () =>
+      this.driver.executeScript<boolean>(
+        "return document.body.textContent.replace(/\\s+/g, ' ').includes(arguments[0])",
+        text,
+      ),
     );
     return this.find(
       `//body//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`,
@@ -188,7 +209,7 @@ export class Page {
   }
 
   async until(what: string, condition: () => Promise<boolean>, timeoutMs = WAIT_MS): Promise<void> {
-    await this.driver.wait(condition, timeoutMs, `did not come: ${what}`);
+    await this.orShown(() => this.driver.wait(condition, timeoutMs, `did not come: ${what}`));
   }
 }
 

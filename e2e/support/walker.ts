@@ -16,15 +16,10 @@ export interface Seen {
 
 export async function seen(page: Page): Promise<Seen> {
   let now: Seen | null = null;
-  await page
-    .until(
-      'the simulated gear',
-      async () => (now = await page.driver.executeScript<Seen | null>(READ)) !== null,
-    )
-    .catch(async (cause: unknown) => {
-      const shown = await page.driver.executeScript<string>('return document.body.innerText');
-      throw new Error(`The simulated gear did not come; the page shows:\n${shown}`, { cause });
-    });
+  await page.until(
+    'the simulated gear',
+    async () => (now = await page.driver.executeScript<Seen | null>(READ)) !== null,
+  );
   return now as unknown as Seen;
 }
 

@@ -20,14 +20,12 @@ interface Pressed {
   };
 }
 
-const isOn = (e: PointerEvent<HTMLElement>): boolean => {
-  const { left, right, top, bottom } = e.currentTarget.getBoundingClientRect();
-  return e.clientX >= left && e.clientX <= right && e.clientY >= top && e.clientY <= bottom;
-};
+const isOn = (e: PointerEvent<HTMLElement>, { left, right, top, bottom }: DOMRect): boolean =>
+  e.clientX >= left && e.clientX <= right && e.clientY >= top && e.clientY <= bottom;
 
 /**
- * A press counts at its first touch, if it is released on the key: sliding off it, or a swipe that began on it,
- * withdraws it. A keyboard, or a voice, presses at once.
+ * A press counts at its first touch, if it is released where the key was then: sliding off it, or a swipe that began
+ * on it, withdraws it; a page that moves under a finger that stays does not. A keyboard, or a voice, presses at once.
  */
 export function usePress(
   act: (inputMs: number) => void,
@@ -36,6 +34,7 @@ export function usePress(
 ): Pressed {
   const touchedMs = useRef<number>(undefined);
   const downMs = useRef(0);
+  const downOn = useRef<DOMRect>(undefined);
   const lastMs = useRef(-Infinity);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const holding = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -69,6 +68,7 @@ export function usePress(
       onPointerDown: (e) => {
         if (e.button !== 0) return;
         downMs.current = e.timeStamp;
+        downOn.current = e.currentTarget.getBoundingClientRect();
         touchedMs.current = withdrawnMs ?? e.timeStamp;
         e.currentTarget.setPointerCapture(e.pointerId);
         const touched = touchedMs.current;
@@ -81,8 +81,8 @@ export function usePress(
       onPointerUp: (e) => {
         clearTimeout(holding.current);
         const touched = touchedMs.current;
-        if (touched === undefined) return;
-        if (!isOn(e)) return withdraw();
+        if (touched === undefined || !downOn.current) return;
+        if (!isOn(e, downOn.current)) return withdraw();
         touchedMs.current = undefined;
         // A page that was busy hears the release before its own timer: the fingers' clock decides.
         if (hold && e.timeStamp - downMs.current >= HOLD_MS) hold(touched);
