@@ -17,6 +17,7 @@ const LEAST_SHARE = 1e-7;
  * Maximises a concave function by Newton's method with halving. The decrement g·H⁻¹·g bounds what is left
  * to gain, so the test does not depend on units; below `settled` it ends, and as soon as the value is
  * `enough`.
+ * @param seen what f is at the start, where that is known
  * @throws RangeError when the start has no likelihood.
  */
 export function maximise<E extends Evaluation>(
@@ -24,9 +25,10 @@ export function maximise<E extends Evaluation>(
   start: Float64Array,
   settled = 1e-20,
   enough = Infinity,
+  seen = f(start),
 ): Maximum<E> {
   let at = start;
-  let now = f(at);
+  let now = seen;
   if (!Number.isFinite(now.value)) throw new RangeError(`invalid start: ${Array.from(start).join(', ')}`);
   for (let step = 0; step < MAX_STEPS; step++) {
     const direction = newtonDirection(now);

@@ -56,6 +56,8 @@ export function fitRanges(walks: readonly WalkInterval[], levels: Levels = AS_ST
   const top = maximise((at) => evaluate(model.data, at), start);
   const spread = 1 / (top.at[model.data.columns] as number);
   const withinErrors = !degenerate && spread >= 0 && spread < LEAST_SPREAD;
+  // One place without an error, met exactly, lets the likelihood of no spread grow without bound.
+  if (withinErrors && places.some((row) => row.uM === 0)) return none(WITHIN_ERRORS);
   if (degenerate || withinErrors)
     return {
       model,

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { expect, test } from '@jest/globals';
+import { maximise } from '../../numeric/maximise.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, isFit } from './fit.ts';
+import { onLine } from './profileLine.ts';
 import { intervalCovers, profileInterval } from './profile.ts';
 
 const walks = fc
@@ -68,4 +70,61 @@ test('a higher level reaches farther on both sides', () => {
     { product: 'B', path: 'x', walk: '1', heldM: 70, failedM: 75 },
   ]);
   expect(profileInterval(few, { weights: few.model.cell('A', 'x') as number[], z: 0 })).toBeUndefined();
+});
+
+/** Stands so far apart, places known to so much: walks as they are made by eye. */
+const byEye = fc
+  .record({
+    grid: fc.constantFrom(1, 5, 20),
+    fieldM: fc.constantFrom(100, 130, 1e9),
+    uM: fc.constantFrom(0.1, 1, 5, 15),
+    rangesM: fc.array(fc.double({ min: 50, max: 75, noNaN: true }), { minLength: 3, maxLength: 6 }),
+    surer: fc.array(fc.boolean(), { minLength: 6, maxLength: 6 }),
+  })
+  .map(({ grid, fieldM, uM, rangesM, surer }) =>
+    rangesM.map((m, i): WalkInterval => {
+      const heldM = Math.min(fieldM, Math.floor(m / grid) * grid);
+      const u = surer[i] ? uM / 3 : uM;
+      const failedM = heldM + grid < fieldM ? heldM + grid : undefined;
+      return { product: 'A', path: 'x', walk: String(i), heldM, failedM, heldUM: u, failedUM: u };
+    }),
+  );
+
+test('where errors of places make several peaks, an end is where the highest of them meets the floor', () => {
+  // The highest value at θ that climbs from many starts reach, narrow spreads and wide ones.
+  const highest = (line: ReturnType<typeof onLine>, theta: number): number =>
+    Math.max(
+      ...[1e-3, 1e-2, 0.1, 0.3, 1, 3, 10, 30, 100, 1000].map((tau) => {
+        const start = Float64Array.of(tau);
+        const { value } = line.evaluate(theta, start);
+        return Number.isFinite(value) ? maximise((at) => line.evaluate(theta, at), start, 1e-9).value : value;
+      }),
+    );
+  let ends = 0;
+  fc.assert(
+    fc.property(byEye, fc.constantFrom(0, -1.2816), (list, z) => {
+      const fit = fitRanges(list);
+      const target = { weights: [1], z };
+      const interval = profileInterval(fit, target);
+      if (!interval) return;
+      const line = onLine(fit.model.data, target);
+      const covered = (theta: number): boolean => intervalCovers(fit, target, theta) === true;
+      for (const [end, out] of [
+        [interval.low, -1],
+        [interval.high, 1],
+      ] as const) {
+        if (end === undefined) continue;
+        ends++;
+        // The floor is what the end itself stands on, to a hundredth of a millimetre at 100 m.
+        const [inside, beyond] = [end - out * 1e-6, end + out * 1e-6];
+        expect([covered(inside), covered(beyond)]).toEqual([true, false]);
+        const [near, far] = [highest(line, inside), highest(line, beyond)];
+        expect(near).toBeGreaterThan(far - 1e-6);
+        for (const step of [0.003, 0.03, 0.1])
+          expect(highest(line, end + out * step)).toBeLessThan(near + 1e-6);
+      }
+    }),
+    { numRuns: 150, seed: 7 },
+  );
+  expect(ends).toBeGreaterThan(200);
 });

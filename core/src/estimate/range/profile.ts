@@ -1,9 +1,20 @@
-import { maximise } from '../../numeric/maximise.ts';
 import { studentQuantile, studentTwoSidedP } from '../../numeric/student.ts';
 import { COARSE_ALLOWANCE, coarseness } from './coarseness.ts';
-import { isFit, LEAST_TAU, type NoFit, type RangeFit } from './fit.ts';
+import {
+  ahead,
+  apart,
+  BESIDE,
+  besideOf,
+  climbAt,
+  higher,
+  NEARLY_SETTLED,
+  SETTLED,
+  type Constrained,
+} from './constrained.ts';
+import { EndBracket, FIRST_REACH } from './endBracket.ts';
+import { isFit, type NoFit, type RangeFit } from './fit.ts';
 import type { RangeModel } from './model.ts';
-import { onLine, type Line, type LineEvaluation, type Target } from './profileLine.ts';
+import { onLine, type Line, type Target } from './profileLine.ts';
 
 export type { Target } from './profileLine.ts';
 
@@ -12,9 +23,6 @@ export interface ProfileInterval {
   readonly low: number | undefined;
   readonly high: number | undefined;
 }
-
-/** Beyond a factor of e¹² (160,000) from the estimate an end is called unbounded. */
-const FAR = 12;
 
 /**
  * Profile-likelihood interval, calibrated for few walks: the drop n·ln(1 + t²/(n − p)) in place of χ², with
@@ -109,12 +117,17 @@ function calibratedTop(fit: RangeFit | NoFit, level: number): Top | undefined {
   return known.get(level);
 }
 
+/** A location so far from the middle of the walks, in ln distance, is none: no place says anything about it. */
+const FARTHEST = 100;
+
 function workOutTop(fit: RangeFit | NoFit, level: number): Top | undefined {
   const { n, df } = sizeOf(fit);
   const { value, start } = isFit(fit)
     ? { value: fit.logLikelihood, start: parametersOf(fit) }
     : { value: fit.supremum, start: fit.near };
   if (df < 1 || value === undefined || !start) return undefined;
+  const tau = start[start.length - 1] as number;
+  if (start.subarray(0, -1).some((delta) => Math.abs(delta) > FARTHEST * tau)) return undefined;
   const t = studentQuantile(0.5 + level / 2, df);
   const allowed = ((n * Math.log1p((t * t) / df)) / 2) * (1 + COARSE_ALLOWANCE * coarseness(fit));
   return { start, floor: value - allowed, allowed };
@@ -124,8 +137,11 @@ function parametersOf(fit: RangeFit): Float64Array {
   return Float64Array.from([...fit.beta.map((b) => b / fit.sigma), 1 / fit.sigma]);
 }
 
-const coveredBy = (line: Line, theta: number, top: Top): Constrained =>
-  profileAt(line, theta, line.freeOf(top.start), top, 1);
+const coveredBy = (line: Line, theta: number, top: Top): Constrained => {
+  const climb = climbAt(line, theta, { ...top, enough: top.floor + top.allowed, settled: SETTLED });
+  const first = climb(line.freeOf(top.start));
+  return besideOf(line, theta, first, top.start).map(climb).reduce(higher, first);
+};
 
 interface Search extends Top {
   readonly line: Line;
@@ -143,9 +159,9 @@ const ON_THE_TOP = 0.99;
  * Looks at the likelihood for one end, at the most; and how near to the floor it ends, in the scale of
  * Student's t.
  */
-const ROUNDS = 60;
-/** Ends of ln distance nearer than this are one: the profile of brackets that touch falls in steps. */
-const CLOSE = 1e-7;
+const ROUNDS = 500;
+/** Where peaks come and go from step to step, the search goes on so often. */
+const MOST_OPENED = 4;
 const NEAR = 1e-8;
 /**
  * A step of Newton's so small a share of the way from the top leaves an error of its square: a few times 10⁻⁸ of that way.
@@ -153,43 +169,62 @@ const NEAR = 1e-8;
 const LAST_STEP = 2e-4;
 
 /**
- * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ −
- * ℓ(θ))/n) − 1), which for uncensored normal data is linear in θ (it is |T|/√(n − p)), so that Newton's
- * method arrives in a few steps; its slope is known from the constrained optimum, and the next optimum is
- * looked for where the ridge points to (compare D. J. Venzon and S. H. Moolgavkar, Appl. Statist. 37
- * (1988)). Steps that leave what is bracketed are halved.
+ * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ − ℓ(θ))/n) − 1),
+ * which for uncensored normal data is linear in θ (it is |T|/√(n − p)), so that Newton's method arrives in a few
+ * steps; its slope is known from the constrained optimum, and the next optimum is looked for where the ridge points
+ * to (compare D. J. Venzon and S. H. Moolgavkar, Appl. Statist. 37 (1988)). Where it arrives it looks for other peaks;
+ * if one of them is higher, it goes on, and looks for them at every step.
+ * @throws Error when it does not arrive
  */
 function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): number | undefined {
   const from = line.thetaAt(start);
   const goal = Math.sqrt(Math.expm1((2 * allowed) / n));
-  const w = (value: number): number => Math.sqrt(Math.expm1((2 * Math.max(0, floor + allowed - value)) / n));
-  let [inside, outside] = [from, from + side * Infinity];
-  let [wInside, wOutside] = [0, Infinity];
-  let { theta, guess } = firstGuess(line, start, side, goal, n);
-  for (let round = 0; round < ROUNDS; round++) {
-    const top = profileAt(line, theta, guess, { floor, allowed }, ON_THE_TOP);
-    const here = w(top.value);
-    const off = here - goal;
-    if (Math.abs(off) < NEAR * goal || Math.abs(outside - inside) < CLOSE) return theta;
-    if (off > 0) [outside, wOutside] = [theta, here];
-    else [inside, wInside] = [theta, here];
-    if (off <= 0 && Math.abs(theta - from) >= FAR) return undefined;
+  const how = { start, floor, allowed, enough: floor + allowed * ON_THE_TOP, settled: NEARLY_SETTLED };
+  const bracket = new EndBracket(from, side, goal);
+  let { theta, ridges } = firstGuess(line, start, side, goal, n);
+  let opened = 0;
+  const slopeFrom = (theta: number, top: Constrained): { w: number; newton: number } => {
     const step = line.solve(top.evaluation);
-    const slope = step && here > 0 ? (-step.slope * (1 + here * here)) / (n * here) : 0;
-    const newton = theta - off / slope;
-    if (Math.abs(newton - theta) < LAST_STEP * Math.abs(theta - from)) return newton;
-    // Where the ridge says nothing, along the straight line; every third time by halves, which always
-    // arrives.
-    const straight = inside + ((outside - inside) * (goal - wInside)) / (wOutside - wInside);
-    const between = round % 3 === 2 || !(side * (straight - inside) > 0) ? (inside + outside) / 2 : straight;
-    const next = within(newton, { from, inside, outside, between, side });
-    const flat = here < 0.15 * goal;
-    const free = flat ? (line.holding(next, start) ?? line.freeOf(start)) : line.freeOf(top.at);
-    const ahead = !flat && step && free.map((v, i) => v + (next - theta) * (step.alongRidge[i] as number));
-    guess = ahead && (ahead[ahead.length - 1] as number) > 0 ? ahead : free;
+    const below = floor + allowed - top.value - (step?.gain ?? 0);
+    const w = Math.sqrt(Math.expm1((2 * Math.max(0, below)) / n));
+    const slope = step && w > 0 ? (-step.slope * (1 + w * w)) / (n * w) : 0;
+    return { w, newton: theta - (w - goal) / slope };
+  };
+  for (let round = 0; round < ROUNDS; round++) {
+    const climb = climbAt(line, theta, how);
+    const beside = (top: Constrained): Constrained[] => besideOf(line, theta, top, start).map(climb);
+    let peaks = apart(ridges.map(climb));
+    if (opened > 0) peaks = apart([...peaks, ...beside(peaks.reduce(higher))]);
+    let top = peaks.reduce(higher);
+    let { w, newton } = slopeFrom(theta, top);
+    const last = Math.abs(newton - theta) < LAST_STEP * Math.abs(theta - from);
+    const arrived = last || Math.abs(w - goal) < NEAR * goal;
+    const closedAt = bracket.closedAt;
+    if (closedAt !== undefined && !arrived && theta !== closedAt) {
+      theta = closedAt;
+      continue;
+    }
+    if (arrived || closedAt !== undefined) {
+      const all = apart([...peaks, ...beside(top)]);
+      const best = all.reduce(higher);
+      // Where a bracket closed on a step of one ridge, another may reach on.
+      const reachesOn = !arrived && w < goal;
+      const done = !reachesOn && best.value < top.value + BESIDE;
+      if (done || opened++ === MOST_OPENED) return last ? newton : theta;
+      bracket.open();
+      [top, peaks] = [best, all];
+      ({ w, newton } = slopeFrom(theta, top));
+    }
+    bracket.see(theta, w);
+    if (w <= goal && side * (theta - bracket.farthest) >= 0) return undefined;
+    const next = bracket.next(newton);
+    ridges =
+      w < 0.15 * goal
+        ? [line.holding(next, start) ?? line.freeOf(start)]
+        : peaks.map((peak) => ahead(line, peak, next - theta));
     theta = next;
   }
-  return theta;
+  throw new Error(`the profile's end was not found in ${ROUNDS} steps: ${from} to ${theta}`);
 }
 
 /** By the curvature at the top; there σ² grows by 1 + w², and the locations go straight. */
@@ -199,14 +234,14 @@ function firstGuess(
   side: -1 | 1,
   goal: number,
   n: number,
-): { theta: number; guess: Float64Array } {
+): { theta: number; ridges: Float64Array[] } {
   const from = line.thetaAt(start);
   const free = line.freeOf(start);
   const step = line.solve(line.evaluate(from, free));
   const reach = step && step.curvature < 0 ? goal * Math.sqrt(n / -step.curvature) : Infinity;
   if (!step || !(reach < FIRST_REACH)) {
     const out = from + side * FIRST_REACH;
-    return { theta: out, guess: line.holding(out, start) ?? free };
+    return { theta: out, ridges: [line.holding(out, start) ?? free] };
   }
   const last = free.length - 1;
   const tau = free[last] as number;
@@ -214,86 +249,5 @@ function firstGuess(
   // δ = βτ: the straight step of β, then the new τ.
   const guess = free.map((v, i) => ((v + side * reach * (step.alongRidge[i] as number)) / tau) * shrunk);
   guess[last] = shrunk;
-  return { theta: from + side * reach, guess };
-}
-
-/** Where the curvature says nothing, the first look is this far out (a factor of e^½). */
-const FIRST_REACH = 0.5;
-
-interface Bracketed {
-  readonly from: number;
-  readonly inside: number;
-  readonly outside: number;
-  readonly between: number;
-  readonly side: -1 | 1;
-}
-
-/**
- * A step that stays between what is known to lie inside and outside; outwards at most three times as far as
- * before.
- */
-function within(wanted: number, { from, inside, outside, between, side }: Bracketed): number {
-  const bounded = Math.abs(outside) < Infinity;
-  const farthest = bounded ? outside : from + side * Math.min(FAR, 3 * Math.abs(inside - from) + FIRST_REACH);
-  if (side * (wanted - inside) > 0 && side * (farthest - wanted) > 0) return wanted;
-  return bounded ? between : farthest;
-}
-
-/** Decrement at which a constrained optimum is good enough: what is left to gain is half of it. */
-const SETTLED = 1e-11;
-
-interface Constrained {
-  readonly at: Float64Array;
-  readonly value: number;
-  readonly evaluation: LineEvaluation;
-}
-
-/**
- * Maximum of the likelihood where the target is θ, from a guess of the free parameters; no better than the
- * share `onTop` of the way from the floor.
- */
-function profileAt(
-  line: Line,
-  theta: number,
-  guess: Float64Array,
-  { floor, allowed }: Pick<Top, 'floor' | 'allowed'>,
-  onTop: number,
-): Constrained {
-  const poor = floor - 4 * allowed;
-  const value = (free: Float64Array): number => line.evaluate(theta, free).value;
-  // A guess with a spread far too small lies in a valley that Newton's method leaves by small steps only.
-  let here = value(guess);
-  for (let wider = guess; here < poor && (wider[wider.length - 1] as number) > LEAST_TAU;) {
-    wider = wider.map((v) => v / 4);
-    const there = value(wider);
-    if (!(there > here)) break;
-    [guess, here] = [wider, there];
-  }
-  const climb = (from: Float64Array) =>
-    maximise((free) => line.evaluate(theta, free), from, SETTLED, floor + allowed * onTop);
-  const narrow = climb(guess);
-  const onIt = narrow.value >= floor + allowed * onTop;
-  const wider = onIt ? undefined : widerStart(line, theta, guess);
-  const broad = wider && climb(wider);
-  const top = broad && broad.value > narrow.value ? broad : narrow;
-  return { at: line.expand(theta, top.at), value: top.value, evaluation: top.evaluation };
-}
-
-/** How much wider a start is than the one before. */
-const WIDER = 4;
-
-/**
- * Where the spread is smaller than the errors of places, the likelihood is no longer concave: holds and fails that
- * nearly meet make a narrow peak there, and a broad one beside it. The best of some wider starts finds that one.
- * Undefined where the spread is wide enough.
- */
-function widerStart(line: Line, theta: number, guess: Float64Array): Float64Array | undefined {
-  const last = guess.length - 1;
-  let best: { readonly at: Float64Array; readonly value: number } | undefined;
-  for (let at = guess; (at[last] as number) > line.blurredFrom / WIDER ** 2;) {
-    at = at.map((v) => v / WIDER);
-    const { value } = line.evaluate(theta, at);
-    if (!best || value > best.value) best = { at, value };
-  }
-  return best?.at;
+  return { theta: from + side * reach, ridges: [guess] };
 }
