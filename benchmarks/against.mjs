@@ -32,13 +32,15 @@ const now = study.Study
   ? () => {
       // A study of its own, with nothing remembered from the round before: a plan's spread changes nothing
       // of the walks.
-      const cold = walks.map((w, i) => ({ ...w, log: w.log.map((e) => (e.kind === 'mark' && e.body.reading.travelledM > 0 ? { ...e, body: { ...e.body, reading: { ...e.body.reading, travelledM: e.body.reading.travelledM * (1 - 1e-9 * ++shift) } } } : e)) }));
-      const one = study.Study.ofLogs(setup, cold);
-      return { judgement: timed(() => one.judgement()), curves: timed(() => one.curves()), 'audit of the plan': timed(() => one.under({ ...setup, plan: { ...setup.plan, sigma: 0.2 + 1e-6 * shift } }).planAudit()) };
+      const cold = () => study.Study.ofLogs(setup, walks.map((w, i) => ({ ...w, log: w.log.map((e) => (e.kind === 'mark' && e.body.reading.travelledM > 0 ? { ...e, body: { ...e.body, reading: { ...e.body.reading, travelledM: e.body.reading.travelledM * (1 - 1e-9 * ++shift) } } } : e)) })));
+      const [one, { entries }] = [cold(), cold()];
+      new study.Study(setup, entries.slice(0, -1)).judgement();
+      return { judgement: timed(() => one.judgement()), 'one walk more': timed(() => new study.Study(setup, entries).judgement()), curves: timed(() => one.curves()), 'audit of the plan': timed(() => one.under({ ...setup, plan: { ...setup.plan, sigma: 0.2 + 1e-6 * shift } }).planAudit()) };
     }
   : () => {
       const findings = study.findWalks(setup, walks);
-      return { judgement: timed(() => study.judgeComparison(setup, walks)), curves: timed(() => study.curvesOf(setup, walks, setup.plan.criterion)), 'audit of the plan': timed(() => study.auditPlan(setup, findings)) };
+      const judgement = timed(() => study.judgeComparison(setup, walks));
+      return { judgement, 'one walk more': judgement, curves: timed(() => study.curvesOf(setup, walks, setup.plan.criterion)), 'audit of the plan': timed(() => study.auditPlan(setup, findings)) };
     };
 let shift = 0;
 const once = () => ({

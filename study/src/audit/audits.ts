@@ -16,6 +16,7 @@ import {
   readingTrouble,
 } from '@urvek/core';
 import { type Product, type Rig, type Setup } from '@urvek/contract';
+import { byIdentity } from '../memo.ts';
 import { plannedPaths, plannedRigs, type PlannedWalk } from '../plan/plannedWalks.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
 import { rigKey, subjectsOf } from '../results/subjects.ts';
@@ -156,7 +157,7 @@ function caseOf(setup: Setup, findings: readonly Finding[], range: CaseRange): A
       const own = range.begun.filter(
         (f) => f.header.productId === product.id && rigs.some((r) => r.id === f.header.rigId),
       );
-      const walks = own.map((f) => walkOf(product, f, criterion));
+      const walks = own.map((f) => walkOf(f, product, criterion));
       const planned = plannedRigs(setup)
         .filter((r) => r.product.id === product.id)
         .map((r) => r.rig);
@@ -212,29 +213,31 @@ const walkSettings = (product: Product, rig: Rig): Pick<AuditedWalk, 'rig' | 'ri
   unit: product.units.find((u) => u.id === rig.unitMobileId)?.label ?? rig.unitMobileId,
 });
 
-function walkOf(product: Product, finding: Finding, criterion: AuditCase['criterion']): AuditedWalk {
-  const { header, trace } = finding;
-  const { begin } = trace;
-  const rig = product.rigs.find((r) => r.id === header.rigId) ?? (product.rigs[0] as Rig);
-  return {
-    ...walkSettings(product, rig),
-    label: finding.label,
-    startedMs: header.startedMs,
-    round: header.slot?.round,
-    baseline: header.slot?.variant === 'baseline',
-    finished: trace.endReason !== undefined,
-    mode: begin.body.mode ?? 'continuous',
-    conditions: begin.body.conditions ?? {},
-    startM: begin.body.reading?.travelledM,
-    baselineStated: begin.body.baselineGrade !== undefined,
-    undated: header.undated === true,
-    methods: trace.methods,
-    directions: directionsWalked(finding),
-    calls: trace.calls.length,
-    readBacks: finding.logged.readBacks,
-    interval: outcomeOf(finding, criterion).interval,
-  };
-}
+const walkOf = byIdentity(
+  (finding: Finding, product: Product, criterion: AuditCase['criterion']): AuditedWalk => {
+    const { header, trace } = finding;
+    const { begin } = trace;
+    const rig = product.rigs.find((r) => r.id === header.rigId) ?? (product.rigs[0] as Rig);
+    return {
+      ...walkSettings(product, rig),
+      label: finding.label,
+      startedMs: header.startedMs,
+      round: header.slot?.round,
+      baseline: header.slot?.variant === 'baseline',
+      finished: trace.endReason !== undefined,
+      mode: begin.body.mode ?? 'continuous',
+      conditions: begin.body.conditions ?? {},
+      startM: begin.body.reading?.travelledM,
+      baselineStated: begin.body.baselineGrade !== undefined,
+      undated: header.undated === true,
+      methods: trace.methods,
+      directions: directionsWalked(finding),
+      calls: trace.calls.length,
+      readBacks: finding.logged.readBacks,
+      interval: outcomeOf(finding, criterion).interval,
+    };
+  },
+);
 
 /** Directions that have something to say: a walk begins with one, and a log may speak of both. */
 const directionsWalked = ({ directions }: Finding): Finding['directions'][number]['direction'][] =>
@@ -257,7 +260,7 @@ function enteredOf(setup: Setup, findings: readonly Finding[], ranges: readonly 
       unit: q.unit,
       failedWithoutDistance: q.failedWithoutDistance ?? false,
     })),
-    walks: findings.map((f) => enteredWalk(setup, f)),
+    walks: findings.map((f) => enteredWalk(f, setup)),
     doubts: ranges.flatMap((r) =>
       throughputFindings(r).doubts.map((d) => ({
         ...d,
@@ -285,7 +288,7 @@ function enteredOf(setup: Setup, findings: readonly Finding[], ranges: readonly 
   };
 }
 
-function enteredWalk(setup: Setup, finding: Finding): EnteredWalk {
+const enteredWalk = byIdentity((finding: Finding, setup: Setup): EnteredWalk => {
   const { marks, readingsS } = finding.logged;
   const mode = finding.trace.begin.body.mode ?? 'continuous';
   return {
@@ -310,7 +313,7 @@ function enteredWalk(setup: Setup, finding: Finding): EnteredWalk {
     ),
     endS: finding.trace.endS,
   };
-}
+});
 
 /** What each device that watched found: the walk's own, and those that joined it. */
 function reportsOf(setup: Setup, finding: Finding): EnteredWalk['reports'] {

@@ -14,6 +14,7 @@ import {
   criterionFor,
 } from '@urvek/core';
 import { type Product, type ProductClaim, type Setup } from '@urvek/contract';
+import { byIdentity } from '../memo.ts';
 import { plannedPaths, plannedWalks } from '../plan/plannedWalks.ts';
 import { unitsWalked, type Finding, type SetupPath } from '../results/findings.ts';
 import type { PathRanges } from '../results/ranges.ts';
@@ -62,8 +63,8 @@ export function judgeClaims(setup: Setup, ranges: readonly PathRanges[]): ClaimV
         subject: subject?.name ?? product.name,
         claim,
         path: range?.path,
-        verdict: judgeOn(setup, product, claim, range, subject),
-        neverSettled: unsettled(setup, product, claim, range),
+        verdict: judgeOn(claim, setup, product, range, subject),
+        neverSettled: unsettled(claim, setup, product, range),
       });
       return fitting.length === 0
         ? [judge(undefined, undefined)]
@@ -83,64 +84,72 @@ const claimed = (
 ): Subject[] =>
   subjects.filter((s) => s.product.id === productId && (!rigId || s.rigs.some((r) => r.id === rigId)));
 
-function judgeOn(
-  setup: Setup,
-  product: Product,
-  claim: ProductClaim,
-  range: PathRanges | undefined,
-  subject: Subject | undefined,
-): Verdict {
-  const criterion = range?.criterion ?? criterionFor(setup.plan.criterion, product.kindId);
-  const { value } = parseClaim(claim.form, claim.entered);
-  switch (claim.form) {
-    case 'distance':
-      return judgeClaim(claimOf(claim), {
-        criterion,
-        cell: subject && range?.summary.fitted.find((c) => c.product === subject.name),
-        unitsTested: unitsWalked(product, range?.findings ?? []),
-        pathReachM: range && farthestM(range.path),
-      });
-    case 'ratio': {
-      const against = setup.products.find((p) => p.id === claim.against);
-      if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
-      const others = range
-        ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
-        : [];
-      const [other] = others;
-      if (others.length > 1)
-        return notJudged(
-          `It does not say against which rig: ${others.map((s) => s.name).join(', ')}. Choose one in Kit.`,
+/** Of how many paths and rigs a claim's verdicts are kept. */
+const MOST_JUDGED = 64;
+
+const judgeOn = byIdentity(
+  (
+    claim: ProductClaim,
+    setup: Setup,
+    product: Product,
+    range: PathRanges | undefined,
+    subject: Subject | undefined,
+  ): Verdict => {
+    const criterion = range?.criterion ?? criterionFor(setup.plan.criterion, product.kindId);
+    const { value } = parseClaim(claim.form, claim.entered);
+    switch (claim.form) {
+      case 'distance':
+        return judgeClaim(claimOf(claim), {
+          criterion,
+          cell: subject && range?.summary.fitted.find((c) => c.product === subject.name),
+          unitsTested: unitsWalked(product, range?.findings ?? []),
+          pathReachM: range && farthestM(range.path),
+        });
+      case 'ratio': {
+        const against = setup.products.find((p) => p.id === claim.against);
+        if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
+        const others = range
+          ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
+          : [];
+        const [other] = others;
+        if (others.length > 1)
+          return notJudged(
+            `It does not say against which rig: ${others.map((s) => s.name).join(', ')}. Choose one in Kit.`,
+          );
+        const pair = [subject?.name, other?.name];
+        return judgeRatioClaim(
+          {
+            entered: claim.entered,
+            ratio: value,
+            product: subject?.name ?? product.name,
+            against: other?.name ?? against.name,
+          },
+          range?.summary.productRatios.find(
+            (r) => pair.includes(r.numerator) && pair.includes(r.denominator),
+          ),
+          criterion,
+          ratioEvidence(range, subject, other),
         );
-      const pair = [subject?.name, other?.name];
-      return judgeRatioClaim(
-        {
-          entered: claim.entered,
-          ratio: value,
-          product: subject?.name ?? product.name,
-          against: other?.name ?? against.name,
-        },
-        range?.summary.productRatios.find((r) => pair.includes(r.numerator) && pair.includes(r.denominator)),
-        criterion,
-        ratioEvidence(range, subject, other),
-      );
+      }
+      case 'throughput':
+        return judgeThroughput(claim, value, range, subject);
+      case 'speed ratio': {
+        const against = setup.products.find((p) => p.id === claim.against);
+        if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
+        const [other] = range
+          ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
+          : [];
+        return judgeSpeedClaim(
+          { entered: claim.entered, ratio: value, upTo: claim.upTo, against: other?.name ?? against.name },
+          range && speedsOf(range, subject?.name, other?.name, claim.direction),
+        );
+      }
+      case 'latency':
+        return notJudged('It is judged on what was measured, path or no path.');
     }
-    case 'throughput':
-      return judgeThroughput(claim, value, range, subject);
-    case 'speed ratio': {
-      const against = setup.products.find((p) => p.id === claim.against);
-      if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
-      const [other] = range
-        ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
-        : [];
-      return judgeSpeedClaim(
-        { entered: claim.entered, ratio: value, upTo: claim.upTo, against: other?.name ?? against.name },
-        range && speedsOf(range, subject?.name, other?.name, claim.direction),
-      );
-    }
-    case 'latency':
-      return notJudged('It is judged on what was measured, path or no path.');
-  }
-}
+  },
+  MOST_JUDGED,
+);
 
 /** The nearest latency that was measured; of a product whose round trips were read, those at its nearest stands. */
 function judgeLatency(
@@ -227,36 +236,41 @@ const turnedRound = ({ like, ratio, bound, refused }: SpeedEvidence): SpeedEvide
 /**
  * Whether the plan, or what was walked beyond it, could have settled a claim on the path that serves it best.
  */
-function unsettled(
-  setup: Setup,
-  product: Product,
-  claim: ProductClaim,
-  range: PathRanges | undefined,
-): string | undefined {
-  if (claim.form === 'throughput' || claim.form === 'speed ratio') return undefined;
-  const { value } = parseClaim(claim.form, claim.entered);
-  const planned = plannedWalks(setup);
-  const walksOf = (productId: string, path: SetupPath): number =>
-    Math.max(
-      planned.filter(
-        (s) => s.item.product.id === productId && s.item.path.id === path.id && s.item.variant === 'plain',
-      ).length,
-      range?.path.id === path.id ? range.findings.filter((f) => f.header.productId === productId).length : 0,
+const unsettled = byIdentity(
+  (
+    claim: ProductClaim,
+    setup: Setup,
+    product: Product,
+    range: PathRanges | undefined,
+  ): string | undefined => {
+    if (claim.form === 'throughput' || claim.form === 'speed ratio') return undefined;
+    const { value } = parseClaim(claim.form, claim.entered);
+    const planned = plannedWalks(setup);
+    const walksOf = (productId: string, path: SetupPath): number =>
+      Math.max(
+        planned.filter(
+          (s) => s.item.product.id === productId && s.item.path.id === path.id && s.item.variant === 'plain',
+        ).length,
+        range?.path.id === path.id
+          ? range.findings.filter((f) => f.header.productId === productId).length
+          : 0,
+      );
+    const paths = (range ? [range.path] : plannedPaths(setup)).filter((p) => speaksTo(p, claim));
+    if (paths.length === 0)
+      return claim.condition === 'unstated' ? undefined : `no path of the plan is ${claim.condition}`;
+    const reasons = paths.map((path) =>
+      claim.form === 'distance'
+        ? neverSettles(value, { pathReachM: farthestM(path), walks: walksOf(product.id, path) })
+        : neverSettlesRatio(
+            value,
+            atStandsOnly(range) ? path.checkpoints.map((c) => c.atM).sort((a, b) => a - b) : [],
+            Math.min(walksOf(product.id, path), walksOf(claim.against ?? '', path)),
+          ),
     );
-  const paths = (range ? [range.path] : plannedPaths(setup)).filter((p) => speaksTo(p, claim));
-  if (paths.length === 0)
-    return claim.condition === 'unstated' ? undefined : `no path of the plan is ${claim.condition}`;
-  const reasons = paths.map((path) =>
-    claim.form === 'distance'
-      ? neverSettles(value, { pathReachM: farthestM(path), walks: walksOf(product.id, path) })
-      : neverSettlesRatio(
-          value,
-          atStandsOnly(range) ? path.checkpoints.map((c) => c.atM).sort((a, b) => a - b) : [],
-          Math.min(walksOf(product.id, path), walksOf(claim.against ?? '', path)),
-        ),
-  );
-  return reasons.every((r) => r !== undefined) ? reasons[0] : undefined;
-}
+    return reasons.every((r) => r !== undefined) ? reasons[0] : undefined;
+  },
+  MOST_JUDGED,
+);
 
 /** Every walk looked at its stands only. */
 const atStandsOnly = (range: PathRanges | undefined): boolean =>

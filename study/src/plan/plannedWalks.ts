@@ -1,5 +1,6 @@
 import { balancedOrder, type EndReason, type Slot } from '@urvek/core';
 import type { Product, Rig, Setup, WalkVariant, WalkHeader } from '@urvek/contract';
+import { byIdentity } from '../memo.ts';
 import type { SetupPath } from '../results/findings.ts';
 
 /** A path must outrun what it tests by this much, or the result will be a bound. */
@@ -43,7 +44,7 @@ function inTurn<T extends { readonly product: Product }>(rigs: readonly T[]): T[
  * compared with; then, where the plan wants them, each rig with its ends swapped, and the first walk of the
  * path once more.
  */
-export function plannedWalks(setup: Setup): Slot<PlannedWalk>[] {
+export const plannedWalks = byIdentity((setup: Setup): Slot<PlannedWalk>[] => {
   const { plan } = setup;
   const rigs = plannedRigs(setup);
   const kinds = [...new Set(rigs.map((r) => r.product.kindId))];
@@ -80,7 +81,7 @@ export function plannedWalks(setup: Setup): Slot<PlannedWalk>[] {
         : []),
     ];
   });
-}
+});
 
 /** What the plan asks of a walk. */
 export interface Walked {

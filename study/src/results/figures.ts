@@ -17,6 +17,7 @@ import {
   readingTrouble,
 } from '@urvek/core';
 import type { Finding, SetupPath } from './findings.ts';
+import { byIdentity } from '../memo.ts';
 import { byProduct, clipped } from './places.ts';
 import type { PathRanges } from './ranges.ts';
 
@@ -147,55 +148,49 @@ const rateRow = ({ finding, measured, distanceM, band, cell }: PlacedReading): R
 
 const DIRECTIONS = ['fixed-to-mobile', 'mobile-to-fixed'] as const;
 
-/** By the range itself: curves, verdicts, speeds and audits all ask. */
-const worked = new WeakMap<object, ThroughputFindings>();
-
-export function throughputFindings(range: Pick<PathRanges, 'path' | 'findings'>): ThroughputFindings {
-  const known = worked.get(range) ?? workedOut(range);
-  worked.set(range, known);
-  return known;
-}
-
-function workedOut(range: Pick<PathRanges, 'path' | 'findings'>): ThroughputFindings {
-  const doubts = doubtsOf(range);
-  const curves = byProduct(range.findings).flatMap(([product, findings]) =>
-    DIRECTIONS.flatMap((direction): ThroughputFinding[] => {
-      const walks = findings.map((f) =>
-        readingsOf(f, 'throughput').filter((r) => r.measured.direction === direction),
-      );
-      const read = walks.flat();
-      const exact = walks.map((w) => w.filter((r) => r.measured.bound === undefined).map(rateRow));
-      const rows = exact.flat();
-      if (rows.length === 0) return [];
-      const parts = partsOfWalks(exact);
-      const behind = behindOf(range.path, direction);
-      return [
-        {
-          ...{ product, direction, rows, parts },
-          handOvers: exact.flatMap((w, i) => handOversOf(w, findings[i] as Finding)),
-          // The line is behind every band: what reads alike across a hand-over is it all the more.
-          cap: [parts[0]?.rows ?? [], rows].map((r) => capOf(r, behind)).find((c) => c !== undefined),
-          fall: fallOf(rows),
-          bounds: read.length - rows.length,
-          lostAtM: least(rows.filter((r) => r.mbps === 0).map((r) => r.distanceM)),
-          instruments: stated(read.map((r) => r.instrument)),
-          unnamed: read.some((r) => r.instrument === undefined),
-          servers: stated(read.map((r) => r.server ?? range.path.lineServer)),
-          nearVisits: nearVisits(exact),
-        },
-      ];
-    }),
-  );
-  const shared = Object.fromEntries(
-    DIRECTIONS.flatMap((direction) => {
-      const cap = sharedCap(
-        curves.filter((c) => c.direction === direction).map((c) => c.parts[0]?.rows ?? []),
-      );
-      return cap ? [[direction, cap] as const] : [];
-    }),
-  );
-  return { curves, shared, doubts };
-}
+/** Curves, verdicts, speeds and audits all ask. */
+export const throughputFindings = byIdentity(
+  (range: Pick<PathRanges, 'path' | 'findings'>): ThroughputFindings => {
+    const doubts = doubtsOf(range);
+    const curves = byProduct(range.findings).flatMap(([product, findings]) =>
+      DIRECTIONS.flatMap((direction): ThroughputFinding[] => {
+        const walks = findings.map((f) =>
+          readingsOf(f, 'throughput').filter((r) => r.measured.direction === direction),
+        );
+        const read = walks.flat();
+        const exact = walks.map((w) => w.filter((r) => r.measured.bound === undefined).map(rateRow));
+        const rows = exact.flat();
+        if (rows.length === 0) return [];
+        const parts = partsOfWalks(exact);
+        const behind = behindOf(range.path, direction);
+        return [
+          {
+            ...{ product, direction, rows, parts },
+            handOvers: exact.flatMap((w, i) => handOversOf(w, findings[i] as Finding)),
+            // The line is behind every band: what reads alike across a hand-over is it all the more.
+            cap: [parts[0]?.rows ?? [], rows].map((r) => capOf(r, behind)).find((c) => c !== undefined),
+            fall: fallOf(rows),
+            bounds: read.length - rows.length,
+            lostAtM: least(rows.filter((r) => r.mbps === 0).map((r) => r.distanceM)),
+            instruments: stated(read.map((r) => r.instrument)),
+            unnamed: read.some((r) => r.instrument === undefined),
+            servers: stated(read.map((r) => r.server ?? range.path.lineServer)),
+            nearVisits: nearVisits(exact),
+          },
+        ];
+      }),
+    );
+    const shared = Object.fromEntries(
+      DIRECTIONS.flatMap((direction) => {
+        const cap = sharedCap(
+          curves.filter((c) => c.direction === direction).map((c) => c.parts[0]?.rows ?? []),
+        );
+        return cap ? [[direction, cap] as const] : [];
+      }),
+    );
+    return { curves, shared, doubts };
+  },
+);
 
 const least = (values: readonly number[]): number | undefined =>
   values.length === 0 ? undefined : Math.min(...values);

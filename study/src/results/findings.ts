@@ -1,5 +1,6 @@
 import { deriveWalk, nameWalk, type DerivedWalk, type WalkFinding } from '@urvek/core';
 import type { Product, Setup, WalkHeader, StoredWalk } from '@urvek/contract';
+import { byIdentity } from '../memo.ts';
 import { rigKey, subjectByRig, subjectsOf, type Subject } from './subjects.ts';
 
 export type SetupPath = Setup['paths'][number];
@@ -48,6 +49,29 @@ function outingsByTime(): (header: WalkHeader) => string | undefined {
   };
 }
 
+/** Made anew only if something of it changed, so that what rests on it need not be worked out again. */
+const named = byIdentity(
+  (
+    derived: DerivedWalk,
+    header: WalkHeader,
+    subject: Subject,
+    path: SetupPath,
+    label: string,
+    outing: string | undefined,
+    leftOut: string | undefined,
+  ): Finding =>
+    nameWalk(derived, {
+      outing,
+      walkId: header.id,
+      label,
+      product: subject.name,
+      path,
+      header,
+      subject,
+      leftOut,
+    }),
+);
+
 /**
  * Walks in order of their start, numbered within subject and path; those of a product or path since removed
  * are left out. Walks with swapped ends answer another question, and make no subject.
@@ -76,18 +100,8 @@ export function nameFindings(setup: Setup, entries: readonly DerivedEntry[]): Fi
       if (!derived) return [];
       const { trace } = derived.directions[derived.main] as DerivedWalk['directions'][number];
       const outing = trace.outing ?? (header.outing || day);
-      return [
-        nameWalk(derived, {
-          outing,
-          walkId: header.id,
-          label: String(count),
-          product: subject.name,
-          path,
-          header,
-          subject,
-          leftOut: trace.leftOut ?? rehearsal(trace),
-        }),
-      ];
+      const leftOut = trace.leftOut ?? rehearsal(trace);
+      return [named(derived, header, subject, path, String(count), outing, leftOut)];
     });
 }
 

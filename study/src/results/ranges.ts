@@ -14,6 +14,7 @@ import {
   type WantedCriterion,
 } from '@urvek/core';
 import { type Setup, type WalkHeader } from '@urvek/contract';
+import { byIdentity } from '../memo.ts';
 import { summarise, summariseAcross } from './summarise.ts';
 import { type SetupPath, type Finding, speaking } from './findings.ts';
 import { comesBack, type ComesBack } from './comesBack.ts';
@@ -147,35 +148,45 @@ export function rangesByPath(
   }
   return setup.paths.flatMap((path) =>
     kinds.flatMap((kindId): PathRanges[] => {
-      const id = `${path.id}-${kindId}`;
-      const begun = cells.get(id) ?? [];
-      const own = begun.filter((f) => f.trace.endReason !== undefined);
-      const criterion = criterionFor(wanted, kindId);
+      const begun = cells.get(`${path.id}-${kindId}`) ?? [];
       if (begun.length === 0 && kinds.length > 1) return [];
-      const walks = begun.map((f) => rangeWalk(f, criterion, side));
-      const rows = walkRows(own, criterion, side);
-      const summary = summarise(rows);
-      const subjects = [...new Map(own.map((f) => [f.subject.id, f.subject])).values()];
-      return [
-        {
-          id,
-          path,
-          kindId,
-          criterion,
-          side,
-          findings: own,
-          begun,
-          walks,
-          comesBack: comesBack(own),
-          subjects,
-          walls: wallsOf({ rows, subjects, path }),
-          pairs: pairsOf({ findings: own, subjects, criterion, side }),
-          summary,
-        },
-      ];
+      return [pathRange(path, kindId, criterionFor(wanted, kindId), side, begun)];
     }),
   );
 }
+
+/** Of how many kinds, criteria and directions a path's ranges are kept. */
+const MOST_RANGES = 32;
+
+const pathRange = byIdentity(
+  (
+    path: SetupPath,
+    kindId: string,
+    criterion: Criterion,
+    side: Side | undefined,
+    begun: readonly Finding[],
+  ): PathRanges => {
+    const findings = begun.filter((f) => f.trace.endReason !== undefined);
+    const rows = walkRows(findings, criterion, side);
+    const subjects = [...new Map(findings.map((f) => [f.subject.id, f.subject])).values()];
+    return {
+      id: `${path.id}-${kindId}`,
+      path,
+      kindId,
+      criterion,
+      side,
+      findings,
+      begun,
+      walks: begun.map((f) => rangeWalk(f, criterion, side)),
+      comesBack: comesBack(findings),
+      subjects,
+      walls: wallsOf({ rows, subjects, path }),
+      pairs: pairsOf({ findings, subjects, criterion, side }),
+      summary: summarise(rows),
+    };
+  },
+  MOST_RANGES,
+);
 
 /** One kind of product over all its paths: does an advantage hold everywhere? */
 export interface AcrossPaths {

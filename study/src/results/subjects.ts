@@ -1,5 +1,6 @@
 import { nothingTellsApart } from '@urvek/core';
 import type { Product, Rig, Setup } from '@urvek/contract';
+import { byIdentity } from '../memo.ts';
 
 /**
  * What is compared: the rigs of one product that nothing stated tells apart. Where all its rigs are alike
@@ -27,22 +28,27 @@ function alike(rigs: readonly Rig[]): Rig[][] {
   return [...groups.values()];
 }
 
+const subject = byIdentity(
+  (product: Product, id: string, name: string, rigs: readonly Rig[]): Subject => ({
+    id,
+    name,
+    product,
+    rigs,
+  }),
+  16,
+);
+
 /** The subjects of a set-up, of the rigs that were walked; a product that was not walked is one subject. */
 export function subjectsOf({ products }: Pick<Setup, 'products'>, walked: ReadonlySet<string>): Subject[] {
   return products.flatMap((product): Subject[] => {
     const rigs = product.rigs.filter((r) => walked.has(rigKey(product.id, r.id)));
     const groups = alike(rigs);
-    if (groups.length <= 1)
-      return [{ id: product.id, name: product.name, product, rigs: groups[0] ?? product.rigs }];
+    if (groups.length <= 1) return [subject(product, product.id, product.name, groups[0] ?? product.rigs)];
     const names = groups.map((g) => [...new Set(g.map((r) => r.name))].join(' and '));
     return groups.map((group, i) => {
       const same = names.slice(0, i).filter((n) => n === names[i]).length;
-      return {
-        id: `${product.id}.${group[0]?.id}`,
-        name: `${product.name}, ${names[i]}${same > 0 ? ` (${same + 1})` : ''}`,
-        product,
-        rigs: group,
-      };
+      const name = `${product.name}, ${names[i]}${same > 0 ? ` (${same + 1})` : ''}`;
+      return subject(product, `${product.id}.${group[0]?.id}`, name, group);
     });
   });
 }

@@ -8,6 +8,7 @@ import {
   criterionFor,
   type WantedCriterion,
 } from '@urvek/core';
+import { byIdentity } from '../memo.ts';
 import { speaking, type Finding } from './findings.ts';
 
 /** Of the methods by which a bracket was come by, the one that carries the greatest scale error, and that error. */
@@ -24,31 +25,32 @@ function offsetOf(startOffsetUM: number | undefined, commonUM: number): Pick<Wal
   return offsetUM > 0 ? { offsetUM } : {};
 }
 
+type WalkRow = WalkInterval & { readonly criterion: Criterion; readonly finding: Finding };
+
 /** Walks as intervals, with the unit walked, the pair that a walk belongs to, and how its distances were come by. */
-export function walkRows(
-  findings: readonly Finding[],
-  wanted: WantedCriterion,
-  side?: Side,
-): (WalkInterval & { readonly criterion: Criterion; readonly finding: Finding })[] {
-  return speaking(findings).flatMap((finding) => {
-    const { product } = finding.subject;
-    const rig = product.rigs.find((r) => r.id === finding.header.rigId);
-    const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
-    const pair = finding.header.slot?.pair;
-    const { outing } = finding;
-    const { startOffsetUM } = finding.path;
-    const criterion = criterionFor(wanted, product.kindId);
-    return walkIntervals([finding], criterion, side).map(
-      ({ methods = finding.trace.methods, commonUM = 0, ...interval }) => ({
-        ...interval,
-        ...(unit === undefined ? {} : { unit }),
-        ...(pair === undefined ? {} : { pair }),
-        ...(outing === undefined ? {} : { outing }),
-        ...scaleOf(methods),
-        ...offsetOf(startOffsetUM, commonUM),
-        criterion,
-        finding,
-      }),
-    );
-  });
-}
+export const walkRows = (findings: readonly Finding[], wanted: WantedCriterion, side?: Side): WalkRow[] =>
+  speaking(findings).flatMap((f) => rowsOf(f, criterionFor(wanted, f.subject.product.kindId), side));
+
+/** Criteria and directions by which a walk is asked for. */
+const MOST_ASKED = 16;
+
+const rowsOf = byIdentity((finding: Finding, criterion: Criterion, side: Side | undefined): WalkRow[] => {
+  const { product } = finding.subject;
+  const rig = product.rigs.find((r) => r.id === finding.header.rigId);
+  const unit = product.units.find((u) => u.id === rig?.unitMobileId)?.label;
+  const pair = finding.header.slot?.pair;
+  const { outing } = finding;
+  const { startOffsetUM } = finding.path;
+  return walkIntervals([finding], criterion, side).map(
+    ({ methods = finding.trace.methods, commonUM = 0, ...interval }) => ({
+      ...interval,
+      ...(unit === undefined ? {} : { unit }),
+      ...(pair === undefined ? {} : { pair }),
+      ...(outing === undefined ? {} : { outing }),
+      ...scaleOf(methods),
+      ...offsetOf(startOffsetUM, commonUM),
+      criterion,
+      finding,
+    }),
+  );
+}, MOST_ASKED);

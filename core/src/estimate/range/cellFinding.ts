@@ -82,7 +82,8 @@ export function cellFinding(
     isFit(fit) && weights ? quantileEstimate(fit, { weights, z }) : undefined;
   const outings = outingsOf(walks);
   const over = overOutings(walks, outings);
-  const alone = wanted.ownMedian && walks.length >= 3 ? byItself(walks) : undefined;
+  const ownFit = wanted.own || wanted.ownMedian ? fitRanges(walks, ONE_LOCATION) : undefined;
+  const alone = ownFit && wanted.ownMedian && walks.length >= 3 ? byItself(ownFit) : undefined;
   const median = over ? over.estimate : alone ? alone.estimate : quantile(0);
   const observed = observedOf(walks.length > 0 ? walks : all);
   const interval = (z: number): Ends | undefined => {
@@ -102,7 +103,7 @@ export function cellFinding(
   const bounds = walks.length > 0 ? boundsOf(walks) : undefined;
   const scale = withOffset(scaleErrorOf(walks), walks, median?.estimateM ?? (bounds && middleOf(bounds)));
   const own = wanted.own
-    ? ownSpread(walks, outings && isSample(outings) ? outings.count : undefined)
+    ? ownSpread(walks, outings && isSample(outings) ? outings.count : undefined, ownFit)
     : undefined;
   const ownEnds = (of: 'p10' | 'p90'): Ends | undefined => {
     const found = own?.[of];
@@ -153,12 +154,11 @@ function overOutings(
 }
 
 /** Median by a product's own walks and their own spread. */
-function byItself(walks: readonly WalkInterval[]): {
+function byItself(fit: RangeFit | NoFit): {
   readonly estimate: QuantileEstimate | undefined;
   readonly interval95M: Ends | undefined;
   readonly reason: string | undefined;
 } {
-  const fit = fitRanges(walks, ONE_LOCATION);
   const weights = fit.model.cell('', '');
   return {
     estimate: isFit(fit) && weights ? quantileEstimate(fit, { weights, z: 0 }) : undefined,

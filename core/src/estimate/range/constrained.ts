@@ -84,8 +84,15 @@ const WIDER = 4;
  * is no longer concave: holds and fails that nearly meet make a narrow peak there, and a broad one beside it. The
  * broad one is looked for from wide spreads inwards, the narrow one where the estimate is, from far less spread than
  * errors outwards. None where the spread is wide enough, or places have no errors.
+ * @param thorough also where the likelihood only rises from there towards the known peak's spread
  */
-export function besideOf(line: Line, theta: number, top: Constrained, start: Float64Array): Float64Array[] {
+export function besideOf(
+  line: Line,
+  theta: number,
+  top: Constrained,
+  start: Float64Array,
+  thorough = false,
+): Float64Array[] {
   const { blurredFrom } = line;
   if (blurredFrom === Infinity) return [];
   const free = line.freeOf(top.at);
@@ -93,20 +100,29 @@ export function besideOf(line: Line, theta: number, top: Constrained, start: Flo
   const wider: number[] = [];
   for (let t = tau; t > blurredFrom / WIDER ** 2; wider.unshift(t)) t /= WIDER;
   const sharper = [3, 2, 1].map((i) => blurredFrom * WIDER ** i).filter((t) => t > tau);
-  return [...firstRise(line, theta, free, wider), ...firstRise(line, theta, line.freeOf(start), sharper)];
+  return [
+    ...firstRise(line, theta, free, wider, thorough),
+    ...firstRise(line, theta, line.freeOf(start), sharper, thorough),
+  ];
 }
 
-/** Of the points of a ray with these sharpnesses the first that is higher than the next. */
-function firstRise(line: Line, theta: number, ray: Float64Array, taus: readonly number[]): Float64Array[] {
+/** Of the points of a ray with these sharpnesses the first that is higher than the next; or else the last. */
+function firstRise(
+  line: Line,
+  theta: number,
+  ray: Float64Array,
+  taus: readonly number[],
+  orLast: boolean,
+): Float64Array[] {
   const tau = ray[ray.length - 1] as number;
   let best: { readonly at: Float64Array; readonly value: number } | undefined;
   for (const t of taus) {
     const at = ray.map((v) => (v / tau) * t);
     const { value } = line.evaluate(theta, at);
-    if (best && best.value > value) break;
+    if (best && best.value > value) return [best.at];
     if (Number.isFinite(value)) best = { at, value };
   }
-  return best ? [best.at] : [];
+  return orLast && best ? [best.at] : [];
 }
 
 /** Where the ridge under a peak points to, θ being so much farther. */

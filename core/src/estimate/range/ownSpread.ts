@@ -50,9 +50,13 @@ function dropsFor(n: number, m: number, z: number): { readonly low: number; read
  * reaches what the noncentral t allows for exact walks, on n − 1 degrees of freedom. Undefined for fewer than
  * two walks that inform it.
  * @param groups of how many outings the walks are, where some hold several of them; two at least
+ * @param fit of these walks by themselves, with one location
  */
-export function ownSpread(walks: readonly WalkInterval[], groups = walks.length): OwnSpread | undefined {
-  const fit = fitRanges(walks, ONE_LOCATION);
+export function ownSpread(
+  walks: readonly WalkInterval[],
+  groups = walks.length,
+  fit = fitRanges(walks, ONE_LOCATION),
+): OwnSpread | undefined {
   const n = fit.model.informative;
   if (n < 2 || n < walks.length) return undefined;
   const weights = fit.model.cell('', '');

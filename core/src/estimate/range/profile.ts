@@ -140,7 +140,7 @@ function parametersOf(fit: RangeFit): Float64Array {
 const coveredBy = (line: Line, theta: number, top: Top): Constrained => {
   const climb = climbAt(line, theta, { ...top, enough: top.floor + top.allowed, settled: SETTLED });
   const first = climb(line.freeOf(top.start));
-  return besideOf(line, theta, first, top.start).map(climb).reduce(higher, first);
+  return besideOf(line, theta, first, top.start, true).map(climb).reduce(higher, first);
 };
 
 interface Search extends Top {
