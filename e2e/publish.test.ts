@@ -101,6 +101,23 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
   await page.press('Worded by you; reword');
   await page.press('As the figures say it');
   await page.see('half of its walks on Incline hold to');
+  // A caption, and an item of a list, are worded where they stand, and are still so after a reload.
+  for (const [where, words] of [
+    ['figcaption', 'Brackets are single walks.'],
+    ['li', 'What we noted of the days.'],
+  ] as const) {
+    await (await page.find(`(//article//${where}//button[starts-with(@aria-label, 'Reword: ')])[1]`)).click();
+    const own = await page.find("//textarea[@maxlength='2000']");
+    await own.clear();
+    await own.sendKeys(words);
+    await page.press('Save the wording');
+    await page.until('it is saved', async () =>
+      (await page.text(`//article//${where}[.//*[@data-worded]][contains(., '${words}')]`)).includes(words),
+    );
+  }
+  await page.open(`/c/${DEMO_ID}/report`);
+  await page.see('Brackets are single walks.');
+  await page.see('What we noted of the days.');
 }, 450_000);
 
 test('what is private is left out of the page and of the files', async () => {

@@ -177,7 +177,7 @@ export const reportSchema = yup
   .object({
     /** Who paid, who lent the gear. */
     disclosure: words(1000),
-    /** Own wording of a paragraph, by its id; the others are made from the figures. */
+    /** Own wording of a sentence or a caption, by its id; the others are made from the figures. */
     wording: yup
       .array(
         yup

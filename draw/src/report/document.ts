@@ -1,29 +1,43 @@
 import type { Scene } from '../scene.ts';
 import type { Rest, Sentence } from './sentence.ts';
 
-/**
- * A part of the report, made from findings and never typed; paragraphs may be worded anew, figures and
- * tables not.
- */
+/** A sentence of the report as the figures say it, or as somebody worded it anew. */
+export interface Worded {
+  readonly id: string;
+  readonly text: string;
+  /** As the figures say it; `text` differs where it was worded anew. */
+  readonly made: string;
+  /** What the figures said when it was worded anew, where they say something else now. */
+  readonly was?: string;
+  readonly rests: readonly Rest[];
+}
+
+interface Table {
+  readonly kind: 'table';
+  readonly caption: string;
+  readonly head: readonly string[];
+  readonly rows: readonly Row[];
+}
+
+interface Figure {
+  readonly kind: 'figure';
+  readonly name: string;
+  readonly scene: Scene;
+}
+
+/** A part of the report; what is said in sentences may be worded anew, figures and tables not. */
 export type Block =
-  | {
-      readonly kind: 'paragraph';
-      readonly id: string;
-      readonly text: string;
-      /** As the figures say it; `text` differs where it was worded anew. */
-      readonly made: string;
-      /** What the figures said when it was worded anew, where they say something else now. */
-      readonly was?: string;
-      readonly rests: readonly Rest[];
-    }
+  | ({ readonly kind: 'paragraph' } & Worded)
+  | { readonly kind: 'list'; readonly items: readonly Worded[] }
+  | Table
+  | (Figure & { readonly caption: Worded });
+
+/** The same as it is made from findings, before anybody words it anew. */
+export type MadeBlock =
+  | { readonly kind: 'paragraph'; readonly id: string; readonly said: Sentence }
   | { readonly kind: 'list'; readonly items: readonly Sentence[] }
-  | {
-      readonly kind: 'table';
-      readonly caption: string;
-      readonly head: readonly string[];
-      readonly rows: readonly Row[];
-    }
-  | { readonly kind: 'figure'; readonly name: string; readonly scene: Scene; readonly caption: string };
+  | Table
+  | (Figure & { readonly caption: string });
 
 /** A row of a table, whose cells may hold sentences. */
 export interface Row {
@@ -31,11 +45,13 @@ export interface Row {
   readonly rests: readonly Rest[];
 }
 
-export interface ReportSection {
+interface Section<B> {
   readonly id: string;
   readonly title: string;
-  readonly blocks: readonly Block[];
+  readonly blocks: readonly B[];
 }
+export type ReportSection = Section<Block>;
+export type MadeSection = Section<MadeBlock>;
 
 export interface ReportDocument {
   readonly title: string;

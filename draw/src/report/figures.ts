@@ -20,7 +20,7 @@ import type {
   ThroughputFinding,
 } from '@urvek/study';
 import { estimateText } from '../tape/rangeLanes.ts';
-import type { Block } from './document.ts';
+import type { MadeBlock } from './document.ts';
 import { cellRests, say, type Sentence } from './sentence.ts';
 
 type Of = Pick<RangeView, 'id' | 'subjects'>;
@@ -208,7 +208,7 @@ export function setText({ median, least, most, readings, none, quantity }: Stand
 export const MOST_STANDS = 14;
 
 /** Readings at stands: a table a product, a row a stand, a column a quantity and way, so that it fits a page. */
-export function standTables(of: Of, sets: readonly StandSet[], unit: LengthUnit): Block[] {
+export function standTables(of: Of, sets: readonly StandSet[], unit: LengthUnit): MadeBlock[] {
   const places = new Set(sets.map((s) => s.stand)).size;
   if (places > MOST_STANDS)
     return [
@@ -217,7 +217,7 @@ export function standTables(of: Of, sets: readonly StandSet[], unit: LengthUnit)
         items: [say(`Readings at ${places} places: each stands in readings.csv.`, cellRests(of))],
       },
     ];
-  return [...new Set(sets.map((s) => s.product))].map((product): Block => {
+  return [...new Set(sets.map((s) => s.product))].map((product): MadeBlock => {
     const own = sets.filter((s) => s.product === product);
     const columns = [...new Set(own.map(columnOf))];
     const stands = new Map(own.map((s) => [s.stand, s.distanceM]));

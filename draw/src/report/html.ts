@@ -1,7 +1,7 @@
 import { escapeXml, sceneToSvg } from '../svg.ts';
 import { COLOUR } from '../style.ts';
 import { SIMULATED, type Block, type ReportDocument } from './document.ts';
-import { textsOf, type Rest } from './sentence.ts';
+import { type Rest } from './sentence.ts';
 
 const CSS = `
 body{font:15px/1.45 "Atkinson Hyperlegible",sans-serif;color:${COLOUR.ink};max-width:980px;margin:24px auto;padding:0 16px}
@@ -27,7 +27,7 @@ function blockHtml(block: Block): string {
     case 'table':
       return `<table><caption>${e(block.caption)}</caption><thead><tr>${block.head.map((h) => `<th scope="col">${e(h)}</th>`).join('')}</tr></thead><tbody>${block.rows.map((r) => `<tr${by(r.rests)}>${r.cells.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}</tbody></table>`;
     case 'figure':
-      return `<figure>${sceneToSvg(block.scene)}<figcaption>${e(block.caption)}</figcaption></figure>`;
+      return `<figure>${sceneToSvg(block.scene)}<figcaption>${e(block.caption.text)}</figcaption></figure>`;
   }
 }
 
@@ -54,7 +54,7 @@ export const reportText = ({ title, question, when, simulated, sections }: Repor
     ...sections.flatMap((s) => [
       `${s.title}:`,
       ...s.blocks.flatMap((b) =>
-        b.kind === 'paragraph' ? [b.text] : b.kind === 'list' ? textsOf(b.items) : [],
+        b.kind === 'paragraph' ? [b.text] : b.kind === 'list' ? b.items.map((i) => i.text) : [],
       ),
       '',
     ]),

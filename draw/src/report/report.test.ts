@@ -6,7 +6,6 @@ import { onePerPixel } from '../onePerPixel.ts';
 import type { Block, ReportDocument } from './document.ts';
 import { reportHtml, reportText } from './html.ts';
 import { reportOf } from './report.ts';
-import { textsOf } from './sentence.ts';
 import { rangeSummary, reachSentence } from './summary.ts';
 import { logOf } from '@urvek/core/test';
 
@@ -127,7 +126,7 @@ describe('the report', () => {
 
   test('says what was left out, noted, not stated and not tested', () => {
     const items = blocks(make())
-      .flatMap((b) => (b.kind === 'list' ? textsOf(b.items) : []))
+      .flatMap((b) => (b.kind === 'list' ? b.items.map((i) => i.text) : []))
       .join('\n');
     for (const said of [
       '1 walk that was not finished is left out',
@@ -159,6 +158,31 @@ describe('the report', () => {
     expect(blocks(d).find((b) => b.kind === 'paragraph' && b.id === 'short/lane-microphone')).toMatchObject({
       made: expect.stringContaining('half of its walks on Lane hold to'),
     });
+  });
+
+  test('so can items of lists and captions; each says what the figures said where they say something else now', () => {
+    const [item] = blocks(make()).flatMap((b) => (b.kind === 'list' ? b.items : []));
+    const [caption] = blocks(make()).flatMap((b) => (b.kind === 'figure' ? [b.caption] : []));
+    const wording = [
+      { id: item?.id ?? '', text: 'An item of mine.', made: item?.made },
+      { id: caption?.id ?? '', text: 'A caption of mine.', made: 'as it was' },
+    ];
+    const withheld = { coordinates: true, names: false, notes: false, words: [] };
+    const d = make({ report: { disclosure: '', wording, withheld } });
+    const html = reportHtml(d);
+    expect(html).toContain('>An item of mine.</li>');
+    expect(html).not.toContain(`>${item?.made}</li>`);
+    expect(html).toContain('<figcaption>A caption of mine.</figcaption>');
+    const worded = blocks(d).flatMap((b) =>
+      b.kind === 'list' ? b.items : b.kind === 'figure' ? [b.caption] : [],
+    );
+    expect(worded.find((w) => w.id === item?.id)).toEqual({ ...item, text: 'An item of mine.' });
+    expect(worded.find((w) => w.id === caption?.id)).toMatchObject({ made: caption?.made, was: 'as it was' });
+    // Every sentence has a name of its own.
+    const ids = blocks(d).flatMap((b) =>
+      b.kind === 'list' ? b.items.map((i) => i.id) : b.kind === 'paragraph' ? [b.id] : [],
+    );
+    expect(new Set(ids).size).toBe(ids.length);
   });
 
   test('a paragraph of many pairs tells those told apart and counts the others', () => {

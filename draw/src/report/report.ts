@@ -19,7 +19,7 @@ import { separationGround } from '../tape/ground.ts';
 import { interferenceText } from './interference.ts';
 import { endsText, estimateText, intervalText, noTenthText, rangeLanes } from '../tape/rangeLanes.ts';
 import { tapeScene } from '../tape/tape.ts';
-import type { Block, ReportDocument, ReportForm, ReportSection, Row } from './document.ts';
+import type { MadeBlock, MadeSection, ReportDocument, ReportForm, Row } from './document.ts';
 import { figureSentences, settingText, standTables } from './figures.ts';
 import { cellRests, say, walkRests, type Rest, type Sentence } from './sentence.ts';
 import {
@@ -41,6 +41,7 @@ import {
   ratioSentence,
   withoutMetres,
 } from './summary.ts';
+import { wordSections } from './worded.ts';
 
 export interface ReportInput {
   readonly title: string;
@@ -91,7 +92,10 @@ export function reportOf(input: ReportInput, form: ReportForm): ReportDocument {
     question: input.question,
     when: dates(findings, input.day),
     simulated: findings.some((f) => f.trace.begin.body.simulatedSeed !== undefined),
-    sections: sections.filter((s) => s.blocks.length > 0),
+    sections: wordSections(
+      sections.filter((s) => s.blocks.length > 0),
+      (input.setup.report ?? PLAIN_REPORT).wording,
+    ),
   };
 }
 
@@ -111,21 +115,16 @@ function dates(findings: readonly Finding[], day: (ms: number) => string): strin
   return `${n}, ${first === last ? first : `${first} to ${last}`}${undated > 0 ? `; of ${undated} the day is not stated` : ''}`;
 }
 
-/** A paragraph as the figures say it, or as it was worded anew. */
-function paragraph({ setup }: Own, id: string, { text: made, rests }: Sentence): Block {
-  const worded = (setup.report ?? PLAIN_REPORT).wording.find((w) => w.id === id);
-  const was = worded?.made === undefined || worded.made === made ? {} : { was: worded.made };
-  return { kind: 'paragraph', id, made, text: worded?.text ?? made, ...was, rests };
-}
+const paragraph = (id: string, said: Sentence): MadeBlock => ({ kind: 'paragraph', id, said });
 
-const inShort = (own: Own): ReportSection => ({
+const inShort = (own: Own): MadeSection => ({
   id: 'in-short',
   title: 'In short',
   blocks: [
-    ...own.ranges.map((r) => paragraph(own, `short/${r.id}`, rangeSummary(own.setup, r, own.unit))),
+    ...own.ranges.map((r) => paragraph(`short/${r.id}`, rangeSummary(own.setup, r, own.unit))),
     ...own.judged.verdicts
       .filter((v) => v.verdict.outcome === 'supported' || v.verdict.outcome === 'refuted')
-      .map((v) => paragraph(own, claimKey(v), claimSentence(v, own.ranges))),
+      .map((v) => paragraph(claimKey(v), claimSentence(v, own.ranges))),
   ],
 });
 
@@ -136,7 +135,7 @@ const claimKey = ({ claim, path, subject, product }: ClaimVerdict): string =>
 /** More walks than this are not drawn one by one: the table has them. */
 const DRAWN_WALKS = 60;
 
-function result(own: Own, range: RangeView): ReportSection {
+function result(own: Own, range: RangeView): MadeSection {
   const { setup, unit } = own;
   const { summary, path, criterion, walks } = range;
   const lanes = summary.fitted
@@ -179,7 +178,7 @@ function result(own: Own, range: RangeView): ReportSection {
 }
 
 /** What instruments read: in words, and stand by stand. */
-function figures({ setup, findings, unit }: Own, range: RangeView): Block[] {
+function figures({ setup, findings, unit }: Own, range: RangeView): MadeBlock[] {
   const ids = new Set(range.walks.map((w) => w.walkId));
   const own = speaking(findings).filter((f) => ids.has(f.walkId));
   const found = figuresOf(setup, { ...range, findings: own });
@@ -191,7 +190,7 @@ function figures({ setup, findings, unit }: Own, range: RangeView): Block[] {
 }
 
 /** Who was heard where, each way, at stands; and where it worked one way only. */
-function directions({ findings, unit }: Own, { path, walks }: RangeView): Block[] {
+function directions({ findings, unit }: Own, { path, walks }: RangeView): MadeBlock[] {
   const ids = new Set(walks.map((w) => w.walkId));
   const matrix = checkpointMatrix({ path, findings: speaking(findings).filter((f) => ids.has(f.walkId)) });
   const rows = [...new Set(matrix.cells.map((c) => `${c.product}\n${c.direction}`))].map((row) => {
@@ -242,7 +241,7 @@ export function oneWaySentences(links: readonly OneWayLink[]): Sentence[] {
   });
 }
 
-function estimates(range: RangeView, unit: LengthUnit): Block {
+function estimates(range: RangeView, unit: LengthUnit): MadeBlock {
   const show = (m: number): string => formatLength(m, unit);
   return {
     kind: 'table',
@@ -272,10 +271,10 @@ function estimates(range: RangeView, unit: LengthUnit): Block {
   };
 }
 
-const table = (caption: string, head: string[], rows: Row[]): Block[] =>
+const table = (caption: string, head: string[], rows: Row[]): MadeBlock[] =>
   rows.length > 0 ? [{ kind: 'table', caption, head, rows }] : [];
 
-const claims = ({ judged, ranges }: Own): ReportSection => ({
+const claims = ({ judged, ranges }: Own): MadeSection => ({
   id: 'claims',
   title: 'Claims',
   blocks: table(
@@ -302,7 +301,7 @@ const claims = ({ judged, ranges }: Own): ReportSection => ({
 export const marginText = (margin: number | undefined, atLeast: boolean): string =>
   margin === undefined ? '' : `${atLeast ? 'at least ' : ''}${margin.toFixed(2)}×`;
 
-const needs = ({ judged }: Own): ReportSection => ({
+const needs = ({ judged }: Own): MadeSection => ({
   id: 'needs',
   title: 'Needs',
   blocks: table(
@@ -325,7 +324,7 @@ const needs = ({ judged }: Own): ReportSection => ({
 
 const milliseconds = (s: number): string => `${(1000 * s).toFixed(0)} ms`;
 
-const latency = ({ judged, unit }: Own): ReportSection => ({
+const latency = ({ judged, unit }: Own): MadeSection => ({
   id: 'latency',
   title: 'Latency',
   blocks: table(
@@ -345,7 +344,7 @@ const latency = ({ judged, unit }: Own): ReportSection => ({
   ),
 });
 
-const stations = ({ judged }: Own): ReportSection => ({
+const stations = ({ judged }: Own): MadeSection => ({
   id: 'stations',
   title: 'At one place',
   blocks: table(
@@ -365,7 +364,7 @@ const stations = ({ judged }: Own): ReportSection => ({
   ),
 });
 
-const costs = ({ judged, setup, unit, ranges }: Own): ReportSection => ({
+const costs = ({ judged, setup, unit, ranges }: Own): MadeSection => ({
   id: 'costs',
   title: 'Cost of a metre',
   blocks: judged.costs.flatMap((c) =>
@@ -389,7 +388,7 @@ const costs = ({ judged, setup, unit, ranges }: Own): ReportSection => ({
 });
 
 /** Ratios of wanted to unwanted; they are no ranges, and none is made of them. */
-const interference = ({ setup }: Own): ReportSection => ({
+const interference = ({ setup }: Own): MadeSection => ({
   id: 'interference',
   title: 'Interference',
   blocks:
@@ -416,13 +415,13 @@ const interference = ({ setup }: Own): ReportSection => ({
         ],
 });
 
-const tested = ({ setup, findings, unit }: Own): ReportSection => ({
+const tested = ({ setup, findings, unit }: Own): MadeSection => ({
   id: 'tested',
   title: 'What was tested, and how it was set up',
   blocks: [testedTable(setup, findings, unit)],
 });
 
-const where = ({ setup, findings, unit, ranges, unfinished }: Own): ReportSection => ({
+const where = ({ setup, findings, unit, ranges, unfinished }: Own): MadeSection => ({
   id: 'where',
   title: 'Where, conditions and caveats',
   blocks: [
@@ -435,7 +434,7 @@ const where = ({ setup, findings, unit, ranges, unfinished }: Own): ReportSectio
 });
 
 /** What the audits found: left as it is for a reason, or open. */
-const fairness = ({ judged, findings }: Own): ReportSection => ({
+const fairness = ({ judged, findings }: Own): MadeSection => ({
   id: 'fairness',
   title: 'Fairness and consistency',
   blocks: table(
@@ -457,7 +456,7 @@ const leftOutItems = (leftOut: readonly Finding[]): Sentence[] =>
     say(`Walk ${f.label} of ${f.product} on ${f.path.name} was left out: ${f.leftOut}`, walkRests([f])),
   );
 
-const untested = ({ setup, findings, judged, leftOut }: Own): ReportSection => ({
+const untested = ({ setup, findings, judged, leftOut }: Own): MadeSection => ({
   id: 'untested',
   title: 'What was not tested',
   blocks: [
@@ -478,18 +477,17 @@ const untested = ({ setup, findings, judged, leftOut }: Own): ReportSection => (
   ],
 });
 
-const repeat = ({ setup, ranges, unit }: Own): ReportSection => ({
+const repeat = ({ setup, ranges, unit }: Own): MadeSection => ({
   id: 'repeat',
   title: 'How to repeat it',
   blocks: ranges.length > 0 ? [{ kind: 'list', items: repeatItems(setup, ranges, unit) }] : [],
 });
 
-const paid = (own: Own): ReportSection => ({
+const paid = (own: Own): MadeSection => ({
   id: 'paid',
   title: 'Who paid',
   blocks: [
     paragraph(
-      own,
       'paid',
       say(
         own.setup.report?.disclosure.trim() ||

@@ -25,7 +25,7 @@ import { travelledGround } from '../tape/ground.ts';
 import { tapeScene } from '../tape/tape.ts';
 import { walkLanes } from '../tape/walkLanes.ts';
 import { thinnessOf } from '../thinness.ts';
-import type { Block } from './document.ts';
+import type { MadeBlock } from './document.ts';
 import { cellRests, say, walkRests, type Sentence } from './sentence.ts';
 
 export const PUBLISHED_PX = 1160;
@@ -42,7 +42,7 @@ function heightsText(fixedM: number | undefined, mobileM: number | undefined, un
   return fixedM === undefined && mobileM === undefined ? NOT_STATED : `${show(fixedM)}, ${show(mobileM)}`;
 }
 
-export function testedTable({ products }: Setup, findings: readonly Finding[], unit: LengthUnit): Block {
+export function testedTable({ products }: Setup, findings: readonly Finding[], unit: LengthUnit): MadeBlock {
   return {
     kind: 'table',
     caption: 'Products and rigs',
@@ -77,8 +77,8 @@ export function testedTable({ products }: Setup, findings: readonly Finding[], u
 }
 
 /** Each path with one walk as an example. */
-export function whereBlocks({ paths }: Setup, findings: readonly Finding[], unit: LengthUnit): Block[] {
-  return paths.flatMap((path): Block[] => {
+export function whereBlocks({ paths }: Setup, findings: readonly Finding[], unit: LengthUnit): MadeBlock[] {
+  return paths.flatMap((path): MadeBlock[] => {
     const example = findings.find((f) => f.path.id === path.id);
     const scene = tapeScene({
       title: `The path ${path.name}`,

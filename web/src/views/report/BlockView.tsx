@@ -4,7 +4,7 @@ import { sceneToSvg, type Block } from '@urvek/draw';
 import { SaveAs } from '../../components/Chart.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { BlockCell } from './BlockCell.tsx';
-import { Paragraph } from './Paragraph.tsx';
+import { WordedText } from './WordedText.tsx';
 
 /** One block of the report on screen and paper. */
 export function BlockView({
@@ -18,13 +18,13 @@ export function BlockView({
 }) {
   switch (block.kind) {
     case 'paragraph':
-      return <Paragraph block={block} comparison={comparison} carried={carried} />;
+      return <WordedText worded={block} comparison={comparison} carried={carried} paragraph />;
     case 'list':
       return block.items.length === 0 ? null : (
         <ul className="list-disc pl-5">
           {block.items.map((item) => (
-            <li key={item.text} data-rests={item.rests.join(' ')}>
-              {item.text}
+            <li key={item.id}>
+              <WordedText worded={item} comparison={comparison} carried={carried} />
             </li>
           ))}
         </ul>
@@ -59,7 +59,9 @@ export function BlockView({
       return (
         <figure>
           <Picture scene={block.scene} />
-          <figcaption className="text-[0.87rem] text-faint">{block.caption}</figcaption>
+          <figcaption className="text-[0.87rem] text-faint">
+            <WordedText worded={block.caption} comparison={comparison} carried={carried} />
+          </figcaption>
           <SaveAs
             name={block.name}
             svg={() => sceneToSvg(block.scene)}

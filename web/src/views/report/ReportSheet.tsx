@@ -1,4 +1,4 @@
-import { reportText, SIMULATED, textsOf, type ReportDocument, type ReportForm } from '@urvek/draw';
+import { reportText, SIMULATED, type ReportDocument, type ReportForm } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy } from 'lucide-react';
 import { useDeferredValue } from 'react';
@@ -103,11 +103,11 @@ const wordsOf = ({ sections }: ReportDocument): string[] =>
       b.kind === 'paragraph'
         ? [b.made]
         : b.kind === 'list'
-          ? textsOf(b.items)
+          ? b.items.map((i) => i.made)
           : b.kind === 'table'
             ? b.rows.flatMap((r) => r.cells)
             : b.kind === 'figure'
-              ? [b.caption]
+              ? [b.caption.made]
               : [],
     ),
   );

@@ -1,7 +1,7 @@
 import { questionWords, type Carried } from '@urvek/core';
 
 /** What the linter asks; not printed. */
-export function ParagraphQuestions({ text, carried }: { text: string; carried: Carried }) {
+export function WordingQuestions({ text, carried }: { text: string; carried: Carried }) {
   const questions = questionWords(text, carried);
   if (questions.length === 0) return null;
   return (

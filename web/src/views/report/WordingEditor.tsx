@@ -1,23 +1,23 @@
 import { PLAIN_REPORT, type Comparison } from '@urvek/contract';
 import type { Carried } from '@urvek/core';
-import { useId } from 'react';
+import type { Worded } from '@urvek/draw';
+import { useEffect, useId, useRef } from 'react';
 import { useSaveComparison } from '../../api/queries.ts';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { nowMs } from '../../field/time.ts';
-import type { ParagraphBlock } from './paragraphParts.ts';
-import { ParagraphQuestions } from './ParagraphQuestions.tsx';
+import { WordingQuestions } from './WordingQuestions.tsx';
 
-/** A paragraph while it is worded: the words that the data do not carry are questioned. */
-export function ParagraphEditor({
-  block,
+/** A sentence while it is worded: the words that the data do not carry are questioned. */
+export function WordingEditor({
+  worded,
   draft,
   onDraft,
   comparison,
   carried,
   onDone,
 }: {
-  block: ParagraphBlock;
+  worded: Worded;
   draft: string;
   onDraft: (text: string) => void;
   comparison: Comparison;
@@ -25,16 +25,19 @@ export function ParagraphEditor({
   onDone: () => void;
 }) {
   const id = useId();
+  const area = useRef<HTMLTextAreaElement>(null);
+  // What was pressed is gone: whoever types goes on here.
+  useEffect(() => area.current?.focus(), []);
   const { mutate, error, isPending } = useSaveComparison(comparison.id);
   const notice = useNotice();
   const { title, question, revision, setup } = comparison;
   const report = setup.report ?? PLAIN_REPORT;
   const save = (text: string | undefined): void => {
     const wording = [
-      ...report.wording.filter((w) => w.id !== block.id),
-      ...(text === undefined || text.trim() === '' || text === block.made
+      ...report.wording.filter((w) => w.id !== worded.id),
+      ...(text === undefined || text.trim() === '' || text === worded.made
         ? []
-        : [{ id: block.id, text: text.trim(), made: block.made, atMs: nowMs() }]),
+        : [{ id: worded.id, text: text.trim(), made: worded.made, atMs: nowMs() }]),
     ];
     mutate(
       { title, question, revision, setup: { ...setup, report: { ...report, wording } } },
@@ -50,18 +53,19 @@ export function ParagraphEditor({
     );
   };
   return (
-    <div className="no-print grid gap-2 border-2 border-ink p-3">
+    <div className="no-print grid gap-2 border-2 border-ink p-3 text-ink">
       <label htmlFor={id} className="text-[0.87rem] text-faint">
-        Your wording. The figures say: {block.made}
+        Your wording. The figures say: {worded.made}
       </label>
       <textarea
+        ref={area}
         id={id}
         className="input min-h-24"
         maxLength={2000}
         value={draft}
         onChange={(e) => onDraft(e.target.value)}
       />
-      <ParagraphQuestions text={draft} carried={carried} />
+      <WordingQuestions text={draft} carried={carried} />
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button type="button" className="btn btn-main" disabled={isPending} onClick={() => save(draft)}>

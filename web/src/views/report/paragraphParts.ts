@@ -1,3 +1,0 @@
-import type { Block } from '@urvek/draw';
-
-export type ParagraphBlock = Extract<Block, { kind: 'paragraph' }>;
