@@ -1,4 +1,4 @@
-// npm run bench:detect -- [seconds] [sound|speech|picture|spoilt]: what `urvek detect` finds in recordings of known truth, beside
+// npm run bench:detect -- [seconds] [sound|speech|rise|picture|spoilt]: what `urvek detect` finds in recordings of known truth, beside
 // ffmpeg's own silencedetect and freezedetect on the same files in the same run, at thresholds that suit these
 // recordings; whole commands timed. Prints the tables of docs/instruments.md. Speech is Debian's espeak-ng's.
 import { seeded } from '@urvek/core';
@@ -17,7 +17,7 @@ import {
   writeWav,
   type Gap,
 } from './recordings.ts';
-import { speechWithGaps } from './speech.ts';
+import { speechWithGaps, speechWithRises } from './speech.ts';
 
 const seconds = Number(process.argv[2] ?? 300);
 const urvek = fileURLToPath(new URL('../bin/urvek', import.meta.url));
@@ -31,6 +31,7 @@ interface Timed {
 
 function detected(...args: string[]): Timed & {
   readonly spoilt: readonly Gap[];
+  readonly rises: readonly Gap[];
   readonly delayMs: number | undefined;
   readonly driftPpm: number;
 } {
@@ -47,6 +48,7 @@ function detected(...args: string[]): Timed & {
   return {
     gaps: dropouts.map(gapOf),
     spoilt: artefacts.filter((a) => a.kind === 'blocks').map(gapOf),
+    rises: artefacts.filter((a) => a.kind === 'noise rise').map(gapOf),
     ms,
     delayMs: delay_s === null ? undefined : 1000 * delay_s,
     driftPpm: drift_ppm ?? NaN,
@@ -124,6 +126,29 @@ function speech(): void {
   }
 }
 
+function rise(): void {
+  if (spawnSync('espeak-ng', ['--version']).error) {
+    console.log('\nSpeech: not run, it needs espeak-ng: apt-get install espeak-ng');
+    return;
+  }
+  head('Noise that rises under speech, onset within 1 s | nothing of ffmpeg’s');
+  for (const [name, codec] of [
+    ['uncompressed', []],
+    ['AAC 64 kbit/s', ['-c:a', 'aac', '-b:a', '64k']],
+    ['Opus 32 kbit/s', ['-c:a', 'libopus', '-b:a', '32k']],
+    ['µ-law, 8 kHz', ['-c:a', 'pcm_mulaw', '-ar', '8000']],
+  ] as const)
+    for (const riseDb of [0, 14, 20]) {
+      const { received, gaps, seconds: long } = speechWithRises(folder, riseDb, codec);
+      const { rises, ms } = detected(received, '--signal', 'unknown');
+      console.log(
+        riseDb === 0
+          ? `${`${name}, no rise in ${long} s`.padEnd(42)} ${rises.length} told`
+          : `${`${name}, by ${riseDb} dB`.padEnd(42)} ${shown(gaps, { gaps: rises, ms }, 1)}`,
+      );
+    }
+}
+
 /** Sources of pictures, and the sensor noise of each. */
 const FILMS = [
   ['testsrc2', 0],
@@ -171,7 +196,7 @@ function spoilt(): void {
       }
 }
 
-const parts = { sound, speech, picture, spoilt };
+const parts = { sound, speech, rise, picture, spoilt };
 const wanted = process.argv[3];
 try {
   for (const [name, run] of Object.entries(parts)) if (wanted === undefined || wanted === name) run();

@@ -75,3 +75,27 @@ export function speechWithGaps(folder: string, codec: readonly string[]) {
   if (codec.length > 0) ffmpeg('-i', made, ...codec, received);
   return { reference, received, gaps, delayMs: DELAY_MS, driftPpm: DRIFT_PPM };
 }
+
+/**
+ * Speech with noise under it at −60 dB, which rises by so much for 4 to 7 s now and then; and where. A rise of 0 dB: none.
+ */
+export function speechWithRises(folder: string, riseDb: number, codec: readonly string[]) {
+  const sent = spokenAt(folder, RATE);
+  const random = seeded('rises');
+  const seconds = 4 * Math.floor(sent.length / RATE);
+  const gaps: Gap[] = [];
+  for (let s = 8; s < seconds - 12; s += 15 + 4 * random.uniform())
+    gaps.push({ fromS: s, toS: s + 4 + 3 * random.uniform() });
+  const made = join(folder, 'rises.wav');
+  writeWav(
+    made,
+    Float32Array.from({ length: seconds * RATE }, (_, i) => {
+      const risen = gaps.some((g) => i >= g.fromS * RATE && i < g.toS * RATE);
+      return (sent[i % sent.length] as number) + 10 ** ((-60 + (risen ? riseDb : 0)) / 20) * random.normal();
+    }),
+    RATE,
+  );
+  const received = codec.length === 0 ? made : join(folder, 'rises.mka');
+  if (codec.length > 0) ffmpeg('-i', made, ...codec, received);
+  return { received, gaps, seconds };
+}

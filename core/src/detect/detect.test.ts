@@ -134,7 +134,7 @@ describe('other signals', () => {
     expect(dropouts).toMatchObject([
       { kind: 'silence', fromS: expect.closeTo(4, 2), toS: expect.closeTo(5, 2) },
     ]);
-    expect(thresholds).toEqual({ below_db: -60, shortest_s: 0.5 });
+    expect(thresholds).toMatchObject({ below_db: -60, shortest_s: 0.5 });
   });
 
   test('clipping, a click, and a channel that goes missing are artefacts, and no dropouts', () => {
@@ -199,6 +199,72 @@ describe('noise that rises beside a tone', () => {
       ),
       { numRuns: 15 },
     );
+  });
+});
+
+describe('noise that rises under speech', () => {
+  /** Like a voice: vowels of 80 to 300 ms with harmonics, hiss between some, closures, and a breath every few words. */
+  function voice(random: Random, seconds: number): Float32Array {
+    const out = new Float32Array(seconds * RATE);
+    for (let at = 0; at < out.length;) {
+      const long = Math.round(RATE * (0.08 + 0.22 * random.uniform()));
+      const pitchHz = 90 + 80 * random.uniform();
+      const loud = 0.1 + 0.2 * random.uniform();
+      for (let i = 0; i < long && at + i < out.length; i++) {
+        const swell = Math.sin((Math.PI * i) / long);
+        for (let h = 1; h <= 12; h++)
+          out[at + i] =
+            (out[at + i] as number) + ((loud * swell) / h) * Math.sin((2 * Math.PI * pitchHz * h * i) / RATE);
+      }
+      at += long;
+      if (random.uniform() < 0.4)
+        for (const end = at + Math.round(0.08 * RATE); at < Math.min(end, out.length); at++)
+          out[at] = 0.03 * random.normal();
+      at += Math.round(RATE * (random.uniform() < 0.15 ? 0.6 : 0.05));
+    }
+    return out;
+  }
+  const under = (seed: number, levelDb: (s: number) => number): Float32Array => {
+    const random = seeded('under', seed);
+    return voice(random, 30).map((x, i) => x + 10 ** (levelDb(i / RATE) / 20) * random.normal());
+  };
+  const risesIn = (sound: Float32Array) =>
+    heard(sound, 'unknown').artefacts.filter((a) => a.kind === 'noise rise');
+
+  test('is found where it rose and where it was over, and nowhere else', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1000 }),
+        fc.double({ min: 6, max: 15, noNaN: true }),
+        fc.double({ min: 4.5, max: 9, noNaN: true }),
+        fc.double({ min: 14, max: 25, noNaN: true }),
+        (seed, fromS, lastsS, riseDb) => {
+          const quiet = (s: number): number => -62 + 2 * Math.sin(s);
+          const [rise, ...more] = risesIn(
+            under(seed, (s) => quiet(s) + (s >= fromS && s < fromS + lastsS ? riseDb : 0)),
+          );
+          expect(more).toEqual([]);
+          // As far as the voice pauses: it may be known a breath earlier or later.
+          expect(Math.abs((rise?.fromS ?? 0) - fromS)).toBeLessThan(0.8);
+          expect(Math.abs((rise?.toS ?? 0) - fromS - lastsS)).toBeLessThan(0.8);
+          expect(risesIn(under(seed, quiet))).toEqual([]);
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+
+  test('a gap, a louder passage of tones, and a rise that is too short are none', () => {
+    const quiet = under(1, () => -60);
+    const cut = quiet.map((x, i) => (i > 10 * RATE && i < 12 * RATE ? 0 : x));
+    expect(risesIn(cut)).toEqual([]);
+    const chord = quiet.map((x, i) =>
+      i > 10 * RATE && i < 20 * RATE
+        ? x + 0.05 * (Math.sin(i * 0.05) + Math.sin(i * 0.063) + Math.sin(i * 0.0749))
+        : x,
+    );
+    expect(risesIn(chord)).toEqual([]);
+    expect(risesIn(under(1, (s) => (s > 10 && s < 11 ? -40 : -60)))).toEqual([]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { BlockPower } from './blockPower.ts';
 import type { ArtefactKind, Detected, DropoutKind, Thresholds } from './detected.ts';
+import { FloorRise } from './floorRise.ts';
 import { KnownLoss, LOSS_BLOCK_S, type LossOptions } from './knownLoss.ts';
 import { NoiseRise } from './noiseRise.ts';
 import { Silence, type SilenceOptions } from './silence.ts';
@@ -48,6 +49,8 @@ export class SoundDetector {
   private readonly stuck: StuckBuffer | undefined;
   /** Beside a tone, in the first channel: its whole power waits for the tone's. */
   private readonly noise: NoiseRise | undefined;
+  /** Under a signal that nothing is known of, in the first channel. */
+  private readonly floor: FloorRise | undefined;
   private readonly whole: number[] = [];
   private readonly wholePower: BlockPower | undefined;
 
@@ -70,6 +73,7 @@ export class SoundDetector {
       this.noise = new NoiseRise(block / rateHz);
       this.wholePower = new BlockPower(block, (power) => this.whole.push(power));
     } else this.stuck = new StuckBuffer(rateHz);
+    if (signal === 'unknown' && rateHz >= FloorRise.leastRateHz) this.floor = new FloorRise(rateHz);
     this.faults = new SampleFaults(rateHz);
     this.missing = channels >= 2 ? new MissingChannel(rateHz) : undefined;
   }
@@ -91,6 +95,7 @@ export class SoundDetector {
     for (const own of this.waiting) own.splice(0, ready);
     this.faults.push(first);
     this.stuck?.push(first);
+    this.floor?.push(first);
     if (second) this.missing?.push(first, second);
     this.samples += first.length;
   }
@@ -110,6 +115,7 @@ export class SoundDetector {
       ...faults,
       ...(this.missing?.end() ?? []),
       ...(this.noise?.end() ?? []),
+      ...(this.floor?.end() ?? []),
       ...(this.stuck?.end() ?? []),
     ];
     return {
@@ -119,6 +125,7 @@ export class SoundDetector {
       thresholds: {
         ...this.gaps.thresholds,
         ...(this.noise ? { noise_rise_db: NoiseRise.threshold } : {}),
+        ...(this.floor ? FloorRise.thresholds : {}),
       },
     };
   }
