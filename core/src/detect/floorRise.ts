@@ -1,6 +1,7 @@
 import FFT from 'fft.js';
 import { powerDb } from './blockPower.ts';
 import { certaintyOf, type Detected } from './detected.ts';
+import { HEARD_DB, OVER_DB, RISEN_DB } from './noiseRise.ts';
 
 /** Short enough for the closure before a consonant, s. */
 const WINDOW_S = 0.02;
@@ -8,10 +9,6 @@ const WINDOW_S = 0.02;
 const FLOOR_S = 3;
 /** What is usual follows this slowly, s, and stands still while the noise has risen. */
 const USUAL_S = 10;
-/** Beyond this it has risen, and below that it is over, dB. */
-const [RISEN_DB, OVER_DB] = [10, 5];
-/** Nothing is told of noise below this, dB against full scale: nobody hears it. */
-const HEARD_DB = -60;
 /** So far below what is usual nothing comes through: that is a gap, dB; after so long it is what is usual now, s. */
 const GAP_DB = 15;
 /** Before anything is usual: a codec begins with such a silence of its own, dB against full scale. */

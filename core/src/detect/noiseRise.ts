@@ -8,9 +8,9 @@ const USUAL_S = 5;
 /** What is usual is the mean of so many windows at first. */
 const LEARNT = 10;
 /** Beyond this it has risen, and below that it is over, dB. */
-const [RISEN_DB, OVER_DB] = [10, 5];
+export const [RISEN_DB, OVER_DB] = [10, 5];
 /** Nothing is told of noise below this, dB against full scale: nobody hears it. */
-const HEARD_DB = -60;
+export const HEARD_DB = -60;
 
 /**
  * Noise beside a tone that rises against what was usual, as it does on a link that fades before it is lost: the power

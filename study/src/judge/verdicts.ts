@@ -85,7 +85,7 @@ const claimed = (
   subjects.filter((s) => s.product.id === productId && (!rigId || s.rigs.some((r) => r.id === rigId)));
 
 /** Of how many paths and rigs a claim's verdicts are kept. */
-const MOST_JUDGED = 64;
+const MOST_JUDGED = 32;
 
 const judgeOn = byIdentity(
   (

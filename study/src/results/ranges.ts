@@ -156,7 +156,7 @@ export function rangesByPath(
 }
 
 /** Of how many kinds, criteria and directions a path's ranges are kept. */
-const MOST_RANGES = 32;
+const MOST_RANGES = 12;
 
 const pathRange = byIdentity(
   (
