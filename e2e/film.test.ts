@@ -4,10 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
+import type { Comparison } from '@urvek/contract';
+import { coordinateAt, deriveWalk, placeAt } from '@urvek/core';
 import { wcagFindings } from './support/axe.ts';
 import { keptEvents, type Kept } from './support/keptEvents.ts';
 import { FILM, madeFilm, SHOWN_FRAME } from './support/madeFilm.ts';
 import { useSession } from './support/session.ts';
+import { walksOf } from './support/walks.ts';
 
 // One's own film of a walk: frames of known number, a beep a second, and no pointer.
 
@@ -163,5 +166,76 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   await page.see('Choose the recording');
   await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(bad);
   await page.see('notes.mp4 was not opened');
+  rmSync(folder, { recursive: true });
+}, 600_000);
+
+test('a track with times places the walk, joined by a clock that the film shows, and is taken out again', async () => {
+  const { page } = session;
+  const folder = mkdtempSync(join(tmpdir(), 'urvek-track-'));
+  const [film, gpx] = ['track.webm', 'track.gpx'].map((n) => join(folder, n)) as [string, string];
+  writeFileSync(film, await madeFilm(page.driver));
+  const address = new URL(`/api/comparisons/${DEMO_ID}`, page.origin);
+  const { title, question, revision, setup } = (await (await fetch(address)).json()) as Comparison;
+  const fixedEnd = { latitudeDeg: 51.23, longitudeDeg: -3.11 };
+  const put = await fetch(address, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      ...{ title, question, revision },
+      setup: { ...setup, paths: setup.paths.map((p) => ({ ...p, fixedEnd })) },
+    }),
+  });
+  expect(put.status).toBe(200);
+  const path = setup.paths.find((p) => p.name === 'Incline');
+  if (!path) throw new Error('the demo has no Incline');
+  // Twelve seconds of it, from 40 m on at 1.5 m/s; the film begins four seconds into it.
+  const from = new Date(2026, 4, 12, 10, 5, 0);
+  const points = Array.from({ length: 13 }, (_, s) => {
+    const { latitudeDeg, longitudeDeg } = coordinateAt(path, fixedEnd, 40 + 1.5 * s);
+    const time = new Date(from.getTime() + 1000 * s).toISOString();
+    return `<trkpt lat="${latitudeDeg}" lon="${longitudeDeg}"><time>${time}</time></trkpt>`;
+  });
+  writeFileSync(
+    gpx,
+    `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${points.join('')}</trkseg></trk></gpx>`,
+  );
+  await page.open(`/c/${DEMO_ID}/film`);
+  await page.see('Choose the recording');
+  await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(film);
+  await page.see('The walk begins here');
+  await page.choose('Rig that was walked', 'Ossimere Clip');
+  await page.choose('Path', 'Incline');
+  await page.driver.executeScript('document.activeElement.blur()');
+  await stepTo(10);
+  await page.press('The walk begins here');
+  await page.see('Dropout begins');
+  await page.press('A track of the walk');
+  await (
+    await page.driver.findElement({ css: 'input[aria-label="A GPX file of the walk, with times"]' })
+  ).sendKeys(gpx);
+  await page.see('13 places, 10:05:00 to 10:05:12');
+  await page.driver.executeScript('document.activeElement.blur()');
+  await stepTo(50);
+  // At the fiftieth frame, 2.02 s, the clock in the film says six seconds and two hundredths past.
+  await page.fill('The clock, at this moment of the film', '10:05:06.02');
+  await page.fill('Accuracy, 95 %', '4');
+  await page.see('8 places within the walk.');
+  expect(await wcagFindings(page.driver)).toEqual([]);
+  await page.press('Place the walk by it');
+  await page.see('8 places of the device or of a track stand in the log.');
+  let placed: number | undefined;
+  await page.until('at the base', async () => {
+    const stored = (await walksOf(page.origin, DEMO_ID)).findLast((w) => w.log.some((e) => e.kind === 'fix'));
+    const derived = stored && deriveWalk(stored.log, { ...path, fixedEnd });
+    placed = derived && placeAt(derived.directions[derived.main]!.trace, 5)?.travelledM;
+    return placed !== undefined;
+  });
+  // At 5 s of the film the track is nine seconds on.
+  expect(Math.abs((placed as unknown as number) - 53.5)).toBeLessThan(0.5);
+  // Twice would be once too often.
+  expect(await page.text('//main')).not.toContain('Place the walk by it');
+  await page.press('Take them out again');
+  await page.until('none stands', async () => !(await page.text('//main')).includes('stand in the log'));
+  await page.see('Place the walk by it');
   rmSync(folder, { recursive: true });
 }, 600_000);

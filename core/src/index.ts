@@ -55,6 +55,7 @@ export * from './detect/sound.ts';
 export * from './formats/clipboard.ts';
 export * from './formats/geojson.ts';
 export * from './formats/gpx.ts';
+export * from './formats/gpxTrack.ts';
 export * from './formats/kml.ts';
 export * from './formats/readingsCsv.ts';
 export * from './formats/surveyCsv.ts';

@@ -29,13 +29,13 @@ function isDeeper(text: string): boolean {
   return false;
 }
 
-const asList = (value: unknown): Record<string, unknown>[] =>
+export const asList = (value: unknown): Record<string, unknown>[] =>
   (Array.isArray(value) ? value : value === undefined || value === '' ? [] : [value]) as Record<
     string,
     unknown
   >[];
 
-function placeOf(element: Record<string, unknown>, what: string): Coordinate {
+export function placeOf(element: Record<string, unknown>, what: string): Coordinate {
   const number = (value: unknown): number =>
     typeof value === 'string' && value.trim() !== '' ? Number(value) : Number.NaN;
   const height = number(element.ele);
@@ -56,11 +56,10 @@ const nameOf = (element: Record<string, unknown>, otherwise: string): string =>
   typeof element.name === 'string' && element.name.trim() !== '' ? element.name.trim() : otherwise;
 
 /**
- * Reads GPX 1.0 or 1.1: tracks (each segment a line), routes, waypoints. Document types and entities are
- * refused, not expanded.
+ * The gpx element of a file of GPX 1.0 or 1.1. Document types and entities are refused, not expanded.
  * @throws RouteFileError saying what is wrong, with its line where the parser knows it.
  */
-export function readGpx(text: string): RouteFile {
+export function gpxRoot(text: string): Record<string, unknown> {
   if (text.length > ROUTE_FILE_LIMIT_BYTES)
     throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
   if (/<!DOCTYPE|<!ENTITY/i.test(text))
@@ -83,7 +82,15 @@ export function readGpx(text: string): RouteFile {
   ).gpx;
   if (typeof root !== 'object' || root === null)
     throw new RouteFileError('not a GPX file: there is no gpx element');
-  const { trk, rte, wpt } = root as Record<string, unknown>;
+  return root as Record<string, unknown>;
+}
+
+/**
+ * Reads tracks (each segment a line), routes and waypoints.
+ * @throws RouteFileError saying what is wrong
+ */
+export function readGpx(text: string): RouteFile {
+  const { trk, rte, wpt } = gpxRoot(text);
   const tracks = asList(trk).flatMap((track, i) =>
     asList(track.trkseg).map((segment, k) => ({
       name: nameOf(track, `track ${i + 1}`),

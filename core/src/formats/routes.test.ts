@@ -8,6 +8,7 @@ import { seeded } from '../random/seeded.ts';
 import { readGeoJson, writeGeoJson } from './geojson.ts';
 import { XMLValidator } from 'fast-xml-parser';
 import { readGpx, RouteFileError, writeGpx, type RouteFile } from './gpx.ts';
+import { readGpxTrack, trackOnWalk } from './gpxTrack.ts';
 import { writeKml } from './kml.ts';
 
 const fixture = (name: string): string => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
@@ -100,6 +101,33 @@ describe('files', () => {
     expect(lines[0]?.places).toHaveLength(4);
     expect(lines[0]?.places[3]).toEqual({ latitudeDeg: 53.1016, longitudeDeg: -4.0456, heightM: 320 });
     expect(lengthOf(lines[0]?.places ?? [])).toBeGreaterThan(330);
+  });
+
+  test('a track says when it was where: joined by a moment, its places stand on the walk’s clock', () => {
+    const point = (lat: number, time?: string): string =>
+      `<trkpt lat="${lat}" lon="-3">${time === undefined ? '' : `<time>${time}</time>`}</trkpt>`;
+    const points = [
+      point(51.004, '2026-05-12T10:00:04.5Z'),
+      point(51.002, '2026-05-12T12:00:02+02:00'),
+      point(51.009),
+      // No zone: GPX means UTC.
+      point(51.003, '2026-05-12T10:00:02.4'),
+      point(51.001, '2026-05-12T10:00:00Z'),
+    ];
+    const gpx = (inner: string): string =>
+      `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${inner}</trkseg></trk></gpx>`;
+    const track = readGpxTrack(gpx(points.join('')));
+    const zeroMs = Date.UTC(2026, 4, 12, 10);
+    expect(track.map((p) => (p.atMs - zeroMs) / 1000)).toEqual([0, 2, 2.4, 4.5]);
+    expect(track.map((p) => p.latitudeDeg)).toEqual([51.001, 51.002, 51.003, 51.004]);
+    // At 30 s of the walk it is two seconds past ten; what comes within a second of another tells nothing more.
+    const on = trackOnWalk(track, { walkS: 30, atMs: zeroMs + 2000 }, 28.5, 40);
+    expect(on).toEqual([
+      { latitudeDeg: 51.002, longitudeDeg: -3, walkS: 30 },
+      { latitudeDeg: 51.004, longitudeDeg: -3, walkS: 32.5 },
+    ]);
+    expect(() => readGpxTrack(gpx(point(51) + point(52)))).toThrow('do not say when');
+    expect(() => readGpxTrack('<kml/>')).toThrow(RouteFileError);
   });
 
   const place = fc

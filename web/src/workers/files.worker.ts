@@ -1,6 +1,7 @@
 import {
   FormatError,
   isPing,
+  readGpxTrack,
   readIperf3,
   readLevels,
   readPing,
@@ -39,6 +40,7 @@ const READERS = {
     return isPing(text) ? readPing(text) : readIperf3(text);
   },
   levels: async (file: File) => readLevels(await textOf(file)),
+  track: async (file: File) => readGpxTrack(await textOf(file)),
   routes: async (file: File) => pathsFromFile(file.name, await textOf(file)),
   /** As text: the base looks at all of it. */
   comparison: async (file: File) => {

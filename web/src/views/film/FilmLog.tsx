@@ -17,7 +17,8 @@ import { FilmFiles } from './FilmFiles.tsx';
 import { FilmKeys } from './FilmKeys.tsx';
 import { FindLosses } from './FindLosses.tsx';
 import { PlayerView } from './PlayerView.tsx';
-import type { Reel } from './reel.ts';
+import { secondsOfReel, type Reel } from './reel.ts';
+import { TrackBeside } from './TrackBeside.tsx';
 import { useFilmEntries } from './useFilmEntries.ts';
 import { usePlayer } from './usePlayer.ts';
 
@@ -37,7 +38,7 @@ export function FilmLog({
   const kept = useFieldLog(async () => (await fieldLog.walks.get(walkId)) ?? null, `walk ${walkId}`);
   const { session, log, state, ready, unkept } = useWalkSession(walkId);
   const player = usePlayer(reel, fromS);
-  const { error, press, logNow, take, join, undo } = useFilmEntries(
+  const { error, press, logNow, take, place, takeOut, join, undo } = useFilmEntries(
     session,
     player,
     state.begin?.time.walkS ?? 0,
@@ -94,6 +95,15 @@ export function FilmLog({
               (e): e is EventOf<'recording'> => e.kind === 'recording' && e.body.besideFromS !== undefined,
             )}
             onJoin={(file, besideFromS) => void join(file, besideFromS)}
+          />
+          <TrackBeside
+            atS={player.atS}
+            located={path.fixedEnd !== undefined}
+            known={standing.filter((e): e is EventOf<'fix'> => e.kind === 'fix')}
+            fromS={state.begin.time.walkS}
+            toS={ended?.time.walkS ?? secondsOfReel(reel)}
+            onPlace={place}
+            onTakeOut={takeOut}
           />
         </div>
         <FilmKeys

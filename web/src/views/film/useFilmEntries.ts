@@ -1,4 +1,4 @@
-import type { Detected, DropoutKind, EventBodies, EventKind } from '@urvek/core';
+import type { Coordinate, Detected, DropoutKind, EventBodies, EventKind, EventOf } from '@urvek/core';
 import { useState } from 'react';
 import { sync } from '../../field/sync.ts';
 import { eventTime, FOUND_S } from '../../field/time.ts';
@@ -8,6 +8,9 @@ import { secondsOf } from './reel.ts';
 import type { Player } from './usePlayer.ts';
 
 const NOT_KEPT = 'This was not kept: Urvek failed on it. All before it is safe.';
+
+/** How far it is, is told after so many entries. */
+const TOLD_EACH = 20;
 
 /** Writes entries of a walk that is logged from a recording, at the recording's own seconds. */
 export function useFilmEntries(session: WalkSession, player: Player, beganS: number) {
@@ -38,6 +41,46 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
     }
     void sync();
   };
+  /** One after the other, told how many; the last that was kept stands, also where one is not. */
+  const each = async <T>(
+    list: readonly T[],
+    write: (item: T) => Promise<unknown>,
+    told: (done: number) => void,
+  ): Promise<void> => {
+    try {
+      for (const [i, item] of list.entries()) {
+        if (i % TOLD_EACH === 0) told(i);
+        await write(item);
+      }
+      setError(undefined);
+    } catch (cause) {
+      setError(new Error(NOT_KEPT, { cause }));
+    }
+    void sync();
+  };
+  /** Places of a track of the walk, of one stated accuracy. */
+  const place = (
+    places: readonly (Coordinate & { readonly walkS: number })[],
+    accuracyM: number,
+    told: (done: number) => void,
+  ): Promise<void> =>
+    each(
+      places,
+      ({ latitudeDeg, longitudeDeg, walkS }) =>
+        session.append('fix', { latitudeDeg, longitudeDeg, accuracyM }, eventTime(walkS, 1)),
+      told,
+    );
+  const takeOut = (fixes: readonly EventOf<'fix'>[], told: (done: number) => void): Promise<void> =>
+    each(
+      fixes,
+      ({ deviceId, seq, time }) =>
+        session.append(
+          'correction',
+          { amends: { deviceId, seq }, action: 'withdraw', reason: 'the track was taken out again' },
+          eventTime(time.walkS, 1),
+        ),
+      told,
+    );
   const join = async (file: File, besideFromS: number): Promise<void> => {
     const seconds = await secondsOf(file);
     logNow('recording', {
@@ -59,5 +102,5 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
       )
       .then(() => sync());
   };
-  return { error, press, logNow, take, join, undo };
+  return { error, press, logNow, take, place, takeOut, join, undo };
 }
