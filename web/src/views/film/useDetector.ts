@@ -30,7 +30,8 @@ const ASKED: Readonly<Record<string, (value: number) => string>> = {
   below_db: (v) => `below ${v} dB of full scale`,
   drop_db: (v) => `a fall of ${v} dB`,
   shortest_s: (v) => `for ${v} s and more`,
-  noise_rise_db: (v) => `noise beside the tone up by ${v} dB`,
+  noise_rise_db: (v) => `noise up by ${v} dB`,
+  noise_rise_shortest_s: (v) => `noise up for ${v} s and more`,
   frozen_share: (v) => `a change under ${v} of the usual`,
 };
 const askedText = (name: string, value: number): string => ASKED[name]?.(value) ?? `${name} ${value}`;
