@@ -1,6 +1,7 @@
-// npm run bench:detect -- [seconds] [sound|speech|rise|picture|spoilt]: what `urvek detect` finds in recordings of known truth, beside
-// ffmpeg's own silencedetect and freezedetect on the same files in the same run, at thresholds that suit these
-// recordings; whole commands timed. Prints the tables of docs/instruments.md. Speech is Debian's espeak-ng's.
+// npm run bench:detect -- [seconds] [sound|speech|rise|picture|spoilt]: what `urvek detect` finds in recordings of
+// known truth, beside ffmpeg's own silencedetect and freezedetect on the same files in the same run, at thresholds
+// that suit these recordings; whole commands timed. Prints the tables of docs/instruments.md. Speech is Debian's
+// espeak-ng's.
 import { seeded } from '@urvek/core';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';

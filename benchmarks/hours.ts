@@ -1,6 +1,6 @@
-// npm run bench:hours -- [hours]: the detectors on so many hours of input, a tenth at a time: what they keep in memory, how
-// much faster than it plays, and what they find where nothing is lost (noise that swells by 6 dB, a tone in noise, a picture
-// that drifts).
+// npm run bench:hours -- [hours]: the detectors on so many hours of input, a tenth at a time: what they keep in
+// memory, how much faster than it plays, and what they find where nothing is lost (noise that swells by 6 dB, a tone
+// in noise, a picture that drifts).
 import { ChirpReader, CHIRP_RATE_HZ, LOOKED_AT, PictureDetector, seeded, SoundDetector } from '@urvek/core';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';

@@ -112,8 +112,8 @@ const SPOILT: Readonly<Record<Spoilt, (enabled: string) => string>> = {
 };
 
 /**
- * A film whose link lost parts of its pictures in the gaps: what came through is compressed once by the link, spoilt, and
- * once more by whoever recorded it.
+ * A film whose link lost parts of its pictures in the gaps: what came through is compressed once by the link, spoilt,
+ * and once more by whoever recorded it.
  */
 export function writeSpoiltFilm(
   file: string,

@@ -1,5 +1,6 @@
-// npm run bench:reviewers: what 100 and 10,000 reviewers ask of servers and a database in the busiest hour of a week, by
-// simulation. What a piece of work takes is after what was measured; what reviewers do is assumed, and stands below.
+// npm run bench:reviewers: what 100 and 10,000 reviewers ask of servers and a database in the busiest hour of a week,
+// by simulation. What a piece of work takes is after what was measured; what reviewers do is assumed, and stands
+// below.
 import { seeded, type Random } from '@urvek/core';
 
 /** Assumed: what a reviewer does in a week, and how much of it falls into its busiest hour. */
@@ -16,8 +17,8 @@ const WEEK = {
 } as const;
 
 /**
- * Mean times, ms, of a server's thread and of the database with its disk, after what was measured on one machine: 6.4 ms a call
- * that appends (`bench:sync`), 20 to 60 ms a page (`bench:storage`), 1.4 ms to work a walk out.
+ * Mean times, ms, of a server's thread and of the database with its disk, after what was measured on one machine: 6.4
+ * ms a call that appends (`bench:sync`), 20 to 60 ms a page (`bench:storage`), 1.4 ms to work a walk out.
  */
 const TAKES = {
   append: { serverMs: 4, databaseMs: 2 },
@@ -42,7 +43,10 @@ function ratesOf(reviewers: number): Record<Kind, number> {
   };
 }
 
-/** Whoever is free first takes the next; work of one kind varies as an exponential does, which is more than was measured. */
+/**
+ * Whoever is free first takes the next; work of one kind varies as an exponential does, which is more than was
+ * measured.
+ */
 function queue(width: number): (atMs: number, takesMs: number) => number {
   const freeAt = new Float64Array(width);
   return (atMs, takesMs) => {

@@ -43,8 +43,8 @@ export function spokenAt(folder: string, rateHz: number): Float32Array {
 }
 
 /**
- * Speech of Debian's espeak-ng, and the same as received: later, with a clock that drifts, residual noise, and gaps of 40 to
- * 400 ms that begin where something is said.
+ * Speech of Debian's espeak-ng, and the same as received: later, with a clock that drifts, residual noise, and gaps
+ * of 40 to 400 ms that begin where something is said.
  */
 export function speechWithGaps(folder: string, codec: readonly string[]) {
   const [spoken, reference, made] = ['spoken.wav', 'reference.wav', 'made.wav'].map((n) =>
@@ -77,7 +77,8 @@ export function speechWithGaps(folder: string, codec: readonly string[]) {
 }
 
 /**
- * Speech with noise under it at −60 dB, which rises by so much for 4 to 7 s now and then; and where. A rise of 0 dB: none.
+ * Speech with noise under it at −60 dB, which rises by so much for 4 to 7 s now and then; and where. A rise of 0 dB:
+ * none.
  */
 export function speechWithRises(folder: string, riseDb: number, codec: readonly string[]) {
   const sent = spokenAt(folder, RATE);

@@ -213,7 +213,7 @@ test('a track with times places the walk, joined by a clock that the film shows,
   await (
     await page.driver.findElement({ css: 'input[aria-label="A GPX file of the walk, with times"]' })
   ).sendKeys(gpx);
-  await page.see('13 places, 10:05:00 to 10:05:12');
+  await page.see('13 places, 12 May 2026, 10:05:00 to 10:05:12');
   await page.driver.executeScript('document.activeElement.blur()');
   await stepTo(50);
   // At the fiftieth frame, 2.02 s, the clock in the film says six seconds and two hundredths past.

@@ -19,8 +19,8 @@ import { wcagFindings } from './support/axe.ts';
 import { useSession } from './support/session.ts';
 import { walksOf } from './support/walks.ts';
 
-// A walk that was logged where it was walked, and a recording of what was received: the beacon in it puts it on the walk's
-// clock, and what was lost in it stands where the walk's marks say.
+// A walk that was logged where it was walked, and a recording of what was received: the beacon in it puts it on the
+// walk's clock, and what was lost in it stands where the walk's marks say.
 
 const session = useSession({ demo: true });
 /** The recording began so long before the walk, s. */

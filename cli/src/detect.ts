@@ -82,7 +82,7 @@ async function foundIn(
         : []),
       ...(picture?.tooStill ? ['the picture hardly moves: a freeze cannot be told'] : []),
       ...(signal === 'unknown' && sound
-        ? ['nothing is known of the signal: what is told is silence, and a pause is one too']
+        ? ['nothing is known of the signal: what is told as lost is silence, and a pause is one too']
         : []),
     ],
   };

@@ -14,7 +14,10 @@ export const GEAR_ENDS: Readonly<Record<GearKind, GearHello['end']>> = {
 
 /** Walking pace, m/s. */
 const PACE_MPS = 1.3;
-/** The simulated link: level at 1 m and where it is lost, dBm; beyond the break point of two rays level falls by 40 dB a decade. */
+/**
+ * The simulated link: level at 1 m and where it is lost, dBm; beyond the break point of two rays level falls by 40 dB
+ * a decade.
+ */
 const [AT_1_M_DBM, LOST_DBM, HYSTERESIS_DB] = [-38, -90, 2];
 const FADING_DB = 3;
 

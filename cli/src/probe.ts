@@ -37,7 +37,10 @@ function waysOf(text: string): ProbeWay[] {
   });
 }
 
-/** The `probe` command: application throughput, round trips and loss between here and a running Urvek. @throws BadInput */
+/**
+ * The `probe` command: application throughput, round trips and loss between here and a running Urvek.
+ * @throws BadInput
+ */
 export async function probe(
   address: string,
   options: ProbeOptions,

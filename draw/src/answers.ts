@@ -66,7 +66,10 @@ export interface Asks {
 export type Ask = keyof Asks;
 export type Question<K extends Ask = Ask> = { [A in K]: { readonly ask: A } & Asks[A]['with'] }[K];
 
-/** Where the base answers it, under its API: the same words from whoever asks, so that a browser can be told of it before. */
+/**
+ * Where the base answers it, under its API: the same words from whoever asks, so that a browser can be told of it
+ * before.
+ */
 export function addressOf(comparisonId: string, { ask, ...taken }: Question, open: boolean): string {
   const given = Object.entries({ ...taken, open: open ? 'yes' : 'no' }).filter(([, v]) => v !== undefined);
   return `/comparisons/${comparisonId}/answers/${ask}?${new URLSearchParams(given as [string, string][]).toString()}`;

@@ -25,8 +25,8 @@ export const probeAskSchema = yup
   .noUnknown();
 
 /**
- * How datagrams go: a page has a channel of WebRTC, whose offer and answer are SDP; a program has plain UDP, whose offer
- * is a word by which the server knows it, and the answer the port that awaits it.
+ * How datagrams go: a page has a channel of WebRTC, whose offer and answer are SDP; a program has plain UDP, whose
+ * offer is a word by which the server knows it, and the answer the port that awaits it.
  */
 export const DATAGRAM_KINDS = ['channel', 'plain'] as const;
 export type DatagramKind = (typeof DATAGRAM_KINDS)[number];

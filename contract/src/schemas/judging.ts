@@ -182,7 +182,8 @@ export const reportSchema = yup
       .array(
         yup
           .object({
-            id: yup.string().required().max(200),
+            // A section, what a sentence of it rests on first, and its number: three or four ids of 36 signs.
+            id: yup.string().required().max(400),
             text: yup.string().required().max(2000),
             /** What the figures said when it was worded, and when that was; absent in what earlier versions kept. */
             made: yup.string().max(4000),

@@ -22,7 +22,10 @@ const SURE = 8;
 /** Blocks off the line by more than this are none of it, s. */
 const OFF_S = 0.005;
 
-/** The delay of one block by generalised cross-correlation with phase transform (Knapp and Carter, IEEE ASSP-24, 1976). */
+/**
+ * The delay of one block by generalised cross-correlation with phase transform (Knapp and Carter, IEEE ASSP-24,
+ * 1976).
+ */
 class Correlator {
   private readonly size: number;
   private readonly fft: FFT;

@@ -4,7 +4,10 @@ import { certaintyOf, type Detected } from './detected.ts';
 const [ACROSS, DOWN, DOTS] = [16, 9, 10];
 const PARTS = ACROSS * DOWN;
 const WIDTH = ACROSS * DOTS;
-/** What structure a part usually has, and how it changes, is the mean of about so many frames, and known after as many. */
+/**
+ * What structure a part usually has, and how it changes, is the mean of about so many frames, and known after as
+ * many.
+ */
 const REMEMBERED = 25;
 /** So many parts at least, of one grey, are a fault: fewer may be an even thing that passes. */
 const LEAST_PARTS = 4;
@@ -21,8 +24,8 @@ const TOO_LONG_S = 10;
 
 /**
  * Parts of a picture that are filled with one grey at once, as decoders do with what they miss. What stands still while
- * the rest moves is not told: so does whatever a thing that moved has left. Streaming, in constant memory but for what is
- * found.
+ * the rest moves is not told: so does whatever a thing that moved has left. Streaming, in constant memory but for
+ * what is found.
  */
 export class FilledParts {
   private readonly structure = new Float32Array(PARTS);

@@ -1,7 +1,7 @@
 import FFT from 'fft.js';
 import { powerDb } from './blockPower.ts';
-import { certaintyOf, type Detected } from './detected.ts';
-import { HEARD_DB, OVER_DB, RISEN_DB } from './noiseRise.ts';
+import { type Detected } from './detected.ts';
+import { HEARD_DB, noiseRise, OVER_DB, RISEN_DB } from './noiseRise.ts';
 
 /** Short enough for the closure before a consonant, s. */
 const WINDOW_S = 0.02;
@@ -33,8 +33,8 @@ interface Window {
 /**
  * Noise that rises under a signal that nothing is known of, as far as the signal pauses: the quietest of some windows
  * is followed (minimum statistics, compare R. Martin, IEEE Trans. Speech Audio Process. 9 (2001)). A passage that is
- * louder has no flat spectrum where it is quietest, and is not told. What rises for less than three seconds is not found.
- * Streaming, in constant memory but for what is found.
+ * louder has no flat spectrum where it is quietest, and is not told. What rises for less than three seconds is not
+ * found. Streaming, in constant memory but for what is found.
  */
 export class FloorRise {
   static readonly leastRateHz = 8000;
@@ -131,14 +131,8 @@ export class FloorRise {
 
   private tell(until: number, open: boolean): void {
     const windowS = this.sound.length / this.rateHz;
-    this.found.push({
-      kind: 'noise rise',
-      fromS: (this.since ?? 0) * windowS,
-      toS: until * windowS,
-      open,
-      certainty: certaintyOf(this.most, RISEN_DB),
-      figure: `noise ${this.most.toFixed(0)} dB above what was usual, where the sound is quietest`,
-    });
+    const [fromS, toS] = [(this.since ?? 0) * windowS, until * windowS];
+    this.found.push(noiseRise(fromS, toS, open, this.most, 'where the sound is quietest'));
     this.since = undefined;
   }
 }

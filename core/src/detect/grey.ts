@@ -1,4 +1,6 @@
-/** Luma of dots in red, green, blue and alpha, by ITU-R BT.601 in 256ths. @throws RangeError where the lengths differ */
+/**
+ * Luma of dots in red, green, blue and alpha, by ITU-R BT.601 in 256ths. @throws RangeError where the lengths differ
+ */
 export function greyOf(rgba: Uint8ClampedArray, into: Uint8Array): Uint8Array {
   if (rgba.length !== 4 * into.length)
     throw new RangeError(`${rgba.length} bytes are not ${into.length} dots`);

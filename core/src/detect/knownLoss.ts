@@ -32,9 +32,10 @@ const db = (ratio: number): number => 10 ** (ratio / 10);
 const clamp = (x: number, least: number, most: number): number => Math.min(most, Math.max(least, x));
 
 /**
- * Loss of a steady known signal (noise, a tone): its power in blocks of 1 ms is watched by two cumulative sums (E. S. Page,
- * Biometrika 41, 1954) of the log-likelihood that it fell by `dropDb`, and that it came back, a block's power being Gamma
- * with the mean that is expected. The onset is where the sum last left 0. Streaming: memory does not grow with its input.
+ * Loss of a steady known signal (noise, a tone): its power in blocks of 1 ms is watched by two cumulative sums (E. S.
+ * Page, Biometrika 41, 1954) of the log-likelihood that it fell by `dropDb`, and that it came back, a block's power
+ * being Gamma with the mean that is expected. The onset is where the sum last left 0. Streaming: memory does not grow
+ * with its input.
  */
 export class KnownLoss {
   private block = 0;

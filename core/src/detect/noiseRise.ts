@@ -70,14 +70,24 @@ export class NoiseRise {
 
   private tell(until: number, open: boolean): void {
     const windowS = this.blocks * this.blockS;
-    this.found.push({
-      kind: 'noise rise',
-      fromS: (this.since ?? 0) * windowS,
-      toS: until * windowS,
-      open,
-      certainty: certaintyOf(this.most, RISEN_DB),
-      figure: `noise ${this.most.toFixed(0)} dB above what was usual beside the tone`,
-    });
+    const [fromS, toS] = [(this.since ?? 0) * windowS, until * windowS];
+    this.found.push(noiseRise(fromS, toS, open, this.most, 'beside the tone'));
     this.since = undefined;
   }
 }
+
+/** Noise that was so many dB above what was usual, and where that was heard. */
+export const noiseRise = (
+  fromS: number,
+  toS: number,
+  open: boolean,
+  mostDb: number,
+  where: string,
+): Detected<'noise rise'> => ({
+  kind: 'noise rise',
+  fromS,
+  toS,
+  open,
+  certainty: certaintyOf(mostDb, RISEN_DB),
+  figure: `noise ${mostDb.toFixed(0)} dB above what was usual ${where}`,
+});

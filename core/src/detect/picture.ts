@@ -32,7 +32,10 @@ const STILL = 0.02;
 const [BLACK, EVEN] = [24, 3];
 /** A change of so many times the usual is a cut. */
 const CUT = 8;
-/** A still picture that a cut brought, with so much time for a codec to draw it, s, is told apart from a freeze: a receiver's own card is one. */
+/**
+ * A still picture that a cut brought, with so much time for a codec to draw it, s, is told apart from a freeze: a
+ * receiver's own card is one.
+ */
 const DRAWN_S = 0.6;
 
 export interface PictureFound {

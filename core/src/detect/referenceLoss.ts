@@ -20,8 +20,9 @@ export interface ReferenceLoss {
 }
 
 /**
- * Loss of a signal whose original is known, speech for instance: where the received power falls against the power that was
- * sent at the same moment. Pauses say nothing. Both at the same rate, the received one aligned by `alignment`.
+ * Loss of a signal whose original is known, speech for instance: where the received power falls against the power
+ * that was sent at the same moment. Pauses say nothing. Both at the same rate, the received one aligned by
+ * `alignment`.
  */
 export function referenceLoss(
   reference: Float32Array,

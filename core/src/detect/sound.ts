@@ -34,8 +34,9 @@ export interface SoundOptions {
 }
 
 /**
- * Finds what was lost in sound that comes in piece by piece: loss of noise or of a tone, silence where nothing is known of
- * the signal, and faults of the samples. Memory does not grow with the length of the sound, only with what is found.
+ * Finds what was lost in sound that comes in piece by piece: loss of noise or of a tone, silence where nothing is
+ * known of the signal, and faults of the samples. Memory does not grow with the length of the sound, only with what
+ * is found.
  */
 export class SoundDetector {
   private samples = 0;

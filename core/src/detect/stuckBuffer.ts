@@ -13,9 +13,10 @@ const [LIKE, MOST_COMPARED] = [0.1, 512];
 const MIX = 0x9e3779b1;
 
 /**
- * A block of sound that is played again, sample for sample, as a receiver does whose buffer is not filled. Found as a run
- * of samples that are those of a moment before, all at one distance; behind a lossy codec a block is not quite the same
- * again, and is not found. A hum below 200 Hz without any noise in it looks the same. Streaming, in constant memory but for what is found.
+ * A block of sound that is played again, sample for sample, as a receiver does whose buffer is not filled. Found as a
+ * run of samples that are those of a moment before, all at one distance; behind a lossy codec a block is not quite
+ * the same again, and is not found. A hum below 200 Hz without any noise in it looks the same. Streaming, in constant
+ * memory but for what is found.
  */
 export class StuckBuffer {
   private readonly ring: Int16Array;

@@ -1,6 +1,6 @@
 /**
- * Power of one tone in blocks: the sound is turned down to 0 Hz and averaged over a block of whole periods. Noise beside it
- * counts only with the share of it that lies within the block's bandwidth.
+ * Power of one tone in blocks: the sound is turned down to 0 Hz and averaged over a block of whole periods. Noise
+ * beside it counts only with the share of it that lies within the block's bandwidth.
  */
 export class TonePower {
   private re = 0;

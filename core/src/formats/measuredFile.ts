@@ -41,7 +41,9 @@ export function wholeOf(steps: readonly FileReading[], seconds: number): FileRea
   });
 }
 
-/** Steps of the same length on: what lies in one of them becomes one reading, so that a ping an hour long is no flood. */
+/**
+ * Steps of the same length on: what lies in one of them becomes one reading, so that a ping an hour long is no flood.
+ */
 export function everySteps(steps: readonly FileReading[], lengthS: number): FileReading[] {
   if (!(lengthS > 0)) throw new RangeError(`invalid lengthS: ${lengthS}`);
   const bins = new Map<number, FileReading[]>();

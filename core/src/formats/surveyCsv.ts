@@ -35,8 +35,8 @@ export const readSurvey = (text: string): SurveyEntry[] =>
   );
 
 /**
- * Reads logged levels: `distance_m,level_dbm`, the level empty where nothing was received. @throws
- * FormatError
+ * Reads logged levels: `distance_m,level_dbm`, the level empty where nothing was received.
+ * @throws FormatError
  */
 export const readLevels = (text: string): LevelReading[] =>
   readTable(text, { required: ['distance_m', 'level_dbm'] }).map((row) => {

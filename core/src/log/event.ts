@@ -98,8 +98,9 @@ export const LANDMARKS = ['body turned', 'door', 'corner', 'floor', 'hand-over']
 export const RUNGS = ['voice', 'tone', 'data'] as const;
 
 /**
- * What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, jitter one way (RFC 3550)
- * in ms, loss in %, level in dBm, a change of level against another reading in dB; bars, and whatever else has steps and no unit, only order.
+ * What an instrument shows at a stand. Throughput in Mbit/s, round trip and its variation in ms, jitter one way (RFC
+ * 3550) in ms, loss in %, level in dBm, a change of level against another reading in dB; bars, and whatever else has
+ * steps and no unit, only order.
  */
 export const QUANTITIES = [
   'throughput',
@@ -294,7 +295,9 @@ export interface Correction {
 
 export type EventKind = keyof EventBodies;
 
-/** A kind with its body; what a walk begins with has fields of its own, and corrections are corrected by withdrawing. */
+/**
+ * A kind with its body; what a walk begins with has fields of its own, and corrections are corrected by withdrawing.
+ */
 export type Entry = {
   [K in Exclude<EventKind, 'begin' | 'correction'>]: { readonly kind: K; readonly body: EventBodies[K] };
 }[Exclude<EventKind, 'begin' | 'correction'>];

@@ -11,7 +11,9 @@ export interface RoundTrips {
   readonly medianMs: number;
   readonly p95Ms: number;
   readonly worstMs: number;
-  /** Median of what two answers one after the other differ by: it varies there and back, and is no jitter of one way. */
+  /**
+   * Median of what two answers one after the other differ by: it varies there and back, and is no jitter of one way.
+   */
   readonly variationMs: number;
   /** Questions without an answer. */
   readonly unanswered: number;

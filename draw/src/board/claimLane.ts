@@ -4,7 +4,10 @@ import type { ReachScale } from './reachScale.ts';
 
 const [HEIGHT, MIDDLE, LETTER_PX] = [24, 12, 7.2];
 
-/** The claims of one product on the scale of all; of figures that would run into each other the later is left to the title. */
+/**
+ * The claims of one product on the scale of all; of figures that would run into each other the later is left to the
+ * title.
+ */
 export function claimLane(
   name: string,
   claims: readonly { readonly atM: number; readonly text: string }[],

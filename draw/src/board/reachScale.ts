@@ -57,7 +57,10 @@ const placesOf = ({ cell, brackets }: ReachCell): number[] =>
     ...brackets.flatMap((b) => [b.heldM, b.failedM]),
   ]);
 
-/** From just before the nearest to just beyond the farthest; of distances that are five thousand times apart, the far ones. */
+/**
+ * From just before the nearest to just beyond the farthest; of distances that are five thousand times apart, the far
+ * ones.
+ */
 export function scaleFor(metres: readonly number[], width: number, unit: LengthUnit): ReachScale {
   const known = finite(metres);
   const [least, most] = known.length === 0 ? [10, 100] : [Math.min(...known), Math.max(...known)];

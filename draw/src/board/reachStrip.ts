@@ -8,7 +8,9 @@ import type { ReachScale } from './reachScale.ts';
 export const STRIP_PX = 20;
 const MIDDLE = STRIP_PX / 2;
 
-/** One cell of the reach board: estimate, bracket, bound, posts still to be walked, or a gap where walks say nothing. */
+/**
+ * One cell of the reach board: estimate, bracket, bound, posts still to be walked, or a gap where walks say nothing.
+ */
 export function reachStrip(cell: ReachCell, scale: ReachScale, unit: LengthUnit): Scene {
   return {
     width: scale.width,

@@ -3,8 +3,8 @@ import type { LoggedAction } from '@urvek/core';
 import { eventsOf, uuidFrom } from './events.ts';
 import { path, product, SLATE_WORKS, SLATE_WORKS_ID, slateWorksWalks } from './slateWorks.ts';
 
-// As the demo shows it: beside what was walked, what is yet to be walked, what nobody plans, a walk that says nothing in
-// metres, and claims of every fate. All of it is invented.
+// As the demo shows it: beside what was walked, what is yet to be walked, what nobody plans, a walk that says nothing
+// in metres, and claims of every fate. All of it is invented.
 
 const HORN = product('brackle', 'Brackle Horn', {
   kindId: 'speaker',

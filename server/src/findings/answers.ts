@@ -118,7 +118,10 @@ export class Answers {
     }
   }
 
-  /** Of work that nobody waits for: removed meanwhile, out of reach of the database, or cut short by the end, it is left. */
+  /**
+   * Of work that nobody waits for: removed meanwhile, out of reach of the database, or cut short by the end, it is
+   * left.
+   */
   private tell(error: unknown): void {
     const meant = this.storage.meaningOf(error) ?? error;
     if (!this.closed && !(meant instanceof NotFound) && !(meant instanceof Unavailable)) this.report(error);

@@ -7,8 +7,8 @@ import { DatagramRun, type DatagramEnd } from './datagrams.ts';
 const WORD = /^[0-9a-f]{32}$/;
 
 /**
- * A port for a program's plain datagrams, at the address at which it asked. Only who says the word is heard and answered,
- * and from then on nobody else. @throws Error for a word that is none, or where no port can be had
+ * A port for a program's plain datagrams, at the address at which it asked. Only who says the word is heard and
+ * answered, and from then on nobody else. @throws Error for a word that is none, or where no port can be had
  */
 export async function openPlain(
   word: string,

@@ -14,7 +14,8 @@ import { openDatabase } from '../storage/postgres/database.ts';
 import { farHost, loseDatagrams, loseNothing, shape } from '../test/farHost.ts';
 import { scratchDatabase } from '../test/scratchDatabase.ts';
 
-// A link of known rate and loss between two hosts, measured by the probe and by iperf3 (Debian's package) in one minute.
+// A link of known rate and loss between two hosts, measured by the probe and by iperf3 (Debian's package) in one
+// minute.
 
 const TOOLS = ['/usr/bin/iperf3', '/usr/bin/ping', '/usr/sbin/nft', '/usr/sbin/tc'];
 const far = TOOLS.every((file) => existsSync(file)) ? farHost('probe') : undefined;

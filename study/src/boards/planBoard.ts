@@ -16,8 +16,8 @@ import { pathLinkOf } from '../plan/link.ts';
 import { OUTRUN, plannedPaths, plannedRigs, planState, type Walked } from '../plan/plannedWalks.ts';
 
 /**
- * What the walks of a cell will come to: they can settle its claim; they tell the difference that matters; the path ends
- * first, and they will be a bound; they are too few for what is asked.
+ * What the walks of a cell will come to: they can settle its claim; they tell the difference that matters; the path
+ * ends first, and they will be a bound; they are too few for what is asked.
  */
 export type Outlook = 'settles' | 'tells' | 'bound' | 'too few';
 

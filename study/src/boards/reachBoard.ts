@@ -12,8 +12,8 @@ import type { SetupPath } from '../results/findings.ts';
 import type { RangeView, RangeWalk } from '../results/ranges.ts';
 
 /**
- * What stands in a cell of the reach board: nothing is to be walked there; it is to be; walks that only bracket it; walks
- * that all held, or all failed at once; an estimate; walks that say nothing in metres.
+ * What stands in a cell of the reach board: nothing is to be walked there; it is to be; walks that only bracket it;
+ * walks that all held, or all failed at once; an estimate; walks that say nothing in metres.
  */
 export const REACH_STATES = ['not planned', 'planned', 'brackets', 'bound', 'estimate', 'refused'] as const;
 export type ReachState = (typeof REACH_STATES)[number];
@@ -107,8 +107,8 @@ interface Named {
 }
 
 /**
- * Those that were walked, with the rigs that nothing tells apart from theirs; then each planned rig that is yet another,
- * and products of which no walk is there.
+ * Those that were walked, with the rigs that nothing tells apart from theirs; then each planned rig that is yet
+ * another, and products of which no walk is there.
  */
 function subjectsShown(setup: Setup, own: readonly RangeView[], kindId: string): Named[] {
   const walked = new Map(own.flatMap((r) => r.subjects.map((s) => [s.id, s] as const)));

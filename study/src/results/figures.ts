@@ -249,7 +249,10 @@ const planOf = (path: SetupPath, direction: Direction): number | undefined =>
 /** Beyond the plan by more than rounding and burst (common practice): that is not the line. */
 const BEYOND = 1.05;
 
-/** Readings through the line that are faster than it was sold. Where the server is inside the network, no line is in between. */
+/**
+ * Readings through the line that are faster than it was sold. Where the server is inside the network, no line is in
+ * between.
+ */
 function doubtsOf({ path, findings }: Pick<PathRanges, 'path' | 'findings'>): Doubt[] {
   if (path.lineServerInside) return [];
   const found = new Map<string, Doubt>();

@@ -85,7 +85,10 @@ function setOf(product: string, quantity: Quantity, group: readonly PlacedReadin
   };
 }
 
-/** The middle, with nothing received at its end of the order: who leaves it out finds links that improve with distance. */
+/**
+ * The middle, with nothing received at its end of the order: who leaves it out finds links that improve with
+ * distance.
+ */
 function middleOf(quantity: Quantity, group: readonly PlacedReading[]): number | undefined {
   const nothing = quantity === 'throughput' ? 0 : isMoreBetter(quantity) ? -Infinity : Infinity;
   const middle = median(group.map(({ measured }) => measured.value ?? nothing));

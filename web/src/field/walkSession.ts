@@ -78,7 +78,10 @@ export class WalkSession {
     void this.reread().catch(() => undefined);
   }
 
-  /** Takes the log as the device has it: at first, and where something was logged past this session (the beginning is). */
+  /**
+   * Takes the log as the device has it: at first, and where something was logged past this session (the beginning
+   * is).
+   */
   reread(): Promise<void> {
     const read = this.chain.then(async () => {
       const log = await this.keeper.logOf(this.walkId);

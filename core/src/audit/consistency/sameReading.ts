@@ -7,7 +7,9 @@ const TELLING_DIGITS = 3;
 /** Places nearer than this are one, m. */
 const ONE_PLACE_M = 5;
 
-/** The same figure for another quantity, or the other direction, at another place: copied, or put in the wrong column. */
+/**
+ * The same figure for another quantity, or the other direction, at another place: copied, or put in the wrong column.
+ */
 export const sameReading: ConsistencyRule = {
   id: 'same-reading',
   title: 'One figure for two things',

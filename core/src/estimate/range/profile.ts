@@ -164,7 +164,8 @@ const ROUNDS = 500;
 const MOST_OPENED = 4;
 const NEAR = 1e-8;
 /**
- * A step of Newton's so small a share of the way from the top leaves an error of its square: a few times 10⁻⁸ of that way.
+ * A step of Newton's so small a share of the way from the top leaves an error of its square: a few times 10⁻⁸ of that
+ * way.
  */
 const LAST_STEP = 2e-4;
 

@@ -7,7 +7,9 @@ import type { Player } from './usePlayer.ts';
 /** In play it is set right when it has drifted so far, s. */
 const DRIFT_S = 0.1;
 
-/** A second recording of the same walk, the received picture say, joined by a moment that both show: it then follows. */
+/**
+ * A second recording of the same walk, the received picture say, joined by a moment that both show: it then follows.
+ */
 export function Beside({
   player,
   known,

@@ -97,6 +97,7 @@ export function FilmLog({
             onJoin={(file, besideFromS) => void join(file, besideFromS)}
           />
           <TrackBeside
+            comparisonId={id}
             atS={player.atS}
             located={path.fixedEnd !== undefined}
             known={standing.filter((e): e is EventOf<'fix'> => e.kind === 'fix')}

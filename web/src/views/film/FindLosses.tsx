@@ -9,7 +9,7 @@ import { FoundLoss } from './FoundLoss.tsx';
 const SIGNAL_SAID: Readonly<Record<SentSignal, string>> = {
   noise: 'noise',
   tone: 'a tone of 1 kHz',
-  unknown: 'not known: silence is looked for',
+  unknown: 'not known: silence is looked for, and noise that rises',
 };
 
 const NONE: readonly { readonly fromS: number; readonly toS: number }[] = [];

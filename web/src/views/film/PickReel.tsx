@@ -5,7 +5,9 @@ import { openReel, type Reel } from './reel.ts';
 
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
 
-/** Chooses the files of a recording, several in a row by their names; the one that a log was made from is known again. */
+/**
+ * Chooses the files of a recording, several in a row by their names; the one that a log was made from is known again.
+ */
 export function PickReel({
   known,
   onReel,

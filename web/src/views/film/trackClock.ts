@@ -1,5 +1,9 @@
 const DAY_MS = 86_400_000;
 
+/** A day by this device's zone. */
+export const dayText = (ms: number): string =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(ms);
+
 /** A time of day by this device's zone. */
 export const clockText = (ms: number): string =>
   new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' }).format(ms);

@@ -15,19 +15,23 @@ const TOLD_EACH = 20;
 /** Writes entries of a walk that is logged from a recording, at the recording's own seconds. */
 export function useFilmEntries(session: WalkSession, player: Player, beganS: number) {
   const [error, setError] = useState<Error>();
-  const add = async <K extends EventKind>(kind: K, body: EventBodies[K], inputMs: number): Promise<void> => {
-    const { atS, frameS, rate } = player.moment(inputMs);
+  /** Entries are written, and sent when they can be; the last that was kept stands, also where one is not. */
+  const keep = async (write: () => Promise<unknown>): Promise<void> => {
     try {
-      await session.append(kind, body, eventTime(atS, rate, inputMs, frameS));
+      await write();
       setError(undefined);
     } catch (cause) {
       setError(new Error(NOT_KEPT, { cause }));
     }
     void sync();
   };
+  const add = <K extends EventKind>(kind: K, body: EventBodies[K], inputMs: number): Promise<void> => {
+    const { atS, frameS, rate } = player.moment(inputMs);
+    return keep(() => session.append(kind, body, eventTime(atS, rate, inputMs, frameS)));
+  };
   /** Found, and not pressed: nobody reacted, and the moment is known to the detector's block. */
-  const take = async (list: readonly Detected<DropoutKind>[]): Promise<void> => {
-    try {
+  const take = (list: readonly Detected<DropoutKind>[]): Promise<void> =>
+    keep(async () => {
       for (const { fromS, toS, open, kind, figure } of list) {
         // What was lost already when the walk began is lost from its beginning on.
         const lostS = Math.max(fromS, beganS);
@@ -35,42 +39,32 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
         await session.append('dropoutBegin', { found }, eventTime(lostS, 1, undefined, FOUND_S));
         if (!open) await session.append('dropoutEnd', { found }, eventTime(toS, 1, undefined, FOUND_S));
       }
-      setError(undefined);
-    } catch (cause) {
-      setError(new Error(NOT_KEPT, { cause }));
-    }
-    void sync();
-  };
-  /** One after the other, told how many; the last that was kept stands, also where one is not. */
-  const each = async <T>(
+    });
+  /** One after the other, told how many, for as long as they are wanted. */
+  const each = <T>(
     list: readonly T[],
     write: (item: T) => Promise<unknown>,
-    told: (done: number) => void,
-  ): Promise<void> => {
-    try {
+    goesOn: (done: number) => boolean,
+  ): Promise<void> =>
+    keep(async () => {
       for (const [i, item] of list.entries()) {
-        if (i % TOLD_EACH === 0) told(i);
+        if (i % TOLD_EACH === 0 && !goesOn(i)) return;
         await write(item);
       }
-      setError(undefined);
-    } catch (cause) {
-      setError(new Error(NOT_KEPT, { cause }));
-    }
-    void sync();
-  };
+    });
   /** Places of a track of the walk, of one stated accuracy. */
   const place = (
     places: readonly (Coordinate & { readonly walkS: number })[],
     accuracyM: number,
-    told: (done: number) => void,
+    goesOn: (done: number) => boolean,
   ): Promise<void> =>
     each(
       places,
       ({ latitudeDeg, longitudeDeg, walkS }) =>
         session.append('fix', { latitudeDeg, longitudeDeg, accuracyM }, eventTime(walkS, 1)),
-      told,
+      goesOn,
     );
-  const takeOut = (fixes: readonly EventOf<'fix'>[], told: (done: number) => void): Promise<void> =>
+  const takeOut = (fixes: readonly EventOf<'fix'>[], goesOn: (done: number) => boolean): Promise<void> =>
     each(
       fixes,
       ({ deviceId, seq, time }) =>
@@ -79,7 +73,7 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
           { amends: { deviceId, seq }, action: 'withdraw', reason: 'the track was taken out again' },
           eventTime(time.walkS, 1),
         ),
-      told,
+      goesOn,
     );
   const join = async (file: File, besideFromS: number): Promise<void> => {
     const seconds = await secondsOf(file);
@@ -93,14 +87,6 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
     (inputMs: number): void =>
       void add(kind, body, inputMs);
   const logNow = <K extends EventKind>(k: K, body: EventBodies[K]): void => press(k, body)(performance.now());
-  const undo = (): void => {
-    void session
-      .undo((walkS) => eventTime(walkS, 1))
-      .then(
-        () => setError(undefined),
-        (cause: unknown) => setError(new Error(NOT_KEPT, { cause })),
-      )
-      .then(() => sync());
-  };
+  const undo = (): void => void keep(() => session.undo((walkS) => eventTime(walkS, 1)));
   return { error, press, logNow, take, place, takeOut, join, undo };
 }

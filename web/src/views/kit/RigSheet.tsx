@@ -8,7 +8,10 @@ import { RigSheetHead } from './RigSheetHead.tsx';
 import { SETTINGS, stated } from './rigSheetParts.ts';
 import { MAIN_SETTINGS } from './settings.ts';
 
-/** Settings as rows, rigs as columns: what differs is notched with its size in dB, what nobody said is hatched; edited in the cell. */
+/**
+ * Settings as rows, rigs as columns: what differs is notched with its size in dB, what nobody said is hatched; edited
+ * in the cell.
+ */
 export function RigSheet({ form, kindId }: { form: SetupForm; kindId: string | undefined }) {
   const [allKinds, setAllKinds] = useState(false);
   const [allRows, setAllRows] = useState(false);

@@ -51,7 +51,10 @@ export function partAtM(path: SetupPath, { kind, index }: Part): number | undefi
   }
 }
 
-/** What is meant by a press at so many metres: a point, an obstruction or a hazard within `reachM`, else the leg there. */
+/**
+ * What is meant by a press at so many metres: a point, an obstruction or a hazard within `reachM`, else the leg
+ * there.
+ */
 export function partAt(path: SetupPath, atM: number, reachM: number): Part | undefined {
   const near = (['across', 'point', 'hazard'] as const)
     .flatMap((kind) => partNames(path, kind).map((_, index): Part => ({ kind, index })))

@@ -11,7 +11,10 @@ import { ReachLine } from './ReachLine.tsx';
 /** Columns share what there is, and scroll under a fixed head where it is too little, px. */
 const [LEAST_COLUMN_PX, MOST_COLUMN_PX, HEAD_PX, PADDING_PX] = [180, 480, 160, 8];
 
-/** Who reaches how far, where: every rig on every path on one scale. One cell is selected; arrow keys go from cell to cell. */
+/**
+ * Who reaches how far, where: every rig on every path on one scale. One cell is selected; arrow keys go from cell to
+ * cell.
+ */
 export function ReachBoard({
   board,
   selected,

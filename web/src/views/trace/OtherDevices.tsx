@@ -3,7 +3,9 @@ import { intervalText } from '@urvek/draw';
 import type { Finding } from '@urvek/study';
 import { useUnit } from '../../state/unit.ts';
 
-/** What the devices that joined say of the same direction, beside the walk's own, and how well their clocks are known. */
+/**
+ * What the devices that joined say of the same direction, beside the walk's own, and how well their clocks are known.
+ */
 export function OtherDevices({ finding, joined }: { finding: Finding; joined: readonly JoinedDevice[] }) {
   const [unit] = useUnit();
   const { seconds } = finding;

@@ -9,8 +9,8 @@ import { ReceivedClockForm } from './ReceivedClockForm.tsx';
 import { useWriting } from './useWriting.ts';
 
 /**
- * A recording of what was received on a walk that was logged where it was walked: put on the walk's clock, what was lost
- * in it is where the walk's marks say that one was.
+ * A recording of what was received on a walk that was logged where it was walked: put on the walk's clock, what was
+ * lost in it is where the walk's marks say that one was.
  */
 export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS: number) => void }) {
   const [reel, setReel] = useState<Reel>();

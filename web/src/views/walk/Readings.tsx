@@ -33,7 +33,10 @@ export function Readings({
 }: {
   add: Log;
   direction: Direction;
-  /** The last reading: instrument and server are mostly the same. Band and cell are not carried on: they change unseen. */
+  /**
+   * The last reading: instrument and server are mostly the same. Band and cell are not carried on: they change
+   * unseen.
+   */
   before: EventBodies['measured'] | undefined;
   onClose: () => void;
 }) {

@@ -6,7 +6,9 @@ import { receivedLog, type AddEntry } from './receivedLog.ts';
 import { ReceivedState } from './ReceivedState.tsx';
 import { useReceiving } from './useReceiving.ts';
 
-/** Dropouts seen by this device, at the receiving end: a picture that freezes or goes blank is logged without a thumb. */
+/**
+ * Dropouts seen by this device, at the receiving end: a picture that freezes or goes blank is logged without a thumb.
+ */
 export function Watch({ session, add }: { session: WalkSession; add: AddEntry }) {
   const { state, start, stop } = useReceiving(receivedLog(session, add, 'watching'));
   const { on, lost, level, usual, picture, trouble } = state;

@@ -2,8 +2,8 @@ import { createElement, useEffect, useState, type ComponentProps, type ReactElem
 import type { LiveWalk } from './LiveWalk.tsx';
 
 /**
- * The walk under way, which is no part of the first load: fetched as soon as what stands before it is shown, and so at hand
- * before the press that begins; out there the base may be out of reach. Undefined until it is there.
+ * The walk under way, which is no part of the first load: fetched as soon as what stands before it is shown, and so
+ * at hand before the press that begins; out there the base may be out of reach. Undefined until it is there.
  */
 export function useLiveWalk(): ((props: ComponentProps<typeof LiveWalk>) => ReactElement) | undefined {
   const [loaded, setLoaded] = useState<{ readonly LiveWalk: typeof LiveWalk }>();
