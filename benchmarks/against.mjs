@@ -10,7 +10,7 @@ import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const revision = process.argv[2] ?? 'HEAD~1';
-const ROUNDS = 5;
+const ROUNDS = 9;
 
 /** The demo of 108 walks, by whichever rooms a revision has. */
 const probe = (study) => `

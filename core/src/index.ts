@@ -140,6 +140,7 @@ export * from './propagation/predict.ts';
 export * from './propagation/predictPath.ts';
 export * from './propagation/routePoint.ts';
 export * from './propagation/slab.ts';
+export * from './memo/byIdentity.ts';
 export * from './quantity/provenance.ts';
 export * from './quantity/distanceMethod.ts';
 export * from './quantity/length.ts';

@@ -3,7 +3,7 @@ import { validateEvent } from '../schemas/event.ts';
 import { setupFromVersion2, walkFromVersion2 } from './fromVersion2.ts';
 import { setupSchema, type Setup } from '../schemas/setup.ts';
 import { checkTexts } from '../schemas/text.ts';
-import { walkHeaderSchema, type StoredWalk, type WalkHeader } from '../schemas/walk.ts';
+import { validateHeader, type StoredWalk } from '../schemas/walk.ts';
 
 export const INTERCHANGE_FORMAT = 'urvek-comparison';
 /** The newest version that is written; every earlier one is read. */
@@ -107,10 +107,7 @@ export function readWalks(value: unknown, comparisonId: string): StoredWalk[] {
 
 function readWalk(value: unknown, where: string, comparisonId: string): StoredWalk {
   if (!isObject(value)) throw new InterchangeError(`${where}: not an object`);
-  const header: WalkHeader = at(`${where}, header`, () => {
-    checkTexts(value.header);
-    return walkHeaderSchema.validateSync(object(value.header), { strict: true });
-  });
+  const header = at(`${where}, header`, () => validateHeader(object(value.header)));
   if (header.comparisonId !== comparisonId)
     throw new InterchangeError(`${where}: belongs to comparison ${header.comparisonId}`);
   if (!Array.isArray(value.log)) throw new InterchangeError(`${where}: its log is not a list`);

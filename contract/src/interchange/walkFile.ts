@@ -1,6 +1,6 @@
 import type { WalkEvent } from '@urvek/core';
 import { validateBatch } from '../schemas/event.ts';
-import { walkHeaderSchema, type WalkHeader } from '../schemas/walk.ts';
+import { validateHeader, type WalkHeader } from '../schemas/walk.ts';
 import { InterchangeError } from './interchange.ts';
 
 const FORMAT = 'urvek-walk';
@@ -43,9 +43,6 @@ export function readWalkFile(given: unknown): WalkFile {
 function looseHeader(header: unknown): unknown {
   const { productId, rigId, pathId } = header as Partial<WalkHeader>;
   const unfiled = productId === '' && rigId === '' && pathId === '';
-  walkHeaderSchema.validateSync(
-    unfiled ? { ...(header as object), productId: '-', rigId: '-', pathId: '-' } : header,
-    { strict: true },
-  );
+  validateHeader(unfiled ? { ...(header as object), productId: '-', rigId: '-', pathId: '-' } : header);
   return header;
 }

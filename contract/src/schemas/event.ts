@@ -280,13 +280,14 @@ const surelyBody = Object.fromEntries(
  */
 export function validateEvent(value: unknown): WalkEvent {
   checkTexts((value as { body?: unknown } | null)?.body);
-  if (surelyEnvelope(value)) {
-    const event = value as WalkEvent;
-    if (surelyBody[event.kind](event.body)) return plausible(event);
+  const event = value as WalkEvent;
+  if (!surelyEnvelope(value) || !surelyBody[event.kind](event.body)) {
+    eventEnvelope.validateSync(value);
+    EVENT_BODIES[event.kind].validateSync(event.body);
   }
-  const event = eventEnvelope.validateSync(value) as unknown as WalkEvent;
-  EVENT_BODIES[event.kind].validateSync(event.body);
-  return plausible(event);
+  if (event.kind === 'measured') checkPossible(event);
+  if (event.kind === 'correction' && event.body.entry) validateEntry(event.body.entry);
+  return event;
 }
 
 /** Reads what somebody enters. @throws yup.ValidationError naming the field, or saying that it cannot be. */
@@ -295,16 +296,14 @@ export function validateEntry(entry: { readonly kind: string; readonly body: unk
   if (!(kind in EVENT_BODIES) || entry.kind === 'begin' || entry.kind === 'correction')
     throw new yup.ValidationError(`an entry of kind “${entry.kind}” cannot be rewritten`);
   const read = { kind, body: EVENT_BODIES[kind].validateSync(entry.body) } as Entry;
-  const trouble = read.kind === 'measured' ? measuredTrouble(read.body) : undefined;
-  if (trouble !== undefined) throw new yup.ValidationError(trouble);
+  if (read.kind === 'measured') checkPossible(read);
   return read;
 }
 
-/** @throws yup.ValidationError for a reading that cannot be, and for a correction to one. */
-function plausible(event: WalkEvent): WalkEvent {
-  if (event.kind === 'measured') validateEntry(event);
-  if (event.kind === 'correction' && event.body.entry) validateEntry(event.body.entry);
-  return event;
+/** @throws yup.ValidationError for a reading that cannot be, whatever its fields are by themselves. */
+function checkPossible({ body }: { readonly body: EventBodies['measured'] }): void {
+  const trouble = measuredTrouble(body);
+  if (trouble !== undefined) throw new yup.ValidationError(trouble);
 }
 
 /** An event of a batch that was refused, by its place. */

@@ -12,6 +12,9 @@ test('half of a pair and NUL are found wherever they stand, and all other text p
     fc.property(fc.jsonValue({ stringUnit: 'grapheme' }), (value) => {
       const bad = /\\u0000|\\ud[89ab]|\\ud[c-f]/i.test(JSON.stringify(value));
       expect(badTextAt(value) !== undefined).toBe(bad);
+      const check = expect(() => checkTexts(value));
+      if (bad) check.toThrow('holds a sign that is no text');
+      else check.not.toThrow();
     }),
   );
 });
@@ -20,6 +23,7 @@ test('what is nested deeper than anything of ours is refused, and does not fill 
   let deep: unknown = 'x';
   for (let i = 0; i < 10_000; i++) deep = [deep];
   expect(badTextAt(deep)).toBeDefined();
+  expect(() => checkTexts(deep)).toThrow('nested too deep');
 });
 
 test('a text is cut between signs, never through one', () => {

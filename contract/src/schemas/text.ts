@@ -30,8 +30,21 @@ export function badTextAt(value: unknown): string | undefined {
   return undefined;
 }
 
+/** The same question without the place: no list of what is open, no names put together. */
+function allText(value: unknown, deep: number): boolean {
+  if (typeof value === 'string') return isText(value);
+  if (typeof value !== 'object' || value === null) return true;
+  if (deep > DEEPEST) return false;
+  if (Array.isArray(value)) return value.every((inner) => allText(inner, deep + 1));
+  for (const key in value)
+    if (!isText(key) || !allText((value as Readonly<Record<string, unknown>>)[key], deep + 1)) return false;
+  return true;
+}
+
 /** @throws yup.ValidationError naming the field whose text no database can hold. */
 export function checkTexts(value: unknown): void {
+  // Nearly all is text: where a bad one stands is looked for only when there is one.
+  if (allText(value, 0)) return;
   const at = badTextAt(value);
   if (at !== undefined)
     throw new yup.ValidationError(

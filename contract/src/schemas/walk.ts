@@ -1,5 +1,7 @@
 import * as yup from 'yup';
 import type { WalkEvent } from '@urvek/core';
+import { compile } from './compile.ts';
+import { checkTexts } from './text.ts';
 
 export const WALK_VARIANTS = ['plain', 'baseline', 'ends swapped'] as const;
 export type WalkVariant = (typeof WALK_VARIANTS)[number];
@@ -35,6 +37,20 @@ export const walkHeaderSchema = yup
   .noUnknown();
 
 export type WalkHeader = yup.InferType<typeof walkHeaderSchema>;
+
+const surelyHeader = compile(walkHeaderSchema);
+
+/**
+ * Reads a header: by the compiled rules where they are enough, by the schema where they are not, which says what is
+ * wrong.
+ * @throws yup.ValidationError naming the field.
+ */
+export function validateHeader(value: unknown): WalkHeader {
+  checkTexts(value);
+  return value !== undefined && surelyHeader(value)
+    ? (value as WalkHeader)
+    : walkHeaderSchema.validateSync(value, { strict: true });
+}
 
 /** A walk as the base holds it. */
 export interface StoredWalk {

@@ -1,4 +1,5 @@
 import {
+  byIdentity,
   auditConsistency,
   auditFairness,
   kindOf,
@@ -16,7 +17,6 @@ import {
   readingTrouble,
 } from '@urvek/core';
 import { type Product, type Rig, type Setup } from '@urvek/contract';
-import { byIdentity } from '../memo.ts';
 import { plannedPaths, plannedRigs, type PlannedWalk } from '../plan/plannedWalks.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
 import { rigKey, subjectsOf } from '../results/subjects.ts';

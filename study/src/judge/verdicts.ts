@@ -1,4 +1,5 @@
 import {
+  byIdentity,
   judgeClaim,
   judgeLatencyClaim,
   judgeRatioClaim,
@@ -14,7 +15,6 @@ import {
   criterionFor,
 } from '@urvek/core';
 import { type Product, type ProductClaim, type Setup } from '@urvek/contract';
-import { byIdentity } from '../memo.ts';
 import { plannedPaths, plannedWalks } from '../plan/plannedWalks.ts';
 import { unitsWalked, type Finding, type SetupPath } from '../results/findings.ts';
 import type { PathRanges } from '../results/ranges.ts';

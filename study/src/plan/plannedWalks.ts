@@ -1,6 +1,5 @@
-import { balancedOrder, type EndReason, type Slot } from '@urvek/core';
+import { byIdentity, balancedOrder, type EndReason, type Slot } from '@urvek/core';
 import type { Product, Rig, Setup, WalkVariant, WalkHeader } from '@urvek/contract';
-import { byIdentity } from '../memo.ts';
 import type { SetupPath } from '../results/findings.ts';
 
 /** A path must outrun what it tests by this much, or the result will be a bound. */

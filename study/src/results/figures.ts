@@ -1,4 +1,5 @@
 import {
+  byIdentity,
   cameByText,
   capOf,
   fallOf,
@@ -17,7 +18,6 @@ import {
   readingTrouble,
 } from '@urvek/core';
 import type { Finding, SetupPath } from './findings.ts';
-import { byIdentity } from '../memo.ts';
 import { byProduct, clipped } from './places.ts';
 import type { PathRanges } from './ranges.ts';
 

@@ -1,6 +1,5 @@
-import { deriveWalk, nameWalk, type DerivedWalk, type WalkFinding } from '@urvek/core';
+import { byIdentity, deriveWalk, nameWalk, type DerivedWalk, type WalkFinding } from '@urvek/core';
 import type { Product, Setup, WalkHeader, StoredWalk } from '@urvek/contract';
-import { byIdentity } from '../memo.ts';
 import { rigKey, subjectByRig, subjectsOf, type Subject } from './subjects.ts';
 
 export type SetupPath = Setup['paths'][number];

@@ -1,5 +1,4 @@
-import { isAtStand, mean, type Direction, type Grade } from '@urvek/core';
-import { byIdentity } from '../memo.ts';
+import { byIdentity, isAtStand, mean, type Direction, type Grade } from '@urvek/core';
 import type { PathRanges } from './ranges.ts';
 
 /** One cell of the matrix of stands. */

@@ -1,6 +1,8 @@
 import {
+  byIdentity,
   kindOf,
   type Criterion,
+  type AcrossSummary,
   type RangeSummary,
   type Side,
   outcomeOf,
@@ -14,7 +16,6 @@ import {
   type WantedCriterion,
 } from '@urvek/core';
 import { type Setup, type WalkHeader } from '@urvek/contract';
-import { byIdentity } from '../memo.ts';
 import { summarise, summariseAcross } from './summarise.ts';
 import { type SetupPath, type Finding, speaking } from './findings.ts';
 import { comesBack, type ComesBack } from './comesBack.ts';
@@ -192,7 +193,7 @@ const pathRange = byIdentity(
 export interface AcrossPaths {
   readonly kindId: string;
   readonly criterion: Criterion;
-  readonly summary: RangeSummary;
+  readonly summary: AcrossSummary;
 }
 
 /** Kinds that were walked on two paths or more. */

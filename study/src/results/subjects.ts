@@ -1,6 +1,5 @@
-import { nothingTellsApart } from '@urvek/core';
+import { byIdentity, nothingTellsApart } from '@urvek/core';
 import type { Product, Rig, Setup } from '@urvek/contract';
-import { byIdentity } from '../memo.ts';
 
 /**
  * What is compared: the rigs of one product that nothing stated tells apart. Where all its rigs are alike

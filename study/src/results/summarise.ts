@@ -1,4 +1,10 @@
-import { summariseRanges, type RangeSummary, type WalkInterval } from '@urvek/core';
+import {
+  summariseAcross as acrossOf,
+  summariseRanges,
+  type AcrossSummary,
+  type RangeSummary,
+  type WalkInterval,
+} from '@urvek/core';
 import { memoised } from '../memo.ts';
 
 /** How many summaries are kept: of nine products on four paths by five criteria, both ways, all. */
@@ -36,8 +42,8 @@ export const summarise: (walks: readonly WalkInterval[]) => RangeSummary = memoi
 );
 
 /** The same over several paths: ratios and their dependence on the path, no cell by itself. */
-export const summariseAcross: (walks: readonly WalkInterval[]) => RangeSummary = memoised(
+export const summariseAcross: (walks: readonly WalkInterval[]) => AcrossSummary = memoised(
   keyOf,
-  (walks) => summariseRanges(walks, { sharedP10: false, own: false }),
+  acrossOf,
   MOST,
 );

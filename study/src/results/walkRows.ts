@@ -1,4 +1,5 @@
 import {
+  byIdentity,
   scaleUOf,
   walkIntervals,
   type Criterion,
@@ -8,7 +9,6 @@ import {
   criterionFor,
   type WantedCriterion,
 } from '@urvek/core';
-import { byIdentity } from '../memo.ts';
 import { speaking, type Finding } from './findings.ts';
 
 /** Of the methods by which a bracket was come by, the one that carries the greatest scale error, and that error. */

@@ -2,8 +2,8 @@ import { Z90 } from '../../numeric/normal.ts';
 import { noncentralTQuantile } from '../../numeric/noncentralT.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
-import { fitRanges, isFit } from './fit.ts';
-import { ONE_LOCATION } from './levels.ts';
+import { isFit } from './fit.ts';
+import { fitOneLocation } from './keptFits.ts';
 import { profileSides } from './profile.ts';
 
 /** What a product's own walks say of the distance that one in ten, or nine in ten, outlast: no other's spread. */
@@ -55,7 +55,7 @@ function dropsFor(n: number, m: number, z: number): { readonly low: number; read
 export function ownSpread(
   walks: readonly WalkInterval[],
   groups = walks.length,
-  fit = fitRanges(walks, ONE_LOCATION),
+  fit = fitOneLocation(walks),
 ): OwnSpread | undefined {
   const n = fit.model.informative;
   if (n < 2 || n < walks.length) return undefined;

@@ -1,11 +1,11 @@
 import { sandwich } from '../../numeric/linear.ts';
 import { countCensoring, type Censoring, type WalkInterval } from '../../walk/walkInterval.ts';
-import { cellFinding, type CellFinding, type Wanted } from './cellFinding.ts';
+import { cellFinding, type CellFinding } from './cellFinding.ts';
 import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
 import { interactionTest, productTest, type ChiSquareTest } from './likelihoodRatio.ts';
 import { dot } from './quantile.ts';
 import type { RatioFinding } from './ratioFinding.ts';
-import { ratiosOf } from './ratios.ts';
+import { ratiosOf, type Pair } from './ratios.ts';
 import { spreadsInDoubt } from './welch.ts';
 import { unitFindings, type UnitFinding, type UnitSpread } from './unitFinding.ts';
 
@@ -51,7 +51,7 @@ export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p))
  */
 export function summariseRanges(
   walks: readonly WalkInterval[],
-  { sharedP10 = true, own = true }: Wanted = {},
+  { sharedP10 = true }: { readonly sharedP10?: boolean } = {},
 ): RangeSummary {
   const fit = fitRanges(walks);
   const { productLevels, pathLevels } = fit.model;
@@ -59,14 +59,13 @@ export function summariseRanges(
   const known = named.filter(
     (c): c is NamedCoefficient & { weights: number[] } => isFit(fit) && c.weights !== undefined,
   );
-  const pairs = productLevels.flatMap((a, i) => productLevels.slice(i + 1).map((b) => [b, a] as const));
   const [onlyPath] = pathLevels;
   const ownMedian =
     pathLevels.length === 1 &&
     productLevels.length > 1 &&
     onlyPath !== undefined &&
     spreadsInDoubt(productLevels.map((p) => walks.filter((w) => w.product === p)));
-  const ratios = ratiosOf(fit, walks, pairs);
+  const ratios = ratiosOf(fit, walks, pairsOf(productLevels));
   return {
     n: walks.length,
     censoring: countCensoring(walks),
@@ -85,7 +84,7 @@ export function summariseRanges(
       ? sandwich([...known.map((c) => [...c.weights, 0]), [...fit.beta.map(() => 0), 1]], fit.covariance)
       : undefined,
     fitted: productLevels.flatMap((product) =>
-      pathLevels.map((path) => cellFinding(fit, walks, product, path, { sharedP10, own, ownMedian })),
+      pathLevels.map((path) => cellFinding(fit, walks, product, path, { sharedP10, own: true, ownMedian })),
     ),
     productRatios: ratios.product,
     lrTestProduct: isFit(fit) ? productTest(walks, fit) : undefined,
@@ -95,6 +94,23 @@ export function summariseRanges(
     ...unitFindings(walks),
   };
 }
+
+/** What walks on several paths say together: how products compare, and whether that depends on the path. */
+export type AcrossSummary = Pick<RangeSummary, 'n' | 'productRatios' | 'interaction'>;
+
+/** The same model asked for no more than that: no cell by itself, no unit. */
+export function summariseAcross(walks: readonly WalkInterval[]): AcrossSummary {
+  const fit = fitRanges(walks);
+  return {
+    n: walks.length,
+    productRatios: ratiosOf(fit, walks, pairsOf(fit.model.productLevels)).product,
+    interaction: interactionTest(walks, fit),
+  };
+}
+
+/** Each two products once, the later of the order above the earlier. */
+const pairsOf = (products: readonly string[]): Pair[] =>
+  products.flatMap((a, i) => products.slice(i + 1).map((b) => [b, a] as const));
 
 interface NamedCoefficient {
   name: string;

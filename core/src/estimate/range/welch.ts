@@ -2,8 +2,8 @@ import { chiSquareUpper } from '../../numeric/chiSquare.ts';
 import { welchT } from '../../numeric/welchT.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
-import { ONE_LOCATION, PRODUCTS_ONLY } from './levels.ts';
-import { fitRanges, isFit, type RangeFit } from './fit.ts';
+import { isFit, type RangeFit } from './fit.ts';
+import { fitOneLocation, fitProducts } from './keptFits.ts';
 
 /** Below this chance of equal spreads by the likelihood ratio they plainly differ. */
 const PLAINLY = 0.05;
@@ -26,7 +26,7 @@ interface Own {
 }
 
 function own(walks: readonly WalkInterval[]): Own | undefined {
-  const fit = fitRanges(walks, ONE_LOCATION);
+  const fit = fitOneLocation(walks);
   const n = walks.length;
   if (!isFit(fit) || n < 3 || fit.model.informative < n) return undefined;
   return {
@@ -48,7 +48,7 @@ export function welchRatio(
 ): WelchRatio | undefined {
   const [a, b] = [own(numerator), own(denominator)];
   if (!a || !b) return undefined;
-  const shared = fitRanges([...numerator, ...denominator], PRODUCTS_ONLY);
+  const shared = fitProducts([...numerator, ...denominator]);
   if (!isFit(shared) || !spreadsDiffer(a, b, shared)) return undefined;
   const found = welchT({ ...a, mean: a.mu }, { ...b, mean: b.mu });
   const { difference: logRatio, half95, standardError, p, df } = found;
@@ -74,17 +74,14 @@ const DOUBTFUL = 0.4;
  */
 export function spreadsInDoubt(products: readonly (readonly WalkInterval[])[]): boolean {
   const telling = products.flatMap((walks) => {
-    const fit = fitRanges(walks, ONE_LOCATION);
+    const fit = fitOneLocation(walks);
     const top = isFit(fit) ? fit.logLikelihood : fit.supremum;
     return walks.length >= 3 && fit.model.informative === walks.length && top !== undefined
       ? [{ walks, top }]
       : [];
   });
   if (telling.length < 2) return false;
-  const shared = fitRanges(
-    telling.flatMap(({ walks }) => walks),
-    PRODUCTS_ONLY,
-  );
+  const shared = fitProducts(telling.flatMap(({ walks }) => walks));
   if (!isFit(shared)) return false;
   const gained = telling.reduce((sum, t) => sum + t.top, -shared.logLikelihood);
   return chiSquareUpper(Math.max(0, 2 * gained), telling.length - 1) < DOUBTFUL;
