@@ -2,6 +2,7 @@ import type { Setup } from '@urvek/contract';
 import { countOf, plural, scaleText } from '@urvek/core';
 import { unitsOf, type RangeView } from '@urvek/study';
 import { cellRests, say, walkRests, type Sentence } from './report/sentence.ts';
+import * as phrases from './phrases.ts';
 
 /** What a reader must know before trusting the figures: said at once, next to them. */
 export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
@@ -15,18 +16,13 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
   return [
     ...cells
       .filter((c) => c.walks === 1)
-      .map((c) => of(`${c.product}: one walk decides nothing; its interval is all there is.`, c.product)),
+      .map((c) => of(phrases.oneWalkDecidesNothingItsInterval(c.product), c.product)),
     ...cells
       .filter((c) => c.walks > 1 && c.walks < 5)
       .map((c) => of(`${c.product}: ${c.walks} walks give a wide interval.`, c.product)),
     ...cells
       .filter((c) => c.failures === 0)
-      .map((c) =>
-        of(
-          `${c.product}: no walk failed, so what is known is a bound ("more than"), not a range.`,
-          c.product,
-        ),
-      ),
+      .map((c) => of(phrases.noWalkFailedSoWhatIs(c.product), c.product)),
     ...(summary.reason === undefined || cells.length === 0
       ? []
       : [ofAll(`${summary.reason.charAt(0).toUpperCase()}${summary.reason.slice(1)}.`)]),
@@ -34,7 +30,7 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
       .filter((r) => !r.estimate)
       .map((r) =>
         of(
-          `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? 'not estimable'}).`,
+          `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? phrases.notEstimable}).`,
           r.numerator,
           r.denominator,
         ),
@@ -52,20 +48,18 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
     ...(units.size > 0 && [...units.values()].every((n) => n === 1)
       ? [
           ofAll(
-            `One unit of ${[...units.keys()].join(', of ')}: the results speak for ${plural(units.size, 'that unit', 'those units')}.`,
+            phrases.oneUnitOfTheResultsSpeak(
+              [...units.keys()].join(phrases.ofText),
+              plural(units.size, phrases.thatUnit, phrases.thoseUnits),
+            ),
           ),
         ]
       : []),
     ...(directions.size === 1 && side !== 'both ways'
-      ? [say(`Looked at ${[...directions][0]} only.`, walkRests(walks))]
+      ? [say(phrases.lookedAtOnly([...directions][0]), walkRests(walks))]
       : []),
     ...(begun.length > 0
-      ? [
-          say(
-            `${countOf(begun.length, 'walk')} begun and not finished: what is left may be the better ones.`,
-            walkRests(begun),
-          ),
-        ]
+      ? [say(phrases.begunAndNotFinishedWhatIs(countOf(begun.length, 'walk')), walkRests(begun))]
       : []),
   ];
 }

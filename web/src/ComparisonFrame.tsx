@@ -4,6 +4,7 @@ import { StageStrip } from './components/StageStrip.tsx';
 import { TopBar } from './components/TopBar.tsx';
 import { useComparisonId } from './components/WithWorkspace.tsx';
 import { Tour } from './components/Tour.tsx';
+import * as phrases from './phrases.ts';
 
 /** What stands around every stage of one comparison: its name, its history, the stages. */
 export function ComparisonFrame() {
@@ -16,12 +17,12 @@ export function ComparisonFrame() {
           <>
             {data.title}
             {data.demo && (
-              <span className="ml-3 border border-sheet px-1.5 text-sm">made up: simulated walks</span>
+              <span className="ml-3 border border-sheet px-1.5 text-sm">{phrases.madeUpSimulatedWalks}</span>
             )}
             {/* It names products: while the plan is blind it is reached from Kit. */}
             {data.setup.plan.blind !== true && (
               <Link to={`/c/${id}/history`} className="ml-3 hidden text-sm underline sm:inline">
-                History
+                {phrases.history}
               </Link>
             )}
           </>

@@ -8,6 +8,7 @@ import type { Criterion } from '../grade/criterion.ts';
 import { formatLength } from '../quantity/length.ts';
 import { MOST_WALKS, walksToTell } from '../numeric/walksToTell.ts';
 import { walksFor } from './walksFor.ts';
+import * as phrases from './phrases.ts';
 
 /** What the maker or folklore says of a product's range. */
 export interface Claim {
@@ -70,7 +71,7 @@ export function judgeClaim(claim: Claim, evidence: Evidence): Verdict {
       outcome: 'not tested',
       reason: notTested(claim, evidence),
       next: nextPath(claim),
-      step: 'walk it',
+      step: phrases.walkIt,
       caveats,
     };
   const known = knownOf(claim, cell, cell.withScale95M, cell.withScale95M.allHeldToM);
@@ -78,15 +79,27 @@ export function judgeClaim(claim: Claim, evidence: Evidence): Verdict {
   if (known.low !== undefined && known.low >= claim.distanceM)
     return {
       outcome: 'supported',
-      reason: `The median ${evidence.criterion} lies beyond ${formatLength(known.low)} with 95 % confidence (${n}); the claim is ${claim.entered}.`,
+      reason: phrases.theMedianLiesBeyondWith95(
+        evidence.criterion,
+        formatLength(known.low),
+        n,
+        claim.entered,
+      ),
       next: undefined,
       caveats,
     };
   if (known.above !== undefined && known.above < claim.distanceM) {
-    const what = claim.upTo ? 'Even the best tenth of walks ends' : 'The median lies';
+    const what = claim.upTo ? phrases.evenTheBestTenthOfWalks : phrases.theMedianLies;
     return {
       outcome: 'refuted',
-      reason: `${what} before ${formatLength(known.above)} with 95 % confidence (${evidence.criterion}, ${n}); the claim is ${claim.upTo ? 'up to ' : ''}${claim.entered}.`,
+      reason: phrases.beforeWith95PercentConfidenceThe(
+        what,
+        formatLength(known.above),
+        evidence.criterion,
+        n,
+        claim.upTo ? phrases.upTo : '',
+        claim.entered,
+      ),
       next: undefined,
       caveats,
     };
@@ -133,31 +146,44 @@ function undecided(claim: Claim, cell: CellFinding, { low, high, above }: Known)
   const n = cellBasis(cell);
   const { bounds, walks } = cell;
   if (bounds && cell.failures === 0 && !cell.estimable)
-    return `${heldText(cell)}: a bound, not a range, and ${walks < WALKS_FOR_MEDIAN ? `fewer than the ${WALKS_FOR_MEDIAN} walks that would bound the median` : `short of ${claim.entered}`}.`;
+    return `${heldText(cell)}: a bound, not a range, and ${walks < WALKS_FOR_MEDIAN ? phrases.fewerThanTheWalksThatWould(WALKS_FOR_MEDIAN) : phrases.shortOf(claim.entered)}.`;
   if (low === undefined && high === undefined)
-    return `${n} ${plural(walks, 'bounds', 'bound')} no median: ${cell.reason ?? 'too few for an interval'}.`;
+    return phrases.noMedian(n, plural(walks, 'bounds', 'bound'), cell.reason ?? phrases.tooFewForAnInterval);
   const upper = claim.upTo ? above : high;
-  return `The claim of ${claim.entered} lies between the median's lower bound, ${low === undefined ? 'none' : show(low)}, and ${claim.upTo ? 'the upper bound of the best tenth of walks' : "the median's upper bound"}, ${upper === undefined ? 'none' : show(upper)} (${n}).`;
+  return phrases.theClaimOfLiesBetweenThe(
+    claim.entered,
+    low === undefined ? 'none' : show(low),
+    claim.upTo ? phrases.theUpperBoundOfTheBest : phrases.theMediansUpperBound,
+    upper === undefined ? 'none' : show(upper),
+    n,
+  );
 }
 
 /** "Held to the end, about 90 m by eye: at least 58 m, in 1 of 1 walk". */
 export function heldText({ bounds, walks, scale, withScale95M }: CellFinding): string {
   const toM = bounds?.allHeldToM ?? 0;
-  const held = `in ${walks} of ${walksText(walks)}`;
+  const held = phrases.inOf(walks, walksText(walks));
   return scaleText(scale) === undefined || withScale95M.allHeldToM === undefined
-    ? `Held to ${formatLength(toM)} ${held}`
-    : `Held to the end, ${aboutText(formatLength(toM), scale)}: at least ${formatLength(withScale95M.allHeldToM)}, ${held}`;
+    ? phrases.heldTo(formatLength(toM), held)
+    : phrases.heldToTheEndAtLeast(
+        aboutText(formatLength(toM), scale),
+        formatLength(withScale95M.allHeldToM),
+        held,
+      );
 }
 
 function notTested(claim: Claim, { pathReachM }: Evidence): string {
-  if (claim.condition === 'unstated') return 'No walk of this product has an outcome.';
+  if (claim.condition === 'unstated') return phrases.noWalkOfThisProductHas;
   return pathReachM === undefined
-    ? `No path here is ${claim.condition}: walks elsewhere say nothing on this claim.`
-    : `No walk of this product on the ${claim.condition} path has an outcome.`;
+    ? phrases.noPathHereIsWalksElsewhere(claim.condition)
+    : phrases.noWalkOfThisProductOn(claim.condition);
 }
 
 const nextPath = (claim: Claim): string =>
-  `Walk it on ${claim.condition === 'unstated' ? 'a path' : `an ${claim.condition} path`} of at least ${formatLength(1.5 * claim.distanceM)}.`;
+  phrases.walkItOnOfAtLeast(
+    claim.condition === 'unstated' ? phrases.aPath : phrases.anPath(claim.condition),
+    formatLength(1.5 * claim.distanceM),
+  );
 
 /**
  * The cheapest next step: a longer path when this one cannot settle it, else more walks, with marks about
@@ -172,33 +198,37 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
   );
   if (decides(claim, exact) && cell.scale.additive)
     return {
-      step: 'measure the fixed end',
-      next: 'Measure where the fixed end stands and enter in Paths how well that is known, and learn the operator’s delay with the trainer on Bench, before the next walks: but for these the walks would decide it.',
+      step: phrases.measureTheFixedEnd,
+      next: phrases.measureWhereTheFixedEndStands,
     };
   if (decides(claim, exact))
     return {
-      step: 'measure the distance',
-      next: `Measure the distance: the walks would decide it if it were not known ${byMethod(cell.scale.method ?? 'this method')} only. Read the places again by tape, laser or map, and correct the marks in Trace.`,
+      step: phrases.measureTheDistance,
+      next: phrases.measureTheDistanceTheWalksWould(byMethod(cell.scale.method ?? phrases.thisMethod)),
     };
   if (pathReachM !== undefined && pathReachM <= claim.distanceM)
     return {
-      step: 'longer path',
-      next: `This path ends at ${formatLength(pathReachM)} and could never settle ${claim.entered}: ${nextPath(claim).toLowerCase()}`,
+      step: phrases.longerPath,
+      next: phrases.thisPathEndsAtAndCould(
+        formatLength(pathReachM),
+        claim.entered,
+        nextPath(claim).toLowerCase(),
+      ),
     };
   const points = [0.97, 1, 1.03]
     .map((r) => Math.round(claim.distanceM * r))
     .filter((m) => pathReachM === undefined || m <= pathReachM);
-  const marks = `with marks at ${points.join(', ')} m`;
+  const marks = phrases.withMarksAtM(points.join(', '));
   const more = walksWanted(claim, cell);
-  if (more === undefined) return { step: '1 more walk', next: `One more walk, ${marks}; then look again.` };
+  if (more === undefined) return { step: phrases.n1MoreWalk, next: phrases.oneMoreWalkThenLookAgain(marks) };
   return more > 30
     ? {
-        step: 'too close to tell',
-        next: `The claim lies too close to the median for a practicable number of walks (about ${more} more).`,
+        step: phrases.tooCloseToTell,
+        next: phrases.theClaimLiesTooCloseTo(more),
       }
     : {
-        step: `${more} more ${plural(more, 'walk')}`,
-        next: `About ${more} more ${plural(more, 'walk')}, ${marks}, if the median stays where it is.`,
+        step: phrases.more(more, plural(more, 'walk')),
+        next: phrases.aboutMoreIfTheMedianStays(more, plural(more, 'walk'), marks),
       };
 }
 
@@ -216,12 +246,8 @@ function walksWanted(claim: Claim, { median, own, walks }: CellFinding): number 
 
 function caveatsOf(claim: Claim, { unitsTested, criterion }: Evidence): string[] {
   return [
-    `Judged on the median of "${criterion}".`,
-    ...(unitsTested <= 1
-      ? ['One unit was tested: the result speaks for that unit, the claim for the model.']
-      : []),
-    ...(claim.condition === 'unstated'
-      ? ['The claim states no condition: it is judged on every path walked.']
-      : []),
+    phrases.judgedOnTheMedianOf(criterion),
+    ...(unitsTested <= 1 ? [phrases.oneUnitWasTestedTheResult] : []),
+    ...(claim.condition === 'unstated' ? [phrases.theClaimStatesNoConditionIt] : []),
   ];
 }

@@ -1,4 +1,5 @@
 import { parseLength } from '../quantity/length.ts';
+import * as phrases from './phrases.ts';
 
 /** What a claim can be about. */
 export const CLAIM_FORMS = ['distance', 'ratio', 'throughput', 'speed ratio', 'latency'] as const;
@@ -26,7 +27,7 @@ function halfUnit(text: string): number {
 function scaled(text: string, pattern: RegExp, factors: Readonly<Record<string, number>>): ClaimValue {
   const match = pattern.exec(text.trim());
   const factor = factors[(match?.[2] ?? '').toLowerCase()];
-  if (!match?.[1] || factor === undefined) throw new RangeError(`invalid claim: ${JSON.stringify(text)}`);
+  if (!match?.[1] || factor === undefined) throw new RangeError(phrases.invalidClaim(JSON.stringify(text)));
   return { value: Number(match[1].replaceAll(',', '')) * factor, roundingHalf: halfUnit(match[1]) * factor };
 }
 
@@ -47,7 +48,7 @@ function ratio(text: string): ClaimValue {
   const percent = /^([+\-−]?)\s*([\d.]+)\s*%\s*(farther|further|more|longer|less|shorter)?$/i.exec(
     text.trim(),
   );
-  if (!percent?.[2]) throw new RangeError(`invalid claim: ${JSON.stringify(text)}`);
+  if (!percent?.[2]) throw new RangeError(phrases.invalidClaim(JSON.stringify(text)));
   const down = percent[1] === '-' || percent[1] === '−' || /less|shorter/i.test(percent[3] ?? '');
   return {
     value: 1 + (down ? -1 : 1) * (Number(percent[2]) / 100),

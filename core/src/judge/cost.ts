@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** What a product and everything needed to reach its range costs: cables, supplies, antenna. */
 export interface CostLine {
   readonly what: string;
@@ -24,7 +26,7 @@ export interface CostPerMetre extends CostedRange {
 /** In order of cost; ties keep theirs. @throws RangeError on a reach that is not above 0. */
 export function costPerMetre(ranges: readonly CostedRange[]): CostPerMetre[] {
   const bad = ranges.find((r) => !(r.reachM > 0));
-  if (bad) throw new RangeError(`invalid reachM: ${bad.reachM}`);
+  if (bad) throw new RangeError(phrases.invalidReachm(bad.reachM));
   const sorted = [...ranges].sort((a, b) => a.total - b.total);
   const [cheapest] = sorted;
   return sorted.map((r) => ({

@@ -1,8 +1,9 @@
 import { countOf } from '../quantity/plural.ts';
 import type { Latency } from '../estimate/latency/latency.ts';
 import type { Verdict } from './claim.ts';
+import * as phrases from './phrases.ts';
 
-const ms = (seconds: number): string => `${(1000 * seconds).toFixed(0)} ms`;
+const ms = (seconds: number): string => phrases.ms((1000 * seconds).toFixed(0));
 
 /** A claimed latency is kept when the whole interval stays within it, broken when it lies beyond. */
 export function judgeLatencyClaim(
@@ -13,17 +14,17 @@ export function judgeLatencyClaim(
   if (!found && refused !== undefined)
     return {
       outcome: 'undecided',
-      reason: `It was measured, and says nothing: ${refused}.`,
-      next: 'Measure by frames of a fast camera, whose own chain is not in between.',
-      step: 'a fast camera',
+      reason: phrases.itWasMeasuredAndSaysNothing(refused),
+      next: phrases.measureByFramesOfAFast,
+      step: phrases.aFastCamera,
       caveats: [],
     };
   if (!found)
     return {
       outcome: 'not tested',
-      reason: 'No latency of this product was measured.',
-      next: 'Count frames between an act and its picture, or film a clock beside its screen; ten readings.',
-      step: 'ten readings',
+      reason: phrases.noLatencyOfThisProductWas,
+      next: phrases.countFramesBetweenAnActAnd,
+      step: phrases.tenReadings,
       caveats: [],
     };
   const [low, high] = [found.latencyS - found.halfWidthS, found.latencyS + found.halfWidthS];
@@ -33,27 +34,27 @@ export function judgeLatencyClaim(
     interval: `± ${ms(found.halfWidthS)}`,
     n: String(found.readings),
   };
-  const caveats = [`Resolution of the method: ${ms(found.resolutionS)}.`];
+  const caveats = [phrases.resolutionOfTheMethod(ms(found.resolutionS))];
   if (high <= latencyS)
     return {
       outcome: 'supported',
-      reason: `Measured ${what}; the claim is ${entered}.`,
+      reason: phrases.measuredTheClaimIs(what, entered),
       next: undefined,
       ...{ found: figures, caveats },
     };
   if (low > latencyS)
     return {
       outcome: 'refuted',
-      reason: `Measured ${what}, beyond the ${entered} claimed.`,
+      reason: phrases.measuredBeyondTheClaimed(what, entered),
       next: undefined,
       ...{ found: figures, caveats },
     };
   return {
     outcome: 'undecided',
-    reason: `Measured ${what}, which holds the ${entered} claimed.`,
+    reason: phrases.measuredWhichHoldsTheClaimed(what, entered),
     ...(found.resolutionS > Math.abs(found.latencyS - latencyS)
-      ? { step: 'a faster camera', next: 'A faster camera: its frames are longer than the difference.' }
-      : { step: 'more readings', next: 'More readings of the same kind.' }),
+      ? { step: phrases.aFasterCamera, next: phrases.aFasterCameraItsFramesAre }
+      : { step: phrases.moreReadings, next: phrases.moreReadingsOfTheSameKind }),
     ...{ found: figures, caveats },
   };
 }

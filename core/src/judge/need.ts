@@ -7,6 +7,7 @@ import type { WalkInterval } from '../walk/walkInterval.ts';
 import { formatLength } from '../quantity/length.ts';
 import { heldText } from './claim.ts';
 import { walksFor } from './walksFor.ts';
+import * as phrases from './phrases.ts';
 
 export interface Need {
   readonly use: string;
@@ -57,7 +58,7 @@ export function heldToText(
   distanceM: number,
 ): string {
   const { held, of } = heldTo(walks, distanceM);
-  return of === 0 ? 'no walk tells' : `${held} of ${countOf(of, 'walk')} held to it`;
+  return of === 0 ? phrases.noWalkTells : phrases.ofHeldToIt(held, countOf(of, 'walk'));
 }
 
 /** Walks that must all hold before 9 of 10 may be said to. */
@@ -79,12 +80,18 @@ export function judgeNeed(
   const { held, of } = heldTo(walks, need.distanceM);
   if (of === 0) return { ...judged, kOfN: undefined };
   const { low, high } = clopperPearson(held, of);
-  const few =
-    (cell?.walks ?? 0) < WALKS_FOR_P10 ? ' Below 29 walks a tenth is a statement of the model.' : '';
+  const few = (cell?.walks ?? 0) < WALKS_FOR_P10 ? phrases.below29WalksATenthIs : '';
   return {
     ...judged,
     kOfN: { held, of },
-    reason: `${judged.reason} ${held} of ${of} walks held to it (95 %: ${(100 * low).toFixed(0)} to ${(100 * high).toFixed(0)} %).${judged.outcome === 'unknown' ? '' : few}`,
+    reason: phrases.ofWalksHeldToIt95(
+      judged.reason,
+      held,
+      of,
+      (100 * low).toFixed(0),
+      (100 * high).toFixed(0),
+      judged.outcome === 'unknown' ? '' : few,
+    ),
   };
 }
 
@@ -99,38 +106,38 @@ function judgeByModel(need: Need, criterion: string, cell: CellFinding | undefin
   });
   if (!cell || cell.walks === 0)
     return unknown(
-      need.condition === 'unstated' ? 'Not walked.' : `Not walked on an ${need.condition} path.`,
+      need.condition === 'unstated' ? phrases.notWalked : phrases.notWalkedOnAnPath(need.condition),
     );
   const n = cellBasis(cell);
   const { low, high } = cell.withScale95M.p10 ?? { low: undefined, high: undefined };
   const p10M = cell.own?.p10?.estimateM;
   const margin = p10M === undefined ? undefined : p10M / need.distanceM;
-  const interval = `${low === undefined ? 'no bound' : formatLength(low)} to ${high === undefined ? 'no bound' : formatLength(high)}`;
+  const interval = phrases.to(
+    low === undefined ? phrases.noBound : formatLength(low),
+    high === undefined ? phrases.noBound : formatLength(high),
+  );
   if (low !== undefined && low >= need.distanceM)
     return {
       outcome: 'meets',
       margin: margin ?? low / need.distanceM,
       atLeast: margin === undefined,
-      reason: `9 of 10 walks hold to at least ${formatLength(low)} (${criterion}, ${n}).`,
+      reason: phrases.n9Of10WalksHoldTo(formatLength(low), criterion, n),
     };
   if (high !== undefined && high < need.distanceM)
     return {
       outcome: 'fails',
       margin,
       atLeast: false,
-      reason: `9 of 10 walks hold to no more than ${formatLength(high)} (${criterion}, ${n}).`,
+      reason: phrases.n9Of10WalksHoldTo2(formatLength(high), criterion, n),
     };
   if (margin !== undefined && low !== undefined)
     return {
       outcome: 'marginal',
       margin,
       atLeast: false,
-      reason: `9 of 10 walks hold to somewhere within ${interval}, which holds the need (${criterion}, ${n}).`,
+      reason: phrases.n9Of10WalksHoldTo3(interval, criterion, n),
     };
-  return (
-    boundOnly(need, criterion, cell) ??
-    unknown(`${n} give no lower bound for the distance to which 9 of 10 hold.`)
-  );
+  return boundOnly(need, criterion, cell) ?? unknown(phrases.giveNoLowerBoundForThe(n));
 }
 
 /** What walks that never failed say: enough of them meet a need that lies within. */
@@ -160,16 +167,19 @@ export function reachOfNeed(asked: string, cell: CellFinding | undefined): NeedV
     ...{ outcome, reason, margin: undefined, atLeast: false, kOfN: undefined },
     ...(outcome === 'distance' ? { reach: { foundM, ends: found, atLeast, walks: cell?.walks ?? 0 } } : {}),
   });
-  if (!cell || cell.walks === 0) return told('unknown', 'Nothing of it was read here.');
+  if (!cell || cell.walks === 0) return told('unknown', phrases.nothingOfItWasReadHere);
   const n = cellBasis(cell);
   const { p10, median } = cell.withScale95M;
   const ends = ({ low, high }: { low: number | undefined; high: number | undefined }): string =>
-    `${low === undefined ? 'no bound' : formatLength(low)} to ${high === undefined ? 'no bound' : formatLength(high)}`;
+    phrases.to(
+      low === undefined ? phrases.noBound : formatLength(low),
+      high === undefined ? phrases.noBound : formatLength(high),
+    );
   const tenth =
     p10 && cell.own?.p10?.estimateM !== undefined
-      ? `9 of 10 walks hold it to ${formatLength(cell.own.p10.estimateM)} (95 %: ${ends(p10)})`
+      ? phrases.n9Of10WalksHoldIt(formatLength(cell.own.p10.estimateM), ends(p10))
       : undefined;
-  const middle = cell.median && median && `median ${formatLength(cell.median.estimateM)} (${ends(median)})`;
+  const middle = cell.median && median && phrases.median(formatLength(cell.median.estimateM), ends(median));
   const said = [tenth, middle].filter((t) => t !== undefined);
   if (said.length > 0)
     return told(
@@ -186,13 +196,10 @@ export function reachOfNeed(asked: string, cell: CellFinding | undefined): NeedV
     });
   const { allHeldToM: heldM, allFailedByM: failedM } = cell.withScale95M;
   if (heldM === undefined && failedM === undefined)
-    return told(
-      'unknown',
-      `${capital(asked)}: no distance (${n}; ${cell.reason ?? 'too few for an interval'}).`,
-    );
-  const held = heldM === undefined ? 'not held at its nearest' : `held to ${formatLength(heldM)}`;
-  const failed = failedM === undefined ? '' : `, no longer at ${formatLength(failedM)}`;
-  return told('distance', `${capital(asked)}: ${held}${failed}; no more is known (${n}).`, {
+    return told('unknown', phrases.noDistance(capital(asked), n, cell.reason ?? phrases.tooFewForAnInterval));
+  const held = heldM === undefined ? phrases.notHeldAtItsNearest : phrases.heldTo2(formatLength(heldM));
+  const failed = failedM === undefined ? '' : phrases.noLongerAt(formatLength(failedM));
+  return told('distance', phrases.noMoreIsKnown(capital(asked), held, failed, n), {
     ends: { low: heldM, high: failedM },
   });
 }

@@ -7,6 +7,7 @@ import type { RatioFinding } from '../estimate/range/ratioFinding.ts';
 import type { Criterion } from '../grade/criterion.ts';
 import { formatLength, twoMeasures } from '../quantity/length.ts';
 import type { Verdict } from './claim.ts';
+import * as phrases from './phrases.ts';
 
 /** "2×", "8 % farther" than another product. */
 export interface RatioClaim {
@@ -43,24 +44,24 @@ export function judgeRatioClaim(
   criterion: Criterion,
   evidence?: RatioEvidence,
 ): Verdict {
-  const caveats = [`Judged on the ratio of medians of "${criterion}".`];
+  const caveats = [phrases.judgedOnTheRatioOfMedians(criterion)];
   const noted = evidence?.atStands?.noted;
   if (!finding && noted && noted.first + noted.second > 0)
     return {
       outcome: 'undecided',
-      reason: [`The claim of ${entered} is not settled.`, ...besides(product, against, evidence)].join(' '),
-      next: 'Measure where each ends, on one path and one outing: a ratio needs a distance of both.',
-      step: 'measure both ends',
+      reason: [phrases.theClaimOfIsNotSettled(entered), ...besides(product, against, evidence)].join(' '),
+      next: phrases.measureWhereEachEndsOnOne,
+      step: phrases.measureBothEnds,
       caveats,
     };
   if (!finding)
     return {
       outcome: 'not tested',
       reason: evidence
-        ? `There is no ratio of ${product} to ${against} here.`
-        : `${product} or ${against} has no walk with an outcome on a path of this condition.`,
-      next: 'Walk both, in turn, on one path of this condition.',
-      step: 'walk both',
+        ? phrases.thereIsNoRatioOfTo(product, against)
+        : phrases.orHasNoWalkWithAn(product, against),
+      next: phrases.walkBothInTurnOnOne,
+      step: phrases.walkBoth,
       caveats,
     };
   const same = finding.numerator === product;
@@ -71,37 +72,34 @@ export function judgeRatioClaim(
   if (ends?.low !== undefined && ends.low >= ratio)
     return {
       outcome: 'supported',
-      reason: `${product} reaches at least ${show(ends.low, '')} times as far as ${against}, with 95 % confidence (${n}); the claim is ${entered}.`,
+      reason: phrases.reachesAtLeastTimesAsFar(product, show(ends.low, ''), against, n, entered),
       next: undefined,
       caveats,
     };
   if (ends?.high !== undefined && ends.high < ratio)
     return {
       outcome: 'refuted',
-      reason: `${product} reaches at most ${show(ends.high, '')} times as far as ${against}, with 95 % confidence (${n}); the claim is ${entered}.`,
+      reason: phrases.reachesAtMostTimesAsFar(product, show(ends.high, ''), against, n, entered),
       next: undefined,
       caveats,
     };
   const known = ends
-    ? `the ratio of medians lies between ${show(ends.low, 'no bound')} and ${show(ends.high, 'no bound')}`
-    : `no ratio of medians (${finding.reason ?? 'no interval'})`;
+    ? phrases.theRatioOfMediansLiesBetween(show(ends.low, phrases.noBound), show(ends.high, phrases.noBound))
+    : phrases.noRatioOfMedians(finding.reason ?? phrases.noInterval);
   const hangs = evidence && ratio > 1 ? hangsOn(ratio, evidence.against, evidence.product) : undefined;
   return {
     outcome: 'undecided',
-    reason: [
-      `The claim of ${entered} is not settled: ${known} (${n}).`,
-      ...besides(product, against, evidence),
-    ]
-      .concat(hangs ? [`It can hold only if ${against} ends before ${twoMeasures(hangs.endsBeforeM)}.`] : [])
+    reason: [phrases.theClaimOfIsNotSettled2(entered, known, n), ...besides(product, against, evidence)]
+      .concat(hangs ? [phrases.itCanHoldOnlyIfEnds(against, twoMeasures(hangs.endsBeforeM))] : [])
       .join(' '),
     ...(hangs && hangs.pointsM.length > 0
       ? {
-          step: `look at ${formatLength(hangs.pointsM[0] as number)}`,
-          next: `Look at ${against} at ${hangs.pointsM.map(twoMeasures).join(', ')}: the first settles it.`,
+          step: phrases.lookAt(formatLength(hangs.pointsM[0] as number)),
+          next: phrases.lookAtAtTheFirstSettles(against, hangs.pointsM.map(twoMeasures).join(', ')),
         }
       : {
-          step: 'more walks of both',
-          next: 'More walks of both in a balanced order, with marks no wider apart than the root of the claimed ratio.',
+          step: phrases.moreWalksOfBoth,
+          next: phrases.moreWalksOfBothInA,
         }),
     caveats,
   };
@@ -115,35 +113,46 @@ export function besides(product: string, against: string, evidence: RatioEvidenc
   const test =
     pairs?.p === undefined
       ? ''
-      : `; ${product} was farther on ${pairs.firstFarther} of ${pairs.firstFarther + pairs.secondFarther} outings (sign test, p = ${pairs.p.toFixed(4)})`;
-  const times = (n: number): string => `on ${countOf(n, 'outing')}`;
-  const show = (end: number | undefined): string => (end === undefined ? 'no bound' : end.toFixed(2));
+      : phrases.wasFartherOnOfOutingsSign(
+          product,
+          pairs.firstFarther,
+          pairs.firstFarther + pairs.secondFarther,
+          pairs.p.toFixed(4),
+        );
+  const times = (n: number): string => phrases.on(countOf(n, 'outing'));
+  const show = (end: number | undefined): string => (end === undefined ? phrases.noBound : end.toFixed(2));
   return [
     ...(atStands
       ? [
-          `At ${atStands.stands === 1 ? 'the one stand' : `the ${atStands.stands} stands`} where both were heard ${product} held at ${atStands.firstOnly} where ${against} failed, ${against} at ${atStands.secondOnly}${
+          phrases.atWhereBothWereHeardHeld(
+            atStands.stands === 1 ? phrases.theOneStand : phrases.theStands(atStands.stands),
+            product,
+            atStands.firstOnly,
+            against,
+            atStands.secondOnly,
             atStands.p === undefined
               ? atStands.outings === 1
-                ? ' (one outing: stands of one outing are no test)'
+                ? phrases.oneOutingStandsOfOneOuting
                 : ''
-              : test
-          }.`,
+              : test,
+          ),
         ]
       : []),
     ...(noted.first + noted.second > 0
       ? [
-          `It was noted that ${[
-            noted.first > 0 ? `${product} held where ${against} had failed ${times(noted.first)}` : undefined,
-            noted.second > 0
-              ? `${against} held where ${product} had failed ${times(noted.second)}`
-              : undefined,
-          ]
-            .filter((t) => t !== undefined)
-            .join(', and ')}${atStands ? '' : test}: that orders them, and tells no ratio.`,
+          phrases.itWasNotedThatThatOrders(
+            [
+              noted.first > 0 ? phrases.heldWhereHadFailed(product, against, times(noted.first)) : undefined,
+              noted.second > 0
+                ? phrases.heldWhereHadFailed(against, product, times(noted.second))
+                : undefined,
+            ]
+              .filter((t) => t !== undefined)
+              .join(phrases.and),
+            atStands ? '' : test,
+          ),
         ]
       : []),
-    ...(same
-      ? [`If the ratio is the same on every walk, it lies between ${show(same.low)} and ${show(same.high)}.`]
-      : []),
+    ...(same ? [phrases.ifTheRatioIsTheSame(show(same.low), show(same.high))] : []),
   ];
 }

@@ -1,6 +1,7 @@
 import { plural } from '../quantity/plural.ts';
 import type { LikeStands, SpeedRatio } from '../estimate/figures/speedRatio.ts';
 import type { Next, Verdict } from './claim.ts';
+import * as phrases from './phrases.ts';
 
 /** What two products' readings say of each other at like stands. */
 export interface SpeedEvidence {
@@ -22,11 +23,19 @@ export function speedRatioText({ ratio, bound, like }: SpeedEvidence): string | 
   const { interval95, stands, walks } = ratio;
   const ends =
     interval95 === undefined
-      ? 'no interval: a side has one walk only'
-      : `95 %: ${interval95.low.toFixed(2)} to ${interval95.high.toFixed(2)}`;
+      ? phrases.noIntervalASideHasOne
+      : phrases.n95PercentTo(interval95.low.toFixed(2), interval95.high.toFixed(2));
   const left = like.of - like.both.length;
-  const without = left > 0 ? `; left out, for one of them had no connection: ${left}` : '';
-  return `${bound ? `${bound} ` : ''}${ratio.ratio.toFixed(2)} times (${ends}) at ${stands.length} like ${plural(stands.length, 'stand')}, of ${walks.join(' and ')} walks${without}`;
+  const without = left > 0 ? phrases.leftOutForOneOfThem(left) : '';
+  return phrases.timesAtLikeOfWalks(
+    bound ? `${bound} ` : '',
+    ratio.ratio.toFixed(2),
+    ends,
+    stands.length,
+    plural(stands.length, 'stand'),
+    walks.join(' and '),
+    without,
+  );
 }
 
 /** Judges "15 × the speed" on speeds at like stands, never on distances. */
@@ -40,41 +49,38 @@ export function judgeSpeedClaim(
   evidence: SpeedEvidence | undefined,
 ): Verdict {
   const { entered, ratio, upTo, against } = claim;
-  const caveats = ['Judged on the ratio of speeds at stands where both were read, walk by walk.'];
+  const caveats = [phrases.judgedOnTheRatioOfSpeeds];
   const figures = evidence?.ratio;
   const said = (outcome: Verdict['outcome'], reason: string, more?: Next): Verdict => ({
     ...{ outcome, reason, caveats, next: undefined, ...more },
     found: figures && {
       figure: `${evidence.bound ? `${evidence.bound} ` : ''}×${figures.ratio.toFixed(2)}`,
       interval:
-        figures.interval95 && `${figures.interval95.low.toFixed(2)} to ${figures.interval95.high.toFixed(2)}`,
+        figures.interval95 &&
+        phrases.to(figures.interval95.low.toFixed(2), figures.interval95.high.toFixed(2)),
       n: figures.walks.join(', '),
     },
   });
   if (!evidence)
-    return said(
-      'not tested',
-      `No throughput of both it and ${against} was read on one path of this condition.`,
-      {
-        step: 'read both',
-        next: 'Read both at the same stands, with one instrument, on two walks each or more.',
-      },
-    );
+    return said('not tested', phrases.noThroughputOfBothItAnd(against), {
+      step: phrases.readBoth,
+      next: phrases.readBothAtTheSameStands,
+    });
   const text = speedRatioText(evidence);
-  if (text === undefined) return said('undecided', `No ratio: ${evidence.refused ?? 'no like stand'}.`);
+  if (text === undefined) return said('undecided', phrases.noRatio(evidence.refused ?? phrases.noLikeStand));
   const { low, high } = endsOf(evidence);
-  const found = `It is ${text}`;
-  if (low !== undefined && low >= ratio) return said('supported', `${found}; the claim is ${entered}.`);
+  const found = phrases.itIs(text);
+  if (low !== undefined && low >= ratio) return said('supported', phrases.theClaimIs(found, entered));
   if (high !== undefined && high < ratio)
-    return said('refuted', `${found}; the claim is ${upTo ? 'up to ' : ''}${entered}.`);
+    return said('refuted', phrases.theClaimIs2(found, upTo ? phrases.upTo : '', entered));
   return said(
     'undecided',
-    `${found}, which does not settle the ${entered} claimed.`,
+    phrases.whichDoesNotSettleTheClaimed(found, entered),
     evidence.bound
       ? {
-          step: 'read farther out',
-          next: 'Compare them where neither reads what is behind it: farther out, or on a faster line.',
+          step: phrases.readFartherOut,
+          next: phrases.compareThemWhereNeitherReadsWhat,
         }
-      : { step: 'more walks of both', next: 'More walks of both, read at the same stands.' },
+      : { step: phrases.moreWalksOfBoth, next: phrases.moreWalksOfBothReadAt },
   );
 }

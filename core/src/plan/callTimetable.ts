@@ -1,4 +1,5 @@
 import { WALKING_MPS } from '../quantity/pace.ts';
+import * as phrases from './phrases.ts';
 
 export interface CallOptions {
   /** Standing still before the first call of a point, s. */
@@ -33,9 +34,9 @@ export function callTimetable(
   checkpoints: readonly { readonly name: string; readonly atM: number }[],
   { settleS, tries, timeoutS }: CallOptions = USUAL_CALLS,
 ): CallRow[] {
-  if (!(settleS >= 0)) throw new RangeError(`invalid settleS: ${settleS}`);
-  if (!(Number.isInteger(tries) && tries >= 1)) throw new RangeError(`invalid tries: ${tries}`);
-  if (!(timeoutS > 0)) throw new RangeError(`invalid timeoutS: ${timeoutS}`);
+  if (!(settleS >= 0)) throw new RangeError(phrases.invalidSettles(settleS));
+  if (!(Number.isInteger(tries) && tries >= 1)) throw new RangeError(phrases.invalidTries(tries));
+  if (!(timeoutS > 0)) throw new RangeError(phrases.invalidTimeouts(timeoutS));
   let [clockS, lastM] = [0, 0];
   return [...checkpoints]
     .sort((a, b) => a.atM - b.atM)

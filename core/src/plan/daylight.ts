@@ -1,5 +1,6 @@
 import { getTimes } from 'suncalc';
 import type { Coordinate } from '../geometry/geodesic.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Sunrise and sunset at a place on a day, UTC instants in ms; absent where the sun does not cross the
@@ -17,7 +18,7 @@ export interface Daylight {
  */
 export function daylight(day: string, { latitudeDeg, longitudeDeg }: Coordinate): Daylight {
   const noon = new Date(`${day}T12:00:00Z`);
-  if (Number.isNaN(noon.getTime())) throw new RangeError(`invalid day: ${JSON.stringify(day)}`);
+  if (Number.isNaN(noon.getTime())) throw new RangeError(phrases.invalidDay(JSON.stringify(day)));
   const { sunrise, sunset } = getTimes(noon, latitudeDeg, longitudeDeg);
   return { sunriseMs: sunrise?.getTime(), sunsetMs: sunset?.getTime() };
 }

@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** A walk of a plan, as far as who and what is in it matters. Minutes after midnight. */
 export interface PlannedUse {
   readonly what: string;
@@ -23,7 +25,7 @@ export function doubleUse(uses: readonly PlannedUse[]): string[] {
       .flatMap((b) =>
         a.units
           .filter((u) => b.units.some((v) => v.id === u.id))
-          .map((u) => `${u.label} is in two walks at once: ${a.what} and ${b.what}.`),
+          .map((u) => phrases.isInTwoWalksAtOnce(u.label, a.what, b.what)),
       ),
   );
 }
@@ -43,7 +45,7 @@ export const bothEnds = (uses: readonly PlannedUse[]): string[] => [
 export function twoPlaces(atFixedEnd: string, atMobileEnd: string): string[] {
   const same =
     atFixedEnd.trim() !== '' && atFixedEnd.trim().toLowerCase() === atMobileEnd.trim().toLowerCase();
-  return same ? [`${atFixedEnd.trim()} is planned at both ends at once.`] : [];
+  return same ? [phrases.isPlannedAtBothEndsAt(atFixedEnd.trim())] : [];
 }
 
 /** A battery that will not last from its rig's first walk to its last. */
@@ -54,9 +56,7 @@ export function flatBatteries(uses: readonly PlannedUse[]): string[] {
     const { batteryH, rigLabel } = own[0] as PlannedUse;
     const neededH = (Math.max(...own.map((u) => u.toMin)) - Math.min(...own.map((u) => u.fromMin))) / 60;
     return batteryH !== undefined && batteryH < neededH
-      ? [
-          `${rigLabel}: the battery lasts ${batteryH.toFixed(1)} h, the walks from first to last take ${neededH.toFixed(1)} h. Plan a change.`,
-        ]
+      ? [phrases.theBatteryLastsHTheWalks(rigLabel, batteryH.toFixed(1), neededH.toFixed(1))]
       : [];
   });
 }

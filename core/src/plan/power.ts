@@ -4,6 +4,7 @@ import { logNormalCdf, normalQuantile } from '../numeric/normal.ts';
 import { seeded, type Random } from '../random/seeded.ts';
 import { MOST_WALKS, walksEachToTell } from '../numeric/walksToTell.ts';
 import type { WalkInterval } from '../walk/walkInterval.ts';
+import * as phrases from './phrases.ts';
 
 export interface PowerQuestion {
   /** The ratio of distances worth telling apart. */
@@ -18,10 +19,11 @@ export interface PowerQuestion {
 const Z = normalQuantile(0.975);
 
 function check({ ratio, sigma, walksEach, stepRatio }: PowerQuestion): void {
-  if (!(ratio > 0 && ratio !== 1)) throw new RangeError(`invalid ratio: ${ratio}`);
-  if (!(sigma > 0)) throw new RangeError(`invalid sigma: ${sigma}`);
-  if (!Number.isInteger(walksEach) || walksEach < 2) throw new RangeError(`invalid walksEach: ${walksEach}`);
-  if (!(stepRatio > 1)) throw new RangeError(`invalid stepRatio: ${stepRatio}`);
+  if (!(ratio > 0 && ratio !== 1)) throw new RangeError(phrases.invalidRatio(ratio));
+  if (!(sigma > 0)) throw new RangeError(phrases.invalidSigma(sigma));
+  if (!Number.isInteger(walksEach) || walksEach < 2)
+    throw new RangeError(phrases.invalidWalkseach(walksEach));
+  if (!(stepRatio > 1)) throw new RangeError(phrases.invalidStepratio(stepRatio));
 }
 
 /**

@@ -1,16 +1,18 @@
+import * as phrases from './phrases.ts';
+
 /**
  * The widest step, as a ratio of neighbouring marks, that can still tell two products apart: the root of
  * their ratio.
  */
 export function widestStepRatio(ratio: number): number {
-  if (!(ratio > 0 && ratio !== 1)) throw new RangeError(`invalid ratio: ${ratio}`);
+  if (!(ratio > 0 && ratio !== 1)) throw new RangeError(phrases.invalidRatio(ratio));
   return Math.sqrt(Math.max(ratio, 1 / ratio));
 }
 
 /** Marks from `fromM` to `toM`, both included, in equal ratios of at most `stepRatio`. */
 export function geometricMarks(fromM: number, toM: number, stepRatio: number): number[] {
-  if (!(fromM > 0 && toM > fromM)) throw new RangeError(`invalid marks: from ${fromM} to ${toM} m`);
-  if (!(stepRatio > 1)) throw new RangeError(`invalid stepRatio: ${stepRatio}`);
+  if (!(fromM > 0 && toM > fromM)) throw new RangeError(phrases.invalidMarksFromToM(fromM, toM));
+  if (!(stepRatio > 1)) throw new RangeError(phrases.invalidStepratio(stepRatio));
   const steps = Math.ceil(Math.log(toM / fromM) / Math.log(stepRatio) - 1e-9);
   return Array.from({ length: steps + 1 }, (_, i) => fromM * (toM / fromM) ** (i / steps));
 }
@@ -27,7 +29,7 @@ export const narrowEnough = (ratios: readonly number[]): number =>
  * narrow enough.
  */
 export function nextPointM(heldM: number, failedM: number, wantedRatio: number): number | undefined {
-  if (!(heldM > 0 && failedM > heldM)) throw new RangeError(`invalid bracket: (${heldM}, ${failedM}]`);
+  if (!(heldM > 0 && failedM > heldM)) throw new RangeError(phrases.invalidBracket(heldM, failedM));
   return failedM / heldM <= wantedRatio ? undefined : Math.sqrt(heldM * failedM);
 }
 
@@ -37,6 +39,6 @@ export function nextPointM(heldM: number, failedM: number, wantedRatio: number):
  */
 export function attenuatorDb(pathM: number, wantedM: number, exponent: number): number {
   if (!(pathM > 0 && wantedM > 0 && exponent > 0))
-    throw new RangeError(`invalid lengths or exponent: ${pathM}, ${wantedM}, ${exponent}`);
+    throw new RangeError(phrases.invalidLengthsOrExponent(pathM, wantedM, exponent));
   return Math.max(0, 10 * exponent * Math.log10(wantedM / pathM));
 }

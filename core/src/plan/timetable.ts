@@ -1,4 +1,5 @@
 import { WALKING_MPS } from '../quantity/pace.ts';
+import * as phrases from './phrases.ts';
 
 export interface TimetableOptions {
   /** Minutes after midnight. */
@@ -34,7 +35,7 @@ export function timetable<T>(
   let outing: { key: string; fromMin: number; walkingFromMin: number; toMin: number } | undefined;
   return items.map((item) => {
     const { lengthM, rigId, together } = of(item);
-    if (!(lengthM > 0)) throw new RangeError(`invalid lengthM: ${lengthM}`);
+    if (!(lengthM > 0)) throw new RangeError(phrases.invalidLengthm(lengthM));
     if (together !== undefined && outing?.key === together) {
       const { fromMin, walkingFromMin, toMin } = outing;
       seen.add(rigId);
@@ -58,6 +59,6 @@ export function clockText(minutes: number): string {
 /** Minutes after midnight of "14:05". @throws RangeError with the text. */
 export function parseClock(text: string): number {
   const match = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(text.trim());
-  if (!match) throw new RangeError(`invalid time: ${JSON.stringify(text)}`);
+  if (!match) throw new RangeError(phrases.invalidTime(JSON.stringify(text)));
   return 60 * Number(match[1]) + Number(match[2]);
 }

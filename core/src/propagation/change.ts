@@ -2,6 +2,7 @@ import type { PathModel } from '../geometry/pathModel.ts';
 import { indoorCoefficient } from './indoor.ts';
 import { breakPointM } from './pathLoss.ts';
 import { distanceRatio } from './predict.ts';
+import * as phrases from './phrases.ts';
 
 /** What one might change about a link. Ratios are new over old. */
 export interface LinkChange {
@@ -39,8 +40,8 @@ export function exponentAbout(
  * dB, ×1.118 at exponent 2.
  */
 export function effectOf({ gainDb, powerRatio, heightRatio }: LinkChange, exponent: number): ChangeEffect {
-  if (!(powerRatio > 0)) throw new RangeError(`invalid powerRatio: ${powerRatio}`);
-  if (!(heightRatio > 0)) throw new RangeError(`invalid heightRatio: ${heightRatio}`);
+  if (!(powerRatio > 0)) throw new RangeError(phrases.invalidPowerratio(powerRatio));
+  if (!(heightRatio > 0)) throw new RangeError(phrases.invalidHeightratio(heightRatio));
   const db = gainDb + 10 * Math.log10(powerRatio) + (exponent === 4 ? 20 * Math.log10(heightRatio) : 0);
   return { db, exponent, distanceRatio: distanceRatio(db, exponent) };
 }

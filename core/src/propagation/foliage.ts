@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** The model was made from measurements up to this depth. */
 export const FOLIAGE_LIMIT_M = 400;
 
@@ -8,7 +10,7 @@ export const FOLIAGE_LIMIT_M = 400;
  */
 export function foliageLossDb(frequencyMHz: number, depthM: number): number {
   if (!(depthM >= 0 && depthM <= FOLIAGE_LIMIT_M))
-    throw new RangeError(`invalid depthM: ${depthM}; the model holds from 0 to ${FOLIAGE_LIMIT_M} m`);
+    throw new RangeError(phrases.invalidDepthmTheModelHoldsFrom(depthM, FOLIAGE_LIMIT_M));
   const f = (frequencyMHz / 1000) ** 0.284;
   return depthM > 14 ? 1.33 * f * depthM ** 0.588 : 0.45 * f * depthM;
 }

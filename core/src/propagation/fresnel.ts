@@ -1,11 +1,12 @@
 import { wavelengthM } from './pathLoss.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Radius of the first Fresnel zone at d1 from one end and d2 from the other, √(λ d1 d2/(d1 + d2)).
  * Worked value: 2400 MHz in the middle of 100 m: 1.767 m.
  */
 export function fresnelRadiusM(frequencyMHz: number, d1M: number, d2M: number): number {
-  if (!(d1M > 0 && d2M > 0)) throw new RangeError(`invalid distances: ${d1M}, ${d2M}`);
+  if (!(d1M > 0 && d2M > 0)) throw new RangeError(phrases.invalidDistances(d1M, d2M));
   return Math.sqrt((wavelengthM(frequencyMHz) * d1M * d2M) / (d1M + d2M));
 }
 

@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /**
  * Indoor path loss by distance alone, dB: 20 log10 f + N log10 d + Lf − 28, f in MHz (ITU-R P.1238, from
  * memory). It holds the walls already: used instead of slabs, never with them. Worked value: 2400 MHz, N
@@ -9,7 +11,7 @@ export function indoorLossDb(
   powerLossCoefficient: number,
   floorsDb: number,
 ): number {
-  if (!(distanceM >= 1)) throw new RangeError(`invalid distanceM: ${distanceM}; the model begins at 1 m`);
+  if (!(distanceM >= 1)) throw new RangeError(phrases.invalidDistancemTheModelBeginsAt(distanceM));
   return 20 * Math.log10(frequencyMHz) + powerLossCoefficient * Math.log10(distanceM) + floorsDb - 28;
 }
 

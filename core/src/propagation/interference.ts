@@ -1,4 +1,5 @@
 import { freeSpaceLossDb } from './pathLoss.ts';
+import * as phrases from './phrases.ts';
 
 /** How an interference test is made. On the air it is unlawful in most places, and so is not offered. */
 export const INTERFERENCE_TESTS = ['cabled', 'shielded'] as const;
@@ -35,7 +36,7 @@ export interface InterferenceRatio {
 export function interferenceRatio(record: InterferenceRecord): InterferenceRatio {
   const { test, frequencyMHz, sourceDbm, duty, toFixed, toMobile, wantedAtFixedDbm, wantedAtMobileDbm } =
     record;
-  if (!(duty > 0 && duty <= 1)) throw new RangeError(`invalid duty: ${duty}`);
+  if (!(duty > 0 && duty <= 1)) throw new RangeError(phrases.invalidDuty(duty));
   const lossDb = (to: number): number => (test === 'cabled' ? to : freeSpaceLossDb(frequencyMHz, to));
   const over = (wantedDbm: number | undefined, to: number | undefined): number | undefined =>
     wantedDbm === undefined || to === undefined || sourceDbm === undefined

@@ -1,11 +1,12 @@
 import { fresnelRadiusM, sightHeightM } from './fresnel.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Loss behind a knife edge, dB, by the approximation J(ν) of ITU-R P.526 (from memory); 0 below ν = −0.78.
  * Worked values: J(0) 6.03, J(1) 13.93, J(2.4) 20.54.
  */
 export function knifeEdgeLossDb(nu: number): number {
-  if (Number.isNaN(nu)) throw new RangeError(`invalid nu: ${nu}`);
+  if (Number.isNaN(nu)) throw new RangeError(phrases.invalidNu(nu));
   if (nu <= -0.78) return 0;
   return 6.9 + 20 * Math.log10(Math.hypot(nu - 0.1, 1) + nu - 0.1);
 }

@@ -3,6 +3,7 @@ import { pathPointsOf, separationAtM } from '../geometry/separation.ts';
 import { crossingsAt, type Crossing } from '../geometry/sitePlan.ts';
 import { crossingObstruction } from './crossing.ts';
 import type { PathObstruction } from './predict.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * An obstruction of a path as the propagation models want it: placed by separation, in which they compute.
@@ -17,7 +18,7 @@ export function modelObstruction(
     new RangeError(`invalid obstruction ${JSON.stringify(label)}: no ${what}`);
   switch (kind) {
     case 'slab':
-      if (material === undefined || thicknessM === undefined) throw missing('material or thickness');
+      if (material === undefined || thicknessM === undefined) throw missing(phrases.materialOrThickness);
       return { kind, atM: at, material, thicknessM };
     case 'foliage':
       if (toM === undefined) throw missing('end');

@@ -1,7 +1,9 @@
+import * as phrases from './phrases.ts';
+
 const LIGHT_MPS = 299_792_458;
 
 export const wavelengthM = (frequencyMHz: number): number => {
-  if (!(frequencyMHz > 0)) throw new RangeError(`invalid frequencyMHz: ${frequencyMHz}`);
+  if (!(frequencyMHz > 0)) throw new RangeError(phrases.invalidFrequencymhz(frequencyMHz));
   return LIGHT_MPS / (frequencyMHz * 1e6);
 };
 
@@ -10,7 +12,7 @@ export const wavelengthM = (frequencyMHz: number): number => {
  * Worked value: 2400 MHz, 100 m: 80.05 dB.
  */
 export function freeSpaceLossDb(frequencyMHz: number, distanceM: number): number {
-  if (!(distanceM > 0)) throw new RangeError(`invalid distanceM: ${distanceM}`);
+  if (!(distanceM > 0)) throw new RangeError(phrases.invalidDistancem(distanceM));
   return 20 * Math.log10((4 * Math.PI * distanceM) / wavelengthM(frequencyMHz));
 }
 
@@ -23,9 +25,9 @@ export function twoRayLossDb(
   distanceM: number,
   heightsM: readonly [number, number],
 ): number {
-  if (!(distanceM > 0)) throw new RangeError(`invalid distanceM: ${distanceM}`);
+  if (!(distanceM > 0)) throw new RangeError(phrases.invalidDistancem(distanceM));
   const [h1, h2] = heightsM;
-  if (!(h1 > 0 && h2 > 0)) throw new RangeError(`invalid heightsM: ${heightsM.join(', ')}`);
+  if (!(h1 > 0 && h2 > 0)) throw new RangeError(phrases.invalidHeightsm(heightsM.join(', ')));
   const lambda = wavelengthM(frequencyMHz);
   const direct = Math.hypot(distanceM, h1 - h2);
   const reflected = Math.hypot(distanceM, h1 + h2);

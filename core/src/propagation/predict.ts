@@ -6,6 +6,7 @@ import { indoorCoefficient, indoorLossDb } from './indoor.ts';
 import { edgeParameter, knifeEdgeLossDb } from './knifeEdge.ts';
 import { freeSpaceLossDb, twoRayLossDb, twoSlopeLossDb } from './pathLoss.ts';
 import { wallLossDb, SLAB_LEAST_MHZ } from './slab.ts';
+import * as phrases from './phrases.ts';
 
 /** What stands in the way; each acts on distances beyond it. Heights are above ground. */
 export type PathObstruction =
@@ -152,20 +153,16 @@ export function reachM(points: readonly PredictedPoint[]): number | undefined {
 /** What a reader must know of a prediction. */
 export const predictionWarnings = ({ frequencyMHz, obstructions }: LinkBudget): string[] => [
   ...(frequencyMHz < SLAB_LEAST_MHZ && obstructions.some((o) => o.kind === 'slab')
-    ? [
-        `the table of wall materials starts at ${SLAB_LEAST_MHZ} MHz; at ${frequencyMHz} MHz the losses of walls are extrapolated`,
-      ]
+    ? [phrases.theTableOfWallMaterialsStarts(SLAB_LEAST_MHZ, frequencyMHz)]
     : []),
-  ...(obstructions.some((o) => o.kind === 'fixed-loss')
-    ? ['fixed losses are estimates set by the user']
-    : []),
+  ...(obstructions.some((o) => o.kind === 'fixed-loss') ? [phrases.fixedLossesAreEstimatesSetBy] : []),
 ];
 
 /**
  * Ratio of distances for a change of `changeDb` at path-loss exponent γ. Worked value: 3 dB at γ 2: 1.413.
  */
 export function distanceRatio(changeDb: number, exponent: number): number {
-  if (!(exponent > 0)) throw new RangeError(`invalid exponent: ${exponent}`);
+  if (!(exponent > 0)) throw new RangeError(phrases.invalidExponent(exponent));
   return 10 ** (changeDb / (10 * exponent));
 }
 

@@ -3,6 +3,7 @@ import { pathLengthM, type Path } from '../geometry/path.ts';
 import type { OutwardCriterion } from '../grade/criterion.ts';
 import { predictionWarnings, predictPoint, type LinkBudget } from './predict.ts';
 import { crossingText, NEAREST_M, routePointsOf, type RoutePoint } from './routePoint.ts';
+import * as phrases from './phrases.ts';
 
 /** The link without what belongs to the path. */
 export type PathLink = Omit<LinkBudget, 'model' | 'obstructions'>;
@@ -97,6 +98,6 @@ function reason(path: Path, points: readonly PathMargin[], lost: PathMargin, ste
   );
   if (fresh.length > 0) return fresh.map(crossingText).join('; ');
   return ago && ago.marginDb - lost.marginDb > 6
-    ? 'the ground’s reflection cancels the direct ray here'
-    : 'distance alone';
+    ? phrases.theGroundsReflectionCancelsTheDirect
+    : phrases.distanceAlone;
 }

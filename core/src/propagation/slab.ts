@@ -1,5 +1,6 @@
 import type { SlabMaterial } from '../geometry/material.ts';
 import { wavelengthM } from './pathLoss.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Relative permittivity a·f^b and conductivity c·f^d S/m, f in GHz: ITU-R P.2040 (edition 2 or later, from
@@ -42,7 +43,7 @@ function transmitted(frequencyMHz: number, material: SlabMaterial, thicknessM: n
 }
 
 function checkThickness(thicknessM: number): void {
-  if (!(thicknessM > 0)) throw new RangeError(`invalid thicknessM: ${thicknessM}`);
+  if (!(thicknessM > 0)) throw new RangeError(phrases.invalidThicknessm(thicknessM));
 }
 
 /**

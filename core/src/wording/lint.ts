@@ -1,6 +1,7 @@
 import { countOf } from '../quantity/plural.ts';
 import { walksFor } from '../judge/walksFor.ts';
 import { parseLength } from '../quantity/length.ts';
+import * as phrases from './phrases.ts';
 
 /** A word that a conclusion must earn. */
 export interface WordQuestion {
@@ -35,7 +36,7 @@ interface Rule {
 const everything = ({ walks, allHeld }: Carried): string | undefined =>
   allHeld && walks >= WALKS_FOR_ALWAYS
     ? undefined
-    : `${countOf(walks, 'walk does', 'walks do')} not carry it; say in how many of how many.`;
+    : phrases.notCarryItSayInHow(countOf(walks, phrases.walkDoes, phrases.walksDo));
 
 const figure = (text: string): string => text.replaceAll(',', '').replace(/\.0+$/, '');
 
@@ -58,42 +59,42 @@ const RULES: readonly Rule[] = [
   },
   {
     words: /\b(?:about|around|roughly|approximately|or so)\b(?=\s+\d)/gi,
-    question: () => 'Say how well it is known: an interval, or from … to ….',
+    question: () => phrases.sayHowWellItIsKnown,
   },
   {
     // "Went back up to the 90" is a way, not a bound.
     words: /\bup to\b(?!\s+the\b)/gi,
-    question: ({ claimsUpTo }) => (claimsUpTo ? undefined : 'Reached once, or by nine of ten? Say which.'),
+    question: ({ claimsUpTo }) => (claimsUpTo ? undefined : phrases.reachedOnceOrByNineOf),
   },
   {
     words: /\b(?:best|worst|winner|beats|crushes|destroys)\b/gi,
-    question: () => 'By which measure, by how much, and does the interval exclude none?',
+    question: () => phrases.byWhichMeasureByHowMuch,
   },
   {
     words: /\b(?:proves?|proven|definitely|obvious(?:ly)?|clearly)\b/gi,
-    question: () => 'Walks support or refute; say with what confidence.',
+    question: () => phrases.walksSupportOrRefuteSayWith,
   },
   {
     words: /\b(?:twice|doubles?|doubled|half)\s+(?:the\s+)?coverage\b/gi,
-    question: () => 'Of distance or of area? Area is the square.',
+    question: () => phrases.ofDistanceOrOfAreaArea,
   },
   {
     words:
       /\b(?:at least|about|nearly|almost|easily|more than)\s+(?:twice|double|half|three times)\b(?!\s+(?:the\s+)?coverage)/gi,
-    question: () => 'Give the ratio with its interval; a bound of an interval is not the ratio.',
+    question: () => phrases.giveTheRatioWithItsInterval,
   },
   {
     words:
       /\b(?:much|far|way|vastly|significantly)\s+(?:greater|better|farther|further|longer|worse|stronger|more)\b/gi,
-    question: () => 'By how much, and does the interval exclude none?',
+    question: () => phrases.byHowMuchAndDoesThe,
   },
   {
     words: /\b(?:barely|hardly|just about|marginally)\b/gi,
-    question: () => 'By how much? Say the figure and how well it is known.',
+    question: () => phrases.byHowMuchSayTheFigure,
   },
   {
     words: /\bdBm\s+(?:better|worse|more|less|higher|lower|stronger|weaker|apart)\b/gi,
-    question: () => 'A difference of levels is in dB; dBm is a level.',
+    question: () => phrases.aDifferenceOfLevelsIsIn,
   },
   {
     words:
@@ -101,7 +102,7 @@ const RULES: readonly Rule[] = [
     question: ({ farthestM }, match) => {
       const m = metres(match[1] ?? '');
       return farthestM !== undefined && m !== undefined && m >= farthestM
-        ? 'Nothing was logged beyond it: that is not known.'
+        ? phrases.nothingWasLoggedBeyondItThat
         : undefined;
     },
   },
@@ -111,15 +112,15 @@ const RULES: readonly Rule[] = [
     question: ({ made }, match) =>
       made === undefined || figuresOf(made).has(figure(match[0]))
         ? undefined
-        : 'This figure stands nowhere in the results: take it from them, or say where it comes from.',
+        : phrases.thisFigureStandsNowhereInThe,
   },
   {
     words: /\b(?:the )?same\b/gi,
-    question: () => 'Not told apart is not the same: say how large a difference was within reach.',
+    question: () => phrases.notToldApartIsNotThe,
   },
   {
     words: /\brange\b(?=\s+(?:is|was|of)\b)/gi,
-    question: () => 'By which criterion: first artefact, first dropout, last usable?',
+    question: () => phrases.byWhichCriterionFirstArtefactFirst,
   },
 ];
 

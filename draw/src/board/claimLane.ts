@@ -1,6 +1,7 @@
 import { formatLength, type LengthUnit } from '@urvek/core';
 import { line, path, text, type Scene, type Shape } from '../scene.ts';
 import type { ReachScale } from './reachScale.ts';
+import * as phrases from './phrases.ts';
 
 const [HEIGHT, MIDDLE, LETTER_PX] = [24, 12, 7.2];
 
@@ -45,7 +46,7 @@ export function claimLane(
   return {
     width: scale.width,
     height: HEIGHT,
-    title: `${name}: ${claims.map((c) => c.text).join('; ') || 'no claim of distance'}`,
+    title: `${name}: ${claims.map((c) => c.text).join('; ') || phrases.noClaimOfDistance}`,
     groups: [
       {
         id: 'claims',

@@ -1,6 +1,7 @@
 import { clockText, type Slot, type TimedWalk } from '@urvek/core';
 import type { PlannedWalk } from '@urvek/study';
 import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
+import * as phrases from './phrases.ts';
 
 /** The day as a line: the walks path by path, light, and when one is to be back. */
 export interface Day {
@@ -39,7 +40,7 @@ export function dayScene(
   return {
     width,
     height: HEIGHT,
-    title: `The day: from ${clockText(first.fromMin)} to ${clockText(last.toMin)}`,
+    title: phrases.theDayFromTo(clockText(first.fromMin), clockText(last.toMin)),
     groups: [
       {
         id: 'light',
@@ -106,7 +107,7 @@ function blockShapes({ name, fromMin, toMin, walks }: Block, x: (min: number) =>
 
 /** A plan that nobody can walk in a day says so. */
 const hourText = (min: number): string =>
-  min >= DAY_MIN && min % DAY_MIN === 0 ? `day ${min / DAY_MIN + 1}` : clockText(min);
+  min >= DAY_MIN && min % DAY_MIN === 0 ? phrases.day(min / DAY_MIN + 1) : clockText(min);
 
 /** Full hours, as many as have room. */
 function hourShapes(from: number, to: number, x: (min: number) => number, width: number): Shape[] {

@@ -21,6 +21,7 @@ import {
 import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
 import { endsText } from '../tape/rangeLanes.ts';
 import { reachScale, scaleFor, type ReachScale } from './reachScale.ts';
+import * as phrases from './phrases.ts';
 
 /** What was claimed, or needed, and what was found, as they stand on one scale. */
 interface Placed {
@@ -70,7 +71,7 @@ function claimLine(claim: ClaimVerdict, range: RangeView | undefined, unit: Leng
     id: `${claim.claim.id}~${walked?.id ?? ''}~${subject}`,
     of: { claim },
     ...{ outcome: verdict.outcome, subject, said: claimText(claim.claim), step: verdict.step },
-    where: walked?.name ?? (claim.claim.form === 'distance' ? 'no path of this condition' : 'no path'),
+    where: walked?.name ?? (claim.claim.form === 'distance' ? phrases.noPathOfThisCondition : phrases.noPath),
     scale: found?.scale,
     placed: found?.placed,
     figures: (found && figuresOf(found, unit)) ?? verdict.found,
@@ -173,13 +174,13 @@ function needLine(need: NeedJudged, unit: LengthUnit): LedgerLine {
     metres !== undefined
       ? { said: metres, found, ends: undefined, atLeast }
       : reach && { said: undefined, found: reach.foundM, ends: reach.ends, atLeast: reach.atLeast };
-  const n = kOfN ? `${kOfN.held} of ${kOfN.of}` : reach ? String(reach.walks) : '';
+  const n = kOfN ? phrases.ofText(kOfN.held, kOfN.of) : reach ? String(reach.walks) : '';
   return {
     id: `${need.need.id}~${subject}`,
     of: { need },
     ...{ outcome: verdict.outcome, subject, step: undefined, placed, reason: verdict.reason },
     said: `${need.need.use}: ${needText(need.need)}`,
-    where: walked?.name ?? 'no path',
+    where: walked?.name ?? phrases.noPath,
     scale: placed && 'distance',
     figures: placed && figuresOf({ scale: 'distance', placed, n }, unit),
   };

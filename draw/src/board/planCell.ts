@@ -1,6 +1,7 @@
 import type { Outlook, PlanCell } from '@urvek/study';
 import { line, path, type Scene, type Shape } from '../scene.ts';
 import { postShapes, postsWidth } from './posts.ts';
+import * as phrases from './phrases.ts';
 
 const [HEIGHT, MIDDLE] = [20, 10];
 
@@ -29,7 +30,7 @@ export const planSignScene = (sign: Outlook | 'made' | 'to make', title: string)
 export const planCellScene = ({ made, wanted, outlook, short }: PlanCell): Scene => ({
   width: postsWidth(Math.max(made, wanted)) + GAP + SHAPE_PX,
   height: HEIGHT,
-  title: `${made} of ${wanted} walks made; ${short}`,
+  title: phrases.ofWalksMade(made, wanted, short),
   groups: [
     {
       id: 'cell',

@@ -1,5 +1,6 @@
 import { METRES_PER, type LengthUnit } from '@urvek/core';
 import { farthestM, type ReachBoard, type ReachCell } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 /** Distances on one logarithmic scale for every cell of a board: claims a hundred times apart stand on it. */
 export interface ReachScale {
@@ -21,7 +22,7 @@ const TICK_PX = 34;
 
 /** @throws RangeError for distances that are none */
 export function reachScale(leastM: number, mostM: number, width: number, unit: LengthUnit): ReachScale {
-  if (!(leastM > 0 && mostM > leastM)) throw new RangeError(`invalid leastM, mostM: ${leastM}, ${mostM}`);
+  if (!(leastM > 0 && mostM > leastM)) throw new RangeError(phrases.invalidLeastmMostm(leastM, mostM));
   const [from, to] = [Math.log(leastM), Math.log(mostM)];
   const x = (metres: number): number =>
     MARGIN +

@@ -4,6 +4,7 @@ import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
 import { endsText, estimateText } from '../tape/rangeLanes.ts';
 import { postShapes, postsWidth } from './posts.ts';
 import type { ReachScale } from './reachScale.ts';
+import * as phrases from './phrases.ts';
 
 export const STRIP_PX = 20;
 const MIDDLE = STRIP_PX / 2;
@@ -27,7 +28,7 @@ export function reachStrip(cell: ReachCell, scale: ReachScale, unit: LengthUnit)
 export const reachAxis = (scale: ReachScale): Scene => ({
   width: scale.width,
   height: 16,
-  title: `Separation, from ${scale.ticks[0]?.label ?? ''} to ${scale.ticks.at(-1)?.label ?? ''}`,
+  title: phrases.separationFromTo(scale.ticks[0]?.label ?? '', scale.ticks.at(-1)?.label ?? ''),
   groups: [
     {
       id: 'scale',
@@ -125,7 +126,7 @@ function between(lowM: number | undefined, highM: number | undefined, unit: Leng
   if (lowM === undefined || highM === undefined) return endsText(lowM, highM, show);
   const [low, high] = [show(lowM), show(highM)];
   const [figure, own] = low.split(' ');
-  return own !== undefined && high.endsWith(` ${own}`) ? `${figure} to ${high}` : `${low} to ${high}`;
+  return own !== undefined && high.endsWith(` ${own}`) ? phrases.to(figure, high) : phrases.to2(low, high);
 }
 
 /** What a cell says in figures, with as much beside its value as `width` px hold: first n goes, then the rest. */
@@ -154,9 +155,9 @@ function valueOf(of: ReachCell, unit: LengthUnit): Pick<ReachFigures, 'value' | 
     case 'not planned':
       return { value: '–', beside: undefined };
     case 'planned':
-      return { value: 'to walk', beside: `${of.planned} planned` };
+      return { value: phrases.toWalk, beside: phrases.planned(of.planned) };
     case 'refused':
-      return { value: 'no distance', beside: undefined };
+      return { value: phrases.noDistance, beside: undefined };
     case 'estimate': {
       const ends = cell?.withScale95M.median;
       return { value: show(cell?.median?.estimateM ?? 0), beside: between(ends?.low, ends?.high, unit) };
@@ -165,9 +166,9 @@ function valueOf(of: ReachCell, unit: LengthUnit): Pick<ReachFigures, 'value' | 
       return cell?.failures === 0
         ? {
             value: `> ${show(cell.withScale95M.allHeldToM ?? cell.bounds?.allHeldToM ?? 0)}`,
-            beside: 'held to the end',
+            beside: phrases.heldToTheEnd,
           }
-        : { value: `< ${show(nearestFail(of))}`, beside: 'failed at once' };
+        : { value: `< ${show(nearestFail(of))}`, beside: phrases.failedAtOnce };
     case 'brackets':
       return { value: bracketsText(of, unit), beside: plural(of.brackets.length, 'bracket') };
   }
@@ -187,7 +188,7 @@ function bracketsText({ brackets }: ReachCell, unit: LengthUnit): string {
 
 /** A cell in one sentence. */
 export function reachTold(of: ReachCell, unit: LengthUnit): string {
-  const where = `${of.subject} on ${of.path.name}`;
+  const where = phrases.on(of.subject, of.path.name);
   switch (of.state) {
     case 'not planned':
       return `${where}: not planned`;
@@ -199,7 +200,7 @@ export function reachTold(of: ReachCell, unit: LengthUnit): string {
       const against = of.ratio && ratioFigures(of.ratio);
       const other = of.ratio && (of.ratio.inverse ? of.ratio.of.numerator : of.ratio.of.denominator);
       const ratio = against
-        ? `; ${against.ratio.toFixed(2)} × ${other}${against.apart ? ', told apart' : ', not told apart'}`
+        ? `; ${against.ratio.toFixed(2)} × ${other}${against.apart ? phrases.toldApart : phrases.notToldApart}`
         : '';
       return `${where}: ${of.cell ? estimateText(of.cell, unit) : ''}${ratio}`;
     }

@@ -1,6 +1,7 @@
 import type { WalkRow } from '@urvek/study';
 import { line, type Scene } from '../scene.ts';
 import { stateShapes } from '../tape/tape.ts';
+import * as phrases from './phrases.ts';
 
 const [TOP, BAR] = [2, 12];
 
@@ -10,7 +11,7 @@ export function walkBand({ product, label, bands, lengthM }: WalkRow, width: num
   return {
     width,
     height: TOP + BAR + 3,
-    title: `${product}, walk ${label}`,
+    title: phrases.walk(product, label),
     groups: [
       {
         id: 'bands',

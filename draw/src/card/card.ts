@@ -1,4 +1,5 @@
 import { line, placeGroup, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
+import * as phrases from './phrases.ts';
 
 /** Frames that a film, a post or a page asks for. */
 export const CARD_SHAPES = ['16:9', '1:1', '9:16'] as const;
@@ -12,8 +13,7 @@ export const CARD_PX: Readonly<Record<CardShape, readonly [number, number]>> = {
 };
 
 /** What the shapes of a result say, in a line. */
-export const intervalLegend =
-  'Diamond: median; bar: its 95 % interval; bracket: held and failed; arrow: more, or less, than.';
+export const intervalLegend = phrases.diamondMedianBarIts95Percent;
 
 export interface Card {
   readonly shape: CardShape;
@@ -36,7 +36,7 @@ const MOST_SCALE = 2.4;
 
 /** A card: what it is about, pictures, what they rest on. @throws RangeError for a card without a picture */
 export function cardScene({ shape, title, lead, foot, simulated, blocks }: Card): Scene {
-  if (blocks.length === 0) throw new RangeError('invalid blocks: none');
+  if (blocks.length === 0) throw new RangeError(phrases.invalidBlocksNone);
   const [width, height] = CARD_PX[shape];
   const inner = width - 2 * MARGIN;
   const titles = wrapped(title, inner / TITLE_PX);

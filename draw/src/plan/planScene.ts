@@ -2,6 +2,7 @@ import { firstBetween, isLine, planPoints, type Feature, type Path, type PlanPoi
 import { line, path as pathShape, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
 import { clearLabels, type Box } from './labels.ts';
 import { ticks } from '../tape/scale.ts';
+import * as phrases from './phrases.ts';
 
 /** North-up plan to scale: metres east and north of the fixed end to px, and back. */
 export interface PlanScale {
@@ -97,18 +98,18 @@ export function planScene({
       title: `${f.label}: ${f.kind}`,
       shapes: [...featureShapes(f, scale, f.id === selectedId), ...(names[i] ? [names[i]] : [])],
     })),
-    { id: 'route', title: 'the route, from the fixed end', shapes: routeShapes(path, scale) },
+    { id: 'route', title: phrases.theRouteFromTheFixedEnd, shapes: routeShapes(path, scale) },
   ];
   if (here)
     groups.push({
       id: 'sight',
-      title: 'the line between the two ends',
+      title: phrases.theLineBetweenTheTwoEnds,
       shapes: [
         line(scale.x(0), scale.y(0), scale.x(here[0]), scale.y(here[1]), 'sight'),
         pathShape(circle(scale.x(here[0]), scale.y(here[1]), 5), 'here'),
       ],
     });
-  return { width, height, title: `Plan of ${path.name}, to scale, north up`, groups };
+  return { width, height, title: phrases.planOfToScaleNorthUp(path.name), groups };
 }
 
 /** What the plan adds to the tape: where each drawn thing first comes between the ends. */
@@ -158,6 +159,6 @@ function routeShapes(path: Path, scale: PlanScale): Shape[] {
   return [
     pathShape(outlinePath(planPoints(path), scale, false), 'route'),
     rect(scale.x(0) - 6, scale.y(0) - 6, 12, 12, 'fixed'),
-    text(scale.x(0) + 10, scale.y(0) + 16, 'fixed end', 'label'),
+    text(scale.x(0) + 10, scale.y(0) + 16, phrases.fixedEnd, 'label'),
   ];
 }

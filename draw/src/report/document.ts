@@ -1,5 +1,6 @@
 import type { Scene } from '../scene.ts';
 import type { Rest, Sentence } from './sentence.ts';
+import * as phrases from './phrases.ts';
 
 /** A sentence of the report as the figures say it, or as somebody worded it anew. */
 export interface Worded {
@@ -65,5 +66,4 @@ export interface ReportDocument {
 export const REPORT_FORMS = ['long', 'short'] as const;
 export type ReportForm = (typeof REPORT_FORMS)[number];
 
-export const SIMULATED =
-  'Made up: these walks were played by simulated gear. They show the method, not a product.';
+export const SIMULATED = phrases.madeUpTheseWalksWerePlayed;

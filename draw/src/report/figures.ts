@@ -22,6 +22,7 @@ import type {
 import { estimateText } from '../tape/rangeLanes.ts';
 import type { MadeBlock } from './document.ts';
 import { cellRests, say, type Sentence } from './sentence.ts';
+import * as phrases from './phrases.ts';
 
 type Of = Pick<RangeView, 'id' | 'subjects'>;
 
@@ -49,22 +50,25 @@ export const rate = (mbps: number): string => (mbps >= 10 || mbps === 0 ? mbps.t
 export function nearText({ parts, cap, nearVisits }: ThroughputFinding, unit: LengthUnit): string {
   const show = (m: number): string => formatLength(m, unit);
   const near = parts[0]?.curve[0];
-  if (!near) return 'nothing was read near by';
+  if (!near) return phrases.nothingWasReadNearBy;
   const n = countOf(nearVisits.length, 'visit');
-  if (cap?.measured)
-    return `at least ${rate(cap.levelMbps)} Mbit/s: up to ${show(cap.toM)} it reads what is behind it, as by cable`;
-  if (cap)
-    return `at least ${rate(cap.levelMbps)} Mbit/s: its nearest ${cap.points} points, up to ${show(cap.toM)}, read alike, and what is behind them was not measured`;
-  return `${rate(near.mbps)} Mbit/s at ${show(near.distanceM)} (${n})`;
+  if (cap?.measured) return phrases.atLeastMbitSUpTo(rate(cap.levelMbps), show(cap.toM));
+  if (cap) return phrases.atLeastMbitSItsNearest(rate(cap.levelMbps), cap.points, show(cap.toM));
+  return phrases.mbitSAt(rate(near.mbps), show(near.distanceM), n);
 }
 
 /** "fell by 52 %, 620 to 300 Mbit/s, from 10 m to 800 m"; undefined with one distance only. */
 export function fallText({ fall, cap }: ThroughputFinding, unit: LengthUnit): string | undefined {
   if (!fall) return undefined;
   const show = (m: number): string => formatLength(m, unit);
-  const by = `${cap ? 'at least ' : ''}${Math.abs(100 * fall.share).toFixed(0)} %`;
-  const from = `${rate(fall.nearMbps)} to ${rate(fall.farMbps)} Mbit/s, from ${show(fall.nearM)} to ${show(fall.farM)}`;
-  return fall.share < 0 ? `rose by ${by}, ${from}` : `fell by ${by}, ${from}`;
+  const by = `${cap ? phrases.atLeast : ''}${Math.abs(100 * fall.share).toFixed(0)} %`;
+  const from = phrases.toMbitSFromTo(
+    rate(fall.nearMbps),
+    rate(fall.farMbps),
+    show(fall.nearM),
+    show(fall.farM),
+  );
+  return fall.share < 0 ? phrases.roseBy(by, from) : phrases.fellBy(by, from);
 }
 
 const ofProduct = (of: Of, product: string) => cellRests(of, [product]);
@@ -75,13 +79,13 @@ function productSentences(of: Of, found: ThroughputFinding, unit: LengthUnit): S
   const show = (m: number): string => formatLength(m, unit);
   const fall = fallText(found, unit);
   return [
-    `${product}, ${WAY[direction]}: ${nearText(found, unit)}${fall === undefined ? '' : `; it ${fall}`}.`,
+    `${product}, ${WAY[direction]}: ${nearText(found, unit)}${fall === undefined ? '' : phrases.it(fall)}.`,
     ...(lostAtM === undefined ? [] : [lostText(found, lostAtM, show)]),
     ...handOverTexts(found, show),
     ...(bounds === 0
       ? []
       : [
-          `${product}, ${WAY[direction]}: ${countOf(bounds, 'reading tells', 'readings tell')} one side only, and ${plural(bounds, 'is', 'are')} in no curve.`,
+          `${product}, ${WAY[direction]}: ${countOf(bounds, phrases.readingTells, phrases.readingsTell)} one side only, and ${plural(bounds, 'is', 'are')} in no curve.`,
         ]),
   ].map((text) => say(text, ofProduct(of, product)));
 }
@@ -94,18 +98,22 @@ function lostText(
 ): string {
   const walks = new Set(rows.map((r) => r.walkId)).size;
   const lost = new Set(rows.filter((r) => r.mbps === 0).map((r) => r.walkId)).size;
-  return `${product}, ${WAY[direction]}: no connection in ${lost} of ${countOf(walks, 'walk')}, nearest at ${show(lostAtM)}; it counts as 0 Mbit/s.`;
+  return phrases.noConnectionInOfNearestAt(
+    product,
+    WAY[direction],
+    lost,
+    countOf(walks, 'walk'),
+    show(lostAtM),
+  );
 }
 
 /** Who noticed the hand-overs. */
 function saidBy(own: readonly HandOverFound[]): string {
   const by = new Set(own.map((h) => h.noticedBy));
   const [only] = by.size === 1 ? by : [];
-  if (only === 'readings') return 'as its readings say';
-  if (only === 'walker') return 'as the walker noticed';
-  return only === undefined
-    ? 'as its readings or the walker say'
-    : 'as its readings say and the walker noticed';
+  if (only === 'readings') return phrases.asItsReadingsSay;
+  if (only === 'walker') return phrases.asTheWalkerNoticed;
+  return only === undefined ? phrases.asItsReadingsOrTheWalker : phrases.asItsReadingsSayAndThe;
 }
 
 /** What changed to what, and between where and where on all the walks in which it did. */
@@ -121,9 +129,18 @@ function handOverTexts(
     // The walker's own place is finer than the two readings around it.
     const ends = own.flatMap((h) => (h.noticedAtM === undefined ? [h.fromM, h.toM] : [h.noticedAtM]));
     const [nearM, farM] = [show(Math.min(...ends)), show(Math.max(...ends))];
-    const where = nearM === farM ? `at ${nearM}` : `between ${nearM} and ${farM}`;
+    const where = nearM === farM ? phrases.at(nearM) : phrases.betweenAnd(nearM, farM);
     const n = new Set(own.map((h) => h.walk)).size;
-    return `${product}, ${WAY[direction]}: changed from ${from} to ${to} ${where} in ${n} of ${countOf(walks, 'walk')}, ${saidBy(own)}; each has a curve of its own.`;
+    return phrases.changedFromToInOfEach(
+      product,
+      WAY[direction],
+      from,
+      to,
+      where,
+      n,
+      countOf(walks, 'walk'),
+      saidBy(own),
+    );
   });
 }
 
@@ -135,7 +152,7 @@ function bothFell(of: Of, curves: readonly ThroughputFinding[]): Sentence[] {
     );
     const [a, b] = [down?.fall, up?.fall];
     if (!a || !b || a.farM !== b.farM || a.share < 0 || b.share < 0) return [];
-    const cap = down?.cap || up?.cap ? ', at least, for what is near by is capped' : '';
+    const cap = down?.cap || up?.cap ? phrases.atLeastForWhatIsNear : '';
     return [
       say(
         `${product}: over the way up fell by ${(100 * b.share).toFixed(0)} %, down by ${(100 * a.share).toFixed(0)} %${cap}.`,
@@ -147,9 +164,7 @@ function bothFell(of: Of, curves: readonly ThroughputFinding[]): Sentence[] {
 
 export const speedText = (pair: SpeedPair): string => {
   const text = speedRatioText(pair);
-  return text === undefined
-    ? `not ranked: ${pair.refused ?? 'no stand at which both were read on one walk'}`
-    : text;
+  return text === undefined ? phrases.notRanked(pair.refused ?? phrases.noStandAtWhichBothWere) : text;
 };
 
 const speedSentence = (of: Of, pair: SpeedPair): Sentence =>
@@ -173,10 +188,7 @@ const figureReach = (of: Of, { need, direction, summary }: FigureRange, unit: Le
 export function figureSentences(of: Of, found: PathFigures, unit: LengthUnit): Sentence[] {
   const { throughput, speeds, figures } = found;
   const shared = Object.entries(throughput.shared).map(([direction, cap]) =>
-    say(
-      `Products read alike at the near point, ${WAY[direction as Direction]} (${rate(cap.levelMbps)} Mbit/s): that may measure what is behind them, not the products.`,
-      cellRests(of),
-    ),
+    say(phrases.productsReadAlikeAtTheNear(WAY[direction as Direction], rate(cap.levelMbps)), cellRests(of)),
   );
   return [
     ...throughput.curves.flatMap((c) => productSentences(of, c, unit)),
@@ -191,16 +203,16 @@ export function figureSentences(of: Of, found: PathFigures, unit: LengthUnit): S
 export function setText({ median, least, most, readings, none, quantity }: StandSet): string {
   const unit = QUANTITY_UNIT[quantity];
   const digits = (v: number): string => (quantity === 'throughput' ? rate(v) : String(Number(v.toFixed(1))));
-  const lost = none === 0 ? '' : `no connection in ${none} of ${readings}`;
+  const lost = none === 0 ? '' : phrases.noConnectionInOf(none, readings);
   if (none === readings) return lost;
   if (median === undefined)
     return least === undefined || most === undefined
       ? lost
-      : `${lost}, else ${least === most ? '' : `${digits(least)} to `}${digits(most)} ${unit}`;
+      : phrases.elseText(lost, least === most ? '' : phrases.to(digits(least)), digits(most), unit);
   const spread =
     least === undefined || most === undefined || least === most
       ? ''
-      : ` (${digits(least)} to ${digits(most)})`;
+      : phrases.to2(digits(least), digits(most));
   return `${digits(median)} ${unit}${spread}, n ${readings}${lost === '' ? '' : `; ${lost}`}`;
 }
 
@@ -214,7 +226,7 @@ export function standTables(of: Of, sets: readonly StandSet[], unit: LengthUnit)
     return [
       {
         kind: 'list',
-        items: [say(`Readings at ${places} places: each stands in readings.csv.`, cellRests(of))],
+        items: [say(phrases.readingsAtPlacesEachStandsIn(places), cellRests(of))],
       },
     ];
   return [...new Set(sets.map((s) => s.product))].map((product): MadeBlock => {

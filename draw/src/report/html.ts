@@ -2,6 +2,7 @@ import { escapeXml, sceneToSvg } from '../svg.ts';
 import { COLOUR } from '../style.ts';
 import { SIMULATED, type Block, type ReportDocument } from './document.ts';
 import { type Rest } from './sentence.ts';
+import * as phrases from './phrases.ts';
 
 const CSS = `
 body{font:15px/1.45 "Atkinson Hyperlegible",sans-serif;color:${COLOUR.ink};max-width:980px;margin:24px auto;padding:0 16px}
@@ -14,7 +15,7 @@ figure{margin:1em 0;break-inside:avoid}figcaption,.when{color:${COLOUR.faint};fo
 const e = escapeXml;
 
 /** The ids of the data stand in the page beside what is said by them. */
-const by = (rests: readonly Rest[]): string => ` data-rests="${e(rests.join(' '))}"`;
+const by = (rests: readonly Rest[]): string => phrases.dataRests(e(rests.join(' ')));
 
 function blockHtml(block: Block): string {
   switch (block.kind) {
@@ -25,7 +26,7 @@ function blockHtml(block: Block): string {
         ? ''
         : `<ul>${block.items.map((i) => `<li${by(i.rests)}>${e(i.text)}</li>`).join('')}</ul>`;
     case 'table':
-      return `<table><caption>${e(block.caption)}</caption><thead><tr>${block.head.map((h) => `<th scope="col">${e(h)}</th>`).join('')}</tr></thead><tbody>${block.rows.map((r) => `<tr${by(r.rests)}>${r.cells.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}</tbody></table>`;
+      return `<table><caption>${e(block.caption)}</caption><thead><tr>${block.head.map((h) => phrases.thScopeColTh(e(h))).join('')}</tr></thead><tbody>${block.rows.map((r) => `<tr${by(r.rests)}>${r.cells.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}</tbody></table>`;
     case 'figure':
       return `<figure>${sceneToSvg(block.scene)}<figcaption>${e(block.caption.text)}</figcaption></figure>`;
   }
@@ -34,9 +35,9 @@ function blockHtml(block: Block): string {
 /** The report as one page that stands alone: no script, nothing fetched. */
 export function reportHtml({ title, question, when, simulated, sections }: ReportDocument): string {
   return [
-    `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${e(title)}</title><style>${CSS}</style></head><body>`,
-    ...(simulated ? [`<p class="simulated">${e(SIMULATED)}</p>`] : []),
-    `<h1>${e(title)}</h1><p>${e(question)}</p><p class="when">${e(when)}</p>`,
+    phrases.doctypeHtmlHtmlLangEnHead(e(title), CSS),
+    ...(simulated ? [phrases.pClassSimulatedP(e(SIMULATED))] : []),
+    phrases.h1H1PPPClass(e(title), e(question), e(when)),
     ...sections.map((s) => `<section><h2>${e(s.title)}</h2>${s.blocks.map(blockHtml).join('')}</section>`),
     '</body></html>',
     '',

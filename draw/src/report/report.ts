@@ -42,6 +42,7 @@ import {
   withoutMetres,
 } from './summary.ts';
 import { wordSections } from './worded.ts';
+import * as phrases from './phrases.ts';
 
 export interface ReportInput {
   readonly title: string;
@@ -106,20 +107,20 @@ interface Own extends ReportInput {
 }
 
 function dates(findings: readonly Finding[], day: (ms: number) => string): string {
-  if (findings.length === 0) return 'No walk yet';
+  if (findings.length === 0) return phrases.noWalkYet;
   const n = countOf(findings.length, 'walk');
   const started = findings.filter((f) => !f.header.undated).map((f) => f.header.startedMs);
-  if (started.length === 0) return `${n}, the day is not stated`;
+  if (started.length === 0) return phrases.theDayIsNotStated(n);
   const [first, last] = [day(Math.min(...started)), day(Math.max(...started))];
   const undated = findings.length - started.length;
-  return `${n}, ${first === last ? first : `${first} to ${last}`}${undated > 0 ? `; of ${undated} the day is not stated` : ''}`;
+  return `${n}, ${first === last ? first : phrases.to3(first, last)}${undated > 0 ? phrases.ofTheDayIsNotStated(undated) : ''}`;
 }
 
 const paragraph = (id: string, said: Sentence): MadeBlock => ({ kind: 'paragraph', id, said });
 
 const inShort = (own: Own): MadeSection => ({
   id: 'in-short',
-  title: 'In short',
+  title: phrases.inShort,
   blocks: [
     ...own.ranges.map((r) => paragraph(`short/${r.id}`, rangeSummary(own.setup, r, own.unit))),
     ...own.judged.verdicts
@@ -142,7 +143,7 @@ function result(own: Own, range: RangeView): MadeSection {
     .filter((c) => c.walks > 0)
     .flatMap((c) => rangeLanes(c, walks.length > DRAWN_WALKS ? [] : walks, unit));
   const scene = tapeScene({
-    title: `Ranges on ${path.name}, ${criterion}`,
+    title: phrases.rangesOn(path.name, criterion),
     ground: separationGround(path),
     measure: 'separation',
     unit,
@@ -152,7 +153,7 @@ function result(own: Own, range: RangeView): MadeSection {
   });
   return {
     id: `result-${range.id}`,
-    title: `Result on ${rangeTitle(setup, range)}`,
+    title: phrases.resultOn(rangeTitle(setup, range)),
     blocks: [
       {
         kind: 'list',
@@ -166,9 +167,9 @@ function result(own: Own, range: RangeView): MadeSection {
       },
       {
         kind: 'figure',
-        name: `ranges ${rangeTitle(setup, range)}`,
+        name: phrases.ranges(rangeTitle(setup, range)),
         scene,
-        caption: `${criterion}: ${CRITERION_MEANING[criterion]}. Bracket: one walk, between the last place that held and the first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.`,
+        caption: phrases.bracketOneWalkBetweenTheLast(criterion, CRITERION_MEANING[criterion]),
       },
       estimates(range, unit),
       ...directions(own, range),
@@ -211,10 +212,10 @@ function directions({ findings, unit }: Own, { path, walks }: RangeView): MadeBl
   return [
     {
       kind: 'table',
-      caption: `Grades at stands, each way, on ${path.name}`,
+      caption: phrases.gradesAtStandsEachWayOn(path.name),
       head: [
-        'Product',
-        'Direction',
+        phrases.product,
+        phrases.direction,
         ...matrix.checkpoints.map((c) =>
           c.atM === undefined ? c.name : `${c.name}, ${formatLength(c.atM, unit)}`,
         ),
@@ -235,7 +236,7 @@ export function oneWaySentences(links: readonly OneWayLink[]): Sentence[] {
   return [...groups.values()].map((group) => {
     const { product, deaf } = group[0] as OneWayLink;
     return say(
-      `${product} at ${group.map((l) => l.checkpoint).join(', ')}: one way only. The ${deaf} does not hear: a deaf receiver there, or a weak transmitter at the other end; a walk with the ends swapped tells which.`,
+      phrases.atOneWayOnlyTheDoes(product, group.map((l) => l.checkpoint).join(', '), deaf),
       group.flatMap((l) => l.walkIds.map((id): Rest => `walk:${id}`)),
     );
   });
@@ -246,7 +247,13 @@ function estimates(range: RangeView, unit: LengthUnit): MadeBlock {
   return {
     kind: 'table',
     caption: `${range.path.name}, ${range.criterion}`,
-    head: ['Product', 'n', 'Median, 95 % interval', '9 of 10 walks hold to', 'Each walk'],
+    head: [
+      phrases.product,
+      'n',
+      phrases.median95PercentInterval,
+      phrases.n9Of10WalksHoldTo,
+      phrases.eachWalk,
+    ],
     rows: range.summary.fitted
       .filter((c) => c.walks > 0)
       .map((cell) => {
@@ -276,10 +283,10 @@ const table = (caption: string, head: string[], rows: Row[]): MadeBlock[] =>
 
 const claims = ({ judged, ranges }: Own): MadeSection => ({
   id: 'claims',
-  title: 'Claims',
+  title: phrases.claims,
   blocks: table(
-    'Claims',
-    ['Claim', 'Judged on', 'Verdict', 'Why'],
+    phrases.claims,
+    [phrases.claim, phrases.judgedOn, phrases.verdict, phrases.why],
     judged.verdicts.map((v) => ({
       cells: [
         `${v.subject}: ${claimText(v.claim)}`,
@@ -287,7 +294,7 @@ const claims = ({ judged, ranges }: Own): MadeSection => ({
         v.verdict.outcome,
         [
           v.verdict.reason,
-          v.neverSettled === undefined ? '' : `The plan could never have settled it: ${v.neverSettled}.`,
+          v.neverSettled === undefined ? '' : phrases.thePlanCouldNeverHaveSettled2(v.neverSettled),
           v.verdict.next ?? '',
         ]
           .filter((t) => t !== '')
@@ -299,14 +306,22 @@ const claims = ({ judged, ranges }: Own): MadeSection => ({
 });
 
 export const marginText = (margin: number | undefined, atLeast: boolean): string =>
-  margin === undefined ? '' : `${atLeast ? 'at least ' : ''}${margin.toFixed(2)}×`;
+  margin === undefined ? '' : `${atLeast ? phrases.atLeast : ''}${margin.toFixed(2)}×`;
 
 const needs = ({ judged }: Own): MadeSection => ({
   id: 'needs',
-  title: 'Needs',
+  title: phrases.needs,
   blocks: table(
-    'Needs',
-    ['Use', 'Needed', 'Product', 'Judged on', 'Verdict', 'Margin', 'Why'],
+    phrases.needs,
+    [
+      phrases.use,
+      phrases.needed,
+      phrases.product,
+      phrases.judgedOn,
+      phrases.verdict,
+      phrases.margin,
+      phrases.why,
+    ],
     judged.needs.map(({ need, product, subject, path, verdict }) => ({
       cells: [
         need.use,
@@ -322,20 +337,27 @@ const needs = ({ judged }: Own): MadeSection => ({
   ),
 });
 
-const milliseconds = (s: number): string => `${(1000 * s).toFixed(0)} ms`;
+const milliseconds = (s: number): string => phrases.ms((1000 * s).toFixed(0));
 
 const latency = ({ judged, unit }: Own): MadeSection => ({
   id: 'latency',
-  title: 'Latency',
+  title: phrases.latency,
   blocks: table(
-    'Latency',
-    ['Product', 'At', 'Method', 'Latency (95 %)', 'Resolution', 'Readings'],
+    phrases.latency,
+    [
+      phrases.product,
+      phrases.at3,
+      phrases.method,
+      phrases.latency95Percent,
+      phrases.resolution,
+      phrases.readings,
+    ],
     judged.latencies.map(({ product, row, latency: found, refused }) => ({
       cells: [
         product.name,
-        row.distanceM === undefined ? 'the bench' : formatLength(row.distanceM, unit),
+        row.distanceM === undefined ? phrases.theBench : formatLength(row.distanceM, unit),
         row.method,
-        found ? `${milliseconds(found.latencyS)} ± ${milliseconds(found.halfWidthS)}` : `none: ${refused}`,
+        found ? `${milliseconds(found.latencyS)} ± ${milliseconds(found.halfWidthS)}` : phrases.none(refused),
         found ? milliseconds(found.resolutionS) : '',
         found ? String(found.readings) : '',
       ],
@@ -346,15 +368,22 @@ const latency = ({ judged, unit }: Own): MadeSection => ({
 
 const stations = ({ judged }: Own): MadeSection => ({
   id: 'stations',
-  title: 'At one place',
+  title: phrases.atOnePlace,
   blocks: table(
-    'Readings without a walk',
-    ['What', 'Product', 'Place', 'Of', 'Settings, mean (least to most)', 'What it says'],
+    phrases.readingsWithoutAWalk,
+    [
+      phrases.what,
+      phrases.product,
+      phrases.place,
+      phrases.ofText2,
+      phrases.settingsMeanLeastToMost,
+      phrases.whatItSays,
+    ],
     judged.stations.map(({ row, product, found, said }) => ({
       cells: [
         row.what,
-        product?.name ?? 'not stated',
-        row.place ?? 'not stated',
+        product?.name ?? phrases.notStated,
+        row.place ?? phrases.notStated,
         row.direction === undefined ? row.quantity : `${row.quantity}, ${row.direction}`,
         found.settings.map((s) => settingText(s, row.quantity)).join('; '),
         said.join(' '),
@@ -366,11 +395,17 @@ const stations = ({ judged }: Own): MadeSection => ({
 
 const costs = ({ judged, setup, unit, ranges }: Own): MadeSection => ({
   id: 'costs',
-  title: 'Cost of a metre',
+  title: phrases.costOfAMetre,
   blocks: judged.costs.flatMap((c) =>
     table(
       c.title,
-      ['Product', 'Everything needed', '9 of 10 hold to', 'Per metre', 'Per metre gained'],
+      [
+        phrases.product,
+        phrases.everythingNeeded,
+        phrases.n9Of10HoldTo,
+        phrases.perMetre,
+        phrases.perMetreGained,
+      ],
       c.rows.map((r) => ({
         cells: [
           r.product,
@@ -390,16 +425,16 @@ const costs = ({ judged, setup, unit, ranges }: Own): MadeSection => ({
 /** Ratios of wanted to unwanted; they are no ranges, and none is made of them. */
 const interference = ({ setup }: Own): MadeSection => ({
   id: 'interference',
-  title: 'Interference',
+  title: phrases.interference,
   blocks:
     (setup.interference ?? []).length === 0
       ? []
       : [
           ...table(
-            'Interference, cabled or shielded',
-            ['Source', 'Test', 'Frequency', 'What it bears'],
+            phrases.interferenceCabledOrShielded,
+            [phrases.source, phrases.test, phrases.frequency, phrases.whatItBears],
             (setup.interference ?? []).map((r) => ({
-              cells: [r.label, r.test, `${r.frequencyMHz} MHz`, interferenceText(r)],
+              cells: [r.label, r.test, phrases.mhz(r.frequencyMHz), interferenceText(r)],
               rests: [`interference:${r.id}`],
             })),
           ),
@@ -407,7 +442,7 @@ const interference = ({ setup }: Own): MadeSection => ({
             kind: 'list',
             items: [
               say(
-                'A ratio of wanted to unwanted says nothing about a distance: no range is made of it.',
+                phrases.aRatioOfWantedToUnwanted,
                 (setup.interference ?? []).map((r): Rest => `interference:${r.id}`),
               ),
             ],
@@ -417,13 +452,13 @@ const interference = ({ setup }: Own): MadeSection => ({
 
 const tested = ({ setup, findings, unit }: Own): MadeSection => ({
   id: 'tested',
-  title: 'What was tested, and how it was set up',
+  title: phrases.whatWasTestedAndHowIt,
   blocks: [testedTable(setup, findings, unit)],
 });
 
 const where = ({ setup, findings, unit, ranges, unfinished }: Own): MadeSection => ({
   id: 'where',
-  title: 'Where, conditions and caveats',
+  title: phrases.whereConditionsAndCaveats,
   blocks: [
     ...whereBlocks(setup, findings, unit),
     {
@@ -436,12 +471,12 @@ const where = ({ setup, findings, unit, ranges, unfinished }: Own): MadeSection 
 /** What the audits found: left as it is for a reason, or open. */
 const fairness = ({ judged, findings }: Own): MadeSection => ({
   id: 'fairness',
-  title: 'Fairness and consistency',
+  title: phrases.fairnessAndConsistency,
   blocks: table(
-    'Found by the audits',
-    ['Where', 'What', 'Could be worth', 'Accepted, because'],
+    phrases.foundByTheAudits,
+    [phrases.where, phrases.what, phrases.couldBeWorth, phrases.acceptedBecause],
     judged.audits.map((a) => ({
-      cells: [a.path, `${a.title}: ${a.what}.`, a.size ?? '', a.acknowledged ?? `open. ${a.mend}`],
+      cells: [a.path, `${a.title}: ${a.what}.`, a.size ?? '', a.acknowledged ?? phrases.open(a.mend)],
       rests:
         a.products.length > 0
           ? a.products.map((id): Rest => `product:${id}`)
@@ -453,12 +488,12 @@ const fairness = ({ judged, findings }: Own): MadeSection => ({
 /** Walks that were made and are in no figure: named, with the reason. */
 const leftOutItems = (leftOut: readonly Finding[]): Sentence[] =>
   leftOut.map((f) =>
-    say(`Walk ${f.label} of ${f.product} on ${f.path.name} was left out: ${f.leftOut}`, walkRests([f])),
+    say(phrases.walkOfOnWasLeftOut(f.label, f.product, f.path.name, f.leftOut), walkRests([f])),
   );
 
 const untested = ({ setup, findings, judged, leftOut }: Own): MadeSection => ({
   id: 'untested',
-  title: 'What was not tested',
+  title: phrases.whatWasNotTested,
   blocks: [
     {
       kind: 'list',
@@ -468,9 +503,7 @@ const untested = ({ setup, findings, judged, leftOut }: Own): MadeSection => ({
         ...judged.verdicts
           .filter((v) => v.verdict.outcome === 'not tested')
           .map((v) =>
-            say(`The claim of ${v.subject}, “${claimText(v.claim)}”: ${v.verdict.reason}`, [
-              `claim:${v.claim.id}`,
-            ]),
+            say(phrases.theClaimOf(v.subject, claimText(v.claim), v.verdict.reason), [`claim:${v.claim.id}`]),
           ),
       ],
     },
@@ -479,21 +512,17 @@ const untested = ({ setup, findings, judged, leftOut }: Own): MadeSection => ({
 
 const repeat = ({ setup, ranges, unit }: Own): MadeSection => ({
   id: 'repeat',
-  title: 'How to repeat it',
+  title: phrases.howToRepeatIt,
   blocks: ranges.length > 0 ? [{ kind: 'list', items: repeatItems(setup, ranges, unit) }] : [],
 });
 
 const paid = (own: Own): MadeSection => ({
   id: 'paid',
-  title: 'Who paid',
+  title: phrases.whoPaid,
   blocks: [
     paragraph(
       'paid',
-      say(
-        own.setup.report?.disclosure.trim() ||
-          'Not stated: who paid for this, and who lent the gear, is not entered.',
-        ['disclosure'],
-      ),
+      say(own.setup.report?.disclosure.trim() || phrases.notStatedWhoPaidForThis, ['disclosure']),
     ),
   ],
 });

@@ -1,4 +1,5 @@
 import type { Finding, RangeView } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 /** A datum that a sentence rests on: what it is, and its id. A cell is one product's walks in one range. */
 export type Rest =
@@ -13,7 +14,7 @@ export interface Sentence {
 
 /** @throws RangeError for a sentence that rests on nothing. */
 export function say(text: string, rests: readonly Rest[]): Sentence {
-  if (rests.length === 0) throw new RangeError(`invalid sentence, it rests on nothing: ${text}`);
+  if (rests.length === 0) throw new RangeError(phrases.invalidSentenceItRestsOnNothing(text));
   return { text, rests: [...new Set(rests)] };
 }
 

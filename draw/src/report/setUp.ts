@@ -27,10 +27,11 @@ import { walkLanes } from '../tape/walkLanes.ts';
 import { thinnessOf } from '../thinness.ts';
 import type { MadeBlock } from './document.ts';
 import { cellRests, say, walkRests, type Sentence } from './sentence.ts';
+import * as phrases from './phrases.ts';
 
 export const PUBLISHED_PX = 1160;
 
-const NOT_STATED = 'not stated';
+const NOT_STATED = phrases.notStated;
 
 const stated = (value: number | undefined, unit: string, what: string): string =>
   value === undefined ? `${what} ${NOT_STATED}` : `${value} ${unit}`;
@@ -45,16 +46,16 @@ function heightsText(fixedM: number | undefined, mobileM: number | undefined, un
 export function testedTable({ products }: Setup, findings: readonly Finding[], unit: LengthUnit): MadeBlock {
   return {
     kind: 'table',
-    caption: 'Products and rigs',
+    caption: phrases.productsAndRigs,
     head: [
-      'Product',
-      'Kind',
-      'Band, power',
-      'Units walked',
-      'Rig',
-      'Heights, fixed and mobile end',
-      'Channel',
-      'Antenna, body',
+      phrases.product,
+      phrases.kind,
+      phrases.bandPower,
+      phrases.unitsWalked,
+      phrases.rig,
+      phrases.heightsFixedAndMobileEnd,
+      phrases.channel,
+      phrases.antennaBody,
     ],
     rows: products.flatMap((p) =>
       p.rigs
@@ -81,26 +82,35 @@ export function whereBlocks({ paths }: Setup, findings: readonly Finding[], unit
   return paths.flatMap((path): MadeBlock[] => {
     const example = findings.find((f) => f.path.id === path.id);
     const scene = tapeScene({
-      title: `The path ${path.name}`,
+      title: phrases.thePath(path.name),
       ground: travelledGround(path),
       measure: 'travelled',
       unit,
       width: PUBLISHED_PX,
-      lanes: example ? walkLanes(example.trace, `walk ${example.label}`, 'example') : [],
+      lanes: example ? walkLanes(example.trace, phrases.walk(example.label), 'example') : [],
     });
     return [
       {
         kind: 'figure',
-        name: `path ${path.name}`,
+        name: phrases.path(path.name),
         scene,
-        caption: `${pathText(path, unit)}${example ? ` Below the tape, as an example, ${example.product}, walk ${example.label}: clear is solid, degraded is hatched, lost is a gap.` : ''}`,
+        caption: `${pathText(path, unit)}${example ? phrases.belowTheTapeAsAnExample(example.product, example.label) : ''}`,
       },
     ];
   });
 }
 
 const pathText = (path: SetupPath, unit: LengthUnit): string =>
-  `${path.name}, ${path.condition === 'unstated' ? 'condition not stated' : path.condition}: ${formatLength(pathLengthM(path), unit)} in ${countOf(path.legs.length, 'leg')}${path.obstructions.length > 0 ? `; ${path.obstructions.map((o) => `${o.label} at ${formatLength(o.atM, unit)}`).join(', ')}` : ''}; ${path.checkpoints.length} checkpoints.`;
+  phrases.inCheckpoints(
+    path.name,
+    path.condition === 'unstated' ? phrases.conditionNotStated : path.condition,
+    formatLength(pathLengthM(path), unit),
+    countOf(path.legs.length, 'leg'),
+    path.obstructions.length > 0
+      ? `; ${path.obstructions.map((o) => phrases.at2(o.label, formatLength(o.atM, unit))).join(', ')}`
+      : '',
+    path.checkpoints.length,
+  );
 
 /** What was noted of the days, each value once with its walks. */
 const said = (value: string | number | boolean): string =>
@@ -108,14 +118,14 @@ const said = (value: string | number | boolean): string =>
 
 export function conditionItems(findings: readonly Finding[]): Sentence[] {
   const LABEL: Readonly<Record<keyof Conditions, string>> = {
-    weather: 'Weather',
-    groundWet: 'Ground wet',
-    temperatureC: 'Temperature, °C',
-    leaf: 'Leaf',
-    peopleAbout: 'People about',
-    otherTransmitters: 'Other transmitters',
-    load: 'Load',
-    instrument: 'Read with',
+    weather: phrases.weather,
+    groundWet: phrases.groundWet,
+    temperatureC: phrases.temperatureC,
+    leaf: phrases.leaf,
+    peopleAbout: phrases.peopleAbout,
+    otherTransmitters: phrases.otherTransmitters,
+    load: phrases.load,
+    instrument: phrases.readWith,
   };
   if (findings.length === 0) return [];
   const noted = (Object.keys(LABEL) as (keyof Conditions)[]).flatMap((key) => {
@@ -128,9 +138,7 @@ export function conditionItems(findings: readonly Finding[]): Sentence[] {
     const values = [...counts].map(([value, n]) => `${value} (${countOf(n, 'walk')})`);
     return stating.length > 0 ? [say(`${LABEL[key]}: ${values.join(', ')}.`, walkRests(stating))] : [];
   });
-  return noted.length > 0
-    ? noted
-    : [say('Nothing was noted of weather, people and other transmitters.', walkRests(findings))];
+  return noted.length > 0 ? noted : [say(phrases.nothingWasNotedOfWeatherPeople, walkRests(findings))];
 }
 
 /** Of a chain with a relay, which hop each loss was of. */
@@ -140,7 +148,7 @@ function lostHops(finding: Finding): Sentence[] {
   if (!rig || hopsOf(rig).length < 2 || trace.lostHops.length === 0) return [];
   return [
     say(
-      `${product}, walk ${label}: lost ${trace.lostHops.map((h) => h ?? 'a hop, not known which').join(', then ')}.`,
+      `${product}, walk ${label}: lost ${trace.lostHops.map((h) => h ?? phrases.aHopNotKnownWhich).join(phrases.then)}.`,
       walkRests([finding]),
     ),
   ];
@@ -178,7 +186,10 @@ export function caveatItems(
     ...(unfinished.length > 0
       ? [
           say(
-            `${countOf(unfinished.length, 'walk that was', 'walks that were')} not finished ${plural(unfinished.length, 'is', 'are')} left out.`,
+            phrases.notFinishedLeftOut(
+              countOf(unfinished.length, phrases.walkThatWas, phrases.walksThatWere),
+              plural(unfinished.length, 'is', 'are'),
+            ),
             walkRests(unfinished),
           ),
         ]
@@ -189,22 +200,13 @@ export function caveatItems(
     ...(ranges.some((r) => r.summary.n > 0)
       ? [
           say(
-            'Range is stated in separation, the straight line between the two ends, and speaks for its path.',
+            phrases.rangeIsStatedInSeparationThe,
             ranges.flatMap((r) => cellRests(r)),
           ),
         ]
       : []),
-    ...(moving.length > 0
-      ? [
-          say(
-            'What was heard on the move is logged late: positions are corrected by the operator’s reaction time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay, where it is stated.',
-            walkRests(moving),
-          ),
-        ]
-      : []),
-    ...(byStands.length > 0
-      ? [say('Some walks looked at stands only: between stands nothing is known.', walkRests(byStands))]
-      : []),
+    ...(moving.length > 0 ? [say(phrases.whatWasHeardOnTheMove, walkRests(moving))] : []),
+    ...(byStands.length > 0 ? [say(phrases.someWalksLookedAtStandsOnly, walkRests(byStands))] : []),
     ...findings.flatMap(lostHops),
     ...findings.flatMap((f) =>
       failedChecks(setup, f).map((text) =>
@@ -234,13 +236,13 @@ export function untestedItems(setup: Setup, findings: readonly Finding[]): Sente
   const never = setup.products.filter((p) => !findings.some((f) => f.header.productId === p.id));
   const of = ({ id }: Setup['products'][number], text: string): Sentence => say(text, [`product:${id}`]);
   return [
-    ...never.map((p) => of(p, `${p.name} was not walked.`)),
+    ...never.map((p) => of(p, phrases.wasNotWalked(p.name))),
     ...setup.products
       .filter((p) => !never.includes(p))
       .flatMap((p) => {
         const without = setup.paths.filter((path) => !walked(p.id, path.id));
         return without.length > 0
-          ? [of(p, `${p.name} was not walked on ${without.map((x) => x.name).join(', ')}.`)]
+          ? [of(p, phrases.wasNotWalkedOn(p.name, without.map((x) => x.name).join(', ')))]
           : [];
       }),
     ...setup.products
@@ -255,7 +257,7 @@ export function untestedItems(setup: Setup, findings: readonly Finding[]): Sente
           ).size < 2,
       )
       .map((p) => of(p, `${p.name}: ${otherWay(findings, p.id)}`)),
-    ...(findings.length > 0 ? [say('Places, days and units other than these.', walkRests(findings))] : []),
+    ...(findings.length > 0 ? [say(phrases.placesDaysAndUnitsOtherThan, walkRests(findings))] : []),
   ];
 }
 
@@ -265,8 +267,8 @@ function otherWay(findings: readonly Finding[], productId: string): string {
     .filter((f) => f.header.productId === productId)
     .flatMap((f) => f.directions.map((d) => d.direction));
   return way === undefined
-    ? 'no direction was looked at.'
-    : `${DIRECTIONS.find((d) => d !== way) ?? ''} was not looked at.`;
+    ? phrases.noDirectionWasLookedAt
+    : phrases.wasNotLookedAt(DIRECTIONS.find((d) => d !== way) ?? '');
 }
 
 /** How a reader does it again. */
@@ -277,7 +279,7 @@ export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: Le
   return [
     ...kinds.map((kindId) =>
       say(
-        `${kindOf(kindId).name}, test signal: ${kindOf(kindId).testSignal}.`,
+        phrases.testSignal(kindOf(kindId).name, kindOf(kindId).testSignal),
         setup.products.filter((p) => p.kindId === kindId).map((p) => `product:${p.id}` as const),
       ),
     ),
@@ -298,8 +300,8 @@ export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: Le
             say(
               `${rangeTitle(setup, r)}: ${
                 each.length === 1
-                  ? `${countOf(each[0] ?? 0, 'walk')} of each product`
-                  : cells.map((c) => `${c.walks} of ${c.product}`).join(', ')
+                  ? phrases.ofEachProduct(countOf(each[0] ?? 0, 'walk'))
+                  : cells.map((c) => phrases.ofText(c.walks, c.product)).join(', ')
               }.`,
               cellRests(r),
             ),
@@ -307,20 +309,18 @@ export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: Le
     }),
     ...setup.paths.map((p) =>
       say(
-        `${p.name}: distances ${byMethod(p.distanceMethod)}; checkpoints at ${p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || 'no place'}.`,
+        phrases.distancesCheckpointsAt(
+          p.name,
+          byMethod(p.distanceMethod),
+          p.checkpoints.map((c) => formatLength(c.atM, unit)).join(', ') || phrases.noPlace,
+        ),
         [`path:${p.id}`],
       ),
     ),
     ...(all.length > 0
       ? [
-          say(
-            `Estimates: lognormal model on intervals, one spread for the medians of all products of a kind on a path unless spreads plainly differ, each its own for what 9 of 10 walks hold to; intervals by ${INTERVAL_METHOD}.`,
-            all,
-          ),
-          say(
-            'How every figure is made, with sources and worked values: the page Methods of Urvek (docs/methods.md), paragraphs “Places”, “Bracket of a walk”, “Range of one product”, “Scale error”, “Ratio of two products”, “Claims”.',
-            all,
-          ),
+          say(phrases.estimatesLognormalModelOnIntervalsOne(INTERVAL_METHOD), all),
+          say(phrases.howEveryFigureIsMadeWith, all),
         ]
       : []),
   ];

@@ -15,6 +15,7 @@ import {
 import { claimText, rangeTitle, type CameBack, type ClaimVerdict, type RangeView } from '@urvek/study';
 import { endsText } from '../tape/rangeLanes.ts';
 import { cellRests, say, walkRest, type Rest, type Sentence } from './sentence.ts';
+import * as phrases from './phrases.ts';
 
 const walks = (n: number): string => countOf(n, 'walk');
 
@@ -31,19 +32,22 @@ function reachText(
   const { median } = cell.withScale95M;
   const interval = median && endsSentence(median, show);
   const n = cellBasis(cell);
-  const unplaced =
-    cell.unplaced > 0
-      ? ` It failed in ${cell.unplaced} of ${walks(cell.walks)} at a place that nobody knows.`
-      : '';
+  const unplaced = cell.unplaced > 0 ? phrases.itFailedInOfAtA(cell.unplaced, walks(cell.walks)) : '';
   if (cell.median && interval !== undefined)
     return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to be ${interval} (95 %, ${n}).${unplaced}`;
   if (cell.bounds && cell.failures === 0)
     return scaleText(cell.scale) === undefined
-      ? `${cell.product}: held to ${show(cell.bounds.allHeldToM)} on ${path.name} in ${cell.walks} of ${walks(cell.walks)}, where the walks ended; how much farther was not tested.`
-      : `${cell.product} on ${path.name}: ${lowerFirst(heldText(cell))}; how much farther was not tested.`;
+      ? phrases.heldToOnInOfWhere(
+          cell.product,
+          show(cell.bounds.allHeldToM),
+          path.name,
+          cell.walks,
+          walks(cell.walks),
+        )
+      : phrases.onHowMuchFartherWasNot(cell.product, path.name, lowerFirst(heldText(cell)));
   if (interval !== undefined)
     return `${cell.product}: its median for ${criterion} on ${path.name} is ${interval} (95 %, ${n}).${unplaced}`;
-  return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${plural(cell.walks, 'bounds', 'bound')} no median (${cell.reason ?? 'too few'}).${unplaced}`;
+  return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${plural(cell.walks, 'bounds', 'bound')} no median (${cell.reason ?? phrases.tooFew}).${unplaced}`;
 }
 
 /** Ends of an interval as a sentence goes on with them: "between" needs both. */
@@ -52,7 +56,7 @@ const endsSentence = (
   show: (m: number) => string,
 ): string | undefined =>
   low !== undefined && high !== undefined
-    ? `between ${show(low)} and ${show(high)}`
+    ? phrases.betweenAnd(show(low), show(high))
     : endsText(low, high, show);
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
@@ -66,8 +70,8 @@ export const toldApart = ({ holmP }: RatioFinding): boolean => holmP !== undefin
 /** Whether they are told apart, and why not where nothing could. */
 export const apartText = (ratio: RatioFinding): string =>
   toldApart(ratio)
-    ? 'the walks tell them apart'
-    : `these walks do not tell them apart${ratio.reason === undefined ? '' : ` (${ratio.reason})`}`;
+    ? phrases.theWalksTellThemApart
+    : phrases.theseWalksDoNotTellThem(ratio.reason === undefined ? '' : ` (${ratio.reason})`);
 
 /** One product against another. */
 export const ratioSentence = (ratio: RatioFinding, range: RangeView): Sentence =>
@@ -78,15 +82,27 @@ function ratioText(ratio: RatioFinding): string {
   const interval = withScale95 && endsText(withScale95.low, withScale95.high, (v) => v.toFixed(2));
   const n = ratioBasis(ratio);
   if (!estimate)
-    return `${numerator} against ${denominator}: no ratio (${reason ?? 'not estimable'}${interval === undefined ? '' : `; 95 %: ${interval}`}; ${n}).`;
-  const p = holmP === undefined ? '' : `; p = ${holmP < 0.001 ? '< 0.001' : holmP.toFixed(3)} over all pairs`;
-  return `${numerator} reaches ${estimate.ratio.toFixed(2)}× as far as ${denominator}${interval === undefined ? '' : ` (95 %: ${interval}; ${n}${p})`}; ${apartText(ratio)}.`;
+    return phrases.againstNoRatio(
+      numerator,
+      denominator,
+      reason ?? phrases.notEstimable,
+      interval === undefined ? '' : `; 95 %: ${interval}`,
+      n,
+    );
+  const p = holmP === undefined ? '' : phrases.pOverAllPairs(holmP < 0.001 ? '< 0.001' : holmP.toFixed(3));
+  return phrases.reachesAsFarAs(
+    numerator,
+    estimate.ratio.toFixed(2),
+    denominator,
+    interval === undefined ? '' : ` (95 %: ${interval}; ${n}${p})`,
+    apartText(ratio),
+  );
 }
 
 export const claimSentence = (judged: ClaimVerdict, ranges: readonly RangeView[]): Sentence => {
   const { subject, claim, path, verdict, neverSettled } = judged;
   return say(
-    `${subject}, “${claimText(claim)}”${path ? ` on ${path.name}` : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : ` The plan could never have settled it: ${neverSettled}.`}`,
+    `${subject}, “${claimText(claim)}”${path ? phrases.on(path.name) : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : phrases.thePlanCouldNeverHaveSettled(neverSettled)}`,
     claimRests(judged, ranges),
   );
 };
@@ -108,13 +124,19 @@ export const withoutMetres = ({ walks: all, criterion }: RangeView): Sentence[] 
   all.flatMap((walk) => {
     const { product, label, interval, between, absent, course } = walk;
     if (course !== undefined && !interval)
-      return [say(`${product}, walk ${label}: ${course}; no distance is known.`, [walkRest(walk)])];
+      return [say(phrases.walkNoDistanceIsKnown(product, label, course), [walkRest(walk)])];
     if (interval || !between || (between.held === undefined && between.failed === undefined)) return [];
-    const held = between.held === undefined ? undefined : `held at ${between.held}`;
-    const failed = between.failed === undefined ? undefined : `failed at ${between.failed}`;
+    const held = between.held === undefined ? undefined : phrases.heldAt(between.held);
+    const failed = between.failed === undefined ? undefined : phrases.failedAt(between.failed);
     return [
       say(
-        `${product}, walk ${label} (${criterion}): ${[held, failed].filter((t) => t !== undefined).join(', ')}; ${absent ?? 'no distance is known'}.`,
+        phrases.walk2(
+          product,
+          label,
+          criterion,
+          [held, failed].filter((t) => t !== undefined).join(', '),
+          absent ?? phrases.noDistanceIsKnown,
+        ),
         [walkRest(walk)],
       ),
     ];
@@ -128,7 +150,7 @@ export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthU
       ? ''
       : `, ${formatLength(Math.abs(higherM), unit === 'm' || unit === 'km' ? 'm' : 'ft')} ${higherM > 0 ? 'higher' : 'lower'}`;
   const place = ({ failedAtM, backAtM, higherM }: CameBack): string =>
-    `failed at ${show(failedAtM)} and was usable again at ${show(backAtM)} (along the path${rise(higherM)})`;
+    phrases.failedAtAndWasUsableAgain(show(failedAtM), show(backAtM), rise(higherM));
   return comesBack.flatMap(({ product, direction, walks: of, times, first, most }) =>
     times === first.length
       ? first.map((c) =>
@@ -136,7 +158,15 @@ export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthU
         )
       : [
           say(
-            `${product} on ${path.name}, ${direction}: on ${times} of ${walks(of)} a farther place worked again; walk ${most.walk} ${place(most)}.`,
+            phrases.onOnOfAFartherPlace(
+              product,
+              path.name,
+              direction,
+              times,
+              walks(of),
+              most.walk,
+              place(most),
+            ),
             [...first, most].map(walkRest),
           ),
         ],
@@ -149,12 +179,12 @@ export const wallSentences = (range: RangeView, unit: LengthUnit): Sentence[] =>
     const show = (m: number): string => formatLength(m, unit);
     const ends = median95M && endsText(median95M.low, median95M.high, show);
     return say(
-      `${product}: ${k} of ${walks(of)} end at ${show(atM)}, where ${boundaryText(label)}: the wall decides there, more than the product, and a smooth spread of distances does not describe it.${ends === undefined ? '' : ` Without a model the median is ${ends} (at least 95 %, by order of ${of}).`}`,
+      `${product}: ${k} of ${walks(of)} end at ${show(atM)}, where ${boundaryText(label)}: the wall decides there, more than the product, and a smooth spread of distances does not describe it.${ends === undefined ? '' : phrases.withoutAModelTheMedianIs(ends, of)}`,
       cellRests(range, [product]),
     );
   });
 
-const boundaryText = (label: string): string => (/^(the|it) /.test(label) ? label : `“${label}” stands`);
+const boundaryText = (label: string): string => (/^(the|it) /.test(label) ? label : phrases.stands(label));
 
 /** Pairs that were heard at the same stands. */
 export const pairSentences = (range: RangeView): Sentence[] =>
@@ -174,7 +204,11 @@ function shortPairs(range: RangeView): Sentence[] {
   return [
     ...told.slice(0, PAIRS_TOLD).map((ratio) => ratioSentence(ratio, range)),
     say(
-      `Of ${all.length} pairs the walks tell ${told.length} apart${told.length > PAIRS_TOLD ? `; the first ${PAIRS_TOLD} stand here` : ''}.`,
+      phrases.ofPairsTheWalksTellApart(
+        all.length,
+        told.length,
+        told.length > PAIRS_TOLD ? phrases.theFirstStandHere(PAIRS_TOLD) : '',
+      ),
       cellRests(range),
     ),
   ];

@@ -1,5 +1,6 @@
 import { SHADOWING_SD_DB, Z90, type PathPrediction } from '@urvek/core';
 import type { Lane } from './tape.ts';
+import * as phrases from './phrases.ts';
 
 /** Points enough for a picture. */
 const MOST_POINTS = 400;
@@ -11,7 +12,7 @@ export function predictionLane(id: string, label: string, { points, events }: Pa
   return {
     id,
     label,
-    note: 'predicted margin',
+    note: phrases.predictedMargin,
     title: `${label}: predicted margin along the route`,
     height: 96,
     curve: {

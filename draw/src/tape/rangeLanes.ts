@@ -11,6 +11,7 @@ import {
 } from '@urvek/core';
 import type { RangeWalk } from '@urvek/study';
 import type { Bracket, Lane } from './tape.ts';
+import * as phrases from './phrases.ts';
 
 /** A product's estimate and, under it, every walk's bracket. */
 export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit: LengthUnit): Lane[] {
@@ -31,7 +32,7 @@ export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit:
         ? [
             {
               id: `walk-${walkId}`,
-              label: `   walk ${label}`,
+              label: phrases.walk(label),
               title: `${cell.product}, walk ${label}: ${intervalText(interval, unit)}`,
               brackets: [drawn(interval)],
               height: 19,
@@ -62,12 +63,15 @@ export function intervalText(
 ): string {
   const show = (m: number): string => formatLength(m, unit);
   if (unplaced)
-    return `failed, place unknown${heldM > 0 ? `, beyond ${show(heldM)}` : ''}${failedM === undefined ? '' : `, no farther than ${show(failedM)}`}`;
-  if (failedM === undefined) return `more than ${show(heldM)}`;
-  if (heldM === 0) return `less than ${show(failedM)}`;
+    return phrases.failedPlaceUnknown(
+      heldM > 0 ? phrases.beyond(show(heldM)) : '',
+      failedM === undefined ? '' : phrases.noFartherThan(show(failedM)),
+    );
+  if (failedM === undefined) return phrases.moreThan(show(heldM));
+  if (heldM === 0) return phrases.lessThan(show(failedM));
   if (heldM === failedM)
-    return `at ${show(heldM)}${failedUM === undefined ? '' : ` ± ${show(COVERAGE * failedUM)}`}`;
-  return `held to ${show(heldM)}, failed by ${show(failedM)}`;
+    return phrases.at(show(heldM), failedUM === undefined ? '' : ` ± ${show(COVERAGE * failedUM)}`);
+  return phrases.heldToFailedBy(show(heldM), show(failedM));
 }
 
 /** The estimate with its interval, the error of its distances included, or what is known instead of one. */
@@ -76,7 +80,7 @@ export function estimateText(cell: CellFinding, unit: LengthUnit): string {
   const scaled = scaleText(cell.scale);
   const n = [
     `n = ${cell.walks}`,
-    cell.medianBy === 'own spread' ? 'by its own spread' : undefined,
+    cell.medianBy === 'own spread' ? phrases.byItsOwnSpread : undefined,
     outingText(cell.outings),
     scaled,
   ]
@@ -86,27 +90,31 @@ export function estimateText(cell: CellFinding, unit: LengthUnit): string {
   const range = interval && endsText(interval.low, interval.high, show);
   if (cell.median)
     return range === undefined
-      ? `median ${show(cell.median.estimateM)} (no bound within ten times what was observed; ${n})`
-      : `median ${show(cell.median.estimateM)} (95 %: ${range}; ${n})`;
+      ? phrases.medianNoBoundWithinTenTimes(show(cell.median.estimateM), n)
+      : phrases.median95Percent(show(cell.median.estimateM), range, n);
   const { bounds } = cell;
-  if (!bounds) return 'no walk with an outcome';
+  if (!bounds) return phrases.noWalkWithAnOutcome;
   if (cell.failures === 0)
     return scaled === undefined
-      ? `more than ${show(bounds.allHeldToM)} in ${cell.walks} of ${cell.walks} walks`
+      ? phrases.moreThanInOfWalks(show(bounds.allHeldToM), cell.walks)
       : `held to the end, ${aboutText(show(bounds.allHeldToM), cell.scale)}: at least ${show(cell.withScale95M.allHeldToM ?? 0)} (n = ${cell.walks})`;
   if (bounds.common && cell.unplaced === 0)
-    return `${commonText(bounds.common, unit)} agrees with every walk (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
-  return `${cell.reason ?? 'not estimable'} (${n})${range === undefined ? '' : `; median 95 %: ${range}`}`;
+    return phrases.agreesWithEveryWalk(
+      commonText(bounds.common, unit),
+      n,
+      range === undefined ? '' : phrases.median95Percent2(range),
+    );
+  return `${cell.reason ?? phrases.notEstimable} (${n})${range === undefined ? '' : phrases.median95Percent2(range)}`;
 }
 
 function commonText({ heldM, failedM }: NonNullable<Bounds['common']>, unit: LengthUnit): string {
   const show = (m: number): string => formatLength(m, unit);
-  if (failedM === undefined) return `more than ${show(heldM)}`;
-  return heldM === failedM ? show(heldM) : `between ${show(heldM)} and ${show(failedM)}`;
+  if (failedM === undefined) return phrases.moreThan(show(heldM));
+  return heldM === failedM ? show(heldM) : phrases.betweenAnd(show(heldM), show(failedM));
 }
 
 /** Why a product has no distance that nine of ten walks hold to. */
-export const noTenthText = ({ reason }: CellFinding): string => reason ?? 'its own walks bound none';
+export const noTenthText = ({ reason }: CellFinding): string => reason ?? phrases.itsOwnWalksBoundNone;
 
 export function endsText(
   low: number | undefined,
@@ -114,7 +122,7 @@ export function endsText(
   show: (value: number) => string,
 ): string | undefined {
   if (low === undefined && high === undefined) return undefined;
-  if (high === undefined) return `more than ${show(low as number)}`;
-  if (low === undefined) return `less than ${show(high)}`;
-  return `${show(low)} to ${show(high)}`;
+  if (high === undefined) return phrases.moreThan(show(low as number));
+  if (low === undefined) return phrases.lessThan(show(high));
+  return phrases.to(show(low), show(high));
 }

@@ -1,4 +1,5 @@
 import { METRES_PER, type LengthUnit } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** Horizontal scale of a tape: metres to px. */
 export interface TapeScale {
@@ -11,7 +12,7 @@ export interface TapeScale {
 }
 
 export function tapeScale(lengthM: number, left: number, right: number): TapeScale {
-  if (!(lengthM > 0)) throw new RangeError(`invalid lengthM: ${lengthM}`);
+  if (!(lengthM > 0)) throw new RangeError(phrases.invalidLengthm(lengthM));
   return {
     lengthM,
     left,

@@ -2,6 +2,7 @@ import { formatLength, METRES_PER, type Exposure, type LengthUnit, type LinkStat
 import { onePerPixel } from '../onePerPixel.ts';
 import { line, path, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
 import { tapeScale, ticks, type TapeScale } from './scale.ts';
+import * as phrases from './phrases.ts';
 
 /** The ground under the tape. */
 export interface TapeGround {
@@ -112,7 +113,7 @@ export function tapeScene(options: TapeOptions): Scene {
   if (hereM !== undefined)
     groups.push({
       id: 'here',
-      title: `here: ${formatLength(hereM)}`,
+      title: phrases.here(formatLength(hereM)),
       shapes: hereShapes(scale.x(hereM), tapeTop, bottom),
     });
   return { width, height: bottom + 8, title: options.title, groups };
@@ -140,7 +141,7 @@ function tapeShapes(
     ]),
     // The end of the tape: a ring at the zero, where the fixed end stands.
     rect(scale.left - 7, top - 3, 7, TAPE_HEIGHT + 6, 'fixed'),
-    text(labelWidth - 14, top + 10, 'fixed end', 'small', 'end'),
+    text(labelWidth - 14, top + 10, phrases.fixedEnd, 'small', 'end'),
     text(labelWidth - 14, top + 25, `${measure}, ${unit}`, 'small', 'end'),
     text(scale.right + 4, base - 8, unit, 'small'),
   ];
@@ -272,7 +273,7 @@ function bracketShapes({ heldM, failedM, unplaced }: Bracket, scale: TapeScale, 
     return [
       line(held, y - 7, held, y + 7, 'bracket'),
       line(held, y, until, y, 'bound'),
-      text(until + 4, y + 4, 'failed, where?', 'small'),
+      text(until + 4, y + 4, phrases.failedWhere, 'small'),
     ];
   }
   if (failedM === undefined)
@@ -319,7 +320,7 @@ function claimShapes(
   bottom: number,
 ): Shape[] {
   const x = scale.x(atM);
-  const label = atM > scale.lengthM ? `${said} (beyond this tape)` : said;
+  const label = atM > scale.lengthM ? phrases.beyondThisTape(said) : said;
   const flipped = x > (scale.left + scale.right) / 2 + 250;
   return [
     line(x, y + 2, x, bottom, 'claim'),
@@ -342,7 +343,7 @@ function curveShapes(
     path(`M${trace(band)}L${trace(-band, [...points].reverse())}Z`, 'band'),
     path(`M${trace(0)}`, 'curve'),
     line(scale.left, y(0), scale.right, y(0), 'zero'),
-    text(scale.left - 4, y(0) + 4, '0 dB', 'small', 'end'),
+    text(scale.left - 4, y(0) + 4, phrases.n0Db, 'small', 'end'),
     ...marks.flatMap(({ lowM, highM, label }, i) => {
       if (lowM === undefined) return [];
       const [x1, x2] = [scale.x(lowM), highM === undefined ? scale.right : scale.x(highM)];

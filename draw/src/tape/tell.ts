@@ -1,5 +1,6 @@
 import { formatLength, type LengthUnit } from '@urvek/core';
 import type { Bracket, Lane, TapeOptions } from './tape.ts';
+import * as phrases from './phrases.ts';
 
 /** So many things of one lane are told; of more, their number. */
 const TOLD = 12;
@@ -7,22 +8,22 @@ const TOLD = 12;
 /** What a tape shows, in words: a sentence for the ground, and one a lane. */
 export function tellTape({ ground, unit, lanes = [], claims = [], hereM }: TapeOptions): string[] {
   const show = (m: number): string => formatLength(m, unit);
-  const posts = ground.checkpoints.map((c) => `${c.name} at ${show(c.atM)}`);
+  const posts = ground.checkpoints.map((c) => phrases.at2(c.name, show(c.atM)));
   return [
     [
-      `Tape of ${show(ground.lengthM)}`,
+      phrases.tapeOf(show(ground.lengthM)),
       ...some(posts),
-      ...some(ground.obstructions.map((o) => `${o.label} at ${show(o.atM)}`)),
-      ...some((ground.hazards ?? []).map((h) => `mind ${h.what} at ${show(h.atM)}`)),
-      ...claims.map((c) => `claim ${c.label}`),
-      ...(hereM === undefined ? [] : [`here ${show(hereM)}`]),
+      ...some(ground.obstructions.map((o) => phrases.at2(o.label, show(o.atM)))),
+      ...some((ground.hazards ?? []).map((h) => phrases.mindAt(h.what, show(h.atM)))),
+      ...claims.map((c) => phrases.claim(c.label)),
+      ...(hereM === undefined ? [] : [phrases.here2(show(hereM))]),
     ].join('; '),
     ...lanes.map((lane) => tellLane(lane, unit)),
   ];
 }
 
 function some(told: readonly string[]): string[] {
-  return told.length > TOLD ? [...told.slice(0, TOLD), `and ${told.length - TOLD} more`] : [...told];
+  return told.length > TOLD ? [...told.slice(0, TOLD), phrases.andMore(told.length - TOLD)] : [...told];
 }
 
 function tellLane(
@@ -31,15 +32,15 @@ function tellLane(
 ): string {
   const show = (m: number): string => formatLength(m, unit);
   const held = ({ heldM, failedM, unplaced }: Bracket): string => {
-    if (failedM === undefined) return `held to ${show(heldM)} and did not fail`;
-    return `held to ${show(heldM)}, failed ${unplaced ? 'somewhere before' : 'by'} ${show(failedM)}`;
+    if (failedM === undefined) return phrases.heldToAndDidNotFail(show(heldM));
+    return phrases.heldToFailed(show(heldM), unplaced ? phrases.somewhereBefore : 'by', show(failedM));
   };
   const parts = [
     // A title that has figures tells what is drawn.
     ...(title !== undefined && /\d/.test(title) ? [] : some(brackets.map(held))),
-    ...some(states.map((s) => `${s.state} from ${show(s.fromM)} to ${show(s.toM)}`)),
+    ...some(states.map((s) => phrases.fromTo(s.state, show(s.fromM), show(s.toM)))),
     ...(marks.length > 0
-      ? [`${marks.length} places known, the farthest at ${show(Math.max(...marks.map((m) => m.atM)))}`]
+      ? [phrases.placesKnownTheFarthestAt(marks.length, show(Math.max(...marks.map((m) => m.atM))))]
       : []),
   ];
   const head = [title ?? label.trim(), ...(note === undefined ? [] : [note])].join(', ');

@@ -1,5 +1,6 @@
 import { METHOD_UNCERTAINTY, type Trace } from '@urvek/core';
 import type { Lane } from './tape.ts';
+import * as phrases from './phrases.ts';
 
 /** A walk as two lanes, out and back; one when there is no way back yet. */
 export function walkLanes(trace: Trace, label: string, id: string): Lane[] {
@@ -17,7 +18,7 @@ export function walkLanes(trace: Trace, label: string, id: string): Lane[] {
         atM: f.travelledM,
         uncertaintyM: Math.max(f.uncertaintyM, METHOD_UNCERTAINTY.laser.independentM),
       })),
-    title: returning ? 'the way back' : 'the way out',
+    title: returning ? phrases.theWayBack : phrases.theWayOut,
     height: 30,
   });
   return trace.turnS === undefined ? [lane(false)] : [lane(false), lane(true)];

@@ -1,6 +1,7 @@
 import { isAutomatic, stateOf, type Trace, type WalkEvent } from '@urvek/core';
 import { onePerPixel } from '../onePerPixel.ts';
 import { line, path, rect, text, type Group, type Scene, type Shape } from '../scene.ts';
+import * as phrases from './phrases.ts';
 
 export interface TimeLineOptions {
   readonly trace: Trace;
@@ -60,7 +61,7 @@ export function timeLineScene({ trace, log, width, fromS, toS, selected, atS }: 
     },
     {
       id: 'states',
-      title: 'states over time',
+      title: phrases.statesOverTime,
       shapes: [
         text(4, statesTop + 15, 'state', 'label'),
         ...trace.stretches
@@ -68,7 +69,7 @@ export function timeLineScene({ trace, log, width, fromS, toS, selected, atS }: 
           .flatMap((s) => stateShapes(s, x, statesTop)),
       ],
     },
-    { id: 'way', title: 'distance over time', shapes: wayShapes(trace, x, inside, wayTop) },
+    { id: 'way', title: phrases.distanceOverTime, shapes: wayShapes(trace, x, inside, wayTop) },
     ...(atS !== undefined && inside(atS)
       ? [{ id: 'here', title: undefined, shapes: [line(x(atS), 16, x(atS), height - 6, 'cursor')] }]
       : []),
@@ -76,10 +77,10 @@ export function timeLineScene({ trace, log, width, fromS, toS, selected, atS }: 
       const top = devicesTop + row * DEVICE_HEIGHT;
       return {
         id: `device-${deviceId}`,
-        title: `what device ${row + 1} logged`,
+        title: phrases.whatDeviceLogged(row + 1),
         shapes: [
           line(LEFT, top + DEVICE_HEIGHT - 4, width - 16, top + DEVICE_HEIGHT - 4, 'lane'),
-          text(4, top + 15, devices.length > 1 ? `device ${row + 1}` : 'logged', 'label'),
+          text(4, top + 15, devices.length > 1 ? phrases.device(row + 1) : 'logged', 'label'),
         ],
       };
     }),
@@ -89,7 +90,7 @@ export function timeLineScene({ trace, log, width, fromS, toS, selected, atS }: 
       isSelected,
     ).map((e): Group => ({
       id: `event-${e.deviceId}-${e.seq}`,
-      title: `${e.kind} at ${e.time.walkS.toFixed(1)} s`,
+      title: phrases.atS(e.kind, e.time.walkS.toFixed(1)),
       shapes: eventShapes(
         e,
         x(e.time.walkS),
@@ -98,7 +99,7 @@ export function timeLineScene({ trace, log, width, fromS, toS, selected, atS }: 
       ),
     })),
   ];
-  return { width, height, title: 'The walk over time', groups };
+  return { width, height, title: phrases.theWalkOverTime, groups };
 }
 
 function stateShapes(

@@ -23,6 +23,7 @@ import { rigKey, subjectsOf } from '../results/subjects.ts';
 import { checkpointMatrix } from '../results/matrix.ts';
 import { rangesByPath, type PathRanges } from '../results/ranges.ts';
 import { throughputFindings } from '../results/figures.ts';
+import * as phrases from './phrases.ts';
 
 /** A finding with the reason for leaving it, where one was given. */
 export interface AuditEntry extends Audited {
@@ -83,7 +84,7 @@ export function auditBegin(
   const base = plannedCase(setup, findings, ranges, path, product.kindId);
   const begun: AuditedWalk = {
     ...walkSettings(product, rig),
-    label: 'the next',
+    label: phrases.theNext,
     startedMs: nowMs,
     round: undefined,
     baseline: false,
@@ -320,8 +321,8 @@ function reportsOf(setup: Setup, finding: Finding): EnteredWalk['reports'] {
   const { directions, seconds, subject } = finding;
   const criterion = criterionFor(setup.plan.criterion, subject.product.kindId);
   const all = [
-    ...directions.map((d) => ({ ...d, by: 'the device of the walk' })),
-    ...seconds.map((d) => ({ ...d, by: `the joined device (${d.joined.role})` })),
+    ...directions.map((d) => ({ ...d, by: phrases.theDeviceOfTheWalk })),
+    ...seconds.map((d) => ({ ...d, by: phrases.theJoinedDevice(d.joined.role) })),
   ];
   return seconds.length === 0
     ? []

@@ -1,6 +1,7 @@
 import { kindOf, rigDifferences, type RigDifference, type RigSettings } from '@urvek/core';
 import type { Product, ProductClaim, Rig, Setup } from '@urvek/contract';
 import { claimOf, claimText, distanceClaims } from '../judge/claims.ts';
+import * as phrases from './phrases.ts';
 
 /** A product in a line: what is said of it, how many of it there are, and what nobody stated. */
 export interface KitLine {
@@ -43,7 +44,7 @@ function missingOf(product: Product): string[] {
   const each = (field: keyof RigSettings): boolean =>
     product.rigs.every((r) => r[field] !== undefined && r[field] !== '');
   return [
-    ...(product.claims.length === 0 ? ['a claim'] : []),
+    ...(product.claims.length === 0 ? [phrases.aClaim] : []),
     ...(product.bandMHz === undefined ? ['band'] : []),
     ...(product.powerMw === undefined && !each('powerMw') ? ['power'] : []),
     ...(product.sensitivityDbm === undefined ? ['sensitivity'] : []),

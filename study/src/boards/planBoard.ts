@@ -14,6 +14,7 @@ import type { SetupPath } from '../results/findings.ts';
 import { claimedRatios } from '../plan/claimedRatios.ts';
 import { pathLinkOf } from '../plan/link.ts';
 import { OUTRUN, plannedPaths, plannedRigs, planState, type Walked } from '../plan/plannedWalks.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * What the walks of a cell will come to: they can settle its claim; they tell the difference that matters; the path
@@ -87,14 +88,18 @@ function outlookOf(setup: Setup, product: Product, rig: Rig, path: SetupPath, co
     return {
       outlook: 'bound',
       figure: `${Math.round((100 * reachM) / beyond.distanceM)} %`,
-      short: `reaches ${Math.round((100 * reachM) / beyond.distanceM)} % of its claim`,
-      why: `The path reaches ${times(reachM / beyond.distanceM)} the claim of ${claimText(beyond.claim)}: no walk on it can support it. ${attenuated(reachM, beyond.distanceM)}`,
+      short: phrases.reachesPercentOfItsClaim(Math.round((100 * reachM) / beyond.distanceM)),
+      why: phrases.thePathReachesTheClaimOf(
+        times(reachM / beyond.distanceM),
+        claimText(beyond.claim),
+        attenuated(reachM, beyond.distanceM),
+      ),
     };
   if (predictedM === 'beyond')
     return {
       outlook: 'bound',
-      short: 'a bound: held to the end',
-      why: 'It is predicted to hold to the end of the path: that gives a bound. Choose a longer path, or an attenuator.',
+      short: phrases.aBoundHeldToTheEnd,
+      why: phrases.itIsPredictedToHoldTo,
     };
   const [first] = claims;
   if (first) return forClaim(setup, first, reachM, predictedM);
@@ -103,24 +108,24 @@ function outlookOf(setup: Setup, product: Product, rig: Rig, path: SetupPath, co
   if (!compared || !(asked > 0 && asked !== 1 && sigma > 0))
     return {
       outlook: 'tells',
-      short: 'gives an estimate',
-      why: `Nothing of its kind is compared with it; two walks or more give an estimate.${predictedText(predictedM)}`,
+      short: phrases.givesAnEstimate,
+      why: phrases.nothingOfItsKindIsCompared(predictedText(predictedM)),
     };
   const needed = walksEachToTell(asked, sigma);
   if (needed === undefined || needed > walksEach)
     return {
       outlook: 'too few',
       ...(needed === undefined ? {} : { figure: String(needed) }),
-      short: needed === undefined ? `too few for ×${asked}` : `too few: ×${asked} needs ${needed}`,
+      short: needed === undefined ? phrases.tooFewFor(asked) : phrases.tooFewNeeds(asked, needed),
       why:
         needed === undefined
-          ? `A factor of ${asked} is within this spread: no practicable number of walks tells it.`
-          : `To tell a factor of ${asked} with this spread takes about ${needed} walks of each; ${walksEach} are planned.`,
+          ? phrases.aFactorOfIsWithinThis(asked)
+          : phrases.toTellAFactorOfWith(asked, needed, walksEach),
     };
   return {
     outlook: claimed.length > 0 ? 'settles' : 'tells',
-    short: claimed.length > 0 ? `can settle ×${asked}` : `tells ×${asked} apart`,
-    why: `${walksEach} walks of each tell a factor of ${asked} with this spread.${predictedText(predictedM)}`,
+    short: claimed.length > 0 ? phrases.canSettle(asked) : phrases.tellsApart(asked),
+    why: phrases.walksOfEachTellAFactor(walksEach, asked, predictedText(predictedM)),
   };
 }
 
@@ -137,24 +142,28 @@ function forClaim(
       ? (walksToTell(Math.abs(Math.log(predictedM / distanceM)), sigma) ?? Infinity)
       : 0;
   const short = reachM < OUTRUN * distanceM;
-  const path = `The path reaches ${times(reachM / distanceM)} the claim of ${claimText(claim)}${short ? `, less than ${OUTRUN}×: a walk that holds to the end gives a bound. ${attenuated(reachM, distanceM)}` : '.'}`;
+  const path = phrases.thePathReachesTheClaimOf2(
+    times(reachM / distanceM),
+    claimText(claim),
+    short ? phrases.lessThanAWalkThatHolds(OUTRUN, attenuated(reachM, distanceM)) : '.',
+  );
   if (needed > walksEach)
     return {
       outlook: 'too few',
       ...(Number.isFinite(needed) ? { figure: String(needed) } : {}),
-      short: Number.isFinite(needed) ? `too few: its claim needs ${needed}` : 'too near its claim',
-      why: `${path}${predictedText(predictedM)} ${Number.isFinite(needed) ? `If that is right, about ${needed} walks settle the claim; ${walksEach} are planned.` : 'If that is right, it lies too near the claim for a practicable number of walks.'}`,
+      short: Number.isFinite(needed) ? phrases.tooFewItsClaimNeeds(needed) : phrases.tooNearItsClaim,
+      why: `${path}${predictedText(predictedM)} ${Number.isFinite(needed) ? phrases.ifThatIsRightAboutWalks(needed, walksEach) : phrases.ifThatIsRightItLies}`,
     };
-  return { outlook: 'settles', short: 'can settle its claim', why: `${path}${predictedText(predictedM)}` };
+  return { outlook: 'settles', short: phrases.canSettleItsClaim, why: `${path}${predictedText(predictedM)}` };
 }
 
 const times = (factor: number): string => `${factor < 1 ? factor.toFixed(2) : factor.toFixed(1)}×`;
 
 const attenuated = (reachM: number, claimM: number): string =>
-  `An attenuator of ${attenuatorDb(reachM, OUTRUN * claimM, 2).toFixed(0)} dB would do instead (exponent 2).`;
+  phrases.anAttenuatorOfDbWouldDo(attenuatorDb(reachM, OUTRUN * claimM, 2).toFixed(0));
 
 const predictedText = (predictedM: number | 'beyond' | undefined): string =>
-  typeof predictedM === 'number' ? ` Predicted: first dropout at ${predictedM.toFixed(0)} m.` : '';
+  typeof predictedM === 'number' ? phrases.predictedFirstDropoutAtM(predictedM.toFixed(0)) : '';
 
 /** First dropout as predicted; undefined where too little is stated to predict it. */
 function predictedOn(product: Product, rig: Rig, path: SetupPath): number | 'beyond' | undefined {

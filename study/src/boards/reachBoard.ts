@@ -10,6 +10,7 @@ import { type Rig, type Setup } from '@urvek/contract';
 import { plannedRigs, plannedWalks } from '../plan/plannedWalks.ts';
 import type { SetupPath } from '../results/findings.ts';
 import type { RangeView, RangeWalk } from '../results/ranges.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * What stands in a cell of the reach board: nothing is to be walked there; it is to be; walks that only bracket it;
@@ -150,7 +151,7 @@ function cellOf(
     ...{ path, subject: subject.name, state, planned, cell, brackets },
     walks: state === 'refused' ? walks.length : (cell?.walks ?? 0),
     ratio: range && ratioTo(range, subject.name, reference?.name),
-    why: state === 'refused' ? (walks[0]?.absent ?? 'no distance is known') : cell?.reason,
+    why: state === 'refused' ? (walks[0]?.absent ?? phrases.noDistanceIsKnown) : cell?.reason,
   };
 }
 

@@ -1,6 +1,7 @@
 import { parseClaim, type Claim } from '@urvek/core';
 import type { ProductClaim, Product, Setup } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
+import * as phrases from './phrases.ts';
 
 /** A claim of distance, in metres. Claims of other forms stand on no tape. */
 export const claimOf = (claim: ProductClaim): Claim => ({
@@ -14,7 +15,7 @@ export const distanceClaims = (product: Product): ProductClaim[] =>
   product.claims.filter((c) => c.form === 'distance');
 
 export const claimText = (claim: ProductClaim): string =>
-  `${claim.upTo ? 'up to ' : ''}${claim.entered}, ${claim.condition === 'unstated' ? 'condition unstated' : claim.condition}`;
+  `${claim.upTo ? phrases.upTo : ''}${claim.entered}, ${claim.condition === 'unstated' ? phrases.conditionUnstated : claim.condition}`;
 
 /** Whether a path can speak to a claim. */
 export const speaksTo = (path: SetupPath, claim: Pick<ProductClaim, 'condition'>): boolean =>

@@ -2,6 +2,7 @@ import { summariseRanges, type Criterion, type RatioFinding, criterionFor } from
 import { type Setup } from '@urvek/contract';
 import type { Finding, SetupPath } from '../results/findings.ts';
 import { walkRows } from '../results/walkRows.ts';
+import * as phrases from './phrases.ts';
 
 export interface EarlierComparison {
   readonly setup: Setup;
@@ -28,14 +29,13 @@ const SAME_POINT_M = 0.5;
 
 /** What keeps two paths from being one; undefined where their points are the same. */
 function otherPath(now: SetupPath, then: SetupPath): string | undefined {
-  if (now.condition !== then.condition)
-    return `the path was ${then.condition} then and is ${now.condition} now`;
+  if (now.condition !== then.condition) return phrases.thePathWasThenAndIs(then.condition, now.condition);
   const near = (a: { atM: number }, b: { atM: number }): boolean => Math.abs(a.atM - b.atM) <= SAME_POINT_M;
   const missing = [
     ...now.checkpoints.filter((c) => !then.checkpoints.some((d) => near(c, d))),
     ...then.checkpoints.filter((c) => !now.checkpoints.some((d) => near(c, d))),
   ];
-  return missing.length === 0 ? undefined : `${missing.length} checkpoints are not the same points`;
+  return missing.length === 0 ? undefined : phrases.checkpointsAreNotTheSamePoints(missing.length);
 }
 
 /**
@@ -95,5 +95,5 @@ function differentCriterion(
   kindId: string,
 ): string | undefined {
   const [a, b] = [now, then].map(({ setup }) => criterionFor(setup.plan.criterion, kindId));
-  return a === b ? undefined : `its plan judged by “${b}”, this one judges by “${a}”`;
+  return a === b ? undefined : phrases.itsPlanJudgedByThisOne(b, a);
 }

@@ -18,6 +18,7 @@ import type { Finding, SetupPath } from '../results/findings.ts';
 import { figureRange, type FigureRange } from '../results/figureRanges.ts';
 import { rangesByPath, type PathRanges } from '../results/ranges.ts';
 import { speaksTo } from './claims.ts';
+import * as phrases from './phrases.ts';
 
 export interface NeedJudged {
   readonly need: Need;
@@ -32,7 +33,7 @@ export interface NeedJudged {
 /** "30 m, open", "40 Mbit/s at 30 m, open", "40 Mbit/s: to where, open". */
 export const needText = ({ entered, figure, condition }: Need): string => {
   const asked =
-    figure === undefined ? entered : entered === '' ? `${figure}: to where` : `${figure} at ${entered}`;
+    figure === undefined ? entered : entered === '' ? `${figure}: to where` : phrases.at(figure, entered);
   return `${asked}, ${condition}`;
 };
 

@@ -8,6 +8,7 @@ import {
   type StationFound,
 } from '@urvek/core';
 import type { Product, Setup, StationRow } from '@urvek/contract';
+import * as phrases from './phrases.ts';
 
 /** Readings at one place without a walk, and what they say. */
 export interface StationJudged {
@@ -29,7 +30,7 @@ export const judgeStations = ({ products, stations = [] }: Setup): StationJudged
       row,
       product: products.find((p) => p.id === row.productId),
       found,
-      said: row.readings.length === 0 ? ['Nothing was read yet.'] : sentencesOf(row, found),
+      said: row.readings.length === 0 ? [phrases.nothingWasReadYet] : sentencesOf(row, found),
     };
   });
 
@@ -37,21 +38,23 @@ function sentencesOf(row: StationRow, found: StationFound): string[] {
   // Bars have an order, and no size: nothing is reckoned from them.
   if (row.quantity === 'bars')
     return [
-      `By bars: ${found.settings.map((s) => `${s.setting} ${s.least === s.most ? s.least : `${s.least} to ${s.most}`} (n ${s.n})`).join(', ')}. Bars have an order and no unit: nothing is reckoned from them.`,
+      phrases.byBarsBarsHaveAnOrder(
+        found.settings
+          .map((s) => `${s.setting} ${s.least === s.most ? s.least : phrases.to(s.least, s.most)} (n ${s.n})`)
+          .join(', '),
+      ),
     ];
   const { best, beforeAfter, isBest, repeatSd, mixed, settings } = found;
   const unit = unitOf(row);
   const spread =
     repeatSd === undefined
-      ? 'No setting was read twice: how far readings of one setting lie apart is not known, and none is named best.'
-      : `Readings of one setting lie ${repeatSd.toFixed(1)} ${unit} apart (standard deviation of ${countOf(found.repeatDf, 'repeat')}).`;
+      ? phrases.noSettingWasReadTwiceHow
+      : phrases.readingsOfOneSettingLieApart(repeatSd.toFixed(1), unit, countOf(found.repeatDf, 'repeat'));
   const effect = beforeAfter ?? best;
   return [
     ...(effect ? [effectText(effect, row, beforeAfter !== undefined, isBest)] : []),
     spread,
-    ...(!mixed && settings.length > 1 && found.repeatDf > 0
-      ? ['They were read in blocks: a drift of the day looks like a setting. Read them again in mixed order.']
-      : []),
+    ...(!mixed && settings.length > 1 && found.repeatDf > 0 ? [phrases.theyWereReadInBlocksA] : []),
   ];
 }
 
@@ -66,16 +69,16 @@ function effectText(effect: StationEffect, row: StationRow, isBefore: boolean, i
       ? ''
       : beats
         ? isBefore
-          ? ', more than the repeats differ'
-          : ', which beats the repeats'
-        : `, not larger than what the spread of repeats allows${isBefore ? '' : ': none is named best'}`;
+          ? phrases.moreThanTheRepeatsDiffer
+          : phrases.whichBeatsTheRepeats
+        : phrases.notLargerThanWhatTheSpread(isBefore ? '' : phrases.noneIsNamedBest);
   const far = beats && unit === 'dB' ? `; ${ratioText(difference)}` : '';
-  const who = isBefore || !isBest ? `${setting} against ${over}` : `${setting} is best, against ${over}`;
+  const who = isBefore || !isBest ? phrases.against(setting, over) : phrases.isBestAgainst(setting, over);
   return `${who}: ${size}${known}${verdict}${far}.`;
 }
 
 /** "worth ×3.16 in distance in free space to ×1.78 over flat ground". */
 const ratioText = (decibels: number): string => {
   const [open, ground] = distanceRatios(decibels);
-  return `in distance between ×${open.toFixed(2)} (exponent 2) and ×${ground.toFixed(2)} (exponent 4)`;
+  return phrases.inDistanceBetweenExponent2And(open.toFixed(2), ground.toFixed(2));
 };

@@ -25,6 +25,7 @@ import type { Subject } from '../results/subjects.ts';
 import { ratioEvidence } from '../results/ratioEvidence.ts';
 import { claimOf, speaksTo } from './claims.ts';
 import { nearestLatency } from './latencies.ts';
+import * as phrases from './phrases.ts';
 
 export interface ClaimVerdict {
   readonly product: Product;
@@ -107,15 +108,13 @@ const judgeOn = byIdentity(
         });
       case 'ratio': {
         const against = setup.products.find((p) => p.id === claim.against);
-        if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
+        if (!against) return notJudged(phrases.itDoesNotSayWhichProduct);
         const others = range
           ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
           : [];
         const [other] = others;
         if (others.length > 1)
-          return notJudged(
-            `It does not say against which rig: ${others.map((s) => s.name).join(', ')}. Choose one in Kit.`,
-          );
+          return notJudged(phrases.itDoesNotSayAgainstWhich(others.map((s) => s.name).join(', ')));
         const pair = [subject?.name, other?.name];
         return judgeRatioClaim(
           {
@@ -135,7 +134,7 @@ const judgeOn = byIdentity(
         return judgeThroughput(claim, value, range, subject);
       case 'speed ratio': {
         const against = setup.products.find((p) => p.id === claim.against);
-        if (!against) return notJudged('It does not say which product it is against: choose one in Kit.');
+        if (!against) return notJudged(phrases.itDoesNotSayWhichProduct);
         const [other] = range
           ? claimed(range, against.id, claim.againstRigId).filter((s) => s.id !== subject?.id)
           : [];
@@ -145,7 +144,7 @@ const judgeOn = byIdentity(
         );
       }
       case 'latency':
-        return notJudged('It is judged on what was measured, path or no path.');
+        return notJudged(phrases.itIsJudgedOnWhatWas);
     }
   },
   MOST_JUDGED,
@@ -193,9 +192,14 @@ function judgeThroughput(
   if (doubt)
     return {
       outcome: 'undecided',
-      reason: `${doubt.instrument ?? 'The instrument, which nobody named,'} read ${doubt.readMbps.toFixed(0)} Mbit/s ${doubt.direction === 'fixed-to-mobile' ? 'down' : 'up'} through a line sold as ${doubt.planMbps.toFixed(0)}: what shows the impossible on one axis is doubted on all.`,
-      step: 'another instrument',
-      next: 'Read again with another instrument, or against a server that is known to be behind the line.',
+      reason: phrases.readMbitSThroughALine(
+        doubt.instrument ?? phrases.theInstrumentWhichNobodyNamed,
+        doubt.readMbps.toFixed(0),
+        doubt.direction === 'fixed-to-mobile' ? 'down' : 'up',
+        doubt.planMbps.toFixed(0),
+      ),
+      step: phrases.anotherInstrument,
+      next: phrases.readAgainWithAnotherInstrumentOr,
       caveats: [],
     };
   return judgeThroughputClaim(
@@ -257,7 +261,7 @@ const unsettled = byIdentity(
       );
     const paths = (range ? [range.path] : plannedPaths(setup)).filter((p) => speaksTo(p, claim));
     if (paths.length === 0)
-      return claim.condition === 'unstated' ? undefined : `no path of the plan is ${claim.condition}`;
+      return claim.condition === 'unstated' ? undefined : phrases.noPathOfThePlanIs(claim.condition);
     const reasons = paths.map((path) =>
       claim.form === 'distance'
         ? neverSettles(value, { pathReachM: farthestM(path), walks: walksOf(product.id, path) })

@@ -1,14 +1,15 @@
 import type { PathLink, SimulatedGear } from '@urvek/core';
 import type { Product, Rig } from '@urvek/contract';
+import * as phrases from './phrases.ts';
 
 /** What a prediction of a link wants, and is not stated. */
 export function missingForPrediction(product: Product, rig: Rig): string[] {
   const wanted: readonly (readonly [string, number | undefined])[] = [
-    ['the weakest level it receives', product.sensitivityDbm],
-    ['the band', product.bandMHz],
-    ['the power', rig.powerMw ?? product.powerMw],
-    ['the height of the fixed end', rig.heightFixedM],
-    ['the height of the mobile end', rig.heightMobileM],
+    [phrases.theWeakestLevelItReceives, product.sensitivityDbm],
+    [phrases.theBand, product.bandMHz],
+    [phrases.thePower, rig.powerMw ?? product.powerMw],
+    [phrases.theHeightOfTheFixedEnd, rig.heightFixedM],
+    [phrases.theHeightOfTheMobileEnd, rig.heightMobileM],
   ];
   return wanted.flatMap(([what, value]) => (value === undefined ? [what] : []));
 }

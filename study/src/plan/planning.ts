@@ -24,6 +24,7 @@ import { type Product, type Setup } from '@urvek/contract';
 import { claimedRatios } from './claimedRatios.ts';
 import type { Finding, SetupPath } from '../results/findings.ts';
 import { plannedPaths, plannedRigs, plannedWalks, type PlannedWalk } from './plannedWalks.ts';
+import * as phrases from './phrases.ts';
 
 /** Changing over, baseline and reconnecting, minutes a walk (common practice). */
 export const SETTLE_MIN = 3;
@@ -71,15 +72,11 @@ export function planTroubles(setup: Setup, localMinutes: (ms: number) => number)
     ...twoPlaces(plan.atFixedEnd, plan.atMobileEnd),
     ...flatBatteries(uses),
     ...(plan.hoursAtHand !== undefined && hours > plan.hoursAtHand
-      ? [
-          `The walks take ${hours.toFixed(1)} h, ${(hours - plan.hoursAtHand).toFixed(1)} h more than are available.`,
-        ]
+      ? [phrases.theWalksTakeHHMore(hours.toFixed(1), (hours - plan.hoursAtHand).toFixed(1))]
       : []),
-    ...(riseMin !== undefined && first.fromMin < riseMin
-      ? ['The first walk begins before sunrise at the site.']
-      : []),
+    ...(riseMin !== undefined && first.fromMin < riseMin ? [phrases.theFirstWalkBeginsBeforeSunrise] : []),
     ...(setMin !== undefined && last.toMin > setMin
-      ? [`The last walk ends ${Math.round(last.toMin - setMin)} minutes after sunset at the site.`]
+      ? [phrases.theLastWalkEndsMinutesAfter(Math.round(last.toMin - setMin))]
       : []),
   ];
 }
@@ -87,11 +84,11 @@ export function planTroubles(setup: Setup, localMinutes: (ms: number) => number)
 function useOf({ item: { item }, fromMin, toMin }: TimedWalk<Slot<PlannedWalk>>): PlannedUse {
   const { product, rig, path } = item;
   const label = (id: string): string =>
-    `${product.name} unit ${product.units.find((u) => u.id === id)?.label ?? id}`;
+    phrases.unit(product.name, product.units.find((u) => u.id === id)?.label ?? id);
   // A rig with one unit named at both ends stands for a product that is one piece: only two units can clash.
   const ids = product.units.length > 1 ? [rig.unitFixedId, rig.unitMobileId] : [rig.unitMobileId];
   return {
-    what: `${product.name} on ${path.name}`,
+    what: phrases.on(product.name, path.name),
     fromMin,
     toMin,
     units: ids.map((id) => ({ id, label: label(id) })),

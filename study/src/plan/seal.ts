@@ -1,6 +1,7 @@
 import { blindLabels } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
 import { planState, type Walked } from './plannedWalks.ts';
+import * as phrases from './phrases.ts';
 
 /** Names sealed behind letters while the plan is blind and its walks are not all in. */
 export const isSealed = (setup: Setup, walks: readonly Walked[]): boolean =>
@@ -16,9 +17,9 @@ export function seal(setup: Setup, key: string): Setup {
     ...setup,
     products: setup.products.map((p) => ({
       ...p,
-      name: `Product ${letters.get(p.id)}`,
+      name: phrases.product(letters.get(p.id)),
       claims: [],
-      rigs: p.rigs.map((r, i) => ({ ...r, name: `Rig ${i + 1}` })),
+      rigs: p.rigs.map((r, i) => ({ ...r, name: phrases.rig(i + 1) })),
     })),
   };
 }

@@ -1,5 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import { countOf } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** One value of a set-up that two versions of it have differently. Absent: that version does not have it. */
 export interface SetupChange {
@@ -38,18 +39,18 @@ const UNITS: Readonly<Record<string, string>> = {
   Ms: 'ms',
   Deg: '°',
   MHz: 'MHz',
-  Hz: 'Hz',
+  Hz: phrases.hz,
   Mbps: 'Mbit/s',
 };
 /** As the screens call them, where their keys are shorter. */
 const NAMES: Readonly<Record<string, string>> = {
-  walksEach: 'walks of each product',
-  ratio: 'smallest difference that matters',
+  walksEach: phrases.walksOfEachProduct,
+  ratio: phrases.smallestDifferenceThatMatters,
   sigma: 'walk-to-walk spread',
-  mode: 'how walks are logged',
+  mode: phrases.howWalksAreLogged,
   setUpMin: 'set-up of a rig, min',
-  hoursAtHand: 'time available, h',
-  atFixedEnd: 'at the fixed end',
+  hoursAtHand: phrases.timeAvailableH,
+  atFixedEnd: phrases.atTheFixedEnd,
   atMobileEnd: 'walking',
 };
 export function fieldWords(key: string): string {
@@ -73,7 +74,7 @@ const UNNAMED = new Set(['products', 'paths', 'rigs']);
 
 /** A value in words, short. */
 export function valueText(value: unknown): string {
-  if (value === undefined) return 'not stated';
+  if (value === undefined) return phrases.notStated;
   if (typeof value !== 'object' || value === null) return String(value);
   if (Array.isArray(value)) return countOf(value.length, 'entry', 'entries');
   return nameOf(value, 'stated');

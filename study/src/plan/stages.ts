@@ -1,18 +1,19 @@
 import type { Setup } from '@urvek/contract';
 import { plannedRigs, plannedPaths, plannedWalks, planState, type Walked } from './plannedWalks.ts';
+import * as phrases from './phrases.ts';
 
 export const STAGES = ['kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const STAGE_NAME: Readonly<Record<Stage, string>> = {
-  kit: 'Kit',
-  paths: 'Paths',
-  plan: 'Plan',
-  walk: 'Walk',
-  trace: 'Trace',
-  ranges: 'Ranges',
-  verdict: 'Verdict',
-  report: 'Report',
+  kit: phrases.kit,
+  paths: phrases.paths,
+  plan: phrases.plan,
+  walk: phrases.walk,
+  trace: phrases.trace,
+  ranges: phrases.ranges,
+  verdict: phrases.verdict,
+  report: phrases.report,
 };
 
 /** `stale`: it was done, and what it rests on has changed since. */
@@ -35,12 +36,12 @@ export function stageStates(setup: Setup, walks: readonly Walked[], outcomes: nu
   return [
     kitState(setup),
     setup.paths.length === 0
-      ? { stage: 'paths', mark: 'missing', text: 'no path yet' }
+      ? { stage: 'paths', mark: 'missing', text: phrases.noPathYet }
       : { stage: 'paths', mark: 'done', text: count(setup.paths.length, 'path') },
     ...planAndWalk(setup, walks),
     traceState(walks, finished.length),
     outcomes === 0
-      ? { stage: 'ranges', mark: 'missing', text: 'no outcome yet' }
+      ? { stage: 'ranges', mark: 'missing', text: phrases.noOutcomeYet }
       : { stage: 'ranges', mark: 'done', text: count(outcomes, 'outcome') },
     verdictState(setup, outcomes),
     reportState(setup, finished, outcomes),
@@ -73,32 +74,32 @@ function planAndWalk(setup: Setup, walks: readonly Walked[]): StageState[] {
   const outside = planned === 0 ? 0 : outsideOf(setup, walks);
   const plan: StageState =
     planned === 0
-      ? { stage: 'plan', mark: 'missing', text: 'nothing planned' }
+      ? { stage: 'plan', mark: 'missing', text: phrases.nothingPlanned }
       : outside > 0
-        ? { stage: 'plan', mark: 'stale', text: `${count(outside, 'walk')} outside it` }
-        : { stage: 'plan', mark: 'done', text: `${count(planned, 'walk')} planned` };
+        ? { stage: 'plan', mark: 'stale', text: phrases.outsideIt(count(outside, 'walk')) }
+        : { stage: 'plan', mark: 'done', text: phrases.planned(count(planned, 'walk')) };
   const walk: StageState =
     planned === 0
-      ? { stage: 'walk', mark: 'missing', text: 'plan first' }
+      ? { stage: 'walk', mark: 'missing', text: phrases.planFirst }
       : {
           stage: 'walk',
           mark: filled === planned ? 'done' : filled > 0 ? 'part' : 'missing',
-          text: `${filled} of ${planned} walked`,
+          text: phrases.ofWalked(filled, planned),
         };
   return [plan, walk];
 }
 
 function traceState(walks: readonly Walked[], finished: number): StageState {
   const underWay = walks.filter((w) => !w.endReason && !w.withheld).length;
-  if (finished === 0) return { stage: 'trace', mark: 'missing', text: 'no walk yet' };
+  if (finished === 0) return { stage: 'trace', mark: 'missing', text: phrases.noWalkYet };
   return underWay > 0
-    ? { stage: 'trace', mark: 'part', text: `${count(finished, 'log')}, ${underWay} not ended` }
+    ? { stage: 'trace', mark: 'part', text: phrases.notEnded(count(finished, 'log'), underWay) }
     : { stage: 'trace', mark: 'done', text: count(finished, 'log') };
 }
 
 function verdictState({ products, needs = [] }: Setup, outcomes: number): StageState {
   const claims = products.reduce((sum, p) => sum + p.claims.length, 0);
-  if (claims + needs.length === 0) return { stage: 'verdict', mark: 'missing', text: 'no claim entered' };
+  if (claims + needs.length === 0) return { stage: 'verdict', mark: 'missing', text: phrases.noClaimEntered };
   const text = [
     claims === 0 ? undefined : count(claims, 'claim'),
     needs.length === 0 ? undefined : count(needs.length, 'need'),
@@ -111,12 +112,12 @@ function verdictState({ products, needs = [] }: Setup, outcomes: number): StageS
 }
 
 function reportState({ report }: Setup, finished: readonly Walked[], outcomes: number): StageState {
-  if (outcomes === 0) return { stage: 'report', mark: 'missing', text: 'nothing to publish' };
+  if (outcomes === 0) return { stage: 'report', mark: 'missing', text: phrases.nothingToPublish };
   const last = Math.max(0, ...finished.map((w) => w.header.startedMs));
   const old = (report?.wording ?? []).filter((w) => w.atMs !== undefined && w.atMs < last).length;
   return old > 0
-    ? { stage: 'report', mark: 'stale', text: 'worded before the last walk' }
-    : { stage: 'report', mark: 'done', text: 'ready to print' };
+    ? { stage: 'report', mark: 'stale', text: phrases.wordedBeforeTheLastWalk }
+    : { stage: 'report', mark: 'done', text: phrases.readyToPrint };
 }
 
 /** The first stage that still wants something. */

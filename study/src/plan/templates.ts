@@ -1,5 +1,6 @@
 import { EMPTY_SETUP, newRig, type Setup } from '@urvek/contract';
 import type { WalkMode } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** A question to start from: how one walks for it, and nothing of what is not known yet. */
 export interface Template {
@@ -18,43 +19,43 @@ const all = (names: readonly string[]): string => new Intl.ListFormat('en-GB').f
 export const TEMPLATES: readonly Template[] = [
   {
     kindId: 'video-link',
-    question: 'How far does the picture hold?',
-    asked: (names) => `How far does the picture of ${all(names)} hold?`,
+    question: phrases.howFarDoesThePictureHold,
+    asked: (names) => phrases.howFarDoesThePictureOf(all(names)),
     mode: 'continuous',
     walksEach: 4,
   },
   {
     kindId: 'microphone',
-    question: 'Where does the voice drop out?',
-    asked: (names) => `How far from the receiver does the voice of ${all(names)} drop out?`,
+    question: phrases.whereDoesTheVoiceDropOut,
+    asked: (names) => phrases.howFarFromTheReceiverDoes(all(names)),
     mode: 'continuous',
     walksEach: 4,
   },
   {
     kindId: 'speaker',
-    question: 'How far may the phone be carried?',
-    asked: (names) => `How far may the phone be carried before ${all(names)} lose the music?`,
+    question: phrases.howFarMayThePhoneBe,
+    asked: (names) => phrases.howFarMayThePhoneBe2(all(names)),
     mode: 'continuous',
     walksEach: 4,
   },
   {
     kindId: 'router',
-    question: 'Where is it still fast enough?',
-    asked: (names) => `To where are ${all(names)} fast enough?`,
+    question: phrases.whereIsItStillFastEnough,
+    asked: (names) => phrases.toWhereAreFastEnough(all(names)),
     mode: 'indoor',
     walksEach: 3,
   },
   {
     kindId: 'remote',
-    question: 'From how far does it answer?',
-    asked: (names) => `From how far do ${all(names)} answer a press?`,
+    question: phrases.fromHowFarDoesItAnswer,
+    asked: (names) => phrases.fromHowFarDoAnswerA(all(names)),
     mode: 'hits',
     walksEach: 3,
   },
   {
     kindId: 'two-way-radio',
-    question: 'Who hears whom, and to where?',
-    asked: (names) => `To where do ${all(names)} hear each other, both ways?`,
+    question: phrases.whoHearsWhomAndToWhere,
+    asked: (names) => phrases.toWhereDoHearEachOther(all(names)),
     mode: 'stop and call',
     walksEach: 3,
   },
@@ -77,7 +78,7 @@ export function setupFromTemplate(
   { template, names, lengthM, walksEach }: FromTemplate,
   newId: () => string,
 ): Setup {
-  if (!(lengthM > 0 && lengthM < Infinity)) throw new RangeError(`invalid lengthM: ${lengthM}`);
+  if (!(lengthM > 0 && lengthM < Infinity)) throw new RangeError(phrases.invalidLengthm(lengthM));
   return {
     ...EMPTY_SETUP,
     products: names.map((name) => {
@@ -95,7 +96,7 @@ export function setupFromTemplate(
     paths: [
       {
         id: newId(),
-        name: 'The path',
+        name: phrases.thePath,
         condition: 'unstated',
         model: 'two-slope',
         distanceMethod: 'by eye',
@@ -104,7 +105,7 @@ export function setupFromTemplate(
         legs: [{ lengthM, bearingDeg: 0, riseM: 0, exposure: 'open' }],
         obstructions: [],
         checkpoints: Array.from({ length: POSTS }, (_, i) => ({
-          name: `post ${i + 1}`,
+          name: phrases.post(i + 1),
           atM: i + 1 === POSTS ? lengthM : Math.round((lengthM * (i + 1) * 10) / POSTS) / 10,
         })),
       },

@@ -1,5 +1,6 @@
 import { countOf, byMethod, formatLength, positionAt, writeTable, type LengthUnit } from '@urvek/core';
 import type { Finding } from '../results/findings.ts';
+import * as phrases from './phrases.ts';
 
 type Walked = Pick<Finding, 'trace'>;
 
@@ -32,7 +33,7 @@ export function momentOf({ trace }: Walked, atS: number, unit: LengthUnit): Mome
     distance:
       here &&
       `${formatLength(here.travelledM, unit)} ± ${formatLength(here.uncertaintyM, unit)}${marked.length > 0 ? ` (${marked.join(', ')})` : ''}`,
-    state: stretch?.stated ? `${stretch.state}, grade ${stretch.grade}` : 'not graded',
+    state: stretch?.stated ? phrases.grade(stretch.state, stretch.grade) : phrases.notGraded,
     dropouts: trace.noticed.filter((s) => s.grade === 1 && s.fromS <= atS).length,
   };
 }
@@ -44,7 +45,7 @@ interface Cue {
 }
 
 const textOf = ({ distance, state, dropouts }: Moment): string =>
-  [distance ?? 'distance not known', state, countOf(dropouts, 'dropout')].join(' · ');
+  [distance ?? phrases.distanceNotKnown, state, countOf(dropouts, 'dropout')].join(' · ');
 
 /** One a second, and a new one where the state changes; equal neighbours are one. Seconds of the recording. */
 function cuesOf(finding: Walked, clock: RecordingClock, unit: LengthUnit): Cue[] {
@@ -108,7 +109,7 @@ export function chaptersOf(
   const { trace } = finding;
   let dropouts = 0;
   const happened = [
-    { atS: trace.begin.time.walkS, what: 'the walk begins' },
+    { atS: trace.begin.time.walkS, what: phrases.theWalkBegins },
     ...trace.noticed.slice(1).flatMap((s, i) => {
       if (!s.stated) return [];
       if (s.grade === 1) dropouts++;
@@ -118,15 +119,15 @@ export function chaptersOf(
           atS: s.fromS,
           what:
             s.grade === 1
-              ? `${dropouts === 1 ? 'first dropout' : `dropout ${dropouts}`}`
+              ? `${dropouts === 1 ? phrases.firstDropout : phrases.dropout(dropouts)}`
               : before?.grade === 1
-                ? `back, grade ${s.grade}`
-                : `grade ${s.grade}`,
+                ? phrases.backGrade(s.grade)
+                : phrases.grade2(s.grade),
         },
       ];
     }),
-    ...(trace.turnS === undefined ? [] : [{ atS: trace.turnS, what: 'turned round' }]),
-    ...(trace.endReason === undefined ? [] : [{ atS: trace.endS, what: `ended: ${trace.endReason}` }]),
+    ...(trace.turnS === undefined ? [] : [{ atS: trace.turnS, what: phrases.turnedRound }]),
+    ...(trace.endReason === undefined ? [] : [{ atS: trace.endS, what: phrases.ended(trace.endReason) }]),
   ];
   return happened
     .map(({ atS, what }) => ({ atS: atS - beginsS, what, distance: momentOf(finding, atS, unit)?.distance }))

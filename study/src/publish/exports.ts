@@ -16,6 +16,7 @@ import type { Judgement } from '../judgement.ts';
 import { figuresOf, type PathFigures } from '../results/curves.ts';
 import { clipped } from '../results/places.ts';
 import { productOf, type Finding, type SetupPath } from '../results/findings.ts';
+import * as phrases from './phrases.ts';
 
 type Row = readonly (string | number)[];
 /** Exports say it as the screen does: whether the gear was simulated. */
@@ -69,7 +70,7 @@ export function walksCsv(setup: Setup, findings: readonly Finding[]): string {
         figure(s.usableShare, 3),
         s.dropouts.length,
         figure(s.lostS, 1),
-        trace.endReason ?? 'not finished',
+        trace.endReason ?? phrases.notFinished,
         trace.begin.body.mode ?? 'continuous',
         f.directions.map((d) => d.direction).join(' and '),
         simulatedText(f),
@@ -218,7 +219,7 @@ export function findingsCsv(setup: Setup, { ranges, verdicts, needs, audits, sta
       '',
       '',
       a.sizeDb === undefined ? '' : 'dB',
-      `${a.what}${a.acknowledged === undefined ? '' : `; left, because: ${a.acknowledged}`}`,
+      `${a.what}${a.acknowledged === undefined ? '' : phrases.leftBecause(a.acknowledged)}`,
     ]),
   ];
   const simulated = ranges.some((r) => r.findings.some((f) => simulatedText(f) === 'yes')) ? 'yes' : 'no';
@@ -247,7 +248,7 @@ function figureRows(path: string, { throughput, sets, speeds, figures }: PathFig
       const near = c.parts[0]?.curve[0];
       return [
         [
-          'throughput near by',
+          phrases.throughputNearBy,
           c.product,
           path,
           c.direction,
@@ -257,7 +258,9 @@ function figureRows(path: string, { throughput, sets, speeds, figures }: PathFig
           '',
           'Mbit/s',
           c.cap
-            ? `at least: ${c.cap.measured ? 'it reads what is behind it' : 'its nearest points read alike'}`
+            ? phrases.atLeast(
+                c.cap.measured ? phrases.itReadsWhatIsBehindIt : phrases.itsNearestPointsReadAlike,
+              )
             : '',
         ],
         ...(c.fall
@@ -286,7 +289,7 @@ function figureRows(path: string, { throughput, sets, speeds, figures }: PathFig
           figure(Math.min(h.fromM, h.toM)),
           figure(Math.max(h.fromM, h.toM)),
           'm',
-          `${h.from} to ${h.to}, noticed by ${h.noticedBy}`,
+          phrases.toNoticedBy(h.from, h.to, h.noticedBy),
         ]),
       ];
     }),
@@ -302,13 +305,13 @@ function figureRows(path: string, { throughput, sets, speeds, figures }: PathFig
       QUANTITY_UNIT[s.quantity],
       [
         `n ${s.readings}`,
-        ...(s.least === undefined ? [] : [`${figure(s.least)} to ${figure(s.most)}`]),
-        ...(s.none > 0 ? [`no connection in ${s.none}`] : []),
-        `at ${figure(s.distanceM)} m`,
+        ...(s.least === undefined ? [] : [phrases.to(figure(s.least), figure(s.most))]),
+        ...(s.none > 0 ? [phrases.noConnectionIn(s.none)] : []),
+        phrases.atM(figure(s.distanceM)),
       ].join('; '),
     ]),
     ...speeds.map((s): Row => [
-      'speed ratio',
+      phrases.speedRatio,
       `${s.a} / ${s.b}`,
       path,
       s.direction,
@@ -323,7 +326,7 @@ function figureRows(path: string, { throughput, sets, speeds, figures }: PathFig
       summary.fitted
         .filter((c) => c.walks > 0)
         .map((c): Row => [
-          'reach of a figure',
+          phrases.reachOfAFigure,
           c.product,
           path,
           `${need}, ${direction}`,
@@ -386,7 +389,7 @@ export function routeFileOf(path: SetupPath, findings: readonly Finding[] = []):
       ...path.checkpoints.map((c) => at(c.name, c.atM)),
       ...own.flatMap((f) =>
         f.trace.fixes.map((x) =>
-          at(`${f.product}, walk ${f.label}, ${x.travelledM.toFixed(1)} m`, x.travelledM),
+          at(phrases.walkM(f.product, f.label, x.travelledM.toFixed(1)), x.travelledM),
         ),
       ),
     ],

@@ -1,7 +1,8 @@
 import type { Interchange, Withheld } from '@urvek/contract';
 import { hopsOf } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
-export const LEFT_OUT = '[left out]';
+export const LEFT_OUT = phrases.leftOut;
 
 /** One thing that does not go out, for the preview. */
 export interface Withholding {
@@ -47,9 +48,9 @@ export function withhold(
   let { setup, walks } = file;
   const hidden = (pathId: string): boolean =>
     coordinates || setup.paths.find((p) => p.id === pathId)?.keepPrivate === true;
-  note('coordinates of fixed ends', setup.paths.filter((p) => p.fixedEnd && hidden(p.id)).length);
+  note(phrases.coordinatesOfFixedEnds, setup.paths.filter((p) => p.fixedEnd && hidden(p.id)).length);
   note(
-    'device locations',
+    phrases.deviceLocations,
     walks
       .filter((w) => hidden(w.header.pathId))
       .reduce((sum, w) => sum + w.log.filter((e) => e.kind === 'fix').length, 0),
@@ -58,21 +59,21 @@ export function withhold(
     hidden(w.header.pathId) ? { ...w, log: w.log.filter((e) => e.kind !== 'fix') } : w,
   );
   const nameless = (p: (typeof setup.paths)[number]): boolean => names || p.keepPrivate === true;
-  note('names of places', setup.paths.filter(nameless).length);
+  note(phrases.namesOfPlaces, setup.paths.filter(nameless).length);
   setup = {
     ...setup,
     paths: setup.paths.map((p, i) => ({
       ...p,
       ...(hidden(p.id) ? { fixedEnd: undefined } : {}),
-      ...(nameless(p) ? { name: `Path ${i + 1}`, permission: '' } : {}),
+      ...(nameless(p) ? { name: phrases.path(i + 1), permission: '' } : {}),
     })),
   };
   if (names) {
     const { atFixedEnd, atMobileEnd } = setup.plan;
-    note('names of people', [atFixedEnd, atMobileEnd].filter((n) => n !== '').length);
+    note(phrases.namesOfPeople, [atFixedEnd, atMobileEnd].filter((n) => n !== '').length);
     setup = { ...setup, plan: { ...setup.plan, atFixedEnd: '', atMobileEnd: '' } };
     note(
-      'authors of corrections',
+      phrases.authorsOfCorrections,
       walks.reduce(
         (sum, w) => sum + w.log.filter((e) => e.kind === 'correction' && e.body.author !== undefined).length,
         0,
@@ -83,7 +84,7 @@ export function withhold(
       log: w.log.map((e) => (e.kind === 'correction' ? { ...e, body: { ...e.body, author: undefined } } : e)),
     }));
     const unnamed = withoutOwnNames(setup, walks);
-    note('names of outings and hops', unnamed.count);
+    note(phrases.namesOfOutingsAndHops, unnamed.count);
     ({ setup, walks } = unnamed);
   }
   if (notes) {
@@ -111,7 +112,7 @@ export function withhold(
     },
     words,
   );
-  note('words replaced', count);
+  note(phrases.wordsReplaced, count);
   return { file: { ...file, comparison, ...rest }, left };
 }
 

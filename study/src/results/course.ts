@@ -1,4 +1,5 @@
 import type { Trace } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 const USABLE = 3;
 
@@ -19,7 +20,7 @@ export function namedCourse({ looks, named }: Trace): string | undefined {
     return list;
   }, []);
   const words = (held: boolean, i: number): string =>
-    held ? (i === 0 ? 'held at' : 'worked again at') : 'failed at';
+    held ? (i === 0 ? phrases.heldAt : phrases.workedAgainAt) : phrases.failedAt;
   return runs.length === 0
     ? undefined
     : runs.map((r, i) => `${words(r.held, i)} ${r.names.join(', ')}`).join('; ');

@@ -20,6 +20,7 @@ import {
 import type { Finding, SetupPath } from './findings.ts';
 import { byProduct, clipped } from './places.ts';
 import type { PathRanges } from './ranges.ts';
+import * as phrases from './phrases.ts';
 
 type Measured = Finding['trace']['measured'][number];
 
@@ -222,8 +223,8 @@ const handOversOf = (rows: readonly RateRow[], finding: Finding): HandOverFound[
     const seen = finding.trace.handOvers.find((h) => h.atS > last.atS && h.atS <= first.atS);
     return {
       walk: finding.label,
-      from: cameByText(from) ?? 'not noted',
-      to: cameByText(to) ?? 'not noted',
+      from: cameByText(from) ?? phrases.notNoted,
+      to: cameByText(to) ?? phrases.notNoted,
       fromM: last.distanceM,
       toM: first.distanceM,
       noticedBy: !seen ? 'readings' : byReadings ? 'readings and walker' : 'walker',

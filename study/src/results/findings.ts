@@ -1,6 +1,7 @@
 import { byIdentity, deriveWalk, nameWalk, type DerivedWalk, type WalkFinding } from '@urvek/core';
 import type { Product, Setup, WalkHeader, StoredWalk } from '@urvek/contract';
 import { rigKey, subjectByRig, subjectsOf, type Subject } from './subjects.ts';
+import * as phrases from './phrases.ts';
 
 export type SetupPath = Setup['paths'][number];
 
@@ -44,7 +45,7 @@ function outingsByTime(): (header: WalkHeader) => string | undefined {
     if (undated || Number.isNaN(new Date(startedMs).getTime())) return undefined;
     if (startedMs - lastMs > NIGHT_MS) day++;
     lastMs = startedMs;
-    return `day ${day}`;
+    return phrases.day(day);
   };
 }
 
@@ -113,7 +114,7 @@ function rehearsals(entries: readonly DerivedEntry[]): (trace: Trace) => string 
     const trace = derived?.directions[derived.main]?.trace;
     return trace?.endReason !== undefined && trace.leftOut === undefined && !isSimulated(trace);
   });
-  return (trace) => (real && isSimulated(trace) ? 'simulated gear, beside real walks' : undefined);
+  return (trace) => (real && isSimulated(trace) ? phrases.simulatedGearBesideRealWalks : undefined);
 }
 
 /** Those that count, from the logs themselves. */

@@ -1,5 +1,6 @@
 import { byIdentity, isAtStand, mean, type Direction, type Grade } from '@urvek/core';
 import type { PathRanges } from './ranges.ts';
+import * as phrases from './phrases.ts';
 
 /** One cell of the matrix of stands. */
 export interface MatrixCell {
@@ -51,7 +52,7 @@ export const checkpointMatrix = byIdentity(
             called ??
             l.stand.name ??
             named(atM) ??
-            (atM === undefined ? 'place unknown' : `${atM.toFixed(1)} m`);
+            (atM === undefined ? phrases.placeUnknown : `${atM.toFixed(1)} m`);
           return [
             { name, atM, walkId: f.walkId, product: f.product, direction: l.direction, grade: l.worst },
           ];

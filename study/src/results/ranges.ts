@@ -24,6 +24,7 @@ import { pairsOf, type SubjectPair } from './ratioEvidence.ts';
 import type { Subject } from './subjects.ts';
 import { walkRows } from './walkRows.ts';
 import { wallsOf, type WallFound } from './walls.ts';
+import * as phrases from './phrases.ts';
 
 /** "Incline", or "Incline, Microphone" where several kinds are compared. */
 export const rangeTitle = (
@@ -95,7 +96,7 @@ export const rangeWalk = (finding: Finding, criterion: Criterion, side?: Side): 
     header: finding.header,
     product: finding.product,
     interval: finished ? outcome.interval : undefined,
-    absent: finished ? outcome.absent : 'it is not finished',
+    absent: finished ? outcome.absent : phrases.itIsNotFinished,
     between: finished ? outcome.between : undefined,
     course: finished ? namedCourse(finding.trace) : undefined,
     finished,

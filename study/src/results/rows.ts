@@ -1,6 +1,7 @@
 import type { Setup, WalkHeader } from '@urvek/contract';
 import { kindOf, pathLengthM, type Direction, type EndReason, type LinkState, type Trace } from '@urvek/core';
 import type { DerivedEntry, Finding } from './findings.ts';
+import * as phrases from './phrases.ts';
 
 /** How the link was on the way out, from and to so many travelled metres. */
 export interface StateBand {
@@ -81,7 +82,7 @@ export const withheldRows = ({ products, paths }: Setup, entries: readonly Deriv
       {
         outing: undefined,
         walkId: header.id,
-        label: 'of another device',
+        label: phrases.ofAnotherDevice,
         header,
         product: product.name,
         path: path.name,

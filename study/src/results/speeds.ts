@@ -17,6 +17,7 @@ import {
 import type { Finding } from './findings.ts';
 import type { PathRanges } from './ranges.ts';
 import { standName } from './standSets.ts';
+import * as phrases from './phrases.ts';
 
 /** Two products' speeds at like stands: a ratio, a bound of it, or why there is none. */
 export interface SpeedPair {
@@ -96,9 +97,7 @@ function pairOf(
   });
   const doubt = doubtOf(found, a, b);
   if (doubt)
-    return none(
-      `an instrument that reads ${doubt.readMbps.toFixed(0)} Mbit/s through a line sold as ${doubt.planMbps.toFixed(0)} is in doubt on all it read: read both again with another`,
-    );
+    return none(phrases.anInstrumentThatReadsMbitS(doubt.readMbps.toFixed(0), doubt.planMbps.toFixed(0)));
   for (const [what, of] of [
     ['instruments', [a.instruments, b.instruments]],
     ['servers', [a.servers, b.servers]],
@@ -109,7 +108,7 @@ function pairOf(
         `read with different ${what}, ${quoted(own)} against ${quoted(other)}: read both with one at the same stands, or one stand with both`,
       );
   }
-  if (like.of === 0) return none('no stand was read with both: read both at the same stands');
+  if (like.of === 0) return none(phrases.noStandWasReadWithBoth);
   if (like.both.length === 0)
     return none(
       `${a.product} connected at ${like.connected[0]} of ${like.of} like stands, ${b.product} at ${like.connected[1]}: no stand is left at which both did`,
@@ -123,7 +122,5 @@ function pairOf(
     oneSided[0] !== undefined && capA.has(oneSided[0]) ? ('at least' as const) : ('at most' as const);
   const same = oneSided.filter((s) => (side === 'at least' ? capA : capB).has(s));
   if (same.length > 0) return { ...compared, ratio: speedRatio(x, y, same), bound: side };
-  return none(
-    `at every stand that both reached they read what is behind them: they can be told apart farther out than ${like.both.at(-1) ?? 'these'}, or on a faster line`,
-  );
+  return none(phrases.atEveryStandThatBothReached(like.both.at(-1) ?? 'these'));
 }

@@ -8,6 +8,7 @@ import {
 } from '@urvek/core';
 import type { SetupPath } from './findings.ts';
 import type { Subject } from './subjects.ts';
+import * as phrases from './phrases.ts';
 
 /** Half of one product's walks or more end where its path changes. */
 export interface WallFound extends Wall {
@@ -24,7 +25,7 @@ function boundariesOf(path: SetupPath): Boundary[] {
     atM += leg.lengthM;
     const next = path.legs[i + 1] as (typeof path.legs)[number];
     const turn = Math.abs(((next.bearingDeg - leg.bearingDeg + 540) % 360) - 180);
-    const label = turn > TURN_DEG ? 'the path turns' : `it goes on ${next.exposure}`;
+    const label = turn > TURN_DEG ? phrases.thePathTurns : phrases.itGoesOn(next.exposure);
     return [{ label, atM: separationAtM(path, atM) }];
   });
   return [...legs, ...path.obstructions.map((o) => ({ label: o.label, atM: separationAtM(path, o.atM) }))];

@@ -23,6 +23,7 @@ import { addressOf, type Ask, type Asks, type Question } from '@urvek/draw';
 import type { Withholding } from '@urvek/study';
 import { setShutOut } from '../state/shutOut.ts';
 import { keyHeader, readKey } from './key.ts';
+import * as phrases from './phrases.ts';
 
 /** An answer of the base that says no. */
 export class Refused extends Error {
@@ -42,9 +43,7 @@ export class OutOfReach extends Error {
   constructor(
     /** Absent: there was no answer at all. */
     readonly told?: string,
-    what = told ??
-      'The base does not answer. What you log stays on this device and is sent later. ' +
-        'Check that Urvek is running.',
+    what = told ?? phrases.theBaseDoesNotAnswerWhat + phrases.checkThatUrvekIsRunning,
   ) {
     super(what);
   }

@@ -1,7 +1,8 @@
 import { fieldLog } from '../field/fieldLog.ts';
+import * as phrases from './phrases.ts';
 
 /** The key to the base on this machine: in the address when Urvek is opened as the start says, kept on this device. */
-const FACT = 'base key';
+const FACT = phrases.baseKey;
 const KEY_HEADER = 'X-Urvek-Key';
 
 /** Takes the key out of the page's address, where it shall not stay. Before anything is asked of the base. */

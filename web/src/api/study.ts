@@ -9,6 +9,7 @@ import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
 import type { Of, StudyWorker } from '../workers/study.worker.ts';
 import { base, OutOfReach } from './client.ts';
 import { useComparison, useFieldLog } from './queries.ts';
+import * as phrases from './phrases.ts';
 
 let worker: Comlink.Remote<StudyWorker> | undefined;
 /** The studies of this page: one worker holds them all, and answers what stages ask. */
@@ -37,7 +38,7 @@ const localState = (comparisonId: string) => async (): Promise<Here> => {
   );
   return {
     // A walk under way is followed by its own screen; the study takes it in when it ends.
-    state: walks.map((w) => `${w.id}:${w.underWay ? 'under way' : w.nextSeq}`).join(),
+    state: walks.map((w) => `${w.id}:${w.underWay ? phrases.underWay : w.nextSeq}`).join(),
     sent: await fieldLog.events.where({ place: AT_BASE }).count(),
     own: unsent.includes(true),
   };

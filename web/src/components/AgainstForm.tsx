@@ -2,6 +2,7 @@ import type { Setup } from '@urvek/contract';
 import { AGAINST_WAYS, type AgainstWay, type EventBodies } from '@urvek/core';
 import { useState } from 'react';
 import { Choice } from './Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** Those of its kind that a walk can be held against: other products, and other rigs of its own. */
 function othersOf(
@@ -36,18 +37,16 @@ export function AgainstForm({
   const other = others[chosen];
   if (!other) return null;
   return (
-    <div className="grid grid-cols-2 items-end gap-2" role="group" aria-label="Beside another">
-      <p className="col-span-2 text-[0.87rem] text-faint">
-        Of both on one outing, without a distance: it tells which was the farther, and no ratio.
-      </p>
-      <Choice label="Beside" value={chosen} onChange={(e) => setChosen(Number(e.target.value))}>
+    <div className="grid grid-cols-2 items-end gap-2" role="group" aria-label={phrases.besideAnother}>
+      <p className="col-span-2 text-[0.87rem] text-faint">{phrases.ofBothOnOneOutingWithout}</p>
+      <Choice label={phrases.beside} value={chosen} onChange={(e) => setChosen(Number(e.target.value))}>
         {others.map((o, i) => (
           <option key={o.name} value={i}>
             {o.name}
           </option>
         ))}
       </Choice>
-      <Choice label="this one" value={how} onChange={(e) => setHow(e.target.value as AgainstWay)}>
+      <Choice label={phrases.thisOne} value={how} onChange={(e) => setHow(e.target.value as AgainstWay)}>
         {AGAINST_WAYS.map((way) => (
           <option key={way}>{way}</option>
         ))}
@@ -57,7 +56,7 @@ export function AgainstForm({
         className="pressable col-span-2"
         onClick={() => onSaid({ ...other.of, how }, other.name)}
       >
-        Keep what is said of both
+        {phrases.keepWhatIsSaidOfBoth}
       </button>
     </div>
   );

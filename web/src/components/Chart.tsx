@@ -3,6 +3,7 @@ import type { EChartsCoreOption, ECharts } from 'echarts/core';
 import { useEffect, useRef } from 'react';
 import { download, svgToPng } from '../state/download.ts';
 import { ChartFigures, type ChartTable } from './ChartFigures.tsx';
+import * as phrases from './phrases.ts';
 
 export interface ChartProps {
   readonly option: EChartsCoreOption;
@@ -49,7 +50,7 @@ export function Chart({ option, label, height = 260, table, onPoint }: ChartProp
       <div ref={place} role="img" aria-label={label} style={{ height }} />
       {table && (
         <details className="no-print text-[0.87rem]">
-          <summary className="cursor-pointer text-faint">The figures, and files of them</summary>
+          <summary className="cursor-pointer text-faint">{phrases.theFiguresAndFilesOfThem}</summary>
           <ChartFigures table={table} label={label} />
           <SaveAs
             name={label}
@@ -86,14 +87,14 @@ export function SaveAs({
         className="btn-quiet mr-4"
         onClick={() => void svgToPng(svg(), ...size(), scale).then((png) => download(`${file}.png`, png))}
       >
-        Save as PNG
+        {phrases.saveAsPng}
       </button>
       <button
         type="button"
         className="btn-quiet mr-4"
         onClick={() => download(`${file}.svg`, svg(), 'image/svg+xml')}
       >
-        Save as SVG
+        {phrases.saveAsSvg}
       </button>
       {table && (
         <button
@@ -101,7 +102,7 @@ export function SaveAs({
           className="btn-quiet"
           onClick={() => download(`${file}.csv`, writeTable(table.header, table.rows), 'text/csv')}
         >
-          Save as CSV
+          {phrases.saveAsCsv}
         </button>
       )}
     </p>

@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** The figures behind a chart. */
 export interface ChartTable {
   readonly header: readonly string[];
@@ -6,7 +8,7 @@ export interface ChartTable {
 
 /** The figures of a chart as a table, for who does not see it. */
 export const ChartFigures = ({ table, label }: { table: ChartTable; label: string }) => (
-  <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label={`Figures of ${label}`}>
+  <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label={phrases.figuresOf(label)}>
     <table className="table">
       <thead>
         <tr>

@@ -1,6 +1,7 @@
 import { valueText, withChange, type Clash } from '@urvek/study';
 import { useState } from 'react';
 import type { SetupConflict } from './useSetupForm.ts';
+import * as phrases from './phrases.ts';
 
 /** Two people changed the set-up: what both changed stands side by side, and one is chosen of each. */
 export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict & { onDiscard: () => void }) {
@@ -17,21 +18,19 @@ export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict &
       clashes.reduce((s, clash) => (ours.has(keyOf(clash)) ? withChange(s, clash.at, clash.ours) : s), setup),
     );
   return (
-    <section role="alertdialog" aria-label="Changed elsewhere too" data-clashes={clashes.length}>
-      <p className="font-bold">
-        This set-up was changed elsewhere while you edited it. Nothing of either is lost.
-      </p>
+    <section role="alertdialog" aria-label={phrases.changedElsewhereToo} data-clashes={clashes.length}>
+      <p className="font-bold">{phrases.thisSetUpWasChangedElsewhere}</p>
       {clashes.length === 0 ? (
-        <p>The two changes are of different things: both are kept.</p>
+        <p>{phrases.theTwoChangesAreOfDifferent}</p>
       ) : (
         <div className="max-h-[40vh] overflow-y-auto">
-          <table className="mt-1 w-full text-base" aria-label="Changed by both">
+          <table className="mt-1 w-full text-base" aria-label={phrases.changedByBoth}>
             <thead>
               <tr className="border-b border-ink text-left">
-                <th scope="col">Changed by both</th>
-                <th scope="col">Before</th>
-                <th scope="col">Theirs, saved</th>
-                <th scope="col">Yours</th>
+                <th scope="col">{phrases.changedByBoth}</th>
+                <th scope="col">{phrases.before}</th>
+                <th scope="col">{phrases.theirsSaved}</th>
+                <th scope="col">{phrases.yours}</th>
               </tr>
             </thead>
             <tbody>
@@ -62,10 +61,10 @@ export function Conflict({ setup, clashes, resolve, onDiscard }: SetupConflict &
       )}
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <button type="button" className="btn btn-main" onClick={take}>
-          {clashes.length === 0 ? 'Keep both, then save' : 'Take these, then save'}
+          {clashes.length === 0 ? phrases.keepBothThenSave : phrases.takeTheseThenSave}
         </button>
         <button type="button" className="btn" onClick={onDiscard}>
-          Take theirs, without your changes
+          {phrases.takeTheirsWithoutYourChanges}
         </button>
       </div>
     </section>

@@ -1,5 +1,6 @@
 import { CRITERION_MEANING, WANTED_CRITERIA, type WantedCriterion } from '@urvek/core';
 import { Choice, Options } from './Field.tsx';
+import * as phrases from './phrases.ts';
 
 export function CriterionChoice({
   value,
@@ -11,7 +12,7 @@ export function CriterionChoice({
   return (
     <div className="flex flex-wrap items-end gap-x-3">
       <Choice
-        label="Criterion"
+        label={phrases.criterion}
         value={value}
         onChange={(e) => onChange(e.target.value as WantedCriterion)}
         className="w-60"
@@ -19,7 +20,7 @@ export function CriterionChoice({
         <Options of={WANTED_CRITERIA} />
       </Choice>
       <p className="pb-1.5 text-faint">
-        {value === 'by kind' ? 'the usual one of each kind of product' : CRITERION_MEANING[value]}
+        {value === 'by kind' ? phrases.theUsualOneOfEachKind : CRITERION_MEANING[value]}
       </p>
     </div>
   );

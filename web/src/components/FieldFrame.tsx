@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Labelled } from './fieldParts.ts';
+import * as phrases from './phrases.ts';
 
 /** Label, help and error around an input. */
 export function FieldFrame({
@@ -17,7 +18,7 @@ export function FieldFrame({
     <div className={inline ? `flex items-center gap-2 ${className ?? ''}` : className}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block text-[0.87rem] text-faint'}>
         {label}
-        {suffix && <span className="sr-only"> in {suffix}</span>}
+        {suffix && <span className="sr-only">{phrases.inText(suffix)}</span>}
       </label>
       <div className={`flex items-center gap-1.5 ${inline ? 'flex-1' : ''}`}>
         {children}

@@ -1,5 +1,6 @@
 import { useFieldLog } from '../api/queries.ts';
 import { fieldLog, HERE, SET_ASIDE, UNFILED } from '../field/fieldLog.ts';
+import * as phrases from './phrases.ts';
 
 /** What of this device's logs has not reached the base; nothing to say when all has. */
 export function FieldStatus() {
@@ -11,10 +12,10 @@ export function FieldStatus() {
   const waiting = left.length - aside.length - unfiled;
   return (
     <p className="text-sm whitespace-nowrap">
-      {waiting > 0 && <span>{waiting} to send</span>}
-      {unfiled > 0 && <span className="ml-2">{unfiled} not filed</span>}
+      {waiting > 0 && <span>{phrases.toSend(waiting)}</span>}
+      {unfiled > 0 && <span className="ml-2">{phrases.notFiled(unfiled)}</span>}
       {aside.length > 0 && (
-        <strong className="ml-2 border border-sheet px-1.5">{aside.length} refused, set aside</strong>
+        <strong className="ml-2 border border-sheet px-1.5">{phrases.refusedSetAside(aside.length)}</strong>
       )}
     </p>
   );

@@ -1,6 +1,7 @@
 import { Upload } from 'lucide-react';
 import type { FileKind } from '../workers/files.worker.ts';
 import { useFile, type FileReading } from './useFile.ts';
+import * as phrases from './phrases.ts';
 
 /** A button that takes a file. */
 export function FilePick<K extends FileKind>({
@@ -19,9 +20,9 @@ export function FilePick<K extends FileKind>({
       </label>
       {reading && (
         <p role="status" className="mt-1 flex items-center gap-2 text-[0.87rem]">
-          Reading {reading.name} …
+          {phrases.reading(reading.name)}
           <button type="button" className="btn" onClick={reading.cancel}>
-            Cancel
+            {phrases.cancel}
           </button>
         </p>
       )}

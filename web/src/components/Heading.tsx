@@ -1,5 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
+import * as phrases from './phrases.ts';
 
 /** The page as it was last headed: what is drawn again under the same head takes no focus. */
 let headed: string | undefined;
@@ -20,7 +21,7 @@ export function Heading({
   const { pathname } = useLocation();
   const head = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
-    document.title = `${title}, Urvek`;
+    document.title = phrases.urvek2(title);
     const name = `${pathname} ${title}`;
     if (headed !== undefined && headed !== name && !isTyping()) head.current?.focus({ preventScroll: true });
     headed = name;

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import * as phrases from './phrases.ts';
 
 /** The paragraphs of docs/methods.md that figures link to, by their anchors. */
 export type MethodsParagraph =
@@ -32,9 +33,9 @@ export const HowTrue = ({ of, what }: { of: ReachedParagraph; what: string }) =>
   <Link
     to={`/methods#${of}`}
     className="no-print text-[0.87rem] text-faint underline"
-    aria-label={`How often ${what} holds`}
+    aria-label={phrases.howOftenHolds(what)}
   >
-    how often it holds
+    {phrases.howOftenItHolds}
   </Link>
 );
 
@@ -43,8 +44,8 @@ export const HowMade = ({ of, what }: { of: MethodsParagraph; what: string }) =>
   <Link
     to={`/methods#${of}`}
     className="no-print text-[0.87rem] text-faint underline"
-    aria-label={`How ${what} is worked out`}
+    aria-label={phrases.howIsWorkedOut(what)}
   >
-    how it is worked out
+    {phrases.howItIsWorkedOut}
   </Link>
 );

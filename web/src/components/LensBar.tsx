@@ -11,6 +11,7 @@ import type { ReactNode } from 'react';
 import { useLens } from '../state/lens.ts';
 import { Options } from './Field.tsx';
 import { LensPill } from './LensPill.tsx';
+import * as phrases from './phrases.ts';
 
 /** Kind, path, product, criterion and direction: what Trace, Ranges, Verdict and Report look at. */
 export function LensBar({
@@ -30,16 +31,16 @@ export function LensBar({
   return (
     <div
       role="group"
-      aria-label="Lens"
+      aria-label={phrases.lens}
       className="no-print mb-2 flex flex-wrap items-center gap-x-3 gap-y-1.5"
     >
       {kinds.length > 1 && (
         <LensPill
-          label="Kind"
+          label={phrases.kind}
           value={lens.kindId}
           onChange={(kindId) => change({ kindId, productId: undefined })}
         >
-          <option value="">all</option>
+          <option value="">{phrases.all}</option>
           {kinds.map((k) => (
             <option key={k} value={k}>
               {kindOf(k).name}
@@ -47,16 +48,20 @@ export function LensBar({
           ))}
         </LensPill>
       )}
-      <LensPill label="Path" value={lens.pathId} onChange={(pathId) => change({ pathId })}>
-        <option value="">all</option>
+      <LensPill label={phrases.path} value={lens.pathId} onChange={(pathId) => change({ pathId })}>
+        <option value="">{phrases.all}</option>
         {setup.paths.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}
           </option>
         ))}
       </LensPill>
-      <LensPill label="Product" value={lens.productId} onChange={(productId) => change({ productId })}>
-        <option value="">all</option>
+      <LensPill
+        label={phrases.product}
+        value={lens.productId}
+        onChange={(productId) => change({ productId })}
+      >
+        <option value="">{phrases.all}</option>
         {products.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}
@@ -65,15 +70,14 @@ export function LensBar({
       </LensPill>
       {byPlan ? (
         <span className="text-[0.87rem] text-faint">
-          Criterion <strong className="text-ink">the plan’s: {setup.plan.criterion}</strong>
+          {phrases.criterion2}
+          <strong className="text-ink">{phrases.thePlans(setup.plan.criterion)}</strong>
         </span>
       ) : (
         <>
           <LensPill
-            label="Criterion"
-            title={
-              criterion === 'by kind' ? 'the usual one of each kind of product' : CRITERION_MEANING[criterion]
-            }
+            label={phrases.criterion}
+            title={criterion === 'by kind' ? phrases.theUsualOneOfEachKind : CRITERION_MEANING[criterion]}
             value={criterion}
             onChange={(c) =>
               change({
@@ -84,11 +88,11 @@ export function LensBar({
             <Options of={WANTED_CRITERIA} />
           </LensPill>
           <LensPill
-            label="Direction"
+            label={phrases.direction}
             value={lens.side}
             onChange={(side) => change({ side: side as Side | undefined })}
           >
-            <option value="">as walked</option>
+            <option value="">{phrases.asWalked}</option>
             <Options of={SIDES} />
           </LensPill>
         </>

@@ -1,4 +1,5 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import * as phrases from './phrases.ts';
 
 interface Notice {
   readonly text: string;
@@ -29,15 +30,15 @@ export function NoticeArea({ children }: { children: ReactNode }) {
                   setNotice(undefined);
                 }}
               >
-                Undo
+                {phrases.undo}
               </button>
             )}
             <button
               className="btn btn-quiet"
-              aria-label="Close this message"
+              aria-label={phrases.closeThisMessage}
               onClick={() => setNotice(undefined)}
             >
-              Close
+              {phrases.close}
             </button>
           </div>
         )}

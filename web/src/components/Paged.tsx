@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import * as phrases from './phrases.ts';
 
 /** So many stand on a page of a list; fewer need no pages. */
 const PAGE = 100;
@@ -28,13 +29,13 @@ export function Paged<T>({
       {last > 0 && (
         <p className="flex flex-wrap items-center gap-2 p-2 text-[0.87rem]">
           <button type="button" className="btn" disabled={page === 0} onClick={() => setTurned(page - 1)}>
-            Earlier
+            {phrases.earlier}
           </button>
           <span role="status">
-            {page * size + 1} to {Math.min(items.length, (page + 1) * size)} of {items.length} {what}
+            {phrases.toOf(page * size + 1, Math.min(items.length, (page + 1) * size), items.length, what)}
           </span>
           <button type="button" className="btn" disabled={page === last} onClick={() => setTurned(page + 1)}>
-            Later
+            {phrases.later}
           </button>
         </p>
       )}

@@ -8,6 +8,7 @@ import {
   UnknownPoint,
 } from '@urvek/core';
 import { Choice, Field, Options } from './Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** A distance as it is typed, and how it was come by. */
 export interface TypedPlace {
@@ -37,14 +38,14 @@ export function readPlace(
       return {
         reading: undefined,
         refused: true,
-        doubt: 'Write where you are: “over” and “under” belong into a note.',
+        doubt: phrases.writeWhereYouAreOverAnd,
       };
     return {
       reading,
       refused: false,
       doubt:
         reading && looksMisread(reading.travelledM, neighboursM)
-          ? 'A thousand times off the last marks: was it another unit?'
+          ? phrases.aThousandTimesOffTheLast
           : undefined,
     };
   } catch (error) {
@@ -52,14 +53,13 @@ export function readPlace(
       return {
         reading: undefined,
         refused: true,
-        doubt: `No point of this path is called “${error.point}”, or it has no distance: there is nothing to add to.`,
+        doubt: phrases.noPointOfThisPathIs(error.point),
         beside: error.point,
       };
     return {
       reading: undefined,
       refused: true,
-      doubt:
-        'Write a distance, as in “40”, “0.12 km”, “90 yd”, “about 40”, “30-40” or “10 ft beyond the gate”.',
+      doubt: phrases.writeADistanceAsIn40,
     };
   }
 }
@@ -89,7 +89,7 @@ export function PlaceInput({
       <Field
         label={label}
         suffix="m"
-        placeholder="40, 90 yd, about 40"
+        placeholder={phrases.n4090YdAbout40}
         autoFocus={autoFocus}
         value={value.text}
         onChange={(e) => onChange({ ...value, text: e.target.value })}
@@ -98,7 +98,7 @@ export function PlaceInput({
         }}
       />
       <Choice
-        label="Measured by"
+        label={phrases.measuredBy}
         value={value.method}
         onChange={(e) => onChange({ ...value, method: e.target.value as DistanceMethod })}
       >

@@ -1,6 +1,7 @@
 import { Conflict } from './Conflict.tsx';
 import { Trouble } from './States.tsx';
 import type { SetupBar } from './useSetupForm.ts';
+import * as phrases from './phrases.ts';
 
 /** Stands at the foot of a stage that has unsaved changes. */
 export function SaveBar({
@@ -21,12 +22,12 @@ export function SaveBar({
       ) : (
         <div className="flex items-center gap-3">
           <button type="button" className="btn btn-main" disabled={saving} onClick={onSave}>
-            Save {what}
+            {phrases.save(what)}
           </button>
           <button type="button" className="btn" onClick={onDiscard}>
-            Discard changes
+            {phrases.discardChanges}
           </button>
-          <span className="text-faint">Not saved yet.</span>
+          <span className="text-faint">{phrases.notSavedYet}</span>
         </div>
       )}
     </div>

@@ -1,10 +1,11 @@
 import type { StageMark as Mark } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 const SAID: Readonly<Record<Mark, string>> = {
   done: 'done',
-  part: 'partly done',
-  missing: 'not begun',
-  stale: 'to look at again',
+  part: phrases.partlyDone,
+  missing: phrases.notBegun,
+  stale: phrases.toLookAtAgain,
 };
 
 /** How far a stage is, by shape: a full square, a half one, an empty ring, a triangle. */

@@ -3,6 +3,7 @@ import { NavLink, useSearchParams } from 'react-router';
 import { useWorkspace } from '../api/study.ts';
 import { lensSearch } from '../state/lens.ts';
 import { StageMark } from './StageMark.tsx';
+import * as phrases from './phrases.ts';
 
 /** The eight stages, in the order of the work: what is there, what is missing. */
 export function StageStrip({ id }: { id: string }) {
@@ -11,7 +12,7 @@ export function StageStrip({ id }: { id: string }) {
   if (!overview) return null;
   const next = nextStage(overview.stages)?.stage;
   return (
-    <nav aria-label="Stages" className="no-print overflow-x-auto border-b-2 border-ink bg-sheet">
+    <nav aria-label={phrases.stages} className="no-print overflow-x-auto border-b-2 border-ink bg-sheet">
       <ol className="flex min-w-max">
         {overview.stages.map(({ stage, mark, text }, i) => (
           <li key={stage} className="flex-1">
@@ -27,7 +28,7 @@ export function StageStrip({ id }: { id: string }) {
                 <StageMark mark={mark} className="ml-auto self-center" />
               </span>
               <span className="relative block text-[0.87rem] whitespace-nowrap text-faint">
-                {stage === next && <strong className="text-ink">next: </strong>}
+                {stage === next && <strong className="text-ink">{phrases.next}</strong>}
                 {text}
               </span>
             </NavLink>

@@ -1,14 +1,15 @@
 import type { ReactNode } from 'react';
+import * as phrases from './phrases.ts';
 
 /** Something to wait for. */
 export const Loading = ({ what }: { what: string }) => (
   <p role="status" className="p-6 text-faint">
-    Loading {what} …
+    {phrases.loading(what)}
   </p>
 );
 
 /** The same for a view that is still being fetched. */
-export const Waiting = () => <Loading what="the view" />;
+export const Waiting = () => <Loading what={phrases.theView} />;
 
 /** What happened, what was kept, what to do: the error's own words. */
 export const Trouble = ({ error }: { error: Error }) => (

@@ -5,6 +5,7 @@ import { useUnit } from '../state/unit.ts';
 import { Options } from './Field.tsx';
 import { FieldStatus } from './FieldStatus.tsx';
 import { ShutOut } from './ShutOut.tsx';
+import * as phrases from './phrases.ts';
 
 /** The head of every page: where one is, what waits on this device, the unit of length. */
 export function TopBar({ children }: { children?: ReactNode }) {
@@ -20,21 +21,21 @@ export function TopBar({ children }: { children?: ReactNode }) {
             document.querySelector<HTMLElement>('main h1')?.focus();
           }}
         >
-          Skip to the work
+          {phrases.skipToTheWork}
         </a>
         <Link to="/" className="font-head text-lg font-bold tracking-wide">
-          Urvek
+          {phrases.urvek}
         </Link>
         <div className="min-w-0 flex-1 truncate">{children}</div>
         <FieldStatus />
         <Link to="/words" className="hidden text-sm underline sm:inline">
-          Words
+          {phrases.words}
         </Link>
         <Link to="/methods" className="hidden text-sm underline sm:inline">
-          Methods
+          {phrases.methods}
         </Link>
         <label className="flex items-center gap-1.5 text-sm">
-          Unit
+          {phrases.unit}
           <select
             value={unit}
             onChange={(e) => setUnit(e.target.value as LengthUnit)}

@@ -2,6 +2,7 @@ import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { STAGE_NAME } from '@urvek/study';
 import { TOUR, TOUR_PARAM } from './tourSteps.ts';
+import * as phrases from './phrases.ts';
 
 /** One step of the demo, above the stage that it is about; the step is in the address. */
 export function Tour({ id }: { id: string }) {
@@ -12,34 +13,31 @@ export function Tour({ id }: { id: string }) {
   const to = (i: number): string => `/c/${id}/${TOUR[i]?.stage ?? 'kit'}?${TOUR_PARAM}=${i + 1}`;
   return (
     <section
-      aria-label="The demo, step by step"
+      aria-label={phrases.theDemoStepByStep}
       className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-white px-4 py-1.5"
     >
       <p className="min-w-60 flex-1" role="status">
-        <strong>
-          {at + 1} of {TOUR.length}, {STAGE_NAME[step.stage]}.
-        </strong>{' '}
-        {step.look}
+        <strong>{phrases.ofText(at + 1, TOUR.length, STAGE_NAME[step.stage])}</strong> {step.look}
       </p>
       <span className="flex gap-2">
         {at > 0 && (
           <Link className="btn" to={to(at - 1)}>
             <ArrowLeft aria-hidden size={16} />
-            Back
+            {phrases.back}
           </Link>
         )}
         {at + 1 < TOUR.length ? (
           <Link className="btn btn-main" to={to(at + 1)}>
-            Next
+            {phrases.next2}
             <ArrowRight aria-hidden size={16} />
           </Link>
         ) : (
           <Link className="btn btn-main" to="/">
-            Done
+            {phrases.done}
           </Link>
         )}
         <Link className="btn btn-quiet" to={`/c/${id}/${step.stage}`}>
-          Leave the demo tour
+          {phrases.leaveTheDemoTour}
         </Link>
       </span>
     </section>

@@ -5,6 +5,7 @@ import { useParams } from 'react-router';
 import { isShutOut } from '../api/client.ts';
 import { useWorkspace, type Workspace } from '../api/study.ts';
 import { Loading, Trouble } from './States.tsx';
+import * as phrases from './phrases.ts';
 
 export const useComparisonId = (): string => useParams<{ id: string }>().id ?? '';
 
@@ -37,19 +38,18 @@ export function WithWorkspace({
     [comparison, overview?.sealed, id],
   );
   if (error && !overview) return isShutOut(error) ? null : <Trouble error={error} />;
-  if (!shown || !overview) return <Loading what="the comparison" />;
+  if (!shown || !overview) return <Loading what={phrases.theComparison} />;
   const { sealed, rows, withheld } = overview;
   return (
     <>
       {sealed && (
         <p role="status" className="no-print bg-degraded px-4 py-1 text-white">
-          Blind: products are letters until all planned walks are in; the key is sealed.
+          {phrases.blindProductsAreLettersUntilAll}
         </p>
       )}
       {withheld > 0 && (
         <p role="status" className="no-print bg-cover px-4 py-1">
-          This device reads its own walks only. Others: {withheld}; here they count for the plan, not for
-          results. Those stand on the machine that runs Urvek.
+          {phrases.thisDeviceReadsItsOwnWalks(withheld)}
         </p>
       )}
       {children({ id, comparison: shown, walks: rows, settling, of, madeFrom, sealed })}

@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import { useState, type ChangeEvent } from 'react';
 import type { FileKind, FileRead, FilesWorker } from '../workers/files.worker.ts';
+import * as phrases from './phrases.ts';
 
 export interface FileReading<K extends FileKind> {
   readonly kind: K;
@@ -36,10 +37,10 @@ export function useFile<K extends FileKind>({
 } {
   const [error, setError] = useState<string>();
   const [reading, setReading] = useState<{ name: string; cancel: () => void }>();
-  const refuse = (name: string, why: string): void => setError(`${name} was not imported: ${why}. ${kept}`);
+  const refuse = (name: string, why: string): void => setError(phrases.wasNotImported(name, why, kept));
   const read = async (file: File): Promise<void> => {
     setError(undefined);
-    if (file.size > limitBytes) return refuse(file.name, `the file is larger than ${limitBytes / 1e6} MB`);
+    if (file.size > limitBytes) return refuse(file.name, phrases.theFileIsLargerThanMb(limitBytes / 1e6));
     const { files, end } = fileThread();
     const done = (): void => {
       clearTimeout(timer);
@@ -50,8 +51,8 @@ export function useFile<K extends FileKind>({
       done();
       refuse(file.name, why);
     };
-    const timer = setTimeout(() => stop(`it took longer than ${LONGEST_MS / 1000} s to read`), LONGEST_MS);
-    setReading({ name: file.name, cancel: () => stop('it was cancelled') });
+    const timer = setTimeout(() => stop(phrases.itTookLongerThanSTo(LONGEST_MS / 1000)), LONGEST_MS);
+    setReading({ name: file.name, cancel: () => stop(phrases.itWasCancelled) });
     const found = await files.read(kind, file);
     done();
     if ('trouble' in found) refuse(file.name, found.trouble);

@@ -7,6 +7,7 @@ import { useForm, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { Refused } from '../api/client.ts';
 import { useSaveComparison } from '../api/queries.ts';
 import { useNotice } from './Notice.tsx';
+import * as phrases from './phrases.ts';
 
 /** Somebody else changed the same set-up while it was edited here. */
 export interface SetupConflict extends Merge {
@@ -59,7 +60,7 @@ export function useSetupForm(
       onSuccess: (saved) => {
         setFrom({ comparison: saved });
         notice({
-          text: `${what} saved`,
+          text: phrases.saved(what),
           undo: () => mutate({ title, question, setup: before, revision: saved.revision }),
         });
       },

@@ -1,6 +1,7 @@
 import type { WalkFile, WalkHeader } from '@urvek/contract';
 import type { EventBodies, EventKind, EventTime, WalkEvent } from '@urvek/core';
 import { Dexie, type EntityTable, type Table } from 'dexie';
+import * as phrases from './phrases.ts';
 
 /** Stands for the comparison of a walk that is not filed under one yet: it stays on this device. */
 export const UNFILED = '00000000-0000-0000-0000-000000000000';
@@ -136,16 +137,14 @@ class FieldLog extends Dexie {
    */
   async goOver(walkId: string, header: WalkHeader, joined: EventBodies['joined']): Promise<void> {
     await this.transaction('rw', this.walks, this.events, async () => {
-      if (await this.walks.get(header.id))
-        throw new Error('This device has a log of that walk already; this one stays as it is.');
+      if (await this.walks.get(header.id)) throw new Error(phrases.thisDeviceHasALogOf);
       const kept = await this.events.where('walkId').equals(walkId).sortBy('seq');
-      if (kept.some((k) => k.place !== HERE))
-        throw new Error('A part of this log was sent already; it stays as it is.');
+      if (kept.some((k) => k.place !== HERE)) throw new Error(phrases.aPartOfThisLogWas);
       const as = ({ event }: KeptEvent): WalkEvent => {
         const moved = { ...event, walkId: header.id };
         if (moved.kind === 'begin') return { ...moved, kind: 'joined', body: joined };
         return moved.kind === 'end'
-          ? { ...moved, kind: 'note', body: { text: `ended here: ${moved.body.reason}` } }
+          ? { ...moved, kind: 'note', body: { text: phrases.endedHere(moved.body.reason) } }
           : moved;
       };
       await this.events.bulkAdd(kept.map((k) => ({ ...k, walkId: header.id, event: as(k) })));
@@ -205,7 +204,7 @@ class FieldLog extends Dexie {
       await this.append(
         walkId,
         'correction',
-        { amends, action: 'withdraw', reason: 'the walk goes on' },
+        { amends, action: 'withdraw', reason: phrases.theWalkGoesOn },
         time,
       );
       await this.walks.update(walkId, { underWay: 1 });

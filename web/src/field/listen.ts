@@ -1,13 +1,14 @@
 import { InputClock, LiveLoss, type SentSignal } from '@urvek/core';
 import type { Received, Receiving } from './received.ts';
 import tapUrl from './tap.worklet.ts?worker&url';
+import * as phrases from './phrases.ts';
 
 /** Altogether off: each of them hides or makes dropouts. */
 const OFF = { echoCancellation: false, autoGainControl: false, noiseSuppression: false } as const;
 const OFF_NAMES: Readonly<Record<keyof typeof OFF, string>> = {
-  echoCancellation: 'echo cancelling',
-  autoGainControl: 'gain control',
-  noiseSuppression: 'noise suppression',
+  echoCancellation: phrases.echoCancelling,
+  autoGainControl: phrases.gainControl,
+  noiseSuppression: phrases.noiseSuppression,
 };
 /** Shorter is not told live, s: what nobody would press. */
 const LEAST_S = 0.05;
@@ -18,11 +19,7 @@ async function inputOf(): Promise<MediaStream> {
   try {
     return await navigator.mediaDevices.getUserMedia({ audio: { ...OFF, channelCount: 1 } });
   } catch (cause) {
-    throw new Error(
-      'No sound comes in: the browser was not allowed to listen, or there is no input. Nothing was logged. ' +
-        'Allow the microphone for this address, or plug the receiver into the line input, and listen again.',
-      { cause },
-    );
+    throw new Error(phrases.noSoundComesInTheBrowser + phrases.allowTheMicrophoneForThisAddress, { cause });
   }
 }
 
@@ -35,7 +32,7 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
     await context.audioWorklet.addModule(tapUrl);
   } catch (cause) {
     for (const t of stream.getTracks()) t.stop();
-    throw new Error('This browser cannot listen. Nothing was logged. Try another one.', { cause });
+    throw new Error(phrases.thisBrowserCannotListenNothingWas, { cause });
   }
   const live = new LiveLoss(context.sampleRate, signal, {
     loss: { leastS: LEAST_S },
@@ -69,9 +66,9 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
     heard.onLost(why);
   };
   const watch = setInterval(() => {
-    if (performance.now() - lastMs > SILENT_MS) lost('no sound came in any more');
+    if (performance.now() - lastMs > SILENT_MS) lost(phrases.noSoundCameInAnyMore);
   }, SILENT_MS / 2);
-  track?.addEventListener('ended', () => lost('the input was unplugged or taken by another program'));
+  track?.addEventListener('ended', () => lost(phrases.theInputWasUnpluggedOrTaken));
   return {
     meddling: (Object.keys(OFF) as (keyof typeof OFF)[])
       .filter((name) => settings?.[name] === true)

@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** As much of a serial port as is needed here (Web Serial; not in every browser, nor in the types of this one). */
 interface SerialPort {
   readonly readable: ReadableStream<Uint8Array> | null;
@@ -26,11 +28,11 @@ export async function openSerial(
   onEnd: (why: string | undefined) => void,
 ): Promise<() => void> {
   const serial = serialOf(navigator);
-  if (!serial) throw new Error('This browser has no serial ports.');
+  if (!serial) throw new Error(phrases.thisBrowserHasNoSerialPorts);
   const port = await serial.requestPort();
   await port.open({ baudRate });
   const reader = port.readable?.getReader();
-  if (!reader) throw new Error('This port cannot be read.');
+  if (!reader) throw new Error(phrases.thisPortCannotBeRead);
   let stopped = false;
   const read = async (): Promise<void> => {
     const decoder = new TextDecoder();
@@ -46,7 +48,7 @@ export async function openSerial(
   };
   void read()
     .then(
-      () => 'it ended',
+      () => phrases.itEnded,
       (cause: unknown) => (cause as Error).message,
     )
     .then(async (why) => {

@@ -4,6 +4,7 @@ import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
 import { SYNC_TAG, TAKE_OVER } from './background.ts';
 import { sync } from './sync.ts';
+import * as phrases from './phrases.ts';
 
 declare const self: ServiceWorkerGlobalScope & {
   readonly __WB_MANIFEST: { url: string; revision: string | null }[];
@@ -47,6 +48,6 @@ self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim(
 self.addEventListener('sync', ((event: ExtendableEvent & { tag: string }) => {
   if (event.tag === SYNC_TAG)
     event.waitUntil(
-      sync().then((all) => (all ? undefined : Promise.reject(new Error('the base is still out of reach')))),
+      sync().then((all) => (all ? undefined : Promise.reject(new Error(phrases.theBaseIsStillOutOf)))),
     );
 }) as EventListener);

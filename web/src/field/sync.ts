@@ -9,6 +9,7 @@ import {
   type KeptEvent,
   type KeptWalk,
 } from './fieldLog.ts';
+import * as phrases from './phrases.ts';
 
 const BATCH = 200;
 const RETRY_MS = 3000;
@@ -84,7 +85,7 @@ export async function compareWithBase(): Promise<void> {
   }
 }
 
-const SERVER_FAILED = 'The server failed on it, and not on what was sent with it.';
+const SERVER_FAILED = phrases.theServerFailedOnItAnd;
 
 /** What the server fails on alone, while it takes the rest, is set aside; where it takes nothing, all of it waits. */
 async function sendSome(walkId: string, waiting: readonly KeptEvent[]): Promise<void> {

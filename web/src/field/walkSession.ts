@@ -9,6 +9,7 @@ import {
   type WalkEvent,
 } from '@urvek/core';
 import { Cleared } from './fieldLog.ts';
+import * as phrases from './phrases.ts';
 
 /** Where a session keeps what is logged: the device's log. */
 export interface Keeper {
@@ -113,7 +114,7 @@ export class WalkSession {
     const { deviceId, seq, time } = undoable;
     return this.append(
       'correction',
-      { amends: { deviceId, seq }, action: 'withdraw', reason: 'undone in the walk' },
+      { amends: { deviceId, seq }, action: 'withdraw', reason: phrases.undoneInTheWalk },
       timeOf(time.walkS),
     );
   }

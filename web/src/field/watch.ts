@@ -1,5 +1,6 @@
 import { greyOf, LivePicture, LOOKED_AT } from '@urvek/core';
 import type { Received, Receiving } from './received.ts';
+import * as phrases from './phrases.ts';
 
 /** No frame came for so long: the input is gone. */
 const SILENT_MS = 2000;
@@ -16,11 +17,7 @@ async function inputOf(deviceId: string | undefined): Promise<MediaStream> {
       },
     });
   } catch (cause) {
-    throw new Error(
-      'No picture comes in: the browser was not allowed to watch, or there is no camera or capture device. ' +
-        'Nothing was logged. Allow the camera for this address, or plug the receiver into a capture device, and watch again.',
-      { cause },
-    );
+    throw new Error(phrases.noPictureComesInTheBrowser + phrases.nothingWasLoggedAllowTheCamera, { cause });
   }
 }
 
@@ -43,10 +40,10 @@ export async function watch(deviceId: string | undefined, received: Received): P
   video.srcObject = picture;
   try {
     await video.play();
-    if (!pen || !('requestVideoFrameCallback' in video)) throw new Error('no frames are told');
+    if (!pen || !('requestVideoFrameCallback' in video)) throw new Error(phrases.noFramesAreTold);
   } catch (cause) {
     for (const t of picture.getTracks()) t.stop();
-    throw new Error('This browser cannot watch. Nothing was logged. Try another one.', { cause });
+    throw new Error(phrases.thisBrowserCannotWatchNothingWas, { cause });
   }
   const live = new LivePicture();
   const grey = new Uint8Array(width * height);
@@ -77,8 +74,8 @@ export async function watch(deviceId: string | undefined, received: Received): P
   };
   video.requestVideoFrameCallback(look);
   const alive = setInterval(() => {
-    if (performance.now() - lastMs > SILENT_MS) lost('no picture came in any more');
+    if (performance.now() - lastMs > SILENT_MS) lost(phrases.noPictureCameInAnyMore);
   }, SILENT_MS / 2);
-  track?.addEventListener('ended', () => lost('the input was unplugged or taken by another program'));
+  track?.addEventListener('ended', () => lost(phrases.theInputWasUnpluggedOrTaken));
   return { meddling: [], picture, stop };
 }

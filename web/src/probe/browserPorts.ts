@@ -1,5 +1,6 @@
 import { PROBE_SOCKET_PATH, type DatagramKind } from '@urvek/contract';
 import type { DatagramChannel, ProbePorts } from '@urvek/probe';
+import * as phrases from './phrases.ts';
 
 const CONNECT_MS = 10_000;
 /** A timer that is asked to come so often tells how late this page comes round, ms. */
@@ -32,8 +33,8 @@ export function browserPorts(ticket: string): { readonly ports: ProbePorts; read
           };
           socket.onclose = ({ reason }) => {
             clearTimeout(slow);
-            reject(new Error('no connection to the base'));
-            if (!closing) heard.ended?.(reason || 'the connection was closed');
+            reject(new Error(phrases.noConnectionToTheBase));
+            if (!closing) heard.ended?.(reason || phrases.theConnectionWasClosed);
           };
           socket.onopen = () => {
             clearTimeout(slow);
@@ -88,7 +89,7 @@ async function openChannel(
     await new Promise<void>((resolve, reject) => {
       if (channel.readyState === 'open') resolve();
       channel.onopen = () => resolve();
-      setTimeout(() => reject(new Error('the datagram channel did not open in 10 s')), CONNECT_MS);
+      setTimeout(() => reject(new Error(phrases.theDatagramChannelDidNotOpen)), CONNECT_MS);
     });
     return {
       get bufferedAmount() {

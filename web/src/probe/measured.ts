@@ -1,9 +1,10 @@
 import type { Direction, EventBodies, SimulatedReading } from '@urvek/core';
 import type { ProbeResult } from '@urvek/probe';
+import * as phrases from './phrases.ts';
 
 type Measured = EventBodies['measured'];
 
-export const INSTRUMENT = 'Urvek probe';
+export const INSTRUMENT = phrases.urvekProbe;
 
 const DOWN: Direction = 'fixed-to-mobile';
 const UP: Direction = 'mobile-to-fixed';

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { askBase, OutOfReach, Refused } from '../api/client.ts';
 import type { Problem } from '@urvek/contract';
 import { browserPorts } from './browserPorts.ts';
+import * as phrases from './phrases.ts';
 
 /** Each way, s. Shorter, and a browser's figures scatter. */
 export const PROBE_S = 8;
@@ -25,7 +26,7 @@ export interface Probing {
 }
 
 const NOTHING: ProbeResult = {
-  ...{ outcome: 'no connection', why: 'the base does not answer', seconds: 0, bytes: 0, idle: undefined },
+  ...{ outcome: 'no connection', why: phrases.theBaseDoesNotAnswer, seconds: 0, bytes: 0, idle: undefined },
   ...{ down: undefined, up: undefined, both: undefined, datagrams: undefined, limitedBy: undefined },
   cutShort: undefined,
 };
@@ -52,17 +53,17 @@ export function useProbe(): Probing {
   const stopped = useRef<string>(undefined);
   useEffect(() => {
     const hidden = (): void => {
-      if (document.visibilityState === 'hidden') stopped.current = 'the page was hidden';
+      if (document.visibilityState === 'hidden') stopped.current = phrases.thePageWasHidden;
     };
     document.addEventListener('visibilitychange', hidden);
     return () => {
       document.removeEventListener('visibilitychange', hidden);
-      stopped.current = 'it was left';
+      stopped.current = phrases.itWasLeft;
     };
   }, []);
   const run = useCallback<Probing['run']>(async (budgetBytes, ways) => {
     stopped.current = undefined;
-    setNow({ what: 'asking the base', mbps: undefined });
+    setNow({ what: phrases.askingTheBase, mbps: undefined });
     try {
       const ticket = await ticketOf();
       if (!ticket) return { result: NOTHING, sameMachine: false };
@@ -82,7 +83,7 @@ export function useProbe(): Probing {
     }
   }, []);
   const stop = useCallback(() => {
-    stopped.current = 'it was stopped';
+    stopped.current = phrases.itWasStopped;
   }, []);
   return { now, stop, run };
 }

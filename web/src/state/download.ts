@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** Hands a file to the browser to keep. */
 export function download(name: string, content: Blob | string, type = 'text/plain'): void {
   const url = URL.createObjectURL(typeof content === 'string' ? new Blob([content], { type }) : content);
@@ -22,7 +24,7 @@ export async function svgToPng(svg: string, width: number, height: number, scale
   URL.revokeObjectURL(image.src);
   return new Promise((resolve, reject) =>
     canvas.toBlob(
-      (blob) => (blob ? resolve(blob) : reject(new Error('The picture could not be made.'))),
+      (blob) => (blob ? resolve(blob) : reject(new Error(phrases.thePictureCouldNotBeMade))),
       'image/png',
     ),
   );

@@ -7,6 +7,7 @@ import {
   type Reading,
   type WalkEvent,
 } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 const placeText = ({ travelledM, method }: Reading): string =>
   `${formatLength(travelledM)}, ${byMethod(method)}`;
@@ -17,72 +18,77 @@ export function eventText(event: WalkEvent): string {
     case 'begin':
       return [
         'begun',
-        event.body.reading && `at ${placeText(event.body.reading)}`,
-        `baseline ${event.body.baselineGrade ?? 'not stated'}`,
-        event.body.inwards && 'coming in',
+        event.body.reading && phrases.at(placeText(event.body.reading)),
+        phrases.baseline(event.body.baselineGrade ?? 'not stated'),
+        event.body.inwards && phrases.comingIn,
       ]
         .filter(Boolean)
         .join(', ');
     case 'dropoutBegin':
-      return ['dropout begins', event.body.hop, foundText(event.body)].filter(Boolean).join(', ');
+      return [phrases.dropoutBegins, event.body.hop, foundText(event.body)].filter(Boolean).join(', ');
     case 'dropoutEnd':
-      return ['dropout ends', event.body.found && 'found'].filter(Boolean).join(', ');
+      return [phrases.dropoutEnds, event.body.found && 'found'].filter(Boolean).join(', ');
     case 'grade':
-      return `grade ${event.body.grade}`;
+      return phrases.grade(event.body.grade);
     case 'mark':
       return [
         event.body.stand ? 'stand' : 'mark',
         event.body.name,
-        event.body.reading ? placeText(event.body.reading) : 'place unknown',
+        event.body.reading ? placeText(event.body.reading) : phrases.placeUnknown,
       ]
         .filter(Boolean)
         .join(' ');
     case 'goOn':
-      return 'went on';
+      return phrases.wentOn;
     case 'fixedEnd':
-      return `the fixed end stands at ${placeText(event.body.reading)}`;
+      return phrases.theFixedEndStandsAt(placeText(event.body.reading));
     case 'turn':
-      return 'turned round';
+      return phrases.turnedRound;
     case 'reconnected':
-      return `reconnected ${event.body.how}`;
+      return phrases.reconnected(event.body.how);
     case 'note':
       return `“${event.body.text}”`;
     case 'gap':
-      return 'gap: nothing could be logged';
+      return phrases.gapNothingCouldBeLogged;
     case 'landmark':
       return event.body.name ? `${event.body.what}: ${event.body.name}` : event.body.what;
     case 'tried':
-      return `tried and failed ${event.body.failed} of ${event.body.tries}`;
+      return phrases.triedAndFailedOf(event.body.failed, event.body.tries);
     case 'call':
       return `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ${countOf(event.body.tries, 'try', 'tries')}`;
     case 'hits':
-      return `${event.body.hits} of ${event.body.presses} ${event.body.of === 'receivers' ? 'receivers' : 'presses'} answered${event.body.orientation ? `, ${event.body.orientation}` : ''}`;
+      return phrases.ofAnswered(
+        event.body.hits,
+        event.body.presses,
+        event.body.of === 'receivers' ? 'receivers' : 'presses',
+        event.body.orientation ? `, ${event.body.orientation}` : '',
+      );
     case 'readBack':
-      return `read back “${event.body.heard}” for “${event.body.sent}”`;
+      return phrases.readBackFor(event.body.heard, event.body.sent);
     case 'rung':
       return `${event.body.rung} ${event.body.worked ? 'worked' : 'failed'}, ${event.body.direction}`;
     case 'measured':
       return measuredText(event.body);
     case 'fix':
-      return `location ± ${event.body.accuracyM.toFixed(0)} m`;
+      return phrases.locationM(event.body.accuracyM.toFixed(0));
     case 'joined':
-      return `a device joined: ${event.body.role}, watches ${event.body.direction}`;
+      return phrases.aDeviceJoinedWatches(event.body.role, event.body.direction);
     case 'clock':
-      return `clock compared, ± ${event.body.halfRttMs.toFixed(0)} ms`;
+      return phrases.clockComparedMs(event.body.halfRttMs.toFixed(0));
     case 'shared':
-      return `shared moment ${event.body.count}`;
+      return phrases.sharedMoment(event.body.count);
     case 'recording':
-      return `recording ${event.body.name}`;
+      return phrases.recording(event.body.name);
     case 'against':
-      return `beside another: ${event.body.how}`;
+      return phrases.besideAnother(event.body.how);
     case 'outing':
-      return `belongs to the outing “${event.body.name}”`;
+      return phrases.belongsToTheOuting(event.body.name);
     case 'leftOut':
-      return event.body.reason === undefined ? 'counts again' : `left out: ${event.body.reason}`;
+      return event.body.reason === undefined ? phrases.countsAgain : phrases.leftOut(event.body.reason);
     case 'end':
-      return `ended: ${event.body.reason}`;
+      return phrases.ended(event.body.reason);
     case 'correction':
-      return `correction (${event.body.action}): ${event.body.reason}`;
+      return phrases.correction(event.body.action, event.body.reason);
   }
 }
 
@@ -97,7 +103,7 @@ function measuredText({
 }: EventBodies['measured']): string {
   const figure =
     value === undefined
-      ? 'no connection'
+      ? phrases.noConnection
       : `${bound === undefined ? '' : `${bound} `}${Number(value.toPrecision(4))} ${QUANTITY_UNIT[quantity]}`;
   return [`${quantity} ${figure}`, direction, band ?? network, cell]
     .filter((t) => t !== undefined)
@@ -106,4 +112,4 @@ function measuredText({
 
 /** What an instrument found, and by what. */
 const foundText = ({ found }: { readonly found?: string }): string | undefined =>
-  found === undefined ? undefined : `found: ${found}`;
+  found === undefined ? undefined : phrases.found(found);

@@ -25,6 +25,7 @@ import {
   type StreamTargetChunk,
   WavOutputFormat,
 } from 'mediabunny';
+import * as phrases from './phrases.ts';
 
 export interface LookedFor {
   readonly signal: SentSignal;
@@ -57,7 +58,7 @@ const api = {
     ): Promise<T | undefined> => {
       if (!track) return undefined;
       if (await track.canDecode()) return track;
-      troubles.push(`this browser cannot decode the ${what}`);
+      troubles.push(phrases.thisBrowserCannotDecodeThe(what));
       return undefined;
     };
     const [audio, video] = [await readable(sound, 'sound'), await readable(film, 'picture')];
@@ -70,8 +71,8 @@ const api = {
   async packets(file: File, told: Told): Promise<HeardPacket[]> {
     const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
     const track = await input.getPrimaryAudioTrack();
-    if (!track) throw new Error('it has no sound');
-    if (!(await track.canDecode())) throw new Error('this browser cannot decode its sound');
+    if (!track) throw new Error(phrases.itHasNoSound);
+    if (!(await track.canDecode())) throw new Error(phrases.thisBrowserCannotDecodeItsSound);
     const reader = new ChirpReader();
     const heard: HeardPacket[] = [];
     const output = new Output({
@@ -97,7 +98,7 @@ function samplesTo(take: (samples: Float32Array) => void): WritableStream<Stream
   return new WritableStream({
     write: ({ data, position }) => {
       const skip = at - position;
-      if (skip < 0) throw new Error(`samples were left out before byte ${position}`);
+      if (skip < 0) throw new Error(phrases.samplesWereLeftOutBeforeByte(position));
       if (skip >= data.length) return;
       const fresh = new Uint8Array([...odd, ...data.subarray(skip)]);
       at = position + data.length;

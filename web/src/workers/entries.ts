@@ -3,6 +3,7 @@ import { keyText, type WalkEvent } from '@urvek/core';
 import { deriveEntry, type DerivedEntry } from '@urvek/study';
 import { askBase, FINDINGS_MS } from '../api/client.ts';
 import { AT_BASE, fieldLog, REMOVED } from '../field/fieldLog.ts';
+import * as phrases from './phrases.ts';
 
 interface Page {
   readonly walks: readonly {
@@ -16,7 +17,7 @@ interface Page {
 /** @throws when the base does not answer, or says no. */
 async function answerOf(path: string): Promise<Response> {
   const response = await askBase(path, { ms: FINDINGS_MS });
-  if (!response.ok) throw new Error(`the base answered ${response.status}`);
+  if (!response.ok) throw new Error(phrases.theBaseAnswered(response.status));
   return response;
 }
 

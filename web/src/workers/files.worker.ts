@@ -20,6 +20,7 @@ import {
 } from '@urvek/study';
 import * as Comlink from 'comlink';
 import { pathsFromFile } from './routePaths.ts';
+import * as phrases from './phrases.ts';
 
 const textOf = (file: File): Promise<string> => file.text();
 /** Spreadsheets come with a large library, which is fetched when one is read or written. */
@@ -63,7 +64,7 @@ const told = (error: unknown): string =>
   error instanceof InterchangeError ||
   error instanceof SyntaxError
     ? error.message.slice(0, 300)
-    : 'it is not a file of this kind, or is nested too deep to be read';
+    : phrases.itIsNotAFileOf;
 
 const api = {
   /** Reads a file off the page's thread; the page ends it by ending the worker. */

@@ -8,6 +8,7 @@ import {
   RouteFileError,
 } from '@urvek/core';
 import type { SetupPath } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 /** A waypoint farther from the route than this is not on it. */
 const ON_ROUTE_M = 25;
@@ -17,11 +18,11 @@ const MOST_PATHS = 8;
 /** The paths in a GPX or GeoJSON file. @throws RouteFileError in words for the user. */
 export function pathsFromFile(name: string, text: string): SetupPath[] {
   const file = /\.(geo)?json$/i.test(name) ? readGeoJson(text) : readGpx(text);
-  if (file.lines.length === 0) throw new RouteFileError('there is no track, route or line in it');
+  if (file.lines.length === 0) throw new RouteFileError(phrases.thereIsNoTrackRouteOr);
   return file.lines.slice(0, MOST_PATHS).map((line): SetupPath => {
     const route = routeOf(line.places);
     const legs = legsOf(route);
-    if (legs.length === 0) throw new RouteFileError(`${line.name} leads nowhere: all its places are one`);
+    if (legs.length === 0) throw new RouteFileError(phrases.leadsNowhereAllItsPlacesAre(line.name));
     const lengthM = pathLengthM({ legs });
     const checkpoints = file.waypoints.flatMap((w) => {
       const { travelledM, offM } = placeOnRoute(route, w);

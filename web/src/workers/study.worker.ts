@@ -15,6 +15,7 @@ import {
 } from '@urvek/study';
 import * as Comlink from 'comlink';
 import { entriesAtBase, keepAtBase, withThisDevice } from './entries.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Which study: a comparison, as it is sealed while its plan is blind, or as whoever sets it up and keeps
@@ -35,13 +36,13 @@ const held = new Map<string, Held>();
 
 const heldOf = (id: string): Held => {
   const found = held.get(id);
-  if (!found) throw new Error(`comparison ${id} is not open`);
+  if (!found) throw new Error(phrases.comparisonIsNotOpen(id));
   return found;
 };
 const studyOf = ({ id, open }: Of): Study => seenStudy(heldOf(id), open);
 
 /** Out of reach, what is here stands. */
-const OUT_OF_REACH = 'out of reach';
+const OUT_OF_REACH = phrases.outOfReach;
 
 /**
  * Fetches what the base has worked out of a comparison's walks, once for a state of it. @returns the state that is

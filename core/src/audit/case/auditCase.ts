@@ -6,6 +6,7 @@ import type { RigSettings } from '../../kit/rig.ts';
 import type { Conditions, WalkMode } from '../../log/event.ts';
 import type { DistanceMethod } from '../../quantity/distanceMethod.ts';
 import type { LengthUnit } from '../../quantity/length.ts';
+import * as phrases from './phrases.ts';
 
 /** One walk, as far as fairness asks. */
 export interface AuditedWalk {
@@ -117,6 +118,6 @@ export interface AuditRule {
   find(of: AuditCase): AuditFinding[];
 }
 
-export const NOT_KNOWN = 'not known';
+export const NOT_KNOWN = phrases.notKnown;
 
-export const decibels = (db: number): string => `about ${db.toFixed(1)} dB`;
+export const decibels = (db: number): string => phrases.aboutDb(db.toFixed(1));

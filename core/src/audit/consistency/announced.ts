@@ -1,4 +1,5 @@
 import type { ConsistencyRule, EnteredWalk } from './entered.ts';
+import * as phrases from './phrases.ts';
 
 /** A reading that comes within this belongs to what was said, s; and one that had just been entered. */
 const NEAR_S = 45;
@@ -9,14 +10,14 @@ const ANNOUNCES = /\b(reading|measur\w*|speed ?test|pings?|level)\b|\d\s*(mbit\/
 /** A reading that was said to be taken, or a stand that was reached, and nothing entered. */
 export const announced: ConsistencyRule = {
   id: 'announced',
-  title: 'A reading was announced and not entered',
+  title: phrases.aReadingWasAnnouncedAndNot,
   find: ({ walks }) =>
     walks.flatMap((w) =>
       [...saidOnly(w), ...emptyStands(w)].map((what) => ({
         products: [w.productId],
         path: w.path,
         what: `${w.product}, walk ${w.label}: ${what}`,
-        mend: 'Enter it in Trace if it was kept elsewhere; otherwise it was not measured.',
+        mend: phrases.enterItInTraceIfIt,
       })),
     ),
 };
@@ -38,7 +39,7 @@ function saidOnly({ notes, readingsS, marks }: EnteredWalk): string[] {
       if (found !== -1) free.splice(found, 1);
       return found === -1;
     })
-    .map((n) => `“${n.text.slice(0, 80)}” stands in the notes, and no reading of its own there`);
+    .map((n) => phrases.standsInTheNotesAndNo(n.text.slice(0, 80)));
 }
 
 /** From the first mark of where one is to the first mark elsewhere. */
@@ -60,5 +61,5 @@ function emptyStands({ atStands, marks, readingsS, endS }: EnteredWalk): string[
     const untilS = stands[i + 1]?.atS ?? endS + 1;
     return !readingsS.some((s) => s >= m.atS && s < untilS);
   });
-  return empty.length === 0 ? [] : [`nothing was entered at ${empty.map((m) => `“${m.name}”`).join(', ')}`];
+  return empty.length === 0 ? [] : [phrases.nothingWasEnteredAt(empty.map((m) => `“${m.name}”`).join(', '))];
 }

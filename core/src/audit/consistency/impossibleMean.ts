@@ -1,5 +1,6 @@
 import { metresTo } from '../../quantity/length.ts';
 import type { ConsistencyRule, Quoted } from './entered.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Bounds of the mean of n figures of which the best and the spread (best less worst) are known: one is the
@@ -8,8 +9,8 @@ import type { ConsistencyRule, Quoted } from './entered.ts';
  * @throws RangeError unless n is a whole number from 1 and the spread is not negative.
  */
 export function meanBounds(n: number, best: number, spread: number): readonly [number, number] {
-  if (!Number.isInteger(n) || n < 1) throw new RangeError(`invalid n: ${n}`);
-  if (!(spread >= 0)) throw new RangeError(`invalid spread: ${spread}`);
+  if (!Number.isInteger(n) || n < 1) throw new RangeError(phrases.invalidN(n));
+  if (!(spread >= 0)) throw new RangeError(phrases.invalidSpread(spread));
   return n === 1 ? [best, best] : [best - (spread * (n - 1)) / n, best - spread / n];
 }
 
@@ -19,7 +20,7 @@ const ROUNDING = 0.5;
 /** Mean, best, worst and spread that cannot belong together. */
 export const impossibleMean: ConsistencyRule = {
   id: 'impossible-mean',
-  title: 'A mean that cannot be',
+  title: phrases.aMeanThatCannotBe,
   find: ({ quoted }) =>
     quoted.flatMap((q) => {
       const trouble = troubleOf(q);
@@ -30,7 +31,7 @@ export const impossibleMean: ConsistencyRule = {
               products: [q.productId],
               path: q.path,
               what: `${q.product}, ${q.source}: ${trouble}`,
-              mend: 'Ask the source for the single figures; until then the mean says nothing.',
+              mend: phrases.askTheSourceForTheSingle,
             },
           ];
     }),
@@ -44,19 +45,26 @@ function troubleOf({ walks, unit = 'm', ...q }: Quoted): string | undefined {
   const show = (value: number, decimals?: number): string =>
     `${decimals === undefined ? Number(value.toFixed(2)) : value.toFixed(decimals)} ${unit}`;
   if (best !== undefined && worst !== undefined && worst > best)
-    return `worst ${show(worst)} is beyond best ${show(best)}`;
+    return phrases.worstIsBeyondBest(show(worst), show(best));
   if (
     best !== undefined &&
     worst !== undefined &&
     stated !== undefined &&
     Math.abs(best - worst - stated) > 2 * ROUNDING
   )
-    return `best ${show(best)} less worst ${show(worst)} is not the spread of ${show(stated)}`;
+    return phrases.bestLessWorstIsNotThe(show(best), show(worst), show(stated));
   if (mean === undefined || best === undefined) return undefined;
   const spread = stated ?? (worst === undefined ? undefined : best - worst);
   if (spread === undefined)
-    return mean > best + ROUNDING ? `mean ${show(mean)} is beyond best ${show(best)}` : undefined;
+    return mean > best + ROUNDING ? phrases.meanIsBeyondBest(show(mean), show(best)) : undefined;
   const [low, high] = walks === undefined ? [best - spread, best] : meanBounds(walks, best, spread);
   if (mean >= low - ROUNDING && mean <= high + ROUNDING) return undefined;
-  return `best ${show(best)} and spread ${show(spread)}${walks === undefined ? '' : ` of ${walks}`} put the mean between ${low.toFixed(2)} and ${show(high, 2)}; ${show(mean)} is stated`;
+  return phrases.bestAndSpreadPutTheMean(
+    show(best),
+    show(spread),
+    walks === undefined ? '' : phrases.ofText(walks),
+    low.toFixed(2),
+    show(high, 2),
+    show(mean),
+  );
 }

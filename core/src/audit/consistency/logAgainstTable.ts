@@ -1,23 +1,27 @@
 import type { ConsistencyRule } from './entered.ts';
+import * as phrases from './phrases.ts';
 
 /** A table that does not say what the log says. */
 export const logAgainstTable: ConsistencyRule = {
   id: 'log-against-table',
-  title: 'The table is not the log',
+  title: phrases.theTableIsNotTheLog,
   find: ({ quoted, ranges }) =>
     quoted.flatMap((q) => {
       const own = ranges.find((r) => r.productId === q.productId && r.path === q.path);
       if (!own || q.meanM === undefined) return [];
       const outside =
         (own.lowM !== undefined && q.meanM < own.lowM) || (own.highM !== undefined && q.meanM > own.highM);
-      const ends = `${own.lowM === undefined ? 'no bound' : `${own.lowM.toFixed(1)} m`} to ${own.highM === undefined ? 'no bound' : `${own.highM.toFixed(1)} m`}`;
+      const ends = phrases.to(
+        own.lowM === undefined ? phrases.noBound : `${own.lowM.toFixed(1)} m`,
+        own.highM === undefined ? phrases.noBound : `${own.highM.toFixed(1)} m`,
+      );
       return outside
         ? [
             {
               products: [q.productId],
               path: q.path,
               what: `${q.product}, ${q.source}: a mean of ${q.meanM} m, where ${own.walks} logged walks put the median within ${ends}`,
-              mend: 'Take the table from the log, or say why the two differ.',
+              mend: phrases.takeTheTableFromTheLog,
             },
           ]
         : [];

@@ -1,5 +1,6 @@
 import { formatLength } from '../../quantity/length.ts';
 import type { ConsistencyFinding, ConsistencyRule, EnteredWalk } from './entered.ts';
+import * as phrases from './phrases.ts';
 
 /** Marks that read alike to this are one figure, m: a step of half a yard is two. */
 const ONE_FIGURE_M = 0.05;
@@ -9,7 +10,7 @@ const ONE_NAME_M = 5;
 /** Two places with one figure, or one place with several; each told once, however many walks it is in. */
 export const sameFigure: ConsistencyRule = {
   id: 'same-figure',
-  title: 'One figure at two places',
+  title: phrases.oneFigureAtTwoPlaces,
   find: ({ walks }) =>
     [...new Set(walks.map((w) => w.path))].flatMap((path) => {
       const own = walks.filter((w) => w.path === path);
@@ -17,7 +18,7 @@ export const sameFigure: ConsistencyRule = {
         products: [...new Set(of.map((w) => w.productId))],
         path,
         what: `${what} (${walksText(of)})`,
-        mend: 'Look which of them was read, and correct the mark in Trace.',
+        mend: phrases.lookWhichOfThemWasRead,
       }));
     }),
 };
@@ -28,10 +29,10 @@ interface Trouble {
 }
 
 const walksText = (walks: readonly EnteredWalk[]): string => {
-  const named = [...new Set(walks.map((w) => `${w.product}, walk ${w.label}`))];
+  const named = [...new Set(walks.map((w) => phrases.walk(w.product, w.label)))];
   return named.length <= 3
     ? named.join('; ')
-    : `${named.slice(0, 3).join('; ')} and ${named.length - 3} more`;
+    : phrases.andMore(named.slice(0, 3).join('; '), named.length - 3);
 };
 
 /** Names of marks, with what was read at each. */
@@ -52,7 +53,10 @@ function severalFigures(walks: readonly EnteredWalk[]): Trouble[] {
     return most - least > ONE_NAME_M
       ? [
           {
-            what: `“${name}” stands at ${(apart.length > 1 ? apart : [least, most]).map((m) => formatLength(m)).join(', at ')}`,
+            what: phrases.standsAt(
+              name,
+              (apart.length > 1 ? apart : [least, most]).map((m) => formatLength(m)).join(phrases.at),
+            ),
             of: marks.map((m) => m.walk),
           },
         ]
@@ -76,7 +80,11 @@ function severalNames(walks: readonly EnteredWalk[]): Trouble[] {
     });
   }
   return [...troubles.values()].map(({ names, atM, of }) => ({
-    what: `${[...names].map((n) => `“${n}”`).join(' and ')} ${names.size > 2 ? 'all' : 'both'} stand at ${formatLength(atM)}`,
+    what: phrases.standAt(
+      [...names].map((n) => `“${n}”`).join(' and '),
+      names.size > 2 ? 'all' : 'both',
+      formatLength(atM),
+    ),
     of,
   }));
 }

@@ -1,6 +1,7 @@
 import { QUANTITY_UNIT } from '../../log/event.ts';
 import { formatLength } from '../../quantity/length.ts';
 import type { ConsistencyRule, EnteredReading, EnteredWalk } from './entered.ts';
+import * as phrases from './phrases.ts';
 
 /** So many digits are a figure that two quantities do not share by chance. */
 const TELLING_DIGITS = 3;
@@ -12,14 +13,14 @@ const ONE_PLACE_M = 5;
  */
 export const sameReading: ConsistencyRule = {
   id: 'same-reading',
-  title: 'One figure for two things',
+  title: phrases.oneFigureForTwoThings,
   find: ({ walks }) =>
     walks.flatMap((w) =>
       pairsIn(w).map(([a, b]) => ({
         products: [w.productId],
         path: w.path,
         what: `${w.product}, walk ${w.label}: ${a.value} is ${nameOf(a)} at ${placeOf(a)}, and ${nameOf(b)} at ${placeOf(b)}`,
-        mend: 'Look which of them was read, and correct the other in Trace.',
+        mend: phrases.lookWhichOfThemWasRead2,
       })),
     ),
 };
@@ -28,7 +29,7 @@ const DIRECTION = { 'fixed-to-mobile': 'down', 'mobile-to-fixed': 'up' } as cons
 const nameOf = ({ quantity, direction }: EnteredReading): string =>
   `${quantity} ${DIRECTION[direction]}, ${QUANTITY_UNIT[quantity]}`;
 const placeOf = ({ atM }: EnteredReading): string =>
-  atM === undefined ? 'a place unknown' : formatLength(atM);
+  atM === undefined ? phrases.aPlaceUnknown : formatLength(atM);
 
 const digitsOf = (value: number): number =>
   String(Math.abs(value)).replace('.', '').replace(/^0+/, '').replace(/0+$/, '').length;

@@ -1,10 +1,11 @@
 import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
 import { idsOf, pairsOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** The best of several is more than their mean; and walks left out are seldom the best. */
 export const bestOf: AuditRule = {
   id: 'best-of',
-  title: 'Best against mean',
+  title: phrases.bestAgainstMean,
   find: (of) => [
     ...pairsOf(of).flatMap((pair): AuditFinding[] => {
       const kinds = pair.map(
@@ -21,10 +22,13 @@ export const bestOf: AuditRule = {
         ? [
             {
               products: idsOf(pair),
-              what: `Of ${(a.has('mean') ? pair[1] : pair[0]).name} the best is quoted, of ${(a.has('mean') ? pair[0] : pair[1]).name} the mean`,
+              what: phrases.ofTheBestIsQuotedOf(
+                (a.has('mean') ? pair[1] : pair[0]).name,
+                (a.has('mean') ? pair[0] : pair[1]).name,
+              ),
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'Quote the median of both, with the number of walks.',
+              mend: phrases.quoteTheMedianOfBothWith,
             },
           ]
         : [];
@@ -35,10 +39,10 @@ export const bestOf: AuditRule = {
         ? [
             {
               products: [p.id],
-              what: `${left} of ${p.walks.length} walks of ${p.name} were begun and not finished; other products finished all`,
+              what: phrases.ofWalksOfWereBegunAnd(left, p.walks.length, p.name),
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'End each walk with its reason, or walk it again.',
+              mend: phrases.endEachWalkWithItsReason,
             },
           ]
         : [];

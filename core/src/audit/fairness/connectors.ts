@@ -1,16 +1,17 @@
 import { decibels, NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
 import { apart, idsOf, middle, pairsOf, stated } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** Cables, plugs and adapters that one has and the other has not. */
 export const connectors: AuditRule = {
   id: 'connectors',
-  title: 'Cables and connectors differ',
+  title: phrases.cablesAndConnectorsDiffer,
   find: (of) => [
     ...apart(
       of,
       (p) => stated(p.rigs, (r) => r.cables),
-      (a, b) => `Cables: ${a}; ${b}`,
-      { size: NOT_KNOWN, mend: 'Use the same cables and adapters, or none.' },
+      (a, b) => phrases.cables(a, b),
+      { size: NOT_KNOWN, mend: phrases.useTheSameCablesAndAdapters },
     ),
     ...pairsOf(of).flatMap((pair): AuditFinding[] => {
       const [a, b] = pair.map((p) => middle(p.rigs, (r) => r.feederLossDb));
@@ -20,10 +21,10 @@ export const connectors: AuditRule = {
         : [
             {
               products: idsOf(pair),
-              what: `Feeder loss: ${pair[0].name} ${a} dB, ${pair[1].name} ${b} dB`,
+              what: phrases.feederLossDbDb(pair[0].name, a, pair[1].name, b),
               sizeDb: db,
               size: decibels(db),
-              mend: 'Use one feeder for both.',
+              mend: phrases.useOneFeederForBoth,
             },
           ];
     }),

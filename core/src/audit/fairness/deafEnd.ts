@@ -1,4 +1,5 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 const ENDS = ['fixed end', 'mobile end'] as const;
 /** One point can be a fade; two are an end. */
@@ -12,7 +13,7 @@ const GRADES_APART = 2;
  */
 export const deafEnd: AuditRule = {
   id: 'deaf-end',
-  title: 'The link works one way only',
+  title: phrases.theLinkWorksOneWayOnly,
   find: ({ products }) =>
     products.flatMap((p) =>
       ENDS.flatMap((deaf) => {
@@ -29,7 +30,7 @@ export const deafEnd: AuditRule = {
                 what: `${p.name}: at ${at.join(', ')} the ${deaf} is heard and does not hear`,
                 sizeDb: undefined,
                 size: NOT_KNOWN,
-                mend: 'Walk it once with the ends swapped: what is deaf goes with its unit, what is weak stays with the other.',
+                mend: phrases.walkItOnceWithTheEnds,
               },
             ];
       }),

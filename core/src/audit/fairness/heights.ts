@@ -1,5 +1,6 @@
 import { NOT_KNOWN, decibels, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
 import { idsOf, middle, pairsOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** Ends nearer to the ground than this lose to it before the link is tried (common practice). */
 const LEAST_M = 1.5;
@@ -17,7 +18,7 @@ const ENDS = [
  */
 export const heights: AuditRule = {
   id: 'heights',
-  title: 'Heights differ',
+  title: phrases.heightsDiffer,
   find: (of) =>
     ENDS.flatMap(([end, field]): AuditFinding[] => {
       const apart = pairsOf(of).flatMap((pair): AuditFinding[] => {
@@ -31,7 +32,7 @@ export const heights: AuditRule = {
             what: `${end}: ${pair[0].name} at ${a} m, ${pair[1].name} at ${b} m`,
             sizeDb: db,
             size: decibels(db),
-            mend: `Raise ${low.name} to ${Math.max(a, b)} m and walk it again.`,
+            mend: phrases.raiseToMAndWalkIt(low.name, Math.max(a, b)),
           },
         ];
       });
@@ -46,7 +47,7 @@ export const heights: AuditRule = {
           what: `${end}: ${p.name} at ${least} m, below ${LEAST_M} m`,
           sizeDb: undefined,
           size: NOT_KNOWN,
-          mend: `Hold it at ${LEAST_M} m or more, unless it is used that low.`,
+          mend: phrases.holdItAtMOrMore(LEAST_M),
         })),
       ];
     }),

@@ -1,9 +1,10 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 /** Who knows which product plays hears what they expect. */
 export const judgedKnowing: AuditRule = {
   id: 'knowing',
-  title: 'Not judged blind',
+  title: phrases.notJudgedBlind,
   find: ({ products, judgedBy, blind, kindName }) => {
     const walked = products.filter((p) => p.walks.length > 0);
     return judgedBy === 'sense' && !blind && walked.length > 1
@@ -13,7 +14,7 @@ export const judgedKnowing: AuditRule = {
             what: `${kindName}: judged by ear or eye, with the names known`,
             sizeDb: undefined,
             size: NOT_KNOWN,
-            mend: 'Plan it blind: letters for names, handed out by somebody else.',
+            mend: phrases.planItBlindLettersForNames,
           },
         ]
       : [];

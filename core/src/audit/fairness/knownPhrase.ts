@@ -1,9 +1,10 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 /** A phrase that the listener knows is heard long after words are lost. */
 export const knownPhrase: AuditRule = {
   id: 'known-phrase',
-  title: 'The listener knew the phrase',
+  title: phrases.theListenerKnewThePhrase,
   find: ({ products, bothWays, judgedBy }) =>
     products.flatMap((p) => {
       const called = p.walks.filter((w) => w.calls > 0);
@@ -11,10 +12,10 @@ export const knownPhrase: AuditRule = {
         ? [
             {
               products: [p.id],
-              what: `Calls with ${p.name} were graded and nothing was read back: the listener may have known what was said`,
+              what: phrases.callsWithWereGradedAndNothing(p.name),
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'Read back fresh words at the points about the limit.',
+              mend: phrases.readBackFreshWordsAtThe,
             },
           ]
         : [];

@@ -1,26 +1,27 @@
 import { statedUnevenly } from '../../kit/sameRig.ts';
 import { NOT_KNOWN, type AuditedProduct, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 type Where = 'Kit' | 'Trace' | 'the table';
 
 /** What can change a distance, whether anything is said of it, and where it is entered. */
 const MATTERS: readonly (readonly [what: string, where: Where, stated: (p: AuditedProduct) => boolean])[] = [
-  ['the band', 'Kit', (p) => p.bandMHz !== undefined],
-  ['the power', 'Kit', (p) => p.powerMw !== undefined || p.rigs.every((r) => r.powerMw !== undefined)],
-  ['the height of the fixed end', 'Kit', (p) => p.rigs.every((r) => r.heightFixedM !== undefined)],
-  ['the height of the mobile end', 'Kit', (p) => p.rigs.every((r) => r.heightMobileM !== undefined)],
-  ['the channel', 'Kit', (p) => p.rigs.every((r) => r.channel.trim() !== '')],
-  ['where the antenna stands', 'Kit', (p) => p.rigs.every((r) => r.antennaPlace !== undefined)],
-  ['the playout delay', 'Kit', (p) => p.rigs.every((r) => r.playoutDelayS !== undefined) || !listened(p)],
-  ['where the walks begin', 'Trace', (p) => p.walks.every((w) => w.startM !== undefined)],
-  ['how it was at the beginning', 'Trace', (p) => p.walks.every((w) => w.baselineStated)],
-  ['the day', 'the table', (p) => p.walks.every((w) => !w.undated)],
+  [phrases.theBand, 'Kit', (p) => p.bandMHz !== undefined],
+  [phrases.thePower, 'Kit', (p) => p.powerMw !== undefined || p.rigs.every((r) => r.powerMw !== undefined)],
+  [phrases.theHeightOfTheFixedEnd, 'Kit', (p) => p.rigs.every((r) => r.heightFixedM !== undefined)],
+  [phrases.theHeightOfTheMobileEnd, 'Kit', (p) => p.rigs.every((r) => r.heightMobileM !== undefined)],
+  [phrases.theChannel, 'Kit', (p) => p.rigs.every((r) => r.channel.trim() !== '')],
+  [phrases.whereTheAntennaStands, 'Kit', (p) => p.rigs.every((r) => r.antennaPlace !== undefined)],
+  [phrases.thePlayoutDelay, 'Kit', (p) => p.rigs.every((r) => r.playoutDelayS !== undefined) || !listened(p)],
+  [phrases.whereTheWalksBegin, 'Trace', (p) => p.walks.every((w) => w.startM !== undefined)],
+  [phrases.howItWasAtTheBeginning, 'Trace', (p) => p.walks.every((w) => w.baselineStated)],
+  [phrases.theDay, 'the table', (p) => p.walks.every((w) => !w.undated)],
 ];
 
 const HOW: Readonly<Record<Where, string>> = {
-  Kit: 'Enter it in Kit',
-  Trace: 'Correct the beginning of the walk in Trace',
-  'the table': 'Take the table in again with a column for the day',
+  Kit: phrases.enterItInKit,
+  Trace: phrases.correctTheBeginningOfTheWalk,
+  'the table': phrases.takeTheTableInAgainWith,
 };
 
 /** A delay places what is noticed while walking; at a stand nothing moves meanwhile. */
@@ -31,7 +32,7 @@ const listened = ({ walks }: AuditedProduct): boolean =>
 /** What is not stated cannot be compared: it may differ between the products, and nobody would know. */
 export const notStated: AuditRule = {
   id: 'not-stated',
-  title: 'Not stated',
+  title: phrases.notStated,
   find: ({ products }) =>
     products.flatMap((p) => {
       if (p.walks.length === 0 && p.rigs.length === 0) return [];
@@ -44,7 +45,7 @@ export const notStated: AuditRule = {
           : [
               {
                 what: `${p.name}: ${missing.map(([what]) => what).join(', ')}`,
-                mend: `${ways.join('; ')}, where it is known; it is reported as not stated otherwise.`,
+                mend: phrases.whereItIsKnownItIs(ways.join('; ')),
               },
             ]),
         ...(uneven.length === 0
@@ -52,7 +53,7 @@ export const notStated: AuditRule = {
           : [
               {
                 what: `${p.name}: its rigs are taken together, though only some of them state ${uneven.join(', ')}`,
-                mend: 'State it of each rig in Kit: rigs that differ are then compared apart.',
+                mend: phrases.stateItOfEachRigIn,
               },
             ]),
       ].map((found) => ({ ...found, products: [p.id], sizeDb: undefined, size: NOT_KNOWN }));

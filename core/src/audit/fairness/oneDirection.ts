@@ -1,9 +1,10 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 /** Of a link that is used both ways, the direction that was not tested may be the lesser. */
 export const oneDirection: AuditRule = {
   id: 'direction',
-  title: 'One direction only',
+  title: phrases.oneDirectionOnly,
   find: ({ products, bothWays }) =>
     products.flatMap((p) => {
       const ways = [...new Set(p.walks.flatMap((w) => w.directions))];
@@ -11,10 +12,10 @@ export const oneDirection: AuditRule = {
         ? [
             {
               products: [p.id],
-              what: `${p.name} was tested ${ways[0]} only`,
+              what: phrases.wasTestedOnly(p.name, ways[0]),
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'Test the other direction: one end can be deaf.',
+              mend: phrases.testTheOtherDirectionOneEnd,
             },
           ]
         : [];

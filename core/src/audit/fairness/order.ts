@@ -1,4 +1,5 @@
 import { NOT_KNOWN, type AuditCase, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * For each round, who was walked first: rounds of the plan, else the first walks of all, the second walks
@@ -23,7 +24,7 @@ function firstOfRounds({ products }: AuditCase): string[] {
  */
 export const order: AuditRule = {
   id: 'order',
-  title: 'One product always led',
+  title: phrases.oneProductAlwaysLed,
   find: (of) => {
     const firsts = firstOfRounds(of);
     return of.products.flatMap((p) => {
@@ -32,10 +33,10 @@ export const order: AuditRule = {
         ? [
             {
               products: of.products.map((x) => x.id),
-              what: `${p.name} was walked first in all ${firsts.length} rounds`,
+              what: phrases.wasWalkedFirstInAllRounds(p.name, firsts.length),
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'Take the order from Plan: each product leads equally often.',
+              mend: phrases.takeTheOrderFromPlanEach,
             },
           ]
         : [];

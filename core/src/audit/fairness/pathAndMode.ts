@@ -1,10 +1,11 @@
 import { NOT_KNOWN, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
 import { apart, idsOf, pairsOf, stated } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** Products compared on different paths, or by walks that are logged in different ways, are not compared. */
 export const pathAndMode: AuditRule = {
   id: 'path-and-mode',
-  title: 'Not walked alike',
+  title: phrases.notWalkedAlike,
   find: (of) => [
     ...pairsOf(of).flatMap((pair): AuditFinding[] => {
       const [here, away] = pair[0].walks.length > 0 ? pair : [pair[1], pair[0]];
@@ -12,10 +13,10 @@ export const pathAndMode: AuditRule = {
         ? [
             {
               products: idsOf(pair),
-              what: `${here.name} was walked on ${of.pathName}, ${away.name} only on ${away.pathsWalked.join(', ')}`,
+              what: phrases.wasWalkedOnOnlyOn(here.name, of.pathName, away.name, away.pathsWalked.join(', ')),
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: `Walk ${away.name} on ${of.pathName} too.`,
+              mend: phrases.walkOnToo(away.name, of.pathName),
             },
           ]
         : [];
@@ -23,8 +24,8 @@ export const pathAndMode: AuditRule = {
     ...apart(
       of,
       (p) => stated(p.walks, (w) => w.mode),
-      (a, b) => `Logged in different ways: ${a}; ${b}`,
-      { size: NOT_KNOWN, mend: 'Log both in one way.' },
+      (a, b) => phrases.loggedInDifferentWays(a, b),
+      { size: NOT_KNOWN, mend: phrases.logBothInOneWay },
     ),
   ],
 };

@@ -1,6 +1,7 @@
 import { WALKING_MPS } from '../../quantity/pace.ts';
 import type { AuditRule } from '../case/auditCase.ts';
 import { idsOf, middle, pairsOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** Half a second is 0.7 m of walking. */
 const ALIKE_S = 0.5;
@@ -11,7 +12,7 @@ const ALIKE_S = 0.5;
  */
 export const playoutBuffer: AuditRule = {
   id: 'playout',
-  title: 'Playout delays differ',
+  title: phrases.playoutDelaysDiffer,
   find: (of) =>
     pairsOf(of).flatMap((pair) => {
       const [a, b] = pair.map((p) => middle(p.rigs, (r) => r.playoutDelayS));
@@ -21,10 +22,10 @@ export const playoutBuffer: AuditRule = {
         : [
             {
               products: idsOf(pair),
-              what: `Playout delay: ${pair[0].name} ${a} s, ${pair[1].name} ${b} s`,
+              what: phrases.playoutDelaySS(pair[0].name, a, pair[1].name, b),
               sizeDb: undefined,
-              size: `${(apartS * WALKING_MPS).toFixed(1)} m of walking`,
-              mend: 'Measure each delay at the fixed end, by switching the sender off.',
+              size: phrases.mOfWalking((apartS * WALKING_MPS).toFixed(1)),
+              mend: phrases.measureEachDelayAtTheFixed,
             },
           ];
     }),

@@ -1,5 +1,6 @@
 import { decibels, type AuditRule } from '../case/auditCase.ts';
 import { idsOf, middle, pairsOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** Less than this is not worth a word, dB. */
 const ALIKE_DB = 0.5;
@@ -7,7 +8,7 @@ const ALIKE_DB = 0.5;
 /** Power as it was set on the rigs: a choice of the tester, not a property of the product. */
 export const power: AuditRule = {
   id: 'power',
-  title: 'Powers set differ',
+  title: phrases.powersSetDiffer,
   find: (of) =>
     pairsOf(of).flatMap((pair) => {
       const [a, b] = pair.map((p) => middle(p.rigs, (r) => r.powerMw));
@@ -18,10 +19,10 @@ export const power: AuditRule = {
         : [
             {
               products: idsOf(pair),
-              what: `Power: ${pair[0].name} set to ${a} mW, ${pair[1].name} to ${b} mW`,
+              what: phrases.powerSetToMwToMw(pair[0].name, a, pair[1].name, b),
               sizeDb: db,
               size: decibels(db),
-              mend: 'Set both to one power, or say that each ran at its own greatest.',
+              mend: phrases.setBothToOnePowerOr,
             },
           ];
     }),

@@ -1,12 +1,13 @@
 import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
 import { logPlace, pairsOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * The same setting walked again differs by as much as the products do: then the day may be what was measured.
  */
 export const repeatability: AuditRule = {
   id: 'repeatability',
-  title: 'The repeat differs as much as the products',
+  title: phrases.theRepeatDiffersAsMuchAs,
   find: (of) =>
     of.products.flatMap((p): AuditFinding[] => {
       const again = p.walks.find((w) => w.baseline);
@@ -25,10 +26,16 @@ export const repeatability: AuditRule = {
             : [
                 {
                   products: pair.map((q) => q.id),
-                  what: `${p.name} walked again at the end went ${Math.exp(b - a).toFixed(2)} times as far; ${pair[0].name} and ${pair[1].name} differ by a factor of ${Math.max(ratio, 1 / ratio).toFixed(2)}`,
+                  what: phrases.walkedAgainAtTheEndWent(
+                    p.name,
+                    Math.exp(b - a).toFixed(2),
+                    pair[0].name,
+                    pair[1].name,
+                    Math.max(ratio, 1 / ratio).toFixed(2),
+                  ),
                   sizeDb: (10 * of.exponent * apart) / Math.LN10,
-                  size: `a factor of ${Math.exp(apart).toFixed(2)}`,
-                  mend: 'Walk more rounds of both in turn.',
+                  size: phrases.aFactorOf(Math.exp(apart).toFixed(2)),
+                  mend: phrases.walkMoreRoundsOfBothIn,
                 },
               ];
         });

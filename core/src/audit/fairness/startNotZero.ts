@@ -1,4 +1,5 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 /** Nearer than this is the fixed end, m. */
 const AT_ZERO_M = 1;
@@ -6,7 +7,7 @@ const AT_ZERO_M = 1;
 /** A walk that begins some way out has not shown that the rig works. */
 export const startNotZero: AuditRule = {
   id: 'start',
-  title: 'Not begun at the fixed end',
+  title: phrases.notBegunAtTheFixedEnd,
   find: ({ products }) =>
     products.flatMap((p) => {
       const late = p.walks.flatMap((w) => (w.startM !== undefined && w.startM > AT_ZERO_M ? [w.startM] : []));
@@ -18,7 +19,7 @@ export const startNotZero: AuditRule = {
               what: `${p.name}: ${late.length} of ${p.walks.length} walks began ${Math.max(...late).toFixed(0)} m out`,
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'Begin at the fixed end, with the baseline heard there.',
+              mend: phrases.beginAtTheFixedEndWith,
             },
           ];
     }),

@@ -1,5 +1,6 @@
 import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
 import { pairsOf, stepOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 const percent = (ratio: number): string => `${(100 * (ratio - 1)).toFixed(0)} %`;
 
@@ -9,7 +10,7 @@ const percent = (ratio: number): string => `${(100 * (ratio - 1)).toFixed(0)} %`
  */
 export const stepAgainstDifference: AuditRule = {
   id: 'step',
-  title: 'Steps wider than the difference',
+  title: phrases.stepsWiderThanTheDifference,
   find: (of) =>
     pairsOf(of).flatMap((pair): AuditFinding[] => {
       const step = stepOf(pair.flatMap((p) => p.walks));
@@ -18,10 +19,9 @@ export const stepAgainstDifference: AuditRule = {
       const products = pair.map((p) => p.id);
       const decibel = (ratio: number): Pick<AuditFinding, 'sizeDb' | 'size'> => ({
         sizeDb: (10 * of.exponent * step) / Math.LN10,
-        size: `brackets of ${width}, a difference of ${percent(ratio)}`,
+        size: phrases.bracketsOfADifferenceOf(width, percent(ratio)),
       });
-      const mend = (ratio: number): string =>
-        `Set marks no wider than ${percent(Math.sqrt(ratio))} apart about the expected range, and walk again.`;
+      const mend = (ratio: number): string => phrases.setMarksNoWiderThanApart(percent(Math.sqrt(ratio)));
       const found = of.ratios.find((r) =>
         [r.numerator, r.denominator].every((name) => pair.some((p) => p.name === name)),
       );
@@ -36,7 +36,7 @@ export const stepAgainstDifference: AuditRule = {
           ? [
               {
                 products,
-                what: `${pair[0].name} and ${pair[1].name} differ by less than the marks are apart`,
+                what: phrases.andDifferByLessThanThe(pair[0].name, pair[1].name),
                 ...decibel(apart),
                 mend: mend(apart),
               },
@@ -46,7 +46,7 @@ export const stepAgainstDifference: AuditRule = {
           const claimed = Math.max(c.ratio, 1 / c.ratio);
           return {
             products,
-            what: `The claim “${c.entered}” is smaller than the marks are apart`,
+            what: phrases.theClaimIsSmallerThanThe(c.entered),
             ...decibel(claimed),
             mend: mend(claimed),
           };

@@ -2,6 +2,7 @@ import { mean, standardDeviation } from '../../numeric/moments.ts';
 import { studentQuantile } from '../../numeric/student.ts';
 import type { AuditFinding, AuditRule } from '../case/auditCase.ts';
 import { logPlace } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * A walk surprises when it lies outside what the others let expect of one more, but for one time in a
@@ -19,7 +20,7 @@ const LEAST_OTHERS = 3;
  */
 export const surprise: AuditRule = {
   id: 'surprise',
-  title: 'A surprise was not measured again',
+  title: phrases.aSurpriseWasNotMeasuredAgain,
   find: ({ products }) =>
     products.flatMap((p): AuditFinding[] => {
       const places = p.walks.flatMap((w) => {
@@ -38,8 +39,8 @@ export const surprise: AuditRule = {
           products: [p.id],
           what: `${p.name}, walk ${last.walk.label}: ${factor} times as far as the others, and no walk after it`,
           sizeDb: undefined,
-          size: `a factor of ${factor}`,
-          mend: 'Walk it once more before it counts.',
+          size: phrases.aFactorOf(factor),
+          mend: phrases.walkItOnceMoreBeforeIt,
         },
       ];
     }),

@@ -1,5 +1,6 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 import { idsOf, middle, pairsOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 const HOUR_MS = 3_600_000;
 /** Median starts farther apart than this are two times of day. */
@@ -8,7 +9,7 @@ const APART_H = 2;
 /** What is on the air, and who is about, changes over a day. */
 export const timeOfDay: AuditRule = {
   id: 'time-of-day',
-  title: 'Walked at different times',
+  title: phrases.walkedAtDifferentTimes,
   find: (of) =>
     pairsOf(of).flatMap((pair) => {
       const [a, b] = pair.map((p) => middle(p.walks, (w) => w.startedMs));
@@ -18,10 +19,14 @@ export const timeOfDay: AuditRule = {
         : [
             {
               products: idsOf(pair),
-              what: `${pair[0].name} and ${pair[1].name} were walked ${hours.toFixed(hours < 48 ? 1 : 0)} hours apart, by their median starts`,
+              what: phrases.andWereWalkedHoursApartBy(
+                pair[0].name,
+                pair[1].name,
+                hours.toFixed(hours < 48 ? 1 : 0),
+              ),
               sizeDb: undefined,
               size: NOT_KNOWN,
-              mend: 'Walk them in turn, not one after the other.',
+              mend: phrases.walkThemInTurnNotOne,
             },
           ];
     }),

@@ -1,13 +1,14 @@
 import type { RigSettings } from '../../kit/rig.ts';
 import { rigDifferences } from '../../kit/rigDiff.ts';
 import { NOT_KNOWN, type AuditedProduct, type AuditFinding, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 const COUNTED = 2;
 
 /** Two settings changed from one walk of a product to the next: which of them did it cannot be told. */
 export const twoThings: AuditRule = {
   id: 'two-things',
-  title: 'Two things changed at once',
+  title: phrases.twoThingsChangedAtOnce,
   find: ({ products }) =>
     modelsOf(products).flatMap((p): AuditFinding[] => {
       const rigs = p.walks.reduce<{ name: string; rig: RigSettings }[]>(
@@ -23,10 +24,15 @@ export const twoThings: AuditRule = {
           : [
               {
                 products: [p.id],
-                what: `${p.name}: from “${before.name}” to “${name}” ${changes.map((c) => c.label.toLowerCase()).join(', ')} changed together`,
+                what: phrases.fromToChangedTogether(
+                  p.name,
+                  before.name,
+                  name,
+                  changes.map((c) => c.label.toLowerCase()).join(', '),
+                ),
                 sizeDb: undefined,
                 size: NOT_KNOWN,
-                mend: 'Change one setting at a time, and walk between.',
+                mend: phrases.changeOneSettingAtATime,
               },
             ];
       });

@@ -1,9 +1,10 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
+import * as phrases from './phrases.ts';
 
 /** Two units of a model can differ: with one, the result speaks for that unit. */
 export const unitsTested: AuditRule = {
   id: 'units',
-  title: 'One unit was tested',
+  title: phrases.oneUnitWasTested,
   find: ({ products }) => {
     const single = products.filter(
       (p) => p.walks.length > 0 && new Set(p.walks.map((w) => w.unit)).size === 1,
@@ -14,10 +15,10 @@ export const unitsTested: AuditRule = {
       : [
           {
             products: single.map((p) => p.id),
-            what: `One unit of ${names} was walked`,
+            what: phrases.oneUnitOfWasWalked(names),
             sizeDb: undefined,
             size: NOT_KNOWN,
-            mend: 'Walk a second unit, bought apart from the first.',
+            mend: phrases.walkASecondUnitBoughtApart,
           },
         ];
   },

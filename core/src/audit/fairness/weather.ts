@@ -1,10 +1,11 @@
 import { NOT_KNOWN, type AuditRule } from '../case/auditCase.ts';
 import { apart, stated } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** Rain, and wet ground. */
 export const weather: AuditRule = {
   id: 'weather',
-  title: 'Weather differed',
+  title: phrases.weatherDiffered,
   find: (of) =>
     apart(
       of,
@@ -12,9 +13,9 @@ export const weather: AuditRule = {
         stated(p.walks, (w) =>
           w.conditions.weather === undefined
             ? undefined
-            : `${w.conditions.weather}${w.conditions.groundWet ? ', ground wet' : ''}`,
+            : `${w.conditions.weather}${w.conditions.groundWet ? phrases.groundWet : ''}`,
         ),
-      (a, b) => `Weather: ${a}; ${b}`,
-      { size: NOT_KNOWN, mend: 'Walk both again in turn on one day.' },
+      (a, b) => phrases.weather(a, b),
+      { size: NOT_KNOWN, mend: phrases.walkBothAgainInTurnOn },
     ),
 };

@@ -1,10 +1,11 @@
 import { decibels, type AuditRule } from '../case/auditCase.ts';
 import { idsOf, middle, pairsOf } from '../case/pairs.ts';
+import * as phrases from './phrases.ts';
 
 /** A channel twice as wide takes in twice the noise: 10 log10 of the ratio. */
 export const width: AuditRule = {
   id: 'width',
-  title: 'Channel widths differ',
+  title: phrases.channelWidthsDiffer,
   find: (of) =>
     pairsOf(of).flatMap((pair) => {
       const [a, b] = pair.map((p) => middle(p.rigs, (r) => r.widthMHz));
@@ -13,10 +14,10 @@ export const width: AuditRule = {
       return [
         {
           products: idsOf(pair),
-          what: `Channel width: ${pair[0].name} ${a} MHz, ${pair[1].name} ${b} MHz`,
+          what: phrases.channelWidthMhzMhz(pair[0].name, a, pair[1].name, b),
           sizeDb: db,
           size: decibels(db),
-          mend: 'Set both to the narrower width.',
+          mend: phrases.setBothToTheNarrowerWidth,
         },
       ];
     }),

@@ -1,5 +1,6 @@
 import { QUANTITY_UNIT, type Quantity, type ReadingBound } from '../../log/event.ts';
 import { median } from '../../numeric/median.ts';
+import * as phrases from './phrases.ts';
 
 /** A figure that a use asks for, "at least 40 Mbit/s", "at most 50 ms": a criterion like any other. */
 export interface FigureNeed {
@@ -16,7 +17,7 @@ export const isMoreBetter = (quantity: Quantity): boolean => MORE_IS_BETTER.incl
 export const figureNeedText = ({ quantity, figure }: FigureNeed): string => {
   const of =
     quantity === 'round-trip variation' || quantity === 'jitter' || quantity === 'loss' ? ` ${quantity}` : '';
-  return `${isMoreBetter(quantity) ? 'at least' : 'at most'} ${figure} ${QUANTITY_UNIT[quantity]}${of}`;
+  return `${isMoreBetter(quantity) ? phrases.atLeast : phrases.atMost} ${figure} ${QUANTITY_UNIT[quantity]}${of}`;
 };
 
 const UNITS: readonly (readonly [RegExp, Quantity, number])[] = [
@@ -42,7 +43,7 @@ export function parseFigureNeed(text: string): FigureNeed {
   const found = UNITS.find(([pattern]) => pattern.test(unit.replace(/\s+/g, ' ')));
   const figure = Number(digits) * (found?.[2] ?? NaN);
   if (!found || !Number.isFinite(figure) || (found[1] !== 'level' && !(figure > 0)))
-    throw new RangeError(`invalid figure: ${JSON.stringify(text)}`);
+    throw new RangeError(phrases.invalidFigure(JSON.stringify(text)));
   return { quantity: found[1], figure };
 }
 

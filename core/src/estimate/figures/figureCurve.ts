@@ -1,5 +1,6 @@
 import { isotonicDecreasing } from '../../numeric/isotonic.ts';
 import { median } from '../../numeric/median.ts';
+import * as phrases from './phrases.ts';
 
 export interface ThroughputRow {
   readonly distanceM: number;
@@ -25,8 +26,8 @@ export function byDistance(rows: readonly ThroughputRow[]): DistanceReadings[] {
   const stands = new Map<number, number[]>();
   for (const { distanceM, mbps } of rows) {
     if (!(distanceM >= 0 && Number.isFinite(distanceM)))
-      throw new RangeError(`invalid distanceM: ${distanceM}`);
-    if (!(mbps >= 0 && Number.isFinite(mbps))) throw new RangeError(`invalid mbps: ${mbps}`);
+      throw new RangeError(phrases.invalidDistancem(distanceM));
+    if (!(mbps >= 0 && Number.isFinite(mbps))) throw new RangeError(phrases.invalidMbps(mbps));
     const values = stands.get(distanceM);
     if (values) values.push(mbps);
     else stands.set(distanceM, [mbps]);
@@ -58,7 +59,7 @@ export function fittedInOrder(rows: readonly ThroughputRow[], curve: readonly Th
 
 /** The need falls between the last point fitted at or above it and the first below, linear in between. */
 export function crossNeed(curve: readonly ThroughputRow[], needMbps: number): NeedCrossing {
-  if (!(needMbps > 0)) throw new RangeError(`invalid needMbps: ${needMbps}`);
+  if (!(needMbps > 0)) throw new RangeError(phrases.invalidNeedmbps(needMbps));
   const below = curve.findIndex((c) => c.mbps < needMbps);
   const [hold, fail] = [
     curve[below === -1 ? curve.length - 1 : below - 1],

@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** Bits a byte. */
 const BITS = 8;
 
@@ -17,7 +19,7 @@ export function bytesOf(text: string): number {
   const [, figure, unit = ''] = /^\s*(\d[\d,]*(?:\.\d+)?)\s*([KkMG]?i?B)\s*$/.exec(text) ?? [];
   const per = BYTES_PER[unit.toLowerCase()];
   if (figure === undefined || per === undefined)
-    throw new RangeError(`invalid size: ${JSON.stringify(text)}`);
+    throw new RangeError(phrases.invalidSize(JSON.stringify(text)));
   return Number(figure.replaceAll(',', '')) * per;
 }
 
@@ -26,7 +28,7 @@ export function bytesOf(text: string): number {
  * @throws RangeError for what cannot be a transfer
  */
 export function rateOfTransfer(bytes: number, seconds: number): number {
-  if (!(bytes >= 0 && Number.isFinite(bytes))) throw new RangeError(`invalid bytes: ${bytes}`);
-  if (!(seconds > 0 && Number.isFinite(seconds))) throw new RangeError(`invalid seconds: ${seconds}`);
+  if (!(bytes >= 0 && Number.isFinite(bytes))) throw new RangeError(phrases.invalidBytes(bytes));
+  if (!(seconds > 0 && Number.isFinite(seconds))) throw new RangeError(phrases.invalidSeconds(seconds));
   return (BITS * bytes) / seconds / 1e6;
 }

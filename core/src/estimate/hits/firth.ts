@@ -1,5 +1,6 @@
 import { Z95 } from '../../numeric/normal.ts';
 import { falsePosition } from '../../numeric/root.ts';
+import * as phrases from './phrases.ts';
 
 /** Presses at one distance, and how many were answered. */
 export interface TrialRow {
@@ -46,9 +47,9 @@ interface Centred {
 function centred(rows: readonly TrialRow[]): Centred {
   for (const { distanceM, trials, successes } of rows) {
     if (!(distanceM > 0 && Number.isFinite(distanceM)))
-      throw new RangeError(`invalid distanceM: ${distanceM}`);
+      throw new RangeError(phrases.invalidDistancem(distanceM));
     if (!(trials > 0 && successes >= 0 && successes <= trials))
-      throw new RangeError(`invalid trials: ${successes} of ${trials}`);
+      throw new RangeError(phrases.invalidTrialsOf(successes, trials));
   }
   const logs = rows.map((r) => Math.log(r.distanceM));
   const total = rows.reduce((sum, r) => sum + r.trials, 0);
@@ -271,7 +272,7 @@ const FAR = 12;
  * interval beside it for checking.
  */
 export function distanceOf(rows: readonly TrialRow[], fit: FirthFit, p: number): TrialDistance {
-  if (!(p > 0 && p < 1)) throw new RangeError(`invalid p: ${p}`);
+  if (!(p > 0 && p < 1)) throw new RangeError(phrases.invalidP(p));
   const data = centred(rows);
   const logit = Math.log(p / (1 - p));
   const [b0, b1] = fit.coefficients;

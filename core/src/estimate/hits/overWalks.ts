@@ -1,6 +1,7 @@
 import { mean, standardDeviation } from '../../numeric/moments.ts';
 import { studentQuantile } from '../../numeric/student.ts';
 import { firth, type TrialRow } from './firth.ts';
+import * as phrases from './phrases.ts';
 
 /** Presses of one walk. */
 export interface TrialWalk {
@@ -22,18 +23,18 @@ export type OverWalks =
  * say. Wants ten presses at most stands, and two walks.
  */
 export function distanceOverWalks(walks: readonly TrialWalk[], p: number): OverWalks {
-  if (walks.length < 2) return { reason: 'one walk: no interval' };
+  if (walks.length < 2) return { reason: phrases.oneWalkNoInterval };
   const stands = walks.flatMap((w) => w.rows);
   if (stands.filter((r) => r.trials >= ENOUGH_PRESSES).length <= stands.length / 2)
     return {
-      reason: `fewer than ${ENOUGH_PRESSES} presses at most stands: only the bracket of “fewer than half answered” (last usable) is an interval`,
+      reason: phrases.fewerThanPressesAtMostStands(ENOUGH_PRESSES),
     };
   const own = walks.flatMap((w) => {
     const fit = firth(w.rows);
     if (!fit || !(fit.coefficients[1] < 0)) return [];
     return [(Math.log(p / (1 - p)) - fit.coefficients[0]) / fit.coefficients[1]];
   });
-  if (own.length < walks.length) return { reason: 'answers do not fall off with distance in every walk' };
+  if (own.length < walks.length) return { reason: phrases.answersDoNotFallOffWith };
   const half = (studentQuantile(0.975, own.length - 1) * standardDeviation(own)) / Math.sqrt(own.length);
   return {
     estimateM: Math.exp(mean(own)),

@@ -1,5 +1,6 @@
 import { mean, standardDeviation } from '../../numeric/moments.ts';
 import { studentQuantile } from '../../numeric/student.ts';
+import * as phrases from './phrases.ts';
 
 export const LATENCY_METHODS = ['frames', 'filmed clock'] as const;
 export type LatencyMethod = (typeof LATENCY_METHODS)[number];
@@ -43,10 +44,10 @@ function withScatter(values: readonly number[], resolutionS: number, baselineS: 
  * @throws RangeError for a rate or count that is none.
  */
 export function latencyOfFrames(counts: readonly number[], framesPerS: number, baselineS = 0): Latency {
-  if (!(framesPerS > 0)) throw new RangeError(`invalid framesPerS: ${framesPerS}`);
-  if (counts.length === 0) throw new RangeError('invalid counts: none');
+  if (!(framesPerS > 0)) throw new RangeError(phrases.invalidFramespers(framesPerS));
+  if (counts.length === 0) throw new RangeError(phrases.invalidCountsNone);
   const bad = counts.find((c) => !(c >= 0));
-  if (bad !== undefined) throw new RangeError(`invalid count: ${bad}`);
+  if (bad !== undefined) throw new RangeError(phrases.invalidCount(bad));
   return withScatter(
     counts.map((c) => c / framesPerS),
     1 / framesPerS,
@@ -76,8 +77,8 @@ export function latencyOfClock(
   readings: readonly ClockReading[],
   { baselineS, refreshHz }: ClockChain,
 ): Latency {
-  if (!(refreshHz > 0)) throw new RangeError(`invalid refreshHz: ${refreshHz}`);
-  if (readings.length === 0) throw new RangeError('invalid readings: none');
+  if (!(refreshHz > 0)) throw new RangeError(phrases.invalidRefreshhz(refreshHz));
+  if (readings.length === 0) throw new RangeError(phrases.invalidReadingsNone);
   const found = withScatter(
     readings.map((r) => r.clockS - r.screenS),
     1 / refreshHz,
@@ -86,7 +87,7 @@ export function latencyOfClock(
   const own = baselineS + found.resolutionS;
   if (found.latencyS < own)
     throw new LatencyRefused(
-      `the chain's own ${(1000 * own).toFixed(0)} ms (wired baseline and one refresh) exceed the ${(1000 * found.latencyS).toFixed(0)} ms that are left: film it with a faster screen, or a shorter chain`,
+      phrases.theChainsOwnMsWiredBaseline((1000 * own).toFixed(0), (1000 * found.latencyS).toFixed(0)),
     );
   return found;
 }

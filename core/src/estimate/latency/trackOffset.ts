@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** Speed of sound in air at 15 °C, m/s: 2.9 ms a metre. */
 export const SOUND_MPS = 340.3;
 
@@ -19,10 +21,10 @@ export function trackOffsetS(
   greatestLagS: number,
   { toFirstM, toSecondM }: ClapDistances = { toFirstM: 0, toSecondM: 0 },
 ): number {
-  if (!(sampleRateHz > 0)) throw new RangeError(`invalid sampleRateHz: ${sampleRateHz}`);
+  if (!(sampleRateHz > 0)) throw new RangeError(phrases.invalidSampleratehz(sampleRateHz));
   const most = Math.round(greatestLagS * sampleRateHz);
   if (!(most >= 1 && Math.min(first.length, second.length) > 2 * most))
-    throw new RangeError(`invalid greatestLagS: ${greatestLagS}`);
+    throw new RangeError(phrases.invalidGreatestlags(greatestLagS));
   const correlation = Float64Array.from({ length: 2 * most + 1 }, (_, i) =>
     correlate(first, second, i - most),
   );

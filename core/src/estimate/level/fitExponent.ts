@@ -1,5 +1,6 @@
 import { maximise } from '../../numeric/maximise.ts';
 import { evaluate, likelihoodData } from '../range/likelihood.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * A reading of level at a distance; `lost`: nothing was received, so that the level lay below the
@@ -31,7 +32,7 @@ export function fitExponent(
   sensitivityDbm: number,
 ): ExponentFit | undefined {
   for (const { distanceM } of readings)
-    if (!(distanceM > 0)) throw new RangeError(`invalid distanceM: ${distanceM}`);
+    if (!(distanceM > 0)) throw new RangeError(phrases.invalidDistancem(distanceM));
   const levels = readings.flatMap((r) => ('levelDbm' in r ? [r.levelDbm] : []));
   const logs = readings.map((r) => Math.log10(r.distanceM));
   const centre = logs.reduce((a, b) => a + b, 0) / logs.length;

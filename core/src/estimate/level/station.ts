@@ -1,5 +1,6 @@
 import { mean } from '../../numeric/moments.ts';
 import { studentQuantile } from '../../numeric/student.ts';
+import * as phrases from './phrases.ts';
 
 /** One reading at a place where nobody walks, under one setting, in the order in which it was taken. */
 export interface StationReading {
@@ -50,7 +51,7 @@ const LEVEL = 0.05;
 export function stationFound(readings: readonly StationReading[], moreIsBetter: boolean): StationFound {
   const groups = new Map<string, number[]>();
   for (const { setting, value } of readings) {
-    if (!Number.isFinite(value)) throw new RangeError(`invalid value: ${value}`);
+    if (!Number.isFinite(value)) throw new RangeError(phrases.invalidValue(value));
     const group = groups.get(setting);
     if (group) group.push(value);
     else groups.set(setting, [value]);

@@ -1,4 +1,5 @@
 import type { Ends } from '../range/ends.ts';
+import * as phrases from './phrases.ts';
 
 export interface Bracket {
   readonly heldM: number;
@@ -38,7 +39,7 @@ const MOST_POINTS = 3;
  * are lost. Worked value: A in (3, 3.3], B lost by 3.3, 1.08: before 3.056; at 3.06, 3.12, 3.18.
  */
 export function hangsOn(ratio: number, a: Bracket, b: Bracket): HangsOn | undefined {
-  if (!(ratio > 1)) throw new RangeError(`invalid ratio: ${ratio}`);
+  if (!(ratio > 1)) throw new RangeError(phrases.invalidRatio(ratio));
   if (b.failedM === undefined) return undefined;
   const endsBeforeM = b.failedM / ratio;
   if (endsBeforeM <= a.heldM || (a.failedM !== undefined && endsBeforeM > a.failedM)) return undefined;

@@ -1,5 +1,6 @@
 import { wilson } from '../../numeric/binomial.ts';
 import type { Trace } from '../../walk/trace.ts';
+import * as phrases from './phrases.ts';
 
 /** Share of time, or of stands, at which the link was clear between two travelled distances, over walks. */
 export interface AvailabilityBin {
@@ -28,7 +29,7 @@ function weightIn(stretch: Trace['stretches'][number], fromM: number, toM: numbe
  * or no.
  */
 export function availability(traces: readonly Trace[], lengthM: number, binM: number): AvailabilityBin[] {
-  if (!(binM > 0)) throw new RangeError(`invalid binM: ${binM}`);
+  if (!(binM > 0)) throw new RangeError(phrases.invalidBinm(binM));
   return Array.from(
     { length: Math.ceil(lengthM / binM - 1e-9) },
     (_, i) => [i * binM, Math.min(lengthM, (i + 1) * binM)] as const,

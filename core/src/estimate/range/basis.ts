@@ -3,6 +3,7 @@ import type { CellFinding } from './cellFinding.ts';
 import { outingText } from './outings.ts';
 import type { RatioFinding } from './ratioFinding.ts';
 import { scaleText } from './scaleError.ts';
+import * as phrases from './phrases.ts';
 
 const joined = (parts: readonly (string | undefined)[]): string =>
   parts.filter((t) => t !== undefined).join(', ');
@@ -11,7 +12,7 @@ const joined = (parts: readonly (string | undefined)[]): string =>
 export const cellBasis = (cell: CellFinding): string =>
   joined([
     countOf(cell.walks, 'walk'),
-    cell.medianBy === 'own spread' ? 'by its own spread' : undefined,
+    cell.medianBy === 'own spread' ? phrases.byItsOwnSpread : undefined,
     outingText(cell.outings),
     scaleText(cell.scale),
   ]);
@@ -26,10 +27,10 @@ export const ratioBasis = ({
   scale,
 }: RatioFinding): string =>
   joined([
-    `${walks[0]} and ${countOf(walks[1], 'walk')}`,
+    phrases.and(walks[0], countOf(walks[1], 'walk')),
     basis,
-    method === 'welch' ? 'each with its own spread, Welch' : undefined,
-    spreadsInDoubt ? 'one spread for both, though few walks leave open whether it is one' : undefined,
+    method === 'welch' ? phrases.eachWithItsOwnSpreadWelch : undefined,
+    spreadsInDoubt ? phrases.oneSpreadForBothThoughFew : undefined,
     forTheseSetUps ? 'for these set-ups: their repeat was not tested' : undefined,
     scaleText(scale),
   ]);

@@ -16,6 +16,7 @@ import {
   withScaleError,
   type ScaleError,
 } from './scaleError.ts';
+import * as phrases from './phrases.ts';
 
 export const MEDIAN_BY = ['shared spread', 'own spread', 'outings'] as const;
 export type MedianBy = (typeof MEDIAN_BY)[number];
@@ -180,14 +181,13 @@ function cellReason(
   weights: number[] | undefined,
 ): string | undefined {
   if (weights === undefined || !isFit(fit)) {
-    if (walks.length === 0) return 'no walk here, and none elsewhere ties it to the rest';
-    if (!walks.some(failed)) return `no failure in ${walks.length} of ${walks.length} walks`;
+    if (walks.length === 0) return phrases.noWalkHereAndNoneElsewhere;
+    if (!walks.some(failed)) return phrases.noFailureInOfWalks(walks.length);
     if (walks.every((w) => w.failedM === undefined))
-      return `failed in ${walks.filter(failed).length} of ${walks.length} walks, each time at a place that nobody knows`;
-    if (walks.every((w) => w.heldM === 0))
-      return `failed at the first point in ${walks.length} of ${walks.length} walks`;
-    if (walks.length === 1) return 'one walk: its interval and nothing else';
-    return isFit(fit) ? 'censored on one side' : fit.reason;
+      return phrases.failedInOfWalksEachTime(walks.filter(failed).length, walks.length);
+    if (walks.every((w) => w.heldM === 0)) return phrases.failedAtTheFirstPointIn(walks.length);
+    if (walks.length === 1) return phrases.oneWalkItsIntervalAndNothing;
+    return isFit(fit) ? phrases.censoredOnOneSide : fit.reason;
   }
-  return walks.length === 0 ? 'no walk here: predicted from the other products and paths' : undefined;
+  return walks.length === 0 ? phrases.noWalkHerePredictedFromThe : undefined;
 }

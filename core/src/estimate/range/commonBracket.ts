@@ -1,5 +1,6 @@
 import type { Cell } from './cells.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
+import * as phrases from './phrases.ts';
 
 /** How the brackets of some walks lie to each other. */
 export type Agreement =
@@ -28,8 +29,8 @@ function feasible(cells: readonly Cell[], by: number): boolean {
   const distance = new Map<string, number>();
   const constraints = cells
     .flatMap(({ product, path, low, high }) => [
-      { from: `path ${path}`, to: `product ${product}`, length: high - by },
-      { from: `product ${product}`, to: `path ${path}`, length: -low - by },
+      { from: phrases.path(path), to: phrases.product(product), length: high - by },
+      { from: phrases.product(product), to: phrases.path(path), length: -low - by },
     ])
     .filter((c) => c.length < Infinity);
   for (const { from, to } of constraints) distance.set(from, 0).set(to, 0);

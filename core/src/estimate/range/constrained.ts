@@ -1,6 +1,7 @@
 import { maximise } from '../../numeric/maximise.ts';
 import { LEAST_TAU } from './fit.ts';
 import type { Line, LineEvaluation } from './profileLine.ts';
+import * as phrases from './phrases.ts';
 
 /** Decrement at which a constrained optimum is good enough: what is left to gain is half of it. */
 export const SETTLED = 1e-11;
@@ -53,7 +54,7 @@ export const climbAt =
   };
 
 function noStart(theta: number): never {
-  throw new Error(`the likelihood is nothing wherever the target is ${theta}`);
+  throw new Error(phrases.theLikelihoodIsNothingWhereverThe(theta));
 }
 
 /**

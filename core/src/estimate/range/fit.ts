@@ -5,6 +5,7 @@ import { agreementOf, type Agreement } from './commonBracket.ts';
 import { AS_STATED, type Levels } from './levels.ts';
 import { evaluate, type LikelihoodData } from './likelihood.ts';
 import { buildModel, type RangeModel } from './model.ts';
+import * as phrases from './phrases.ts';
 
 /** Maximum-likelihood fit, on centred ln metres; parameters β then ln σ. */
 export interface RangeFit {
@@ -38,10 +39,10 @@ export function fitRanges(walks: readonly WalkInterval[], levels: Levels = AS_ST
   const model = buildModel(walks, levels);
   const rows = model.cells.flatMap((c) => c.rows);
   const none = (reason: string): NoFit => ({ model, reason, supremum: undefined, near: undefined });
-  if (walks.length === 0) return none('no walk');
-  if (kinds.every((k) => k === 'right')) return none('no failure in any walk');
-  if (kinds.every((k) => k === 'left')) return none('every walk failed at its first point');
-  if (rows.length === 0) return none('every product is censored on one side on every path');
+  if (walks.length === 0) return none(phrases.noWalk);
+  if (kinds.every((k) => k === 'right')) return none(phrases.noFailureInAnyWalk);
+  if (kinds.every((k) => k === 'left')) return none(phrases.everyWalkFailedAtItsFirst);
+  if (rows.length === 0) return none(phrases.everyProductIsCensoredOnOne);
 
   const places = rows.filter(({ walk }) => walk.heldM === walk.failedM);
   const agreement = agreementOf(model.cells, places.length > 0);
@@ -66,8 +67,7 @@ export function fitRanges(walks: readonly WalkInterval[], levels: Levels = AS_ST
       near: withdrawn(model.data, top.at, top.value),
     };
   const tau = top.at[model.data.columns] as number;
-  if (!(tau > 0) || !top.converged)
-    return none('the walks do not bound the spread from above: none has both a hold and a fail');
+  if (!(tau > 0) || !top.converged) return none(phrases.theWalksDoNotBoundThe);
   return {
     model,
     beta: Array.from(top.at.subarray(0, model.data.columns), (d) => d / tau),
@@ -80,15 +80,14 @@ export function fitRanges(walks: readonly WalkInterval[], levels: Levels = AS_ST
 
 /** A spread of ln distance below this is none: the errors of the places are all that the walks differ by. */
 const LEAST_SPREAD = 1e-6;
-const WITHIN_ERRORS =
-  'the walks differ by no more than their places are known to: the spread between walks cannot be told from none';
+const WITHIN_ERRORS = phrases.theWalksDifferByNoMore;
 
 const degenerateReason = (walks: number, agreement: Agreement): string =>
   walks === 1
-    ? 'one walk: its interval and nothing else'
+    ? phrases.oneWalkItsIntervalAndNothing
     : agreement === 'adjoining'
-      ? 'the brackets adjoin at one place: the spread between walks cannot be told from none'
-      : 'one bracket fits every walk: the spread between walks cannot be told from none';
+      ? phrases.theBracketsAdjoinAtOnePlace
+      : phrases.oneBracketFitsEveryWalkThe;
 
 /** No sharpness is looked for below this: walks that spread by a factor of e^1000 bound nothing. */
 export const LEAST_TAU = 1e-3;

@@ -4,6 +4,7 @@ import { boundsOf } from './commonBracket.ts';
 import type { Ends } from './ends.ts';
 import { fitRanges, isFit, type NoFit, type RangeFit } from './fit.ts';
 import { dot } from './quantile.ts';
+import * as phrases from './phrases.ts';
 
 /** Walks of one group share what a unit is, or what a day and a set-up were. */
 export type GroupOf = (walk: WalkInterval) => string;
@@ -120,7 +121,7 @@ export function ratioOverGroups(
     [...new Set(walks.map((w) => keyOf(w, group)))].map((key) => located.get(key) as Location);
   return (
     overGroups([of(numerator), of(denominator)], [1, -1]) ?? {
-      reason: 'one group of each: what they differ by cannot be told from the products',
+      reason: phrases.oneGroupOfEachWhatThey,
     }
   );
 }
@@ -148,7 +149,7 @@ export function ratioWithinGroups(
     const [x, y] = [at(a, of), at(b, of)];
     return { mu: x.mu - y.mu, squaredError: x.squaredError + y.squaredError };
   });
-  return overGroups([differences], [1]) ?? { reason: 'one outing with both' };
+  return overGroups([differences], [1]) ?? { reason: phrases.oneOutingWithBoth };
 }
 
 /** Median of one product over groups that are a sample: outings. In metres. */

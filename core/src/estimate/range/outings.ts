@@ -1,4 +1,5 @@
 import type { WalkInterval } from '../../walk/walkInterval.ts';
+import * as phrases from './phrases.ts';
 
 /** On how many outings some walks were made, and whether one of these has several of them. */
 export interface Outings {
@@ -27,6 +28,6 @@ export function outingText(outings: Outings | undefined): string | undefined {
   if (!outings?.repeated) return undefined;
   if (outings.count === 1) return 'one outing: for that day and set-up';
   return outings.count < SAMPLE_OF_OUTINGS
-    ? `${outings.count} outings: for these`
-    : `over ${outings.count} outings`;
+    ? phrases.outingsForThese(outings.count)
+    : phrases.overOutings(outings.count);
 }

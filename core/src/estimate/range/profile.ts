@@ -15,6 +15,7 @@ import { EndBracket, FIRST_REACH } from './endBracket.ts';
 import { isFit, type NoFit, type RangeFit } from './fit.ts';
 import type { RangeModel } from './model.ts';
 import { onLine, type Line, type Target } from './profileLine.ts';
+import * as phrases from './phrases.ts';
 
 export type { Target } from './profileLine.ts';
 
@@ -225,7 +226,7 @@ function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): numb
         : peaks.map((peak) => ahead(line, peak, next - theta));
     theta = next;
   }
-  throw new Error(`the profile's end was not found in ${ROUNDS} steps: ${from} to ${theta}`);
+  throw new Error(phrases.theProfilesEndWasNotFound(ROUNDS, from, theta));
 }
 
 /** By the curvature at the top; there σ² grows by 1 + w², and the locations go straight. */

@@ -3,6 +3,7 @@ import { Z95 } from '../../numeric/normal.ts';
 import type { Ends } from './ends.ts';
 import type { RangeFit } from './fit.ts';
 import type { ProfileInterval, Target } from './profile.ts';
+import * as phrases from './phrases.ts';
 
 export interface QuantileEstimate {
   readonly estimateM: number;
@@ -15,7 +16,7 @@ export interface QuantileEstimate {
  * bracket, and the maximum's place in it means nothing.
  */
 const FLAT_SE_LOG = 5;
-export const FLAT = 'one bracket fits its walks: only the bracket is known';
+export const FLAT = phrases.oneBracketFitsItsWalksOnly;
 
 export const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, v, i) => sum + v * (b[i] as number), 0);

@@ -10,6 +10,7 @@ import { FLAT, inMetres, quantileEstimate } from './quantile.ts';
 import { NO_SAMPLE, type Sample } from './sample.ts';
 import { scaleErrorOfRatio, withOffsetOfRatio, withScaleError, type ScaleError } from './scaleError.ts';
 import { spreadsInDoubt, welchRatio } from './welch.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * What the test of a ratio rests on: walks with one spread for all, or each product its own where they plainly
@@ -206,7 +207,7 @@ function oneSided({ numerator, denominator, above, below }: Compared): string {
   const guilty = [...(oneWay(above.walks) ? [numerator] : []), ...(oneWay(below.walks) ? [denominator] : [])];
   return guilty.length > 0
     ? `${guilty.join(' and ')}: all walks censored on one side`
-    : 'no path ties the two products together from both sides';
+    : phrases.noPathTiesTheTwoProducts;
 }
 
 /** Holm's correction over those ratios that have a test. */

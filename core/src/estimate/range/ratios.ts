@@ -13,6 +13,7 @@ import {
   type RatioFinding,
 } from './ratioFinding.ts';
 import { samplesByProduct, type Sample } from './sample.ts';
+import * as phrases from './phrases.ts';
 
 export type Pair = readonly [numerator: string, denominator: string];
 
@@ -91,7 +92,7 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
       fit.model.productDifference(numerator, denominator),
       {
         method: 'paired',
-        basis: `${countOf(both, 'pair')} side by side`,
+        basis: phrases.sideBySide(countOf(both, 'pair')),
         forTheseSetUps: false,
       },
     ),
@@ -117,7 +118,7 @@ function overSample(
   const [above, below] = [compared.above.walks, compared.below.walks];
   const how = {
     method,
-    basis: said ?? `by ${groups(above, of)} and ${groups(below, of)} ${method}`,
+    basis: said ?? phrases.byAnd(groups(above, of), groups(below, of), method),
     forTheseSetUps: false,
   };
   const over = test(above, below, of);
@@ -169,12 +170,12 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
       'outings',
       (w) => w.outing as string,
       ratioWithinGroups,
-      `${shared} outings with both`,
+      phrases.outingsWithBoth(shared),
     );
   if (shared > 0) {
     const inBlocks = blocks.outings();
     const weights = inBlocks.model.productDifference(numerator, denominator);
-    const basis = `${countOf(shared, 'outing')} with both`;
+    const basis = phrases.withBoth(countOf(shared, 'outing'));
     if (weights)
       return ratioInFit(inBlocks, compared, weights, {
         method: 'outings',
@@ -187,7 +188,7 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
   return {
     ...rest,
     method: 'outings',
-    basis: `by ${own[0]} and ${own[1]} outings`,
+    basis: phrases.byAndOutings(own[0], own[1]),
     estimate,
     interval95: undefined,
     withScale95: undefined,

@@ -1,6 +1,7 @@
 import { Z95 } from '../../numeric/normal.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import type { Ends } from './ends.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * The error that is common to distances by one method: it does not average out over walks. `u`: standard
@@ -15,7 +16,7 @@ export interface ScaleError {
 }
 
 /** Of a judgement by eye the error is a person's on a day; a wheel's is the wheel's. */
-const BY_EYE = 'by eye';
+const BY_EYE = phrases.byEye;
 
 interface Share {
   readonly method: string;
@@ -98,7 +99,7 @@ const Z95_ONE_SIDED = 1.6448536269514722;
  * middle of two ends stands for it, and one end alone is a bare bound.
  */
 export function withScaleError({ low, high }: Ends, estimate: number | undefined, u: number): Ends {
-  if (!(u >= 0)) throw new RangeError(`invalid u: ${u}`);
+  if (!(u >= 0)) throw new RangeError(phrases.invalidU(u));
   if (u === 0) return { low, high };
   const centre = estimate ?? (low !== undefined && high !== undefined ? Math.sqrt(low * high) : undefined);
   if (centre === undefined)
@@ -118,15 +119,15 @@ const NOTED = 0.005;
 /** "distances by eye, all of which may be 1.67 times off"; undefined where there is nothing to say. */
 export function scaleText({ u, method, additive }: ScaleError): string | undefined {
   if (u < NOTED) return undefined;
-  const factor = `off by a factor of ${Math.exp(Z95 * u).toFixed(2)}`;
+  const factor = phrases.offByAFactorOf(Math.exp(Z95 * u).toFixed(2));
   return additive
-    ? `the fixed end’s place and the operator’s delay may put all distances ${factor}`
-    : `distances ${method === undefined ? '' : `${byMethod(method)}, `}which may all be ${factor}`;
+    ? phrases.theFixedEndsPlaceAndThe(factor)
+    : phrases.distancesWhichMayAllBe(method === undefined ? '' : `${byMethod(method)}, `, factor);
 }
 
 /** "about 90 m by eye", "about 90 m": a distance with what it is known by, where that is what it is off by. */
 export const aboutText = (distance: string, { method, additive }: ScaleError): string =>
-  `about ${distance}${additive || method === undefined ? '' : ` ${byMethod(method)}`}`;
+  phrases.about(distance, additive || method === undefined ? '' : ` ${byMethod(method)}`);
 
 /** "by eye", "by wheel". */
-export const byMethod = (method: string): string => (method.startsWith('by ') ? method : `by ${method}`);
+export const byMethod = (method: string): string => (method.startsWith('by ') ? method : phrases.by(method));

@@ -8,6 +8,7 @@ import type { RatioFinding } from './ratioFinding.ts';
 import { ratiosOf, type Pair } from './ratios.ts';
 import { spreadsInDoubt } from './welch.ts';
 import { unitFindings, type UnitFinding, type UnitSpread } from './unitFinding.ts';
+import * as phrases from './phrases.ts';
 
 export interface RangeSummary {
   readonly n: number;
@@ -43,7 +44,7 @@ export interface RangeSummary {
   readonly unitPairs: readonly RatioFinding[];
 }
 
-export const INTERVAL_METHOD = 'profile likelihood, drop n ln(1 + t²/(n − p)), raised for coarse brackets';
+export const INTERVAL_METHOD = phrases.profileLikelihoodDropNLn1;
 
 /**
  * The lognormal accelerated-failure-time model, ln D = μ + product + path + σZ, on walks that share one
@@ -136,7 +137,5 @@ function namedCoefficients({ model }: RangeFit | NoFit): NamedCoefficient[] {
 
 function leftOut(walks: readonly WalkInterval[], { model }: RangeFit): string | undefined {
   const out = walks.length - model.informative;
-  return out === 0
-    ? undefined
-    : `${out} of ${walks.length} walks only bound from one side and do not enter the estimate`;
+  return out === 0 ? undefined : phrases.ofWalksOnlyBoundFromOne(out, walks.length);
 }

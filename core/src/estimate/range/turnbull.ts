@@ -1,6 +1,7 @@
 import { isotonicIncreasing } from '../../numeric/isotonic.ts';
 import { solveNearlyPositive } from '../../numeric/linear.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * A stretch (lower, upper] that carries mass of the estimate; a point when both are one; without upper end:
@@ -80,7 +81,7 @@ interface Row {
 function distinctRows(walks: readonly Pick<WalkInterval, 'heldM' | 'failedM'>[]): Row[] {
   const rows = new Map<string, Row>();
   for (const { heldM, failedM = Infinity } of walks) {
-    if (!(heldM >= 0 && failedM >= heldM)) throw new RangeError(`invalid interval: (${heldM}, ${failedM}]`);
+    if (!(heldM >= 0 && failedM >= heldM)) throw new RangeError(phrases.invalidInterval(heldM, failedM));
     const key = `${heldM}/${failedM}`;
     rows.set(key, { lower: heldM, upper: failedM, count: (rows.get(key)?.count ?? 0) + 1 });
   }

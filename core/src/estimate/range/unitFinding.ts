@@ -5,6 +5,7 @@ import { standardDeviation } from '../../numeric/moments.ts';
 import { dot } from './quantile.ts';
 import { comparedOf, ratioInFit, withHolm, type RatioFinding } from './ratioFinding.ts';
 import { samplesByProduct } from './sample.ts';
+import * as phrases from './phrases.ts';
 
 /** One unit of a product on one path: what its own walks say. */
 export interface UnitFinding {
@@ -41,7 +42,7 @@ export function unitFindings(walks: readonly WalkInterval[]): {
   const fit = fitRanges(rows);
   const own = samplesByProduct(rows);
   const named = (key: string): string => (JSON.parse(key) as [string, string])[1];
-  const label = (key: string): string => (JSON.parse(key) as [string, string]).join(', unit ');
+  const label = (key: string): string => (JSON.parse(key) as [string, string]).join(phrases.unit);
   const how = { method: 'shared', basis: undefined, forTheseSetUps: false } as const;
   return {
     units: several.flatMap(([product, of]) =>

@@ -5,6 +5,7 @@ import { useId, useState, type FormEvent } from 'react';
 import { base } from '../../api/client.ts';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
+import * as phrases from './phrases.ts';
 
 const useAside = () => {
   const client = useQueryClient();
@@ -26,16 +27,16 @@ export function SetComparisonAside({ comparison: { id, title } }: { comparison: 
       { id, reason },
       {
         onSuccess: () =>
-          tell({ text: `“${title}” is set aside; nothing of it is lost.`, undo: () => aside.mutate({ id }) }),
+          tell({ text: phrases.isSetAsideNothingOfIt(title), undo: () => aside.mutate({ id }) }),
       },
     );
   };
   return (
     <details className="mt-2">
-      <summary className="w-fit cursor-pointer text-[0.87rem] text-faint">Set aside</summary>
+      <summary className="w-fit cursor-pointer text-[0.87rem] text-faint">{phrases.setAside}</summary>
       <form className="mt-1 flex flex-wrap items-end gap-2" onSubmit={submit}>
         <span className="grid flex-1 text-[0.87rem]">
-          <label htmlFor={field}>Why</label>
+          <label htmlFor={field}>{phrases.why}</label>
           <input
             id={field}
             className="input"
@@ -45,7 +46,7 @@ export function SetComparisonAside({ comparison: { id, title } }: { comparison: 
             onChange={(e) => setReason(e.target.value)}
           />
         </span>
-        <button className="btn">Set aside</button>
+        <button className="btn">{phrases.setAside}</button>
       </form>
       {aside.error && <Trouble error={aside.error} />}
     </details>
@@ -60,14 +61,14 @@ export function AsideList({ comparisons }: { comparisons: readonly ComparisonSum
   const remove = useMutation({
     mutationFn: ({ id }: ComparisonSummary) => base.remove(id),
     onSuccess: ({ backup }, { title }) => {
-      tell({ text: `“${title}” was removed. All that was here before is in ${backup}.` });
+      tell({ text: phrases.wasRemovedAllThatWasHere(title, backup) });
       void client.invalidateQueries({ queryKey: ['comparisons'] });
     },
   });
   if (comparisons.length === 0) return null;
   return (
     <details className="sheet p-4">
-      <summary className="cursor-pointer">Set aside: {comparisons.length}</summary>
+      <summary className="cursor-pointer">{phrases.setAside2(comparisons.length)}</summary>
       {remove.error && <Trouble error={remove.error} />}
       <ul className="mt-2 grid gap-2">
         {comparisons.map((c) => (
@@ -82,18 +83,18 @@ export function AsideList({ comparisons }: { comparisons: readonly ComparisonSum
             </span>
             <button
               className="btn"
-              aria-label={`Take ${c.title} back`}
+              aria-label={phrases.takeBack(c.title)}
               onClick={() => aside.mutate({ id: c.id })}
             >
-              Take back
+              {phrases.takeBack2}
             </button>
             <button
               className="btn btn-quiet"
-              aria-label={`Back up, then remove ${c.title} for good`}
+              aria-label={phrases.backUpThenRemoveForGood(c.title)}
               disabled={remove.isPending}
               onClick={() => remove.mutate(c)}
             >
-              {remove.isPending ? 'Backing up …' : 'Back up, then remove for good'}
+              {remove.isPending ? phrases.backingUp : phrases.backUpThenRemoveForGood2}
             </button>
           </li>
         ))}

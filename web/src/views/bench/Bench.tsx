@@ -15,6 +15,7 @@ import { NewComparisonForm } from './NewComparisonForm.tsx';
 import { Questions } from './Questions.tsx';
 import { UnderWay } from './UnderWay.tsx';
 import { Unfiled } from './Unfiled.tsx';
+import * as phrases from './phrases.ts';
 
 /** Home: the comparisons, and what each wants next. */
 export function Bench() {
@@ -33,42 +34,40 @@ export function Bench() {
   );
   return (
     <Stage
-      title="Bench"
-      lead="What waits for me?"
+      title={phrases.bench}
+      lead={phrases.whatWaitsForMe}
       actions={
         <>
           <Link className="btn" to="/devices">
-            Devices
+            {phrases.devices}
           </Link>
           <Link className="btn" to="/join">
-            Join a walk
+            {phrases.joinAWalk}
           </Link>
           <Link className="btn" to="/signals">
-            Test signals
+            {phrases.testSignals}
           </Link>
           <Link className="btn" to="/trainer">
-            Reaction trainer
+            {phrases.reactionTrainer}
           </Link>
           <Link className="btn" to="/notebook">
-            Write a walk down
+            {phrases.writeAWalkDown}
           </Link>
           <Link className="btn btn-main" to="/walk-now">
             <Footprints aria-hidden size={16} />
-            Walk now
+            {phrases.walkNow}
           </Link>
         </>
       }
     >
       <div className="grid gap-4 lg:grid-cols-[1fr_340px]">
-        <section aria-label="Comparisons" className="grid content-start gap-3">
+        <section aria-label={phrases.comparisons} className="grid content-start gap-3">
           <UnderWay />
           <Unfiled />
           {error && !isShutOut(error) && <Trouble error={error} />}
-          {!data && !error && <Loading what="the comparisons" />}
+          {!data && !error && <Loading what={phrases.theComparisons} />}
           {data && shown.length === 0 && (
-            <Empty title="No comparison yet">
-              Start from a question on the right, or write down a walk that you have made.
-            </Empty>
+            <Empty title={phrases.noComparisonYet}>{phrases.startFromAQuestionOnThe}</Empty>
           )}
           {shown.map((comparison) => (
             <Entry key={comparison.id} comparison={comparison} />
@@ -80,15 +79,15 @@ export function Bench() {
           {demo && (
             <Link className="btn justify-start" to={`/c/${demo.id}/kit?${TOUR_PARAM}=1`}>
               <Milestone aria-hidden size={16} />
-              The demo in three minutes
+              {phrases.theDemoInThreeMinutes}
             </Link>
           )}
           <details className="sheet px-3 py-2">
-            <summary className="cursor-pointer font-bold">An empty comparison</summary>
+            <summary className="cursor-pointer font-bold">{phrases.anEmptyComparison}</summary>
             <NewComparisonForm />
           </details>
           <details className="sheet px-3 py-2">
-            <summary className="cursor-pointer font-bold">From a file</summary>
+            <summary className="cursor-pointer font-bold">{phrases.fromAFile}</summary>
             <ImportWhole />
           </details>
         </div>

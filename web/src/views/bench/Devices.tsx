@@ -6,21 +6,19 @@ import { DeviceList } from './DeviceList.tsx';
 import { MakeKey } from './MakeKey.tsx';
 import { PairDevice } from './PairDevice.tsx';
 import { Trail } from './Trail.tsx';
+import * as phrases from './phrases.ts';
 
 /** Phones on the local network, paired by a code or a picture, and programs with a key of their own. */
 export function Devices() {
   const { data, error } = useQuery({ queryKey: ['lan'], queryFn: base.lan, refetchInterval: 4000 });
   return (
-    <Stage
-      title="Devices"
-      lead="A phone logs the walk, or listens at the other end, over the local network. Nothing is open there to a device that is not paired."
-    >
+    <Stage title={phrases.devices} lead={phrases.aPhoneLogsTheWalkOr}>
       {error && <Trouble error={error} />}
-      {!data && !error && <Loading what="the devices" />}
+      {!data && !error && <Loading what={phrases.theDevices} />}
       {data?.addresses.length === 0 && (
-        <Empty title="Urvek serves this machine only">
-          To let phones on the local network take part, stop it and start it with{' '}
-          <code>npm start -- --lan</code>.
+        <Empty title={phrases.urvekServesThisMachineOnly}>
+          {phrases.toLetPhonesOnTheLocal}
+          <code>{phrases.npmStartLan}</code>.
         </Empty>
       )}
       {data && data.addresses.length > 0 && (

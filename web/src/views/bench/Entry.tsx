@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { SetComparisonAside } from './Aside.tsx';
 import { EntryCount } from './EntryCount.tsx';
 import { Stages } from './Stages.tsx';
+import * as phrases from './phrases.ts';
 
 /** A comparison in a row: its question, what is there of it, and the next step. */
 export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
@@ -22,7 +23,7 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
               </Link>
             </h2>
             {c.demo && (
-              <span className="border border-ink px-1.5 text-[0.87rem]">made up: simulated walks</span>
+              <span className="border border-ink px-1.5 text-[0.87rem]">{phrases.madeUpSimulatedWalks}</span>
             )}
           </div>
           <p className="max-w-[75ch]">{c.question}</p>
@@ -37,10 +38,8 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
         <EntryCount of={c.products} one="product" />
         <EntryCount of={c.paths} one="path" />
         <span className="flex items-center gap-2">
-          <span className="figure">
-            {c.walksMade} of {c.walksPlanned}
-          </span>{' '}
-          walks
+          <span className="figure">{phrases.ofText(c.walksMade, c.walksPlanned)}</span>
+          {phrases.walks}
           {c.walksPlanned > 0 && (
             <span aria-hidden className="inline-block h-2.5 w-32 border border-ink">
               <span
@@ -57,9 +56,9 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
 }
 
 function nextStep(c: ComparisonSummary): { to: string; text: string } {
-  if (c.products.length < 2) return { to: 'kit', text: 'Next: enter the products' };
-  if (c.paths.length === 0) return { to: 'paths', text: 'Next: lay out a path' };
+  if (c.products.length < 2) return { to: 'kit', text: phrases.nextEnterTheProducts };
+  if (c.paths.length === 0) return { to: 'paths', text: phrases.nextLayOutAPath };
   if (c.walksMade < c.walksPlanned)
-    return { to: 'walk', text: `Next: walk ${c.walksMade + 1} of ${c.walksPlanned}` };
-  return { to: 'report', text: 'Next: read the report' };
+    return { to: 'walk', text: phrases.nextWalkOf(c.walksMade + 1, c.walksPlanned) };
+  return { to: 'report', text: phrases.nextReadTheReport };
 }

@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** Few are named, many are counted. */
 const NAMED = 3;
 
@@ -5,7 +7,7 @@ const NAMED = 3;
 export const EntryCount = ({ of, one }: { of: readonly string[]; one: string }) => (
   <span title={of.join(', ')}>
     {of.length === 0
-      ? `no ${one} yet`
+      ? phrases.noYet(one)
       : of.length <= NAMED
         ? of.join(', ')
         : `${of.length} ${one}s: ${of.slice(0, NAMED).join(', ')} …`}

@@ -4,19 +4,17 @@ import { useSearchParams } from 'react-router';
 import { Stage } from '../../components/Stage.tsx';
 import { QuestionAnswers } from './QuestionAnswers.tsx';
 import { TemplateIcon } from './TemplateIcon.tsx';
+import * as phrases from './phrases.ts';
 
 /** A comparison from a question: how it is walked is ready, the rest is not stated and can be said later. */
 export function FromQuestion() {
   const [params, setParams] = useSearchParams();
   const template = TEMPLATES.find((t) => t.kindId === params.get('from')) ?? (TEMPLATES[0] as Template);
   return (
-    <Stage
-      title="Start from a question"
-      lead="How it is walked is ready. Everything else stays not stated until you say it."
-    >
+    <Stage title={phrases.startFromAQuestion} lead={phrases.howItIsWalkedIsReady}>
       <div className="grid items-start gap-4 lg:grid-cols-[1fr_1.1fr]">
         <fieldset className="grid gap-2">
-          <legend className="sr-only">The question</legend>
+          <legend className="sr-only">{phrases.theQuestion}</legend>
           {TEMPLATES.map((t) => (
             <label
               key={t.kindId}

@@ -7,6 +7,7 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
+import * as phrases from './phrases.ts';
 
 const IMPORT_LIMIT_BYTES = 64_000_000;
 /** Ten hours of a wheel that is read every second are 9 MB. */
@@ -36,7 +37,7 @@ export function ImportWhole() {
         (error: unknown) => error instanceof Refused && error.status === 404,
       ));
     const taken = await fieldLog.takeIn(strange ? { ...file, header: undefined } : file);
-    tell({ text: taken === 0 ? 'All of that walk is here already.' : `${taken} entries taken in.` });
+    tell({ text: taken === 0 ? phrases.allOfThatWalkIsHere : phrases.entriesTakenIn(taken) });
     const kept = await fieldLog.walks.get(file.walkId);
     void sync();
     if (kept)
@@ -45,28 +46,28 @@ export function ImportWhole() {
       );
   };
   return (
-    <section className="mt-2 grid gap-2" aria-label="Import a comparison">
+    <section className="mt-2 grid gap-2" aria-label={phrases.importAComparison}>
       <FilePick
-        label="Import a comparison"
-        hint="Import a whole comparison, a file ending in .urvek.json"
+        label={phrases.importAComparison}
+        hint={phrases.importAWholeComparisonAFile}
         accept=".json,application/json"
         kind="comparison"
         limitBytes={IMPORT_LIMIT_BYTES}
-        kept="Nothing was stored; choose another file."
+        kept={phrases.nothingWasStoredChooseAnotherFile}
         take={(text) => take.mutate(text)}
       />
       <FilePick
-        label="Import a walk"
-        hint="Import a walk that was saved as a file"
+        label={phrases.importAWalk}
+        hint={phrases.importAWalkThatWasSaved}
         accept=".json,application/json"
         kind="walk"
         limitBytes={WALK_LIMIT_BYTES}
-        kept="Nothing was changed; choose another file."
+        kept={phrases.nothingWasChangedChooseAnotherFile}
         take={(file) => void takeWalk(file)}
       />
       {take.isPending && (
         <p role="status" className="text-faint">
-          Reading the comparison …
+          {phrases.readingTheComparison}
         </p>
       )}
       {take.error && <Trouble error={take.error} />}

@@ -5,6 +5,7 @@ import { base } from '../../api/client.ts';
 import { Choice, Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { MAY } from './deviceRoles.ts';
+import * as phrases from './phrases.ts';
 
 /** A key for a program that hands logs in or takes findings out; shown once. */
 export function MakeKey() {
@@ -19,12 +20,9 @@ export function MakeKey() {
     },
   });
   return (
-    <section className="sheet grid content-start gap-2 p-4" aria-label="A key for a program">
-      <h2>A key for a program</h2>
-      <p className="text-[0.87rem] text-faint">
-        A receiver, a meter or a script logs and reads over HTTP by a key of its own, which can be revoked.
-        How is told in docs/gear.md and docs/openapi.json.
-      </p>
+    <section className="sheet grid content-start gap-2 p-4" aria-label={phrases.aKeyForAProgram}>
+      <h2>{phrases.aKeyForAProgram}</h2>
+      <p className="text-[0.87rem] text-faint">{phrases.aReceiverAMeterOrA}</p>
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={(e) => {
@@ -34,14 +32,14 @@ export function MakeKey() {
       >
         <Field
           className="w-52"
-          label="What it is called"
+          label={phrases.whatItIsCalled}
           maxLength={60}
           value={name}
           onChange={(e) => setName(e.target.value)}
         />
         <Choice
           className="w-56"
-          label="It may"
+          label={phrases.itMay}
           value={role}
           onChange={(e) => setRole(e.target.value as DeviceRole)}
         >
@@ -52,17 +50,17 @@ export function MakeKey() {
           ))}
         </Choice>
         <button className="btn" disabled={name.trim() === '' || make.isPending}>
-          Make a key
+          {phrases.makeAKey}
         </button>
       </form>
       {make.error && <Trouble error={make.error} />}
       {make.data && (
         <p role="status" className="border-l-4 border-accent pl-3">
-          <strong>Copy it now: it is not shown again.</strong>
+          <strong>{phrases.copyItNowItIsNot}</strong>
           <code className="figure block text-base break-all" data-program-key>
             {make.data.key}
           </code>
-          <span className="text-[0.87rem] text-faint">Sent in the header X-Urvek-Key.</span>
+          <span className="text-[0.87rem] text-faint">{phrases.sentInTheHeaderXUrvek}</span>
         </p>
       )}
     </section>

@@ -7,6 +7,7 @@ import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
+import * as phrases from './phrases.ts';
 
 export function NewComparisonForm() {
   const navigate = useNavigate();
@@ -28,14 +29,14 @@ export function NewComparisonForm() {
       onSubmit={(e) => void form.handleSubmit((wanted) => create.mutate(wanted))(e)}
     >
       <Field
-        label="Title"
-        placeholder="Two routers in the mill"
+        label={phrases.title}
+        placeholder={phrases.twoRoutersInTheMill}
         {...form.register('title')}
         error={form.formState.errors.title?.message}
       />
       <Field
-        label="Question"
-        placeholder="Which one still gives 40 Mbit/s upstairs?"
+        label={phrases.question}
+        placeholder={phrases.whichOneStillGives40Mbit}
         {...form.register('question')}
         error={form.formState.errors.question?.message}
       />
@@ -43,7 +44,7 @@ export function NewComparisonForm() {
       <div>
         <button className="btn btn-main" disabled={create.isPending}>
           <Plus aria-hidden size={16} />
-          Create
+          {phrases.create}
         </button>
       </div>
     </form>

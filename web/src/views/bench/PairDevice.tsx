@@ -6,6 +6,7 @@ import { base } from '../../api/client.ts';
 import { QrCode } from '../../components/QrCode.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { MAY } from './deviceRoles.ts';
+import * as phrases from './phrases.ts';
 
 /** How a phone is paired, step by step, and the code that it needs. */
 export function PairDevice({ lan: data }: { lan: LanState }) {
@@ -13,45 +14,41 @@ export function PairDevice({ lan: data }: { lan: LanState }) {
   const [role, setRole] = useState<DeviceRole>('logger');
   const make = useMutation({ mutationFn: base.offer, onSuccess: setOffer });
   return (
-    <section className="sheet grid content-start gap-3 p-4" aria-label="Pair a device">
-      <h2>Pair a device</h2>
+    <section className="sheet grid content-start gap-3 p-4" aria-label={phrases.pairADevice}>
+      <h2>{phrases.pairADevice}</h2>
       {(data.changed.got.length > 0 || data.changed.lost.length > 0) && (
         <p role="status" className="border-l-4 border-degraded pl-3">
-          The addresses of this machine have changed since the start
-          {data.changed.got.length > 0 && `: it has ${data.changed.got.join(', ')} now`}
-          {data.changed.lost.length > 0 && `; ${data.changed.lost.join(', ')} is gone`}. Stop Urvek and start
-          it again to be reached there. Devices keep what they log.
+          {phrases.theAddressesOfThisMachineHave}
+          {data.changed.got.length > 0 && phrases.itHasNow(data.changed.got.join(', '))}
+          {data.changed.lost.length > 0 && phrases.isGone(data.changed.lost.join(', '))}
+          {phrases.stopUrvekAndStartItAgain}
         </p>
       )}
       {data.freshAuthority && (
-        <p className="border-l-4 border-degraded pl-3">
-          This machine has a new authority, because it is the first start on the network or its addresses
-          changed: phones install it again.
-        </p>
+        <p className="border-l-4 border-degraded pl-3">{phrases.thisMachineHasANewAuthority}</p>
       )}
       <ol className="list-decimal pl-5">
         <li>
-          Install the authority on the phone, once:{' '}
+          {phrases.installTheAuthorityOnThePhone}
           <a className="underline" href="/api/lan/authority.crt" download>
-            urvek-authority.crt
+            {phrases.urvekAuthorityCrt}
           </a>
-          . The pairing page offers it too, and says how on the usual systems. It can vouch for nothing but
-          this machine’s own addresses.
+          {phrases.thePairingPageOffersItToo}
         </li>
-        <li>Choose what the device may do, and make a code. It works once, for five minutes.</li>
+        <li>{phrases.chooseWhatTheDeviceMayDo}</li>
         <li>
-          Scan the picture with the phone, or open{' '}
+          {phrases.scanThePictureWithThePhone}
           {data.addresses.map((a) => (
             <strong key={a} className="break-all">
-              {a}pair{' '}
+              {phrases.pair(a)}
             </strong>
-          ))}{' '}
-          and type the code.
+          ))}
+          {phrases.andTypeTheCode}
         </li>
       </ol>
       <div className="flex flex-wrap items-center gap-3">
         <label className="flex items-center gap-2 whitespace-nowrap">
-          It may
+          {phrases.itMay}
           <select className="input" value={role} onChange={(e) => setRole(e.target.value as DeviceRole)}>
             {Object.entries(MAY).map(([value, text]) => (
               <option key={value} value={value}>
@@ -61,7 +58,7 @@ export function PairDevice({ lan: data }: { lan: LanState }) {
           </select>
         </label>
         <button className="btn btn-main" onClick={() => make.mutate(role)}>
-          Make a code
+          {phrases.makeACode}
         </button>
       </div>
       {make.error && <Trouble error={make.error} />}
@@ -71,7 +68,7 @@ export function PairDevice({ lan: data }: { lan: LanState }) {
             <QrCode
               key={link}
               address={link}
-              what={`A picture of the pairing address at ${new URL(link).host}`}
+              what={phrases.aPictureOfThePairingAddress(new URL(link).host)}
               size={190}
             />
           ))}
@@ -79,7 +76,7 @@ export function PairDevice({ lan: data }: { lan: LanState }) {
             <span className="figure block text-3xl font-bold tracking-widest" data-pairing-code={offer.code}>
               {offer.code}
             </span>
-            until {format(offer.untilMs, 'HH:mm')}
+            {phrases.until(format(offer.untilMs, 'HH:mm'))}
           </p>
         </div>
       )}

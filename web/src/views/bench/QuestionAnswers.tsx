@@ -10,6 +10,7 @@ import { Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { QuestionReady } from './QuestionReady.tsx';
+import * as phrases from './phrases.ts';
 
 function metresOf(text: string, unit?: LengthUnit): number | undefined {
   try {
@@ -20,11 +21,11 @@ function metresOf(text: string, unit?: LengthUnit): number | undefined {
 }
 
 const schema = yup.object({
-  first: yup.string().trim().required('Name the first').max(60),
+  first: yup.string().trim().required(phrases.nameTheFirst).max(60),
   second: yup
     .string()
     .trim()
-    .required('Name the other')
+    .required(phrases.nameTheOther)
     .max(60)
     .test(
       'other',
@@ -33,9 +34,9 @@ const schema = yup.object({
     ),
   length: yup
     .string()
-    .required('How long, about?')
+    .required(phrases.howLongAbout)
     .test('length', 'A length above 0, as “120 m” or “400 ft”', (text) => (metresOf(text) ?? 0) > 0),
-  walksEach: yup.number().typeError('How many?').integer().min(1).max(30).required(),
+  walksEach: yup.number().typeError(phrases.howMany).integer().min(1).max(30).required(),
 });
 
 type Asked = yup.InferType<typeof schema>;
@@ -80,18 +81,18 @@ export function QuestionAnswers({ template }: { template: Template }) {
     >
       <QuestionReady template={template} />
       <div className="grid gap-3 sm:grid-cols-2">
-        <Field label="The first" {...form.register('first')} error={errors.first?.message} />
-        <Field label="The other" {...form.register('second')} error={errors.second?.message} />
+        <Field label={phrases.theFirst} {...form.register('first')} error={errors.first?.message} />
+        <Field label={phrases.theOther} {...form.register('second')} error={errors.second?.message} />
       </div>
       <div className="grid gap-3 sm:grid-cols-2">
         <Field
-          label="How long is the path?"
+          label={phrases.howLongIsThePath}
           placeholder={`120 ${unit}`}
           {...form.register('length')}
           error={errors.length?.message}
         />
         <Field
-          label="Walks of each"
+          label={phrases.walksOfEach}
           type="number"
           min={1}
           max={30}
@@ -99,14 +100,11 @@ export function QuestionAnswers({ template }: { template: Template }) {
           error={errors.walksEach?.message}
         />
       </div>
-      <p className="text-faint">
-        The path gets ten posts, evenly spaced. Distances count as judged by eye until you say how they were
-        measured, under Paths.
-      </p>
+      <p className="text-faint">{phrases.thePathGetsTenPostsEvenly}</p>
       {make.error && <Trouble error={make.error} />}
       <div>
         <button className="btn btn-main" disabled={make.isPending}>
-          Create it, and go to the first walk
+          {phrases.createItAndGoToThe}
         </button>
       </div>
     </form>

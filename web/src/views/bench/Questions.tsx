@@ -2,11 +2,12 @@ import { kindOf } from '@urvek/core';
 import { TEMPLATES } from '@urvek/study';
 import { Link } from 'react-router';
 import { TemplateIcon } from './TemplateIcon.tsx';
+import * as phrases from './phrases.ts';
 
 /** Six questions to start from. */
 export const Questions = () => (
-  <nav className="sheet" aria-label="Start from a question">
-    <h2 className="px-3 pt-2 pb-1">Start from a question</h2>
+  <nav className="sheet" aria-label={phrases.startFromAQuestion}>
+    <h2 className="px-3 pt-2 pb-1">{phrases.startFromAQuestion}</h2>
     <ul>
       {TEMPLATES.map(({ kindId, question }) => (
         <li key={kindId}>

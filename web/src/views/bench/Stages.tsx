@@ -2,12 +2,13 @@ import { STAGE_NAME } from '@urvek/study';
 import { Link } from 'react-router';
 import { useStages } from '../../api/study.ts';
 import { StageMark } from '../../components/StageMark.tsx';
+import * as phrases from './phrases.ts';
 
 /** The eight stages of a comparison in a strip: how far each is. */
 export function Stages({ id, title }: { id: string; title: string }) {
   const { data } = useStages(id);
   return (
-    <ol className="flex min-h-6 flex-wrap" aria-label={`Stages of ${title}`}>
+    <ol className="flex min-h-6 flex-wrap" aria-label={phrases.stagesOf(title)}>
       {data?.map(({ stage, mark, text }) => (
         <li key={stage}>
           <Link

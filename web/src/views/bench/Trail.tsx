@@ -1,19 +1,18 @@
 import type { TrailEntry } from '@urvek/contract';
 import { format } from 'date-fns';
+import * as phrases from './phrases.ts';
 
 /** Who did what that others may want to know of. */
 export const Trail = ({ trail }: { trail: readonly TrailEntry[] }) => (
-  <section className="sheet p-4" aria-label="What was done">
-    <h2>What was done</h2>
-    <p className="text-[0.87rem] text-faint">
-      Pairing, revoking, files taken, comparisons set aside and removed. The newest first.
-    </p>
+  <section className="sheet p-4" aria-label={phrases.whatWasDone}>
+    <h2>{phrases.whatWasDone}</h2>
+    <p className="text-[0.87rem] text-faint">{phrases.pairingRevokingFilesTakenComparisons}</p>
     {trail.length === 0 ? (
-      <p className="mt-1 text-faint">Nothing yet.</p>
+      <p className="mt-1 text-faint">{phrases.nothingYet}</p>
     ) : (
       <ul
         className="mt-1 max-h-72 overflow-y-auto"
-        aria-label="What was done, the newest first"
+        aria-label={phrases.whatWasDoneTheNewestFirst}
         data-trail={trail.length}
       >
         {trail.map((t) => (

@@ -4,6 +4,7 @@ import { useComparisons, useFieldLog } from '../../api/queries.ts';
 import { fieldLog, UNFILED, type KeptWalk } from '../../field/fieldLog.ts';
 import { nowMs } from '../../field/time.ts';
 import { discard, endWhereItStopped } from '../walk/discard.ts';
+import * as phrases from './phrases.ts';
 
 /** A joined walk is shown for so long: whether the walker ended it is not always known here. */
 const JOINED_MS = 12 * 3_600_000;
@@ -19,12 +20,12 @@ export function UnderWay() {
   if (!walks || walks.length === 0) return null;
   const title = (w: KeptWalk): string =>
     w.comparisonId === UNFILED
-      ? 'begun with nothing set up'
-      : `of “${comparisons?.find((c) => c.id === w.comparisonId)?.title ?? 'a comparison'}”`;
+      ? phrases.begunWithNothingSetUp
+      : phrases.ofText2(comparisons?.find((c) => c.id === w.comparisonId)?.title ?? phrases.aComparison);
   const goTo = (w: KeptWalk): string =>
     w.joined ? `/joined/${w.id}` : w.comparisonId === UNFILED ? '/walk-now' : `/c/${w.comparisonId}/walk`;
   return (
-    <ul className="grid gap-2" aria-label="Under way on this device">
+    <ul className="grid gap-2" aria-label={phrases.underWayOnThisDevice}>
       {walks.map((w) => (
         <li
           key={w.id}
@@ -32,19 +33,19 @@ export function UnderWay() {
           data-under-way={w.joined ? 'joined' : 'own'}
         >
           <span className="min-w-48 flex-1">
-            {w.joined ? 'A walk that this device joined' : 'A walk is not finished'}: {title(w)},{' '}
+            {w.joined ? phrases.aWalkThatThisDeviceJoined : phrases.aWalkIsNotFinished}: {title(w)},{' '}
             {format(w.header.startedMs, 'd MMMM, HH:mm')}
           </span>
           <Link className="btn" to={goTo(w)}>
-            Go on
+            {phrases.goOn}
           </Link>
           {!w.joined && (
             <>
               <button className="btn" onClick={() => void endWhereItStopped(w)}>
-                End it where it stopped
+                {phrases.endItWhereItStopped}
               </button>
               <button className="btn" onClick={() => void discard(w)}>
-                Discard
+                {phrases.discard}
               </button>
             </>
           )}

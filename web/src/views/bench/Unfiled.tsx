@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { useFieldLog } from '../../api/queries.ts';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
+import * as phrases from './phrases.ts';
 
 /** Walks begun with nothing set up that are not filed under a comparison yet. */
 export function Unfiled() {
@@ -20,9 +21,9 @@ export function Unfiled() {
     <ul className="grid gap-2">
       {walks.map((w) => (
         <li key={w.id} className="sheet border-l-4 border-l-degraded px-4 py-2">
-          A walk of {format(w.header.startedMs, 'd MMMM, HH:mm')} is kept on this device only:{' '}
+          {phrases.aWalkOfIsKeptOn(format(w.header.startedMs, 'd MMMM, HH:mm'))}
           <Link className="underline" to={`/file/${w.id}`}>
-            say what it was a walk of
+            {phrases.sayWhatItWasAWalk}
           </Link>
           .
         </li>

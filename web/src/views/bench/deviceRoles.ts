@@ -1,7 +1,8 @@
 import type { DeviceRole } from '@urvek/contract';
+import * as phrases from './phrases.ts';
 
 /** What a paired device may do. */
 export const MAY: Readonly<Record<DeviceRole, string>> = {
-  logger: 'log walks and read',
-  editor: 'change comparisons too',
+  logger: phrases.logWalksAndRead,
+  editor: phrases.changeComparisonsToo,
 };

@@ -14,6 +14,7 @@ import { NOT_STATED, readingOfStart } from '../walk/startPlace.ts';
 import { PlayerView } from './PlayerView.tsx';
 import { opened, type Reel } from './reel.ts';
 import { usePlayer } from './usePlayer.ts';
+import * as phrases from './phrases.ts';
 
 /** Which walk it is, and the frame at which it begins. */
 export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Ready; reel: Reel }) {
@@ -31,11 +32,7 @@ export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Re
   const chosen = rigs[rigAt];
   const path = paths[pathAt];
   if (rigs.length === 0 || paths.length === 0)
-    return (
-      <Empty title="No product or no path yet">
-        A recording is logged as a walk of a rig on a path: enter both first, however little is known of them.
-      </Empty>
-    );
+    return <Empty title={phrases.noProductOrNoPathYet}>{phrases.aRecordingIsLoggedAsA}</Empty>;
   const kind = chosen && kindOf(chosen.product.kindId);
   const begin = async (): Promise<void> => {
     if (!chosen || !path || !kind) return;
@@ -86,17 +83,21 @@ export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Re
   return (
     <div className="grid gap-3 lg:grid-cols-[1.6fr_1fr]">
       <PlayerView reel={reel} player={player} markers={[]} />
-      <section className="sheet grid content-start gap-3 p-3" aria-label="The walk on it">
-        <Choice label="Rig that was walked" value={rigAt} onChange={(e) => setRigAt(Number(e.target.value))}>
-          {rigAt === -1 && <option value={-1}>choose one</option>}
+      <section className="sheet grid content-start gap-3 p-3" aria-label={phrases.theWalkOnIt}>
+        <Choice
+          label={phrases.rigThatWasWalked}
+          value={rigAt}
+          onChange={(e) => setRigAt(Number(e.target.value))}
+        >
+          {rigAt === -1 && <option value={-1}>{phrases.chooseOne}</option>}
           {rigs.map(({ product, rig }, i) => (
             <option key={rig.id} value={i}>
               {product.name}: {rig.name}
             </option>
           ))}
         </Choice>
-        <Choice label="Path" value={pathAt} onChange={(e) => setPathAt(Number(e.target.value))}>
-          {pathAt === -1 && <option value={-1}>choose one</option>}
+        <Choice label={phrases.path} value={pathAt} onChange={(e) => setPathAt(Number(e.target.value))}>
+          {pathAt === -1 && <option value={-1}>{phrases.chooseOne}</option>}
           {paths.map((p, i) => (
             <option key={p.id} value={i}>
               {p.name}
@@ -104,17 +105,17 @@ export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Re
           ))}
         </Choice>
         <Field
-          label="Day, if known"
+          label={phrases.dayIfKnown}
           placeholder="2026-05-12"
           value={day}
           onChange={(e) => setDay(e.target.value)}
         />
         <Choice
-          label="Baseline, where it begins"
+          label={phrases.baselineWhereItBegins}
           value={baseline ?? ''}
           onChange={(e) => setBaseline(e.target.value === '' ? undefined : (Number(e.target.value) as Grade))}
         >
-          <option value="">not graded</option>
+          <option value="">{phrases.notGraded}</option>
           {GRADES.map((g) => (
             <option key={g} value={g}>
               {g}
@@ -131,10 +132,10 @@ export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Re
             disabled={!chosen || !path}
             onClick={() => void begin()}
           >
-            The walk begins here
+            {phrases.theWalkBeginsHere}
           </button>
         </p>
-        <p className="text-faint">Go to the moment at which it begins first: the log counts from there.</p>
+        <p className="text-faint">{phrases.goToTheMomentAtWhich}</p>
       </section>
     </div>
   );

@@ -3,6 +3,7 @@ import { Film } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { digestOf } from './frames.ts';
 import type { Player } from './usePlayer.ts';
+import * as phrases from './phrases.ts';
 
 /** In play it is set right when it has drifted so far, s. */
 const DRIFT_S = 0.1;
@@ -46,21 +47,23 @@ export function Beside({
   }, [atS, playing, rate, offsetS]);
   return (
     <details className="sheet mt-2 p-2">
-      <summary className="cursor-pointer font-bold">A second recording at once</summary>
+      <summary className="cursor-pointer font-bold">{phrases.aSecondRecordingAtOnce}</summary>
       {!file ? (
         <>
           {last && (
             <p className="mt-2">
-              It was joined to <strong>{last.body.name}</strong>: choose it again, and it is joined as it was.
+              {phrases.itWasJoinedTo}
+              <strong>{last.body.name}</strong>
+              {phrases.chooseItAgainAndItIs}
             </p>
           )}
           <label className="btn mt-2 cursor-pointer focus-within:outline-3 focus-within:outline-accent">
             <Film aria-hidden size={16} />
-            Choose the second one
+            {phrases.chooseTheSecondOne}
             <input
               type="file"
               accept="video/*,audio/*,.mkv,.mov,.m4a"
-              aria-label="A second film or sound file of the same walk"
+              aria-label={phrases.aSecondFilmOrSoundFile}
               className="sr-only"
               onChange={(e) => {
                 const [chosen] = e.target.files ?? [];
@@ -81,7 +84,7 @@ export function Beside({
             // Until both are joined it is gone about in by itself; its sound would sound twice.
             controls={offsetS === undefined}
             muted
-            aria-label={`Second recording ${file.name}`}
+            aria-label={phrases.secondRecording(file.name)}
           />
           <p className="mt-1 flex flex-wrap items-center gap-2">
             <button
@@ -93,12 +96,15 @@ export function Beside({
                 if (offsetS === undefined) onJoin(file.file, besideFromS);
               }}
             >
-              {offsetS === undefined ? 'Both show the same moment now' : 'Not joined: find the moment again'}
+              {offsetS === undefined ? phrases.bothShowTheSameMomentNow : phrases.notJoinedFindTheMomentAgain}
             </button>
             <span className="text-faint">
               {offsetS === undefined
-                ? 'Go to a clap or a clock in both.'
-                : `Joined: it begins ${Math.abs(offsetS).toFixed(2)} s ${offsetS > 0 ? 'before' : 'after'} the other.`}
+                ? phrases.goToAClapOrA
+                : phrases.joinedItBeginsSTheOther(
+                    Math.abs(offsetS).toFixed(2),
+                    offsetS > 0 ? 'before' : 'after',
+                  )}
             </span>
           </p>
         </>

@@ -4,6 +4,7 @@ import { download } from '../../state/download.ts';
 import { useUnit } from '../../state/unit.ts';
 import { Overlay } from './Overlay.tsx';
 import { secondsOfReel, type Reel } from './reel.ts';
+import * as phrases from './phrases.ts';
 
 /** What a film takes along: captions, chapters, cuts and an overlay, on its own clock and with the log's figures. */
 export function FilmFiles({
@@ -23,37 +24,34 @@ export function FilmFiles({
   const name = (reel[0]?.file.name ?? 'film').replace(/\.[^.]*$/, '');
   return (
     <details className="sheet mt-3 p-3">
-      <summary className="cursor-pointer font-bold">For the film: captions, chapters, cuts, overlay</summary>
+      <summary className="cursor-pointer font-bold">{phrases.forTheFilmCaptionsChaptersCuts}</summary>
       <p className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => download(`${name}.srt`, srtOf(...asked))}>
-          Captions, SRT
+          {phrases.captionsSrt}
         </button>
         <button
           type="button"
           className="btn"
           onClick={() => download(`${name}.vtt`, vttOf(...asked), 'text/vtt')}
         >
-          Captions, WebVTT
+          {phrases.captionsWebvtt}
         </button>
         <button
           type="button"
           className="btn"
           onClick={() => download(`${name}-chapters.txt`, chapterList(...asked))}
         >
-          Chapters
+          {phrases.chapters}
         </button>
         <button
           type="button"
           className="btn"
           onClick={() => download(`${name}-cuts.csv`, cutsCsv(...asked), 'text/csv')}
         >
-          Cuts, CSV
+          {phrases.cutsCsv}
         </button>
       </p>
-      <p className="mt-1 text-faint">
-        Distance, state, grade and dropouts are the log’s, with their uncertainty; what is simulated, or
-        placed by eye or another method than a wheel or a laser, says so.
-      </p>
+      <p className="mt-1 text-faint">{phrases.distanceStateGradeAndDropoutsAre}</p>
       <Overlay trace={trace} path={path} clock={clock} label={label} name={name} />
     </details>
   );

@@ -21,6 +21,7 @@ import { secondsOfReel, type Reel } from './reel.ts';
 import { TrackBeside } from './TrackBeside.tsx';
 import { useFilmEntries } from './useFilmEntries.ts';
 import { usePlayer } from './usePlayer.ts';
+import * as phrases from './phrases.ts';
 
 /** The walk’s keys, on the recording’s clock. */
 export function FilmLog({
@@ -50,12 +51,13 @@ export function FilmLog({
   const standing = useMemo(() => effectiveLog(log), [log, state.entries]); // eslint-disable-line react-hooks/exhaustive-deps
   if (kept === null)
     return (
-      <Empty title="This device did not log this walk">
-        A recording is logged on from the device that began it.{' '}
-        <Link to={`/c/${id}/trace/${walkId}`}>Its trace</Link> takes corrections from everywhere.
+      <Empty title={phrases.thisDeviceDidNotLogThis}>
+        {phrases.aRecordingIsLoggedOnFrom}
+        <Link to={`/c/${id}/trace/${walkId}`}>{phrases.itsTrace}</Link>
+        {phrases.takesCorrectionsFromEverywhere}
       </Empty>
     );
-  if (!ready || !kept || !state.begin || !product || !path) return <Loading what="the log" />;
+  if (!ready || !kept || !state.begin || !product || !path) return <Loading what={phrases.theLog} />;
   // One goes back in a recording: what stands is what was logged up to here.
   const here = liveStateOf(standing.filter((e) => e.time.walkS <= player.atS));
   const ended = standing.find((e) => e.kind === 'end');
@@ -64,7 +66,7 @@ export function FilmLog({
     <>
       <div className="sheet mb-2 px-3 py-1">
         <Tape
-          title={`${product.name} on ${path.name}, from the recording`}
+          title={phrases.onFromTheRecording(product.name, path.name)}
           ground={travelledGround(path)}
           measure="travelled"
           lanes={lanes}
@@ -123,9 +125,9 @@ export function FilmLog({
       <LastEvents log={log} />
       {ended && (
         <p role="status" className="mt-2 border-l-4 border-accent pl-3">
-          {eventText(ended)}, at {ended.time.walkS.toFixed(2)} s.{' '}
+          {phrases.atS(eventText(ended), ended.time.walkS.toFixed(2))}
           <Link className="underline" to={`/c/${id}/trace/${walkId}`}>
-            Its trace
+            {phrases.itsTrace}
           </Link>
         </p>
       )}

@@ -9,6 +9,7 @@ import { BeginOnFilm } from './BeginOnFilm.tsx';
 import { FilmLog } from './FilmLog.tsx';
 import { PickReel } from './PickReel.tsx';
 import { opened } from './reel.ts';
+import * as phrases from './phrases.ts';
 
 /** Log from a recording: one's own film or sound of a walk, which never leaves this device. */
 export function FilmStage({ walkId, ...workspace }: Ready & { walkId: string | undefined }) {
@@ -19,12 +20,9 @@ export function FilmStage({ walkId, ...workspace }: Ready & { walkId: string | u
     (e): e is EventOf<'recording'> => e.kind === 'recording' && e.body.besideFromS === undefined,
   );
   // Looked up anew, it is not there for a moment: what plays goes on.
-  if (walkId !== undefined && !log && !reel) return <Loading what="the walk" />;
+  if (walkId !== undefined && !log && !reel) return <Loading what={phrases.theWalk} />;
   return (
-    <Stage
-      title="Log from a recording"
-      lead="A film or a sound recording of your own walk, played on this device; it is not sent anywhere. What is logged stands on the recording’s clock: pausing stops it, and nothing is a gap."
-    >
+    <Stage title={phrases.logFromARecording} lead={phrases.aFilmOrASoundRecording}>
       {!reel ? (
         <PickReel
           known={known.map((e) => e.body)}

@@ -5,11 +5,12 @@ import { Trouble } from '../../components/States.tsx';
 import type { Reel } from './reel.ts';
 import { useDetector } from './useDetector.ts';
 import { FoundLoss } from './FoundLoss.tsx';
+import * as phrases from './phrases.ts';
 
 const SIGNAL_SAID: Readonly<Record<SentSignal, string>> = {
   noise: 'noise',
-  tone: 'a tone of 1 kHz',
-  unknown: 'not known: silence is looked for, and noise that rises',
+  tone: phrases.aToneOf1Khz,
+  unknown: phrases.notKnownSilenceIsLookedFor,
 };
 
 const NONE: readonly { readonly fromS: number; readonly toS: number }[] = [];
@@ -47,10 +48,10 @@ export function FindLosses({
   };
   return (
     <details className="sheet mt-2 px-3 py-2">
-      <summary className="cursor-pointer font-bold">Find what was lost</summary>
+      <summary className="cursor-pointer font-bold">{phrases.findWhatWasLost}</summary>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <Choice
-          label="What was sent"
+          label={phrases.whatWasSent}
           value={signal}
           onChange={(e) => setSignal(e.target.value as SentSignal)}
         >
@@ -60,16 +61,20 @@ export function FindLosses({
             </option>
           ))}
         </Choice>
-        <Tick label="the picture too" checked={picture} onChange={(e) => setPicture(e.target.checked)} />
+        <Tick
+          label={phrases.thePictureToo}
+          checked={picture}
+          onChange={(e) => setPicture(e.target.checked)}
+        />
         {share === undefined ? (
           <button type="button" className="btn" onClick={() => find({ signal, picture })}>
-            Look through the recording
+            {phrases.lookThroughTheRecording}
           </button>
         ) : (
           <>
-            <progress className="w-40 self-center" value={share} aria-label="Looked through" />
+            <progress className="w-40 self-center" value={share} aria-label={phrases.lookedThrough} />
             <button type="button" className="btn" onClick={cancel}>
-              Cancel
+              {phrases.cancel}
             </button>
           </>
         )}
@@ -79,15 +84,16 @@ export function FindLosses({
         <div role="status" className="mt-2" data-losses={own.length}>
           <p>
             {own.length === 0
-              ? 'Nothing was lost, as far as this can tell.'
-              : `${own.length} lost ${plural(own.length, 'stretch', 'stretches')}, ${open.length} to decide.`}
-            {found.artefacts.length > 0 && ` Beside them: ${counted(found.artefacts)}; these are not logged.`}
+              ? phrases.nothingWasLostAsFarAs
+              : phrases.lostToDecide(own.length, plural(own.length, 'stretch', 'stretches'), open.length)}
+            {found.artefacts.length > 0 && phrases.besideThemTheseAreNotLogged(counted(found.artefacts))}
             {within.length < found.dropouts.length &&
-              ` ${found.dropouts.length - within.length} outside the walk are left out.`}
-            {own.length < within.length && ` ${within.length - own.length} are in the log already.`}
+              phrases.outsideTheWalkAreLeftOut(found.dropouts.length - within.length)}
+            {own.length < within.length && phrases.areInTheLogAlready(within.length - own.length)}
           </p>
           <p className="text-[0.87rem] text-faint">
-            Asked for: {found.asked.join('; ')}.{signal === 'unknown' && ' A pause is silent too.'}
+            {phrases.askedFor(found.asked.join('; '))}
+            {signal === 'unknown' && phrases.aPauseIsSilentToo}
           </p>
           {found.notes.map((n) => (
             <p key={n} className="border-l-4 border-degraded pl-2">
@@ -97,17 +103,17 @@ export function FindLosses({
           {open.length > 1 && (
             <p className="my-1 flex gap-2">
               <button type="button" className="btn" onClick={() => accept(open)}>
-                Take all {open.length} into the log
+                {phrases.takeAllIntoTheLog(open.length)}
               </button>
               <button type="button" className="btn btn-quiet" onClick={() => settle(open)}>
-                Refuse all
+                {phrases.refuseAll}
               </button>
             </p>
           )}
           <ul
             className="max-h-72 overflow-y-auto"
             tabIndex={open.length > 4 ? 0 : undefined}
-            aria-label="Lost stretches"
+            aria-label={phrases.lostStretches}
           >
             {open.map((d) => (
               <FoundLoss

@@ -1,7 +1,8 @@
 import type { Detected } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 const lasting = ({ fromS, toS }: Detected): string =>
-  toS - fromS < 1 ? `for ${(1000 * (toS - fromS)).toFixed(0)} ms` : `for ${(toS - fromS).toFixed(2)} s`;
+  toS - fromS < 1 ? phrases.forMs((1000 * (toS - fromS)).toFixed(0)) : phrases.forS((toS - fromS).toFixed(2));
 
 /** A stretch that was found to be lost: looked at, taken into the log, or refused. */
 export const FoundLoss = ({
@@ -17,22 +18,22 @@ export const FoundLoss = ({
 }) => (
   <li className="flex flex-wrap items-center gap-2 border-t border-rule py-1">
     <span className="min-w-60 flex-1">
-      <span className="figure">{d.fromS.toFixed(3)} s</span>, {d.open ? 'to the end' : lasting(d)}: {d.kind},{' '}
-      {d.figure}
+      <span className="figure">{d.fromS.toFixed(3)} s</span>, {d.open ? phrases.toTheEnd : lasting(d)}:{' '}
+      {d.kind}, {d.figure}
     </span>
-    <button type="button" className="btn" aria-label={`Look at ${d.fromS.toFixed(3)} s`} onClick={onLook}>
-      Look
+    <button type="button" className="btn" aria-label={phrases.lookAtS(d.fromS.toFixed(3))} onClick={onLook}>
+      {phrases.look}
     </button>
-    <button type="button" className="btn" aria-label={`Take ${d.fromS.toFixed(3)} s`} onClick={onTake}>
-      Take
+    <button type="button" className="btn" aria-label={phrases.takeS(d.fromS.toFixed(3))} onClick={onTake}>
+      {phrases.take}
     </button>
     <button
       type="button"
       className="btn btn-quiet"
-      aria-label={`Refuse ${d.fromS.toFixed(3)} s`}
+      aria-label={phrases.refuseS(d.fromS.toFixed(3))}
       onClick={onRefuse}
     >
-      Refuse
+      {phrases.refuse}
     </button>
   </li>
 );

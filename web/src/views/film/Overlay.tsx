@@ -6,6 +6,7 @@ import { Choice } from '../../components/Field.tsx';
 import { download } from '../../state/download.ts';
 import { useUnit } from '../../state/unit.ts';
 import { makeOverlay, type OverlayAsked } from './makeOverlay.ts';
+import * as phrases from './phrases.ts';
 
 const SIZES = ['1280×720', '1920×1080', '3840×2160'] as const;
 const PLACES = ['bottom', 'top'] as const;
@@ -60,7 +61,7 @@ export function Overlay({
         const moment = momentOf({ trace }, s + clock.beginsS, unit);
         return (
           moment &&
-          `${moment.distance ?? 'distance not known'} · ${moment.state} · dropouts ${moment.dropouts}`
+          phrases.dropouts(moment.distance ?? phrases.distanceNotKnown, moment.state, moment.dropouts)
         );
       },
       told: setDone,
@@ -70,24 +71,28 @@ export function Overlay({
       const made = await makeOverlay(asked);
       if (made) download(`${name}-overlay.${made.extension}`, made.blob);
     } catch (error) {
-      setTrouble(`The overlay was not made: ${(error as Error).message}. Nothing else has changed.`);
+      setTrouble(phrases.theOverlayWasNotMadeNothing((error as Error).message));
     }
     setDone(undefined);
   };
   return (
-    <div className="mt-2 flex flex-wrap items-end gap-3" role="group" aria-label="Overlay">
-      <Choice label="Size of the film" value={size} onChange={(e) => setSize(e.target.value as typeof size)}>
+    <div className="mt-2 flex flex-wrap items-end gap-3" role="group" aria-label={phrases.overlay}>
+      <Choice
+        label={phrases.sizeOfTheFilm}
+        value={size}
+        onChange={(e) => setSize(e.target.value as typeof size)}
+      >
         {SIZES.map((s) => (
           <option key={s}>{s}</option>
         ))}
       </Choice>
-      <Choice label="Where" value={place} onChange={(e) => setPlace(e.target.value as typeof place)}>
+      <Choice label={phrases.where} value={place} onChange={(e) => setPlace(e.target.value as typeof place)}>
         {PLACES.map((p) => (
           <option key={p}>{p}</option>
         ))}
       </Choice>
       <Choice
-        label="Pictures a second"
+        label={phrases.picturesASecond}
         value={rate}
         onChange={(e) => setRate(Number(e.target.value) as typeof rate)}
       >
@@ -97,7 +102,7 @@ export function Overlay({
       </Choice>
       {done === undefined ? (
         <button type="button" className="btn" onClick={() => void make()}>
-          Make the overlay
+          {phrases.makeTheOverlay}
         </button>
       ) : (
         <p role="status" className="flex items-center gap-2">
@@ -109,13 +114,11 @@ export function Overlay({
               stop.current = true;
             }}
           >
-            Stop
+            {phrases.stop}
           </button>
         </p>
       )}
-      <p className="w-full text-faint">
-        A WebM with transparency where this browser makes one, else a zip of PNG pictures, numbered by frame.
-      </p>
+      <p className="w-full text-faint">{phrases.aWebmWithTransparencyWhereThis}</p>
       {trouble && (
         <p role="alert" className="w-full font-bold text-lost">
           {trouble}

@@ -2,8 +2,9 @@ import type { EventBodies } from '@urvek/core';
 import { Film } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { openReel, type Reel } from './reel.ts';
+import * as phrases from './phrases.ts';
 
-const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
+const megabytes = (bytes: number): string => phrases.mb((bytes / 1e6).toFixed(1));
 
 /**
  * Chooses the files of a recording, several in a row by their names; the one that a log was made from is known again.
@@ -40,27 +41,27 @@ export function PickReel({
     }
   };
   return (
-    <section className="sheet p-4" aria-label="Choose the recording">
+    <section className="sheet p-4" aria-label={phrases.chooseTheRecording}>
       {known.length > 0 && (
         <p className="mb-2">
-          This log was made from{' '}
+          {phrases.thisLogWasMadeFrom}
           {known.map(({ name, bytes }, i) => (
             <span key={name}>
               {i > 0 && ', '}
               <strong>{name}</strong> ({megabytes(bytes)})
             </span>
           ))}
-          . A browser keeps no files: choose it again. The log works without it.
+          {phrases.aBrowserKeepsNoFilesChoose}
         </p>
       )}
       <label className="btn cursor-pointer focus-within:outline-3 focus-within:outline-accent">
         <Film aria-hidden size={16} />
-        Choose the recording
+        {phrases.chooseTheRecording}
         <input
           type="file"
           multiple
           accept="video/*,audio/*,.mkv,.mov,.m4a"
-          aria-label="A film or sound file, or several in a row"
+          aria-label={phrases.aFilmOrSoundFileOr}
           className="sr-only"
           onChange={(e) => {
             const files = [...(e.target.files ?? [])];
@@ -69,13 +70,10 @@ export function PickReel({
           }}
         />
       </label>
-      <p className="mt-2 text-faint">
-        MP4, MOV, MKV, WebM, WAV, MP3 or M4A, as far as this browser plays them. Several files are taken one
-        after the other, by their names.
-      </p>
+      <p className="mt-2 text-faint">{phrases.mp4MovMkvWebmWavMp3}</p>
       {reading && (
         <p role="status" className="mt-2 flex items-center gap-2">
-          Looking at its frames …
+          {phrases.lookingAtItsFrames}
           <button
             type="button"
             className="btn"
@@ -83,20 +81,20 @@ export function PickReel({
               stop.current = true;
             }}
           >
-            Cancel
+            {phrases.cancel}
           </button>
         </p>
       )}
       {trouble !== undefined && (
         <p role="alert" className="mt-2 font-bold text-lost">
-          {trouble}. Nothing has changed.
+          {phrases.nothingHasChanged(trouble)}
         </p>
       )}
       {other && (
         <p role="alert" className="mt-2 border-l-4 border-degraded pl-3">
-          This is another file than the log was made from: {other.map((p) => p.file.name).join(', ')}.{' '}
+          {phrases.thisIsAnotherFileThanThe(other.map((p) => p.file.name).join(', '))}
           <button type="button" className="btn" onClick={() => onReel(other)}>
-            Use it all the same
+            {phrases.useItAllTheSame}
           </button>
         </p>
       )}

@@ -3,6 +3,7 @@ import { Choice } from '../../components/Field.tsx';
 import type { Player } from './usePlayer.ts';
 import { Waveform, type Marker } from './Waveform.tsx';
 import { secondsOfReel, type Reel } from './reel.ts';
+import * as phrases from './phrases.ts';
 
 const RATES = [0.25, 0.5, 1, 1.5, 2, 4] as const;
 /** A loop goes from so long before here to a little after, s. */
@@ -46,7 +47,7 @@ export function PlayerView({
     return () => window.removeEventListener('keydown', onKey);
   });
   return (
-    <section className="sheet p-2" aria-label="The recording">
+    <section className="sheet p-2" aria-label={phrases.theRecording}>
       {}
       <video
         ref={video}
@@ -54,24 +55,24 @@ export function PlayerView({
         className="max-h-[36vh] min-h-16 w-full bg-ink"
         preload="auto"
         playsInline
-        aria-label={`Recording ${reel[part]?.file.name ?? ''}`}
+        aria-label={phrases.recording(reel[part]?.file.name ?? '')}
       />
       <Waveform reel={reel} atS={atS} markers={markers} onSeek={player.seek} />
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <button type="button" className="btn btn-main" onClick={player.toggle}>
-          {playing ? 'Pause' : 'Play'}
+          {playing ? phrases.pause : phrases.play}
         </button>
         <button type="button" className="btn" onClick={() => player.step(-1)}>
-          Frame back
+          {phrases.frameBack}
         </button>
         <button type="button" className="btn" onClick={() => player.step(1)}>
-          Frame on
+          {phrases.frameOn}
         </button>
         <button type="button" className="btn" onClick={() => player.seek(atS - 5)}>
-          5 s back
+          {phrases.n5SBack}
         </button>
         <button type="button" className="btn" onClick={() => player.seek(atS + 5)}>
-          5 s on
+          {phrases.n5SOn}
         </button>
         <button
           type="button"
@@ -79,9 +80,14 @@ export function PlayerView({
           aria-pressed={loop !== undefined}
           onClick={() => player.setLoop(loop ? undefined : [Math.max(0, atS - LOOP_S[0]), atS + LOOP_S[1]])}
         >
-          {loop ? 'Loop off' : 'Loop here'}
+          {loop ? phrases.loopOff : phrases.loopHere}
         </button>
-        <Choice inline label="Speed" value={rate} onChange={(e) => player.setRate(Number(e.target.value))}>
+        <Choice
+          inline
+          label={phrases.speed}
+          value={rate}
+          onChange={(e) => player.setRate(Number(e.target.value))}
+        >
           {RATES.map((r) => (
             <option key={r} value={r}>
               {r}×
@@ -89,14 +95,13 @@ export function PlayerView({
           ))}
         </Choice>
         <p className="figure ml-auto" data-clock={atS.toFixed(4)}>
-          {clock(atS)} of {clock(secondsOfReel(reel))}
-          {frame !== undefined && <span className="text-faint">, frame {frame}</span>}
+          {phrases.ofText(clock(atS), clock(secondsOfReel(reel)))}
+          {frame !== undefined && <span className="text-faint">{phrases.frame(frame)}</span>}
         </p>
       </div>
       <p className="text-[0.87rem] text-faint">
-        Space plays and pauses, the arrows go frame by frame, Page up and down 5 s. What is logged while it
-        stands has no reaction in it; what is logged in play has.
-        {reel[part]?.trouble && ` Of ${reel[part].file.name}: ${reel[part].trouble}.`}
+        {phrases.spacePlaysAndPausesTheArrows}
+        {reel[part]?.trouble && phrases.ofText2(reel[part].file.name, reel[part].trouble)}
       </p>
     </section>
   );

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { FilePick } from '../../components/FilePick.tsx';
 import { TrackJoin } from './TrackJoin.tsx';
+import * as phrases from './phrases.ts';
 
 /** Places of the walk from a track that was recorded beside the film: joined by a moment at which a clock is known. */
 export function TrackBeside({
@@ -45,45 +46,48 @@ export function TrackBeside({
   };
   return (
     <details className="sheet mt-2 p-2">
-      <summary className="cursor-pointer font-bold">A track of the walk</summary>
+      <summary className="cursor-pointer font-bold">{phrases.aTrackOfTheWalk}</summary>
       <div className="mt-2 grid gap-2">
         {done !== undefined && (
           <p role="status" className="flex items-center gap-2">
-            {done} written …
+            {phrases.written(done)}
             <button type="button" className="btn" onClick={() => (stopped.current = true)}>
-              Stop
+              {phrases.stop}
             </button>
           </p>
         )}
         {known.length > 0 ? (
           <p className="flex flex-wrap items-center gap-2">
-            {known.length} {plural(known.length, 'place')} of the device or of a track{' '}
-            {known.length === 1 ? 'stands' : 'stand'} in the log.
+            {phrases.ofTheDeviceOrOfA(
+              known.length,
+              plural(known.length, 'place'),
+              known.length === 1 ? phrases.stands : phrases.stand,
+            )}
             <button
               type="button"
               className="btn"
               disabled={done !== undefined}
               onClick={() => busy(() => onTakeOut(known, goesOn))}
             >
-              Take them out again
+              {phrases.takeThemOutAgain}
             </button>
           </p>
         ) : !located ? (
           <p>
-            This path does not know where on the earth its fixed end is:{' '}
+            {phrases.thisPathDoesNotKnowWhere}
             <Link className="underline" to={`/c/${comparisonId}/paths`}>
-              enter that in Paths
+              {phrases.enterThatInPaths}
             </Link>
-            , and a track can place the walk.
+            {phrases.andATrackCanPlaceThe}
           </p>
         ) : !track ? (
           <FilePick
-            label="Choose the track"
-            hint="A GPX file of the walk, with times"
+            label={phrases.chooseTheTrack}
+            hint={phrases.aGpxFileOfTheWalk}
             accept=".gpx"
             kind="track"
             limitBytes={ROUTE_FILE_LIMIT_BYTES}
-            kept="The log is as it was; choose another file."
+            kept={phrases.theLogIsAsItWas}
             take={setTrack}
           />
         ) : (

@@ -2,6 +2,7 @@ import { plural, trackOnWalk, type Coordinate, type TimedPlace } from '@urvek/co
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { clockMs, clockText, dayText } from './trackClock.ts';
+import * as phrases from './phrases.ts';
 
 /** A track is joined to the film by what a clock says at a moment of it. */
 export function TrackJoin({
@@ -37,22 +38,26 @@ export function TrackJoin({
       }}
     >
       <p>
-        {track.length} places, {dayText(first.atMs)}, {clockText(first.atMs)} to {clockText(last.atMs)} by
-        this device’s time zone.
+        {phrases.placesToByThisDevicesTime(
+          track.length,
+          dayText(first.atMs),
+          clockText(first.atMs),
+          clockText(last.atMs),
+        )}
       </p>
       <div className="grid grid-cols-2 gap-2">
         <Field
-          label="The clock, at this moment of the film"
+          label={phrases.theClockAtThisMomentOf}
           placeholder="10:05:12"
-          help="Go to a moment at which the film shows a clock."
+          help={phrases.goToAMomentAtWhich}
           value={clock}
           onChange={(e) => setClock(e.target.value)}
         />
         <Field
-          label="Accuracy, 95 %"
+          label={phrases.accuracy95Percent}
           suffix="m"
           inputMode="decimal"
-          help="As the receiver shows it; 5 to 10 m in the open is common."
+          help={phrases.asTheReceiverShowsIt5}
           value={accuracy}
           onChange={(e) => setAccuracy(e.target.value)}
         />
@@ -60,16 +65,16 @@ export function TrackJoin({
       {places && (
         <p role="status">
           {places.length === 0
-            ? 'No place of the track is within the walk: is the clock right?'
-            : `${places.length} ${plural(places.length, 'place')} within the walk.`}
+            ? phrases.noPlaceOfTheTrackIs
+            : phrases.withinTheWalk(places.length, plural(places.length, 'place'))}
         </p>
       )}
       <p className="flex flex-wrap items-center gap-2">
         <button className="btn btn-main" disabled={!places?.length || !(accuracyM > 0) || busy}>
-          Place the walk by it
+          {phrases.placeTheWalkByIt}
         </button>
         <button type="button" className="btn" onClick={onOther}>
-          Another track
+          {phrases.anotherTrack}
         </button>
       </p>
     </form>

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type WaveSurfer from 'wavesurfer.js';
 import { peaksOf } from './frames.ts';
 import { secondsOfReel, type Reel } from './reel.ts';
+import * as phrases from './phrases.ts';
 
 /** One value of the waveform stands for so many seconds. */
 const PEAK_S = 0.02;
@@ -81,8 +82,8 @@ export function Waveform({
       {state !== 'there' && (
         <p role="status" className="absolute inset-x-0 top-4 text-center text-[0.87rem] text-faint">
           {state === 'silent'
-            ? 'No sound that can be read here'
-            : `Reading the sound: ${Math.round(100 * share)} %`}
+            ? phrases.noSoundThatCanBeRead
+            : phrases.readingTheSoundPercent(Math.round(100 * share))}
         </p>
       )}
       <div className="pointer-events-none absolute inset-0" aria-hidden>

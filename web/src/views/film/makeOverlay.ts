@@ -1,5 +1,6 @@
 import { Zip, ZipPassThrough } from 'fflate';
 import { BufferTarget, canEncodeVideo, CanvasSource, Output, WebMOutputFormat } from 'mediabunny';
+import * as phrases from './phrases.ts';
 
 export interface OverlayAsked {
   readonly width: number;
@@ -42,7 +43,7 @@ export async function makeOverlay(
   const { width, height, rate, seconds } = asked;
   const canvas = Object.assign(document.createElement('canvas'), { width, height });
   const pen = canvas.getContext('2d');
-  if (!pen) throw new Error('this browser gives no canvas of that size');
+  if (!pen) throw new Error(phrases.thisBrowserGivesNoCanvasOf);
   const count = Math.max(1, Math.ceil(seconds * rate));
   let before: { svg: string; image: HTMLImageElement } | undefined;
   const draw = async (i: number): Promise<void> => {
@@ -103,7 +104,7 @@ async function asZip(
   count: number,
   draw: Draw,
 ): Promise<{ blob: Blob; extension: 'zip' } | undefined> {
-  if (count > MOST_PNG) throw new Error(`${count} pictures are too many for one zip: take fewer a second`);
+  if (count > MOST_PNG) throw new Error(phrases.picturesAreTooManyForOne(count));
   const parts: BlobPart[] = [];
   const zip = new Zip((error, piece) => {
     if (error) throw error;
@@ -113,7 +114,7 @@ async function asZip(
     if (stopped()) return undefined;
     await draw(i);
     const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-    if (!blob) throw new Error('a picture could not be made');
+    if (!blob) throw new Error(phrases.aPictureCouldNotBeMade);
     // Pictures are folded already.
     const entry = new ZipPassThrough(`${String(i).padStart(6, '0')}.png`);
     zip.add(entry);

@@ -1,4 +1,5 @@
 import { digestOf, framesOf, type Frames } from './frames.ts';
+import * as phrases from './phrases.ts';
 
 /** One file of a recording, at its place on the recording's clock. */
 export interface Part {
@@ -26,10 +27,7 @@ const secondsAt = (url: string): Promise<number> =>
     const media = document.createElement('video');
     media.preload = 'metadata';
     media.onloadedmetadata = () => resolve(media.duration);
-    media.onerror = () =>
-      reject(
-        new Error(media.error?.message || 'this browser cannot play it: save it as MP4, WebM, MP3 or WAV'),
-      );
+    media.onerror = () => reject(new Error(media.error?.message || phrases.thisBrowserCannotPlayItSave));
     media.src = url;
   });
 
@@ -49,16 +47,15 @@ export async function openReel(files: readonly File[], stopped: () => boolean): 
   for (const file of [...files].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))) {
     const url = URL.createObjectURL(file);
     const seconds = await secondsAt(url).catch((error: unknown) => {
-      throw new Error(`${file.name} was not opened: ${(error as Error).message}`);
+      throw new Error(phrases.wasNotOpened(file.name, (error as Error).message));
     });
-    if (!Number.isFinite(seconds))
-      throw new Error(`${file.name} was not opened: it does not say how long it is`);
+    if (!Number.isFinite(seconds)) throw new Error(phrases.wasNotOpenedItDoesNot(file.name));
     const last = reel.at(-1);
     const read = await framesOf(file, stopped).then(
       (frames) => ({ frames, trouble: undefined }),
       () => ({
         frames: { atS: [], lastS: 0 },
-        trouble: 'its frames cannot be told apart here: it is stepped by hundredths of a second',
+        trouble: phrases.itsFramesCannotBeToldApart,
       }),
     );
     reel.push({

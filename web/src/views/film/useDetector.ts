@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { DetectWorker, LookedFor } from '../../workers/detect.worker.ts';
 import type { Reel } from './reel.ts';
 import { useThread, type Thread } from './useThread.ts';
+import * as phrases from './phrases.ts';
 
 /** What was found in a reel, on the recording's clock. */
 export interface FoundInReel {
@@ -27,12 +28,12 @@ const later = <T extends { readonly fromS: number; readonly toS: number }>(d: T,
 
 /** A threshold in words, by its name in the result. */
 const ASKED: Readonly<Record<string, (value: number) => string>> = {
-  below_db: (v) => `below ${v} dB of full scale`,
-  drop_db: (v) => `a fall of ${v} dB`,
-  shortest_s: (v) => `for ${v} s and more`,
-  noise_rise_db: (v) => `noise up by ${v} dB`,
-  noise_rise_shortest_s: (v) => `noise up for ${v} s and more`,
-  frozen_share: (v) => `a change under ${v} of the usual`,
+  below_db: (v) => phrases.belowDbOfFullScale(v),
+  drop_db: (v) => phrases.aFallOfDb(v),
+  shortest_s: (v) => phrases.forSAndMore(v),
+  noise_rise_db: (v) => phrases.noiseUpByDb(v),
+  noise_rise_shortest_s: (v) => phrases.noiseUpForSAndMore(v),
+  frozen_share: (v) => phrases.aChangeUnderOfTheUsual(v),
 };
 const askedText = (name: string, value: number): string => ASKED[name]?.(value) ?? `${name} ${value}`;
 

@@ -6,8 +6,9 @@ import type { WalkSession } from '../../field/walkSession.ts';
 import { digestOf } from './frames.ts';
 import { secondsOf } from './reel.ts';
 import type { Player } from './usePlayer.ts';
+import * as phrases from './phrases.ts';
 
-const NOT_KEPT = 'This was not kept: Urvek failed on it. All before it is safe.';
+const NOT_KEPT = phrases.thisWasNotKeptUrvekFailed;
 
 /** How far it is, is told after so many entries. */
 const TOLD_EACH = 20;
@@ -70,7 +71,7 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
       ({ deviceId, seq, time }) =>
         session.append(
           'correction',
-          { amends: { deviceId, seq }, action: 'withdraw', reason: 'the track was taken out again' },
+          { amends: { deviceId, seq }, action: 'withdraw', reason: phrases.theTrackWasTakenOutAgain },
           eventTime(time.walkS, 1),
         ),
       goesOn,

@@ -1,5 +1,6 @@
 import type { Rig } from '@urvek/contract';
 import { inputTrouble, runTimeH } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 export function BatteryLine({ rig }: { rig: Rig }) {
   const trouble = inputTrouble(rig);
@@ -13,7 +14,9 @@ export function BatteryLine({ rig }: { rig: Rig }) {
     );
   return hours === undefined ? null : (
     <p className="mt-1 text-[0.87rem] text-faint">
-      The battery carries the load for <span className="figure">{hours.toFixed(1)} h</span>; less in the cold.
+      {phrases.theBatteryCarriesTheLoadFor}
+      <span className="figure">{hours.toFixed(1)} h</span>
+      {phrases.lessInTheCold}
     </p>
   );
 }

@@ -5,6 +5,7 @@ import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { newId, type SetupForm } from './form.ts';
 import { RigChoice } from './RigChoice.tsx';
+import * as phrases from './phrases.ts';
 
 export function Claims({ form, index }: { form: SetupForm; index: number }) {
   const at = `products.${index}.claims` as const;
@@ -18,7 +19,7 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
   return (
     <fieldset className="mt-3 border-t border-rule pt-2">
       <div className="flex items-center">
-        <legend className="float-left flex-1 font-bold">Claims</legend>
+        <legend className="float-left flex-1 font-bold">{phrases.claims}</legend>
         <button
           type="button"
           className="btn btn-quiet"
@@ -33,14 +34,10 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
             })
           }
         >
-          Add a claim
+          {phrases.addAClaim}
         </button>
       </div>
-      {claims.fields.length === 0 && (
-        <p className="text-faint">
-          None entered. A claim is what the maker or folklore says, in its own unit.
-        </p>
-      )}
+      {claims.fields.length === 0 && <p className="text-faint">{phrases.noneEnteredAClaimIsWhat}</p>}
       {claims.fields.map((field, i) => {
         const kind = entered[i]?.form ?? 'distance';
         return (
@@ -48,46 +45,46 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
             key={field.key}
             className="mt-1 grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.1fr_auto_1fr_1.1fr_1fr_auto]"
           >
-            <Choice label="Of" {...form.register(`${at}.${i}.form`)}>
+            <Choice label={phrases.ofText} {...form.register(`${at}.${i}.form`)}>
               <Options of={CLAIM_FORMS} />
             </Choice>
-            <Tick label="up to" {...form.register(`${at}.${i}.upTo`)} />
+            <Tick label={phrases.upTo} {...form.register(`${at}.${i}.upTo`)} />
             <Field
-              label={isRatio(kind) ? 'Ratio' : kind === 'distance' ? 'Distance' : 'Figure'}
+              label={isRatio(kind) ? phrases.ratio : kind === 'distance' ? phrases.distance : phrases.figure}
               placeholder={
                 {
                   distance: '100 m',
-                  ratio: '2×, +8 % or 3 dB',
-                  throughput: '300 Mbit/s',
-                  'speed ratio': '15× or +20 %',
-                  latency: '50 ms',
+                  ratio: phrases.n28PercentOr3Db,
+                  throughput: phrases.n300MbitS,
+                  'speed ratio': phrases.n15Or20Percent,
+                  latency: phrases.n50Ms,
                 }[kind]
               }
               {...form.register(`${at}.${i}.entered`)}
               error={errors?.[i]?.entered?.message}
             />
-            <Choice label="Condition" {...form.register(`${at}.${i}.condition`)}>
-              <option value="open">open</option>
-              <option value="obstructed">obstructed</option>
-              <option value="unstated">unstated</option>
+            <Choice label={phrases.condition} {...form.register(`${at}.${i}.condition`)}>
+              <option value="open">{phrases.open}</option>
+              <option value="obstructed">{phrases.obstructed}</option>
+              <option value="unstated">{phrases.unstated}</option>
             </Choice>
             <Field
-              label="Source"
+              label={phrases.source}
               {...form.register(`${at}.${i}.source`)}
               error={errors?.[i]?.source?.message}
             />
             <button
               type="button"
               className="btn btn-quiet"
-              aria-label={`Remove claim ${i + 1}`}
+              aria-label={phrases.removeClaim(i + 1)}
               onClick={() => claims.remove(i)}
             >
               <Trash2 aria-hidden size={16} />
             </button>
             {isRatio(kind) && (
-              <Choice className="col-span-3" label="Against" {...form.register(`${at}.${i}.against`)}>
-                <option value="">not stated</option>
-                {own && own.rigs.length > 1 && <option value={own.id}>{own.name}: another rig</option>}
+              <Choice className="col-span-3" label={phrases.against} {...form.register(`${at}.${i}.against`)}>
+                <option value="">{phrases.notStated2}</option>
+                {own && own.rigs.length > 1 && <option value={own.id}>{phrases.anotherRig(own.name)}</option>}
                 {others.map((p) => (
                   <option key={p.id} value={p.id}>
                     {p.name}
@@ -96,15 +93,19 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
               </Choice>
             )}
             {(kind === 'throughput' || kind === 'speed ratio') && (
-              <Choice label="Direction" {...form.register(`${at}.${i}.direction`, emptyIsNone)}>
-                <option value="">not stated</option>
+              <Choice label={phrases.direction} {...form.register(`${at}.${i}.direction`, emptyIsNone)}>
+                <option value="">{phrases.notStated2}</option>
                 <Options of={DIRECTIONS} />
               </Choice>
             )}
-            <RigChoice label="Of the rig" product={own} {...form.register(`${at}.${i}.rigId`, emptyIsNone)} />
+            <RigChoice
+              label={phrases.ofTheRig}
+              product={own}
+              {...form.register(`${at}.${i}.rigId`, emptyIsNone)}
+            />
             {isRatio(kind) && (
               <RigChoice
-                label="Against the rig"
+                label={phrases.againstTheRig}
                 product={all.find((p) => p.id === entered[i]?.against)}
                 {...form.register(`${at}.${i}.againstRigId`, emptyIsNone)}
               />
@@ -114,7 +115,7 @@ export function Claims({ form, index }: { form: SetupForm; index: number }) {
       })}
       {disagreeing.map(([a, b]) => (
         <p key={`${a.id}-${b.id}`} role="status" className="mt-1 border-l-4 border-degraded pl-2">
-          “{a.entered}” and “{b.entered}” cannot both be meant: they differ by more than rounding.
+          {phrases.andCannotBothBeMeantThey(a.entered, b.entered)}
         </p>
       ))}
     </fieldset>

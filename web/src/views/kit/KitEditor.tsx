@@ -16,6 +16,7 @@ import { newId } from './form.ts';
 import { KitList } from './KitList.tsx';
 import { ProductCard } from './ProductCard.tsx';
 import { RigSheet } from './RigSheet.tsx';
+import * as phrases from './phrases.ts';
 
 const newProduct = (): Setup['products'][number] => {
   const unitId = newId();
@@ -32,7 +33,7 @@ const newProduct = (): Setup['products'][number] => {
 
 /** Products in lines, claims on one tape, and the one that is selected. */
 export function KitEditor({ comparison }: Ready) {
-  const { form, bar } = useSetupForm(comparison, 'Kit');
+  const { form, bar } = useSetupForm(comparison, phrases.kit);
   const fields = useFieldArray({ control: form.control, name: 'products', keyName: 'key' });
   const [wanted, select] = useSelected('product');
   const choose = useSelect();
@@ -53,29 +54,29 @@ export function KitEditor({ comparison }: Ready) {
   const differing = rigSheet({ products }, product?.kindId).filter((c) => c.differences.size > 0).length;
   return (
     <Stage
-      title="Kit"
+      title={phrases.kit}
       lead={
         <>
-          What is under test, and are the <Term of="rig">rigs</Term> set up alike?
+          {phrases.whatIsUnderTestAndAre}
+          <Term of="rig">{phrases.rigs2}</Term>
+          {phrases.setUpAlike}
         </>
       }
       actions={
         <>
           {comparison.setup.plan.blind === true && (
             <Link className="btn" to={`/c/${comparison.id}/history`}>
-              History, with the names
+              {phrases.historyWithTheNames}
             </Link>
           )}
           <button className="btn" onClick={add}>
             <Plus aria-hidden size={16} />
-            Add a product
+            {phrases.addAProduct}
           </button>
         </>
       }
     >
-      {products.length === 0 && (
-        <Empty title="No product yet">Add two products of one kind to compare them.</Empty>
-      )}
+      {products.length === 0 && <Empty title={phrases.noProductYet}>{phrases.addTwoProductsOfOneKind}</Empty>}
       {product && (
         <>
           <KitList lines={kitLines({ products })} wrong={wrong} selected={product.id} onSelect={select} />
@@ -83,7 +84,7 @@ export function KitEditor({ comparison }: Ready) {
             views={[
               {
                 id: 'product',
-                name: product.name === '' ? 'New product' : product.name,
+                name: product.name === '' ? phrases.newProduct : product.name,
                 draw: () => (
                   <ProductCard
                     // New when the form is set back: a field that nobody stated would keep what was typed.
@@ -99,7 +100,10 @@ export function KitEditor({ comparison }: Ready) {
               },
               {
                 id: 'sheet',
-                name: differing === 0 ? 'Rig sheet' : `Rig sheet: ${countOf(differing, 'differs', 'differ')}`,
+                name:
+                  differing === 0
+                    ? phrases.rigSheet
+                    : phrases.rigSheet2(countOf(differing, 'differs', 'differ')),
                 draw: () => (
                   <RigSheet
                     key={fields.fields.map((f) => f.key).join()}
@@ -112,7 +116,7 @@ export function KitEditor({ comparison }: Ready) {
           />
         </>
       )}
-      <SaveBar what="kit" {...bar} />
+      <SaveBar what={phrases.kit2} {...bar} />
     </Stage>
   );
 }

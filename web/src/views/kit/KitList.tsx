@@ -3,6 +3,7 @@ import type { KitLine } from '@urvek/study';
 import { Picture } from '../../components/Picture.tsx';
 import { useListKeys } from '../../components/useListKeys.ts';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 const LANE_PX = 380;
 
@@ -31,37 +32,37 @@ export function KitList({
   );
   return (
     <div className="sheet relative max-h-[max(12rem,calc(100vh-14rem))] overflow-auto" data-kit-list>
-      <table className="w-full border-collapse" aria-label="Products">
+      <table className="w-full border-collapse" aria-label={phrases.products}>
         <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
           <tr>
             <th scope="col" className="px-2">
-              Product
+              {phrases.product}
             </th>
             <th scope="col" className="px-2">
-              Kind
+              {phrases.kind}
             </th>
             <th scope="col" className="px-2 font-normal" style={{ width: LANE_PX + 16 }}>
               <Picture scene={reachAxis(scale)} className="block" style={{ width: LANE_PX }} aria-hidden />
-              <span className="sr-only">Claims of distance</span>
+              <span className="sr-only">{phrases.claimsOfDistance}</span>
             </th>
             <th scope="col" className="px-2">
-              Also claimed
+              {phrases.alsoClaimed}
             </th>
             <th scope="col" className="px-2 text-right">
-              Units
+              {phrases.units}
             </th>
             <th scope="col" className="px-2 text-right">
-              Rigs
+              {phrases.rigs}
             </th>
             <th scope="col" className="px-2">
-              Not stated
+              {phrases.notStated}
             </th>
           </tr>
         </thead>
         <tbody ref={list}>
           {lines.map(({ product, kind, distances, otherClaims, missing }, i) => {
             const on = product.id === selected;
-            const name = product.name === '' ? 'New product' : product.name;
+            const name = product.name === '' ? phrases.newProduct : product.name;
             return (
               <tr
                 key={product.id}
@@ -79,7 +80,9 @@ export function KitList({
                   >
                     {name}
                   </button>
-                  {wrong.has(i) && <span className="ml-2 text-[0.87rem] text-lost">needs correcting</span>}
+                  {wrong.has(i) && (
+                    <span className="ml-2 text-[0.87rem] text-lost">{phrases.needsCorrecting}</span>
+                  )}
                 </th>
                 <td className="px-2 whitespace-nowrap">{kind}</td>
                 <td className="px-2">

@@ -2,6 +2,7 @@ import { countOf, LEAST_PLAYOUT_TRIES, playoutDelay, type PlayoutTry } from '@ur
 import { useState } from 'react';
 import { useFieldLog } from '../../api/queries.ts';
 import { learnedDelay } from '../../field/operator.ts';
+import * as phrases from './phrases.ts';
 
 /** Measures how long a rig plays on after its sender is off, at the fixed end, by two presses a try. */
 export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }) {
@@ -16,18 +17,20 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
         className="btn-quiet self-end pb-1 text-left text-[0.87rem]"
         onClick={() => setOpen(true)}
       >
-        Measure the playout delay …
+        {phrases.measureThePlayoutDelay}
       </button>
     );
   const found = playoutDelay(tries, operator);
   return (
-    <section className="col-span-6 grid gap-2 border-2 border-ink p-3" aria-label="Measure the playout delay">
+    <section
+      className="col-span-6 grid gap-2 border-2 border-ink p-3"
+      aria-label={phrases.measureThePlayoutDelay2}
+    >
       <p className="text-[0.87rem] text-faint">
-        At the fixed end, with the sound or picture in front of you: press the first button as you switch the
-        sender off, the second when it is gone. {LEAST_PLAYOUT_TRIES} tries or more.{' '}
-        {operator
-          ? 'The reaction that the trainer learned is taken off.'
-          : 'The usual reaction of 0.6 s is taken off; the trainer learns yours.'}
+        {phrases.atTheFixedEndWithThe(
+          LEAST_PLAYOUT_TRIES,
+          operator ? phrases.theReactionThatTheTrainerLearned : phrases.theUsualReactionOf06,
+        )}
       </p>
       <div className="grid grid-cols-2 gap-2">
         <button
@@ -36,7 +39,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
           disabled={offMs !== undefined}
           onClick={(e) => setOffMs(e.timeStamp)}
         >
-          The sender is off
+          {phrases.theSenderIsOff}
         </button>
         <button
           type="button"
@@ -47,7 +50,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
             setOffMs(undefined);
           }}
         >
-          It is gone
+          {phrases.itIsGone}
         </button>
       </div>
       <p role="status">
@@ -72,7 +75,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
             setTries([]);
           }}
         >
-          Take it
+          {phrases.takeIt}
         </button>
         <button
           type="button"
@@ -83,7 +86,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
             setOffMs(undefined);
           }}
         >
-          Cancel
+          {phrases.cancel}
         </button>
       </div>
     </section>

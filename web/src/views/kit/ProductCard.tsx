@@ -6,6 +6,7 @@ import { Claims } from './Claims.tsx';
 import { Rigs } from './Rigs.tsx';
 import { asFigure } from '../../components/figures.ts';
 import type { SetupForm } from './form.ts';
+import * as phrases from './phrases.ts';
 
 export function ProductCard({
   form,
@@ -22,27 +23,27 @@ export function ProductCard({
   const name = watch(`${at}.name`);
   const kind = kindOf(watch(`${at}.kindId`));
   return (
-    <section className="sheet p-4" aria-label={name || 'New product'}>
+    <section className="sheet p-4" aria-label={name || phrases.newProduct}>
       <div className="flex items-center gap-2">
-        <h2 className="flex-1">{name || 'New product'}</h2>
+        <h2 className="flex-1">{name || phrases.newProduct}</h2>
         <button
           type="button"
           className="btn btn-quiet"
-          aria-label={`Remove ${name || 'this product'}`}
+          aria-label={phrases.remove(name || phrases.thisProduct)}
           onClick={onRemove}
         >
           <Trash2 aria-hidden size={16} />
-          Remove
+          {phrases.remove2}
         </button>
       </div>
       <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
         <Field
           className="col-span-2"
-          label="Name"
+          label={phrases.nameText}
           {...register(`${at}.name`)}
           error={errors?.name?.message}
         />
-        <Choice className="col-span-2" label="Kind" {...register(`${at}.kindId`)}>
+        <Choice className="col-span-2" label={phrases.kind} {...register(`${at}.kindId`)}>
           {KINDS.map((k) => (
             <option key={k.id} value={k.id}>
               {k.name}
@@ -50,40 +51,40 @@ export function ProductCard({
           ))}
         </Choice>
         <Field
-          label="Band"
+          label={phrases.band}
           suffix="MHz"
           inputMode="decimal"
-          placeholder="not stated"
+          placeholder={phrases.notStated2}
           {...register(`${at}.bandMHz`, asFigure)}
           error={errors?.bandMHz?.message}
         />
         <Field
-          label="Power"
+          label={phrases.power}
           suffix="mW"
           inputMode="decimal"
-          placeholder="not stated"
+          placeholder={phrases.notStated2}
           {...register(`${at}.powerMw`, asFigure)}
           error={errors?.powerMw?.message}
         />
         <Field
           className="col-span-2"
-          label="Weakest level it receives, as its maker says"
-          help="Sensitivity, on the data sheet. Without it no range is predicted."
+          label={phrases.weakestLevelItReceivesAsIts}
+          help={phrases.sensitivityOnTheDataSheetWithout}
           suffix="dBm"
           inputMode="decimal"
           {...register(`${at}.sensitivityDbm`, asFigure)}
           error={errors?.sensitivityDbm?.message}
         />
         <p className="col-span-2 self-end sm:col-span-4 pb-1 text-[0.87rem] text-faint">
-          Watched: {kind.watched}. Test signal: {kind.testSignal}.
+          {phrases.watchedTestSignal(kind.watched, kind.testSignal)}
         </p>
       </div>
       <Claims form={form} index={index} />
       <Rigs form={form} index={index} />
-      <More className="mt-3" what="Simulated gear of it, for simulated walks (invented figures)">
+      <More className="mt-3" what={phrases.simulatedGearOfItForSimulated}>
         <div className="grid grid-cols-3 gap-3">
           <Field
-            label="Level needed"
+            label={phrases.levelNeeded}
             suffix="dBm"
             type="number"
             step="any"
@@ -91,7 +92,7 @@ export function ProductCard({
             error={errors?.simulatedGear?.requiredDbm?.message}
           />
           <Field
-            label="Body loss, out"
+            label={phrases.bodyLossOut}
             suffix="dB"
             type="number"
             step="any"
@@ -99,7 +100,7 @@ export function ProductCard({
             error={errors?.simulatedGear?.bodyLossOutDb?.message}
           />
           <Field
-            label="Body loss, back"
+            label={phrases.bodyLossBack}
             suffix="dB"
             type="number"
             step="any"

@@ -7,6 +7,7 @@ import { RigSheetCell } from './RigSheetCell.tsx';
 import { RigSheetHead } from './RigSheetHead.tsx';
 import { SETTINGS, stated } from './rigSheetParts.ts';
 import { MAIN_SETTINGS } from './settings.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Settings as rows, rigs as columns: what differs is notched with its size in dB, what nobody said is hatched; edited
@@ -22,19 +23,22 @@ export function RigSheet({ form, kindId }: { form: SetupForm; kindId: string | u
   );
   const differing = columns.filter((c) => c.differences.size > 0).length;
   return (
-    <section aria-label="Rig sheet">
+    <section aria-label={phrases.rigSheet}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <p role="status" className="flex-1">
           {differing === 0
-            ? 'They are set up alike in everything that is stated.'
-            : `${differing} of ${columns.filter((c) => c.against).length} ${plural(differing, 'differs', 'differ')} from the first rig of ${plural(differing, 'its', 'their')} kind.`}{' '}
-          <span className="text-[0.87rem] text-faint">
-            Notch: differs, with its size; hatched: not stated.
-          </span>
+            ? phrases.theyAreSetUpAlikeIn
+            : phrases.ofFromTheFirstRigOf(
+                differing,
+                columns.filter((c) => c.against).length,
+                plural(differing, 'differs', 'differ'),
+                plural(differing, 'its', 'their'),
+              )}{' '}
+          <span className="text-[0.87rem] text-faint">{phrases.notchDiffersWithItsSizeHatched}</span>
         </p>
-        <Tick label="all kinds" checked={allKinds} onChange={(e) => setAllKinds(e.target.checked)} />
+        <Tick label={phrases.allKinds} checked={allKinds} onChange={(e) => setAllKinds(e.target.checked)} />
         <Tick
-          label={`all ${SETTINGS.length} settings`}
+          label={phrases.allSettings(SETTINGS.length)}
           checked={allRows}
           onChange={(e) => setAllRows(e.target.checked)}
         />
@@ -43,7 +47,7 @@ export function RigSheet({ form, kindId }: { form: SetupForm; kindId: string | u
         className="sheet relative mt-1 max-h-[70vh] overflow-auto"
         tabIndex={0}
         role="group"
-        aria-label="Settings by rig"
+        aria-label={phrases.settingsByRig}
       >
         <table className="border-collapse text-[0.87rem]">
           <thead className="sticky top-0 z-10 bg-sheet shadow-[0_2px_0_var(--color-ink)]">

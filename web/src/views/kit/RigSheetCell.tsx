@@ -3,6 +3,7 @@ import type { SetupForm } from './form.ts';
 import { RigSheetInput } from './RigSheetInput.tsx';
 import { stated } from './rigSheetParts.ts';
 import type { Setting } from './settings.ts';
+import * as phrases from './phrases.ts';
 
 /** One setting of one rig: stated, not stated, or other than the first of its kind. */
 export function RigSheetCell({
@@ -33,8 +34,8 @@ export function RigSheetCell({
         {differs && (
           <span className="figure pr-2 text-[0.87rem] font-bold whitespace-nowrap text-degraded">
             {differs.gainDb === undefined
-              ? 'size unknown'
-              : `${differs.gainDb > 0 ? '+' : ''}${differs.gainDb.toFixed(1)} dB`}
+              ? phrases.sizeUnknown
+              : phrases.db(differs.gainDb > 0 ? '+' : '', differs.gainDb.toFixed(1))}
           </span>
         )}
       </label>

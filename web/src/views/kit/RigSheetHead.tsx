@@ -2,6 +2,7 @@ import { kindOf } from '@urvek/core';
 import type { SheetColumn } from '@urvek/study';
 import type { SetupForm } from './form.ts';
 import { SETTINGS } from './rigSheetParts.ts';
+import * as phrases from './phrases.ts';
 
 /** A column's head: whose rig it is, and another whose settings it can take over. */
 export function RigSheetHead({
@@ -28,12 +29,12 @@ export function RigSheetHead({
         {rig.name}; {kindOf(product.kindId).name}
       </span>
       <select
-        aria-label={`Settings of ${product.name}, ${rig.name}: the same as`}
+        aria-label={phrases.settingsOfTheSameAs(product.name, rig.name)}
         className="mt-0.5 w-40 border border-rule bg-sheet text-[0.87rem] font-normal"
         value=""
         onChange={(e) => take(columns[Number(e.target.value)])}
       >
-        <option value="">copy a column …</option>
+        <option value="">{phrases.copyAColumn}</option>
         {columns.map((c, i) =>
           c === column ? null : (
             <option key={`${c.product.id}-${c.rig.id}`} value={i}>

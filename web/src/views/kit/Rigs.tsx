@@ -10,6 +10,7 @@ import { SettingField } from './SettingField.tsx';
 import { UnitChoice } from './UnitChoice.tsx';
 import { newId, type SetupForm } from './form.ts';
 import { MAIN_SETTINGS, MORE_SETTINGS } from './settings.ts';
+import * as phrases from './phrases.ts';
 
 export function Rigs({ form, index }: { form: SetupForm; index: number }) {
   const product = `products.${index}` as const;
@@ -25,14 +26,14 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
     rigs.append({
       ...rig,
       id: newId(),
-      name: `${rig.name}, copy`,
+      name: phrases.copy(rig.name),
       ...(own ? {} : { unitFixedId: unitId, unitMobileId: unitId }),
     });
   return (
     <>
       <fieldset className="mt-3 border-t border-rule pt-2">
         <div className="flex items-center">
-          <legend className="float-left flex-1 font-bold">Units</legend>
+          <legend className="float-left flex-1 font-bold">{phrases.units}</legend>
           <button
             type="button"
             className="btn btn-quiet"
@@ -40,19 +41,19 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
               units.append({ id: newId(), label: String.fromCharCode(65 + units.fields.length), history: '' })
             }
           >
-            Add a unit
+            {phrases.addAUnit}
           </button>
         </div>
         {units.fields.map((field, i) => (
           <div key={field.key} className="mt-1 grid grid-cols-[1fr_3fr] gap-3">
             <Field
-              label={`Unit ${i + 1}`}
+              label={phrases.unit(i + 1)}
               {...form.register(`${product}.units.${i}.label`)}
               error={errors?.units?.[i]?.label?.message}
             />
             <Field
-              label="History"
-              placeholder="bought, lent, repaired, dropped"
+              label={phrases.history}
+              placeholder={phrases.boughtLentRepairedDropped}
               {...form.register(`${product}.units.${i}.history`)}
             />
           </div>
@@ -60,18 +61,18 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
       </fieldset>
       <fieldset className="mt-3 border-t border-rule pt-2">
         <div className="flex items-center gap-2">
-          <legend className="float-left flex-1 font-bold">Rigs</legend>
+          <legend className="float-left flex-1 font-bold">{phrases.rigs}</legend>
           {elsewhere.length > 0 && (
             <Choice
               hideLabel
-              label="Copy a rig from another product"
+              label={phrases.copyARigFromAnotherProduct}
               value=""
               onChange={(e) => {
                 const from = elsewhere[Number(e.target.value)];
                 if (from) copy(from.rig, false);
               }}
             >
-              <option value="">copy one from …</option>
+              <option value="">{phrases.copyOneFrom}</option>
               {elsewhere.map((x, i) => (
                 <option key={x.rig.id} value={i}>
                   {x.product}: {x.rig.name}
@@ -85,12 +86,12 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
             <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-6">
               <Field
                 className="col-span-2"
-                label="Rig"
+                label={phrases.rig}
                 {...form.register(`${product}.rigs.${i}.name`)}
                 error={errors?.rigs?.[i]?.name?.message}
               />
-              <UnitChoice form={form} index={index} rig={i} end="unitFixedId" label="At the fixed end" />
-              <UnitChoice form={form} index={index} rig={i} end="unitMobileId" label="At the mobile end" />
+              <UnitChoice {...{ form, index, rig: i }} end="unitFixedId" label={phrases.atTheFixedEnd} />
+              <UnitChoice {...{ form, index, rig: i }} end="unitMobileId" label={phrases.atTheMobileEnd} />
               <div className="col-span-2 flex justify-end">
                 <button
                   type="button"
@@ -98,13 +99,13 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                   onClick={() => values[i] && copy(values[i], true)}
                 >
                   <Copy aria-hidden size={15} />
-                  Copy
+                  {phrases.copy2}
                 </button>
                 {rigs.fields.length > 1 && (
                   <button
                     type="button"
                     className="btn btn-quiet"
-                    aria-label={`Remove rig ${values[i]?.name ?? i + 1}`}
+                    aria-label={phrases.removeRig(values[i]?.name ?? i + 1)}
                     onClick={() => rigs.remove(i)}
                   >
                     <Trash2 aria-hidden size={16} />
@@ -115,16 +116,16 @@ export function Rigs({ form, index }: { form: SetupForm; index: number }) {
                 <SettingField key={setting.field} form={form} index={index} rig={i} setting={setting} />
               ))}
             </div>
-            <More what="Antenna, power, firmware, battery and the rest">
+            <More what={phrases.antennaPowerFirmwareBatteryAndThe}>
               <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-6">
                 <Choice
                   className="col-span-2"
-                  label="Antenna stands"
+                  label={phrases.antennaStands}
                   {...form.register(`${product}.rigs.${i}.antennaPlace`, {
                     setValueAs: (v: unknown) => (v === '' ? undefined : v),
                   })}
                 >
-                  <option value="">not stated</option>
+                  <option value="">{phrases.notStated2}</option>
                   <Options of={ANTENNA_PLACES} />
                 </Choice>
                 {MORE_SETTINGS.map((setting) => (

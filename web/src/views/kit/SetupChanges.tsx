@@ -8,6 +8,7 @@ import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Empty, Loading, Trouble } from '../../components/States.tsx';
+import * as phrases from './phrases.ts';
 
 /** So many of a change's things are named. */
 const NAMED = 6;
@@ -15,8 +16,8 @@ const NAMED = 6;
 function whatText(what: readonly string[]): string {
   const more = what.length - NAMED;
   return what.length === 0
-    ? 'as it is first kept'
-    : [...what.slice(0, NAMED), ...(more > 0 ? [`and ${more} more`] : [])].join('; ');
+    ? phrases.asItIsFirstKept
+    : [...what.slice(0, NAMED), ...(more > 0 ? [phrases.andMore(more)] : [])].join('; ');
 }
 
 /** Who changed kit, paths and plan, when and what; each of them can be brought back. */
@@ -36,32 +37,32 @@ export function SetupChanges({ comparison }: Ready) {
       {
         onSuccess: (saved) =>
           notice({
-            text: `As it was after change ${of.revision}`,
+            text: phrases.asItWasAfterChange(of.revision),
             undo: () => mutate({ title, question, setup, revision: saved.revision }),
           }),
       },
     );
   };
   return (
-    <Stage title="History" lead="Who changed kit, paths and plan, when, and what. Logs of walks only grow.">
+    <Stage title={phrases.history} lead={phrases.whoChangedKitPathsAndPlan}>
       {error && <Trouble error={error} />}
       {(refused ?? failed) && <Trouble error={(refused ?? failed) as Error} />}
-      {!data && !error && <Loading what="the history" />}
-      {data?.length === 0 && <Empty title="Nothing is kept yet">The next change is.</Empty>}
+      {!data && !error && <Loading what={phrases.theHistory} />}
+      {data?.length === 0 && <Empty title={phrases.nothingIsKeptYet}>{phrases.theNextChangeIs}</Empty>}
       {data && data.length > 0 && (
-        <table className="sheet w-full text-base" aria-label="Changes of the set-up, the newest first">
+        <table className="sheet w-full text-base" aria-label={phrases.changesOfTheSetUpThe}>
           <thead>
             <tr className="border-b-2 border-ink text-left">
               <th scope="col" className="w-20 px-2 text-right">
-                Change
+                {phrases.change}
               </th>
               <th scope="col" className="pl-4">
-                When
+                {phrases.when}
               </th>
-              <th scope="col">Who</th>
-              <th scope="col">What</th>
+              <th scope="col">{phrases.who}</th>
+              <th scope="col">{phrases.what}</th>
               <th scope="col">
-                <span className="sr-only">Bring back</span>
+                <span className="sr-only">{phrases.bringBack}</span>
               </th>
             </tr>
           </thead>
@@ -70,7 +71,7 @@ export function SetupChanges({ comparison }: Ready) {
               <tr key={r.revision} className="border-b border-rule align-top">
                 <td className="figure px-2 text-right">{r.revision}</td>
                 <td className="figure w-48 pl-4 whitespace-nowrap">{format(r.atMs, 'd MMM yyyy, HH:mm')}</td>
-                <td className="w-40">{r.who ?? 'not kept'}</td>
+                <td className="w-40">{r.who ?? phrases.notKept}</td>
                 <td>{whatText(r.what)}</td>
                 <td className="text-right">
                   {r.revision !== revision && (
@@ -80,7 +81,7 @@ export function SetupChanges({ comparison }: Ready) {
                       disabled={isPending}
                       onClick={() => void bringBack(r).catch(setFailed)}
                     >
-                      Bring back change {r.revision}
+                      {phrases.bringBackChange(r.revision)}
                     </button>
                   )}
                 </td>

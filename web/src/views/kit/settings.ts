@@ -1,4 +1,5 @@
 import type { RigSettings } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 export interface Setting {
   readonly field: keyof RigSettings;
@@ -10,31 +11,31 @@ export interface Setting {
 
 /** What is nearly always stated. */
 export const MAIN_SETTINGS: readonly Setting[] = [
-  { field: 'channel', label: 'Channel', span: 2 },
-  { field: 'heightFixedM', label: 'Height, fixed end', suffix: 'm', span: 2 },
-  { field: 'heightMobileM', label: 'Height, mobile end', suffix: 'm', span: 2 },
+  { field: 'channel', label: phrases.channel, span: 2 },
+  { field: 'heightFixedM', label: phrases.heightFixedEnd, suffix: 'm', span: 2 },
+  { field: 'heightMobileM', label: phrases.heightMobileEnd, suffix: 'm', span: 2 },
 ];
 
 export const MORE_SETTINGS: readonly Setting[] = [
-  { field: 'widthMHz', label: 'Channel width', suffix: 'MHz', span: 2 },
-  { field: 'powerMw', label: 'Power as set', suffix: 'mW', span: 2 },
-  { field: 'playoutDelayS', label: 'Delay of what is heard', suffix: 's', span: 2 },
-  { field: 'gain', label: 'Gain', span: 2 },
-  { field: 'squelch', label: 'Squelch', span: 2 },
-  { field: 'firmware', label: 'Firmware', span: 2 },
-  { field: 'antenna', label: 'Antenna', span: 2 },
-  { field: 'antennaGainDbi', label: 'Antenna gain', suffix: 'dBi', span: 2 },
-  { field: 'feederLossDb', label: 'Feeder loss', suffix: 'dB', span: 2 },
-  { field: 'orientation', label: 'Orientation', span: 4 },
-  { field: 'bodyPosition', label: 'Body position', span: 4 },
-  { field: 'bodyLossDb', label: 'Body loss', suffix: 'dB', span: 2 },
-  { field: 'cables', label: 'Cables and connectors', span: 6 },
-  { field: 'hops', label: 'Hops of a chain with a relay, with commas', span: 6 },
-  { field: 'batteryWh', label: 'Battery', suffix: 'Wh', span: 2 },
-  { field: 'loadW', label: 'Load', suffix: 'W', span: 2 },
-  { field: 'batteryV', label: 'Battery voltage', suffix: 'V', span: 2 },
-  { field: 'inputMinV', label: 'Input, least', suffix: 'V', span: 2 },
-  { field: 'inputMaxV', label: 'Input, most', suffix: 'V', span: 2 },
+  { field: 'widthMHz', label: phrases.channelWidth, suffix: 'MHz', span: 2 },
+  { field: 'powerMw', label: phrases.powerAsSet, suffix: 'mW', span: 2 },
+  { field: 'playoutDelayS', label: phrases.delayOfWhatIsHeard, suffix: 's', span: 2 },
+  { field: 'gain', label: phrases.gain, span: 2 },
+  { field: 'squelch', label: phrases.squelch, span: 2 },
+  { field: 'firmware', label: phrases.firmware, span: 2 },
+  { field: 'antenna', label: phrases.antenna, span: 2 },
+  { field: 'antennaGainDbi', label: phrases.antennaGain, suffix: 'dBi', span: 2 },
+  { field: 'feederLossDb', label: phrases.feederLoss, suffix: 'dB', span: 2 },
+  { field: 'orientation', label: phrases.orientation, span: 4 },
+  { field: 'bodyPosition', label: phrases.bodyPosition, span: 4 },
+  { field: 'bodyLossDb', label: phrases.bodyLoss, suffix: 'dB', span: 2 },
+  { field: 'cables', label: phrases.cablesAndConnectors, span: 6 },
+  { field: 'hops', label: phrases.hopsOfAChainWithA, span: 6 },
+  { field: 'batteryWh', label: phrases.battery, suffix: 'Wh', span: 2 },
+  { field: 'loadW', label: phrases.load, suffix: 'W', span: 2 },
+  { field: 'batteryV', label: phrases.batteryVoltage, suffix: 'V', span: 2 },
+  { field: 'inputMinV', label: phrases.inputLeast, suffix: 'V', span: 2 },
+  { field: 'inputMaxV', label: phrases.inputMost, suffix: 'V', span: 2 },
 ];
 
 const TEXTS: readonly (keyof RigSettings)[] = [

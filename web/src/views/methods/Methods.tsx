@@ -4,6 +4,7 @@ import { useLocation } from 'react-router';
 import reached from '../../../../docs/intervals.md?raw';
 import text from '../../../../docs/methods.md?raw';
 import { anchorOf } from './anchor.ts';
+import * as phrases from './phrases.ts';
 
 // Our own page, not anything that a user wrote: its HTML is taken as it is made.
 const PAGE = marked
@@ -15,7 +16,7 @@ const PAGE = marked
 export function Methods() {
   const { hash } = useLocation();
   useEffect(() => {
-    document.title = 'Methods, Urvek';
+    document.title = phrases.methodsUrvek;
   }, []);
   useEffect(() => {
     if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();

@@ -9,6 +9,7 @@ import type { Cells, GridState } from './gridState.ts';
 import { GridHead } from './GridHead.tsx';
 import { RowBar } from './RowBar.tsx';
 import { useGridCursor } from './useGridCursor.ts';
+import * as phrases from './phrases.ts';
 
 const ROW_PX = 34;
 /** Rows below the last one, to write on. */
@@ -69,7 +70,7 @@ export function Grid({
         ref={place}
         role="grid"
         tabIndex={0}
-        aria-label="Notebook: arrow keys move, Enter or a letter writes, Control and D fills down, Control and Z undoes"
+        aria-label={phrases.notebookArrowKeysMoveEnterOr}
         aria-rowcount={rows.length + 1}
         aria-colcount={shown.length + 1}
         aria-activedescendant={cellId(cursor)}

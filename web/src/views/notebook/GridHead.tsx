@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** The columns' titles, which stay above the rows. */
 export const GridHead = ({ template, titles }: { template: string; titles: readonly string[] }) => (
   <div
@@ -7,7 +9,7 @@ export const GridHead = ({ template, titles }: { template: string; titles: reado
     style={{ gridTemplateColumns: template }}
   >
     <span role="columnheader" className="border-r border-b border-rule px-1 text-[0.87rem]">
-      <span className="sr-only">row</span>
+      <span className="sr-only">{phrases.row}</span>
     </span>
     {titles.map((title) => (
       <span

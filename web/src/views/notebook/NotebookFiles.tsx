@@ -3,6 +3,7 @@ import { FilePick } from '../../components/FilePick.tsx';
 import { fileThread } from '../../components/useFile.ts';
 import { download } from '../../state/download.ts';
 import type { Cells } from './gridState.ts';
+import * as phrases from './phrases.ts';
 
 const LIMIT_BYTES = 5_000_000;
 
@@ -28,18 +29,18 @@ export function NotebookFiles({
         disabled={rows.length === 0}
         onClick={() => download('notebook.csv', writeNotebook(table), 'text/csv')}
       >
-        Save as CSV
+        {phrases.saveAsCsv}
       </button>
       <button type="button" className="btn" disabled={rows.length === 0} onClick={() => void asWorkbook()}>
-        Save as XLSX
+        {phrases.saveAsXlsx}
       </button>
       <FilePick
         kind="notebook"
-        label="From a CSV or XLSX"
-        hint="A table of observations, as CSV or XLSX"
+        label={phrases.fromACsvOrXlsx}
+        hint={phrases.aTableOfObservationsAsCsv}
         accept=".csv,.tsv,.txt,.xlsx,text/csv"
         limitBytes={LIMIT_BYTES}
-        kept="The notebook is as it was."
+        kept={phrases.theNotebookIsAsItWas}
         take={onRead}
       />
     </>

@@ -15,6 +15,7 @@ import { Troubles } from './Troubles.tsx';
 import { useFileNotebook } from './useFileNotebook.ts';
 import { useTaken } from './useTaken.ts';
 import { WordsTable } from './WordsTable.tsx';
+import * as phrases from './phrases.ts';
 
 const NO_SAYINGS: readonly Saying[] = [];
 
@@ -91,8 +92,8 @@ export function NotebookStage({ comparison }: { comparison: Comparison | undefin
   };
   return (
     <Stage
-      title="Write a walk down"
-      lead="One row an observation, in the order of walking: where, and how it was. Leave empty what nobody knows; product, walk and path are as in the row above."
+      title={phrases.writeAWalkDown}
+      lead={phrases.oneRowAnObservationInThe}
       actions={<NotebookFiles rows={rows} onRead={addRows} />}
     >
       <ReadingBar
@@ -104,8 +105,8 @@ export function NotebookStage({ comparison }: { comparison: Comparison | undefin
         {!comparison && (
           <Field
             className="w-56"
-            label="Comparison"
-            placeholder="From a notebook"
+            label={phrases.comparison}
+            placeholder={phrases.fromANotebook}
             value={title}
             onChange={(e) => setTitle(e.target.value)}
           />

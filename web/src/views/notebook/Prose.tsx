@@ -3,6 +3,7 @@ import { readProse, type ProposedRow, type ProseContext } from '@urvek/study';
 import { useId, useState } from 'react';
 import type { Cells } from './gridState.ts';
 import { ProseRow, type OfferedRow } from './ProseRow.tsx';
+import * as phrases from './phrases.ts';
 
 /** Signs of a long day's notes. */
 const LONGEST_PROSE = 50_000;
@@ -29,16 +30,16 @@ export function Prose({
   const taken = found?.filter((r) => r.taken) ?? [];
   return (
     <details className="sheet mt-3 p-3">
-      <summary className="cursor-pointer font-bold">From notes as text</summary>
+      <summary className="cursor-pointer font-bold">{phrases.fromNotesAsText}</summary>
       <div className="mt-2">
         <label htmlFor={id} className="block text-[0.87rem] text-faint">
-          Notes, as they were written
+          {phrases.notesAsTheyWereWritten}
         </label>
         <textarea
           id={id}
           className="input min-h-28 w-full"
           maxLength={LONGEST_PROSE}
-          placeholder="Clear at 50 m, a slight crackle at about 100 m, gone at 150 yards."
+          placeholder={phrases.clearAt50MASlight}
           value={text}
           onChange={(e) => {
             setText(e.target.value);
@@ -53,17 +54,15 @@ export function Prose({
           disabled={text.trim() === ''}
           onClick={() => setFound(readProse(text, context).map((row) => ({ ...row, taken: true })))}
         >
-          Propose rows
+          {phrases.proposeRows}
         </button>
       </p>
       {found && (
-        <div className="mt-2 grid gap-2" role="group" aria-label="Proposed rows">
+        <div className="mt-2 grid gap-2" role="group" aria-label={phrases.proposedRows}>
           {found.length === 0 ? (
-            <p role="status">
-              Nothing in it tells of a place, a quality, a reading or something that happened.
-            </p>
+            <p role="status">{phrases.nothingInItTellsOfA}</p>
           ) : (
-            <p className="max-w-[80ch]" aria-label="What was used of the notes">
+            <p className="max-w-[80ch]" aria-label={phrases.whatWasUsedOfTheNotes}>
               {pieces(text, found).map(({ used, part }, i) =>
                 used ? (
                   <mark key={i} className="bg-[#dbe7ee] text-ink underline decoration-2">
@@ -98,7 +97,7 @@ export function Prose({
                   setText('');
                 }}
               >
-                Put {countOf(taken.length, 'row')} into the grid
+                {phrases.putIntoTheGrid(countOf(taken.length, 'row'))}
               </button>
             </p>
           )}

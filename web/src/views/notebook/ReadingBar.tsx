@@ -3,6 +3,7 @@ import { COLUMNS, type Column } from '@urvek/study';
 import type { ReactNode } from 'react';
 import { Choice, Options } from '../../components/Field.tsx';
 import type { Reading } from './draft.ts';
+import * as phrases from './phrases.ts';
 
 /** How what is written is to be read, and which columns are shown. */
 export const ReadingBar = ({
@@ -21,35 +22,35 @@ export const ReadingBar = ({
   <div className="sheet mb-3 flex flex-wrap items-end gap-3 p-3">
     {children}
     <Choice
-      label="Figures without a unit are"
+      label={phrases.figuresWithoutAUnitAre}
       value={reading.unit ?? ''}
       onChange={(e) => onChange({ unit: e.target.value })}
     >
-      <option value="">asked about</option>
+      <option value="">{phrases.askedAbout}</option>
       <Options of={LENGTH_UNITS} />
     </Choice>
     <Choice
-      label="Distances by"
+      label={phrases.distancesBy}
       value={reading.method ?? ''}
       onChange={(e) => onChange({ method: e.target.value })}
     >
-      <option value="">as the path says, else by eye</option>
+      <option value="">{phrases.asThePathSaysElseBy}</option>
       <Options of={DISTANCE_METHODS} />
     </Choice>
     <Choice
-      label="New products are"
+      label={phrases.newProductsAre}
       value={reading.kindId ?? ''}
       onChange={(e) => onChange({ kindId: e.target.value })}
     >
-      <option value="">not stated</option>
+      <option value="">{phrases.notStated}</option>
       {KINDS.map((k) => (
         <option key={k.id} value={k.id}>
           {k.name}
         </option>
       ))}
     </Choice>
-    <Choice label="More columns" value="" onChange={(e) => onShow(e.target.value as Column)}>
-      <option value="">show …</option>
+    <Choice label={phrases.moreColumns} value="" onChange={(e) => onShow(e.target.value as Column)}>
+      <option value="">{phrases.show}</option>
       {COLUMNS.filter((c) => !shown.includes(c)).map((c) => (
         <option key={c} value={c}>
           {c.replaceAll('_', ' ')}

@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** What is done to whole rows; counted from none. */
 export const RowBar = ({
   from,
@@ -12,10 +14,10 @@ export const RowBar = ({
 }) => (
   <p className="mt-1 flex flex-wrap gap-2">
     <button type="button" className="btn btn-quiet" onClick={onBefore}>
-      Row before
+      {phrases.rowBefore}
     </button>
     <button type="button" className="btn btn-quiet" onClick={onRemove}>
-      Remove {to > from ? `rows ${from + 1} to ${to + 1}` : `row ${from + 1}`}
+      {phrases.remove(to > from ? phrases.rowsTo(from + 1, to + 1) : phrases.row2(from + 1))}
     </button>
   </p>
 );

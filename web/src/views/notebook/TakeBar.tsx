@@ -2,6 +2,7 @@ import { countOf } from '@urvek/core';
 import type { TakenNotebook } from '@urvek/study';
 import { OutOfReach } from '../../api/client.ts';
 import { Trouble } from '../../components/States.tsx';
+import * as phrases from './phrases.ts';
 
 /** What the rows come to, and the press that makes walks of them. */
 export function TakeBar({
@@ -28,28 +29,22 @@ export function TakeBar({
           disabled={taken.walks.length === 0 || wrong > 0 || busy}
           onClick={onTake}
         >
-          {isPending ? 'Taking them …' : `Take ${countOf(taken.rows, 'row')}`}
+          {isPending ? phrases.takingThem : phrases.take(countOf(taken.rows, 'row'))}
         </button>
         {wrong > 0 && taken.walks.length > 0 && (
           <button type="button" className="btn" disabled={busy} onClick={onTake}>
-            Leave {wrong} here, and take the other {taken.rows}
+            {phrases.leaveHereAndTakeTheOther(wrong, taken.rows)}
           </button>
         )}
         <span className="text-faint">
-          {isStale && 'Reading the rows … '}
+          {isStale && phrases.readingTheRows}
           {countOf(taken.walks.length, 'walk')}
-          {taken.made.length > 0 && `; new: ${taken.made.join(', ')}, all else of them not stated`}
+          {taken.made.length > 0 && phrases.newAllElseOfThemNot(taken.made.join(', '))}
         </span>
       </div>
       {error && (
         <Trouble
-          error={
-            error instanceof OutOfReach
-              ? new OutOfReach(
-                  'The base does not answer. What is written here stays on this device: take it again when it does.',
-                )
-              : error
-          }
+          error={error instanceof OutOfReach ? new OutOfReach(phrases.theBaseDoesNotAnswerWhat) : error}
         />
       )}
     </>

@@ -1,6 +1,7 @@
 import { GRADES, readWords, sayingsOf, type Grade, type Saying } from '@urvek/core';
 import { useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** So many sayings of the whole table are shown at once; the rest is found by writing a part of it. */
 const SHOWN = 30;
@@ -44,41 +45,43 @@ export function WordsTable({
         <td>
           <Choice
             hideLabel
-            label={`“${saying}” means`}
+            label={phrases.means(saying)}
             value={mine ? (mine.unsure ? ASKED : String(mine.grade)) : ''}
             onChange={(e) => put(saying, e.target.value)}
           >
-            <option value="">{whole ? 'as it is read' : 'as the table has it'}</option>
+            <option value="">{whole ? phrases.asItIsRead : phrases.asTheTableHasIt}</option>
             {GRADES.map((g) => (
               <option key={g} value={g}>
-                grade {g}, here
+                {phrases.gradeHere(g)}
               </option>
             ))}
-            <option value={ASKED}>asked each time</option>
+            <option value={ASKED}>{phrases.askedEachTime}</option>
           </Choice>
         </td>
       </tr>
     );
   };
-  const inTable = (s: Saying): string => (s.unsure ? `asked; most often ${s.grade}` : `grade ${s.grade}`);
+  const inTable = (s: Saying): string =>
+    s.unsure ? phrases.askedMostOften(s.grade) : phrases.grade(s.grade);
   const read = (text: string): string => {
     const found = readWords(text, kindId, own);
-    if (!found) return 'nothing of the quality: kept as a remark';
-    return 'ask' in found ? `asked: ${found.ask}` : `grade ${found.grade}, from “${found.from}”`;
+    if (!found) return phrases.nothingOfTheQualityKeptAs;
+    return 'ask' in found ? phrases.asked(found.ask) : phrases.gradeFrom(found.grade, found.from);
   };
   return (
     <details className="sheet mt-3 p-3">
       <summary className="cursor-pointer font-bold">
-        What words are taken to mean{own.length > 0 && ` (${own.length} of your own)`}
+        {phrases.whatWordsAreTakenToMean}
+        {own.length > 0 && phrases.ofYourOwn(own.length)}
       </summary>
       <div className="mt-2 grid gap-4 lg:grid-cols-2">
-        <section aria-label="Words of this notebook, and your own">
+        <section aria-label={phrases.wordsOfThisNotebookAndYour}>
           <table className="table">
             <thead>
               <tr>
-                <th>Written here</th>
-                <th>Read as</th>
-                <th>Here it means</th>
+                <th>{phrases.writtenHere}</th>
+                <th>{phrases.readAs}</th>
+                <th>{phrases.hereItMeans}</th>
               </tr>
             </thead>
             <tbody>
@@ -96,21 +99,21 @@ export function WordsTable({
           >
             <Field
               className="w-56"
-              label="Another saying"
-              placeholder="like a bathroom"
+              label={phrases.anotherSaying}
+              placeholder={phrases.likeABathroom}
               maxLength={120}
               value={words}
               onChange={(e) => setWords(e.target.value)}
             />
             <button className="btn" disabled={!tidy(words)}>
-              Add it, as grade 3
+              {phrases.addItAsGrade3}
             </button>
           </form>
         </section>
-        <section aria-label="The whole table">
+        <section aria-label={phrases.theWholeTable}>
           <Field
-            label="Look a saying up, of the whole table"
-            placeholder="crack"
+            label={phrases.lookASayingUpOfThe}
+            placeholder={phrases.crack}
             value={part}
             onChange={(e) => setPart(e.target.value)}
           />
@@ -118,21 +121,21 @@ export function WordsTable({
             <table className="table mt-1">
               <thead>
                 <tr>
-                  <th>Saying</th>
-                  <th>Usually</th>
-                  <th>Here it means</th>
+                  <th>{phrases.saying}</th>
+                  <th>{phrases.usually}</th>
+                  <th>{phrases.hereItMeans}</th>
                 </tr>
               </thead>
               <tbody>{table.slice(0, SHOWN).map((s) => row(s.words, inTable(s), false))}</tbody>
             </table>
           )}
-          {table.length > SHOWN && <p className="text-faint">and {table.length - SHOWN} more: write on</p>}
-          {sought !== '' && table.length === 0 && <p>No saying of the table has that in it.</p>}
+          {table.length > SHOWN && (
+            <p className="text-faint">{phrases.andMoreWriteOn(table.length - SHOWN)}</p>
+          )}
+          {sought !== '' && table.length === 0 && <p>{phrases.noSayingOfTheTableHas}</p>}
         </section>
       </div>
-      <p className="mt-2 text-faint">
-        What is changed here goes with the comparison once rows are taken, for notes on its walks too.
-      </p>
+      <p className="mt-2 text-faint">{phrases.whatIsChangedHereGoesWith}</p>
     </details>
   );
 }

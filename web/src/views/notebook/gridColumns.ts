@@ -1,6 +1,7 @@
 import { createColumnHelper, columnVisibilityFeature, tableFeatures } from '@tanstack/react-table';
 import { COLUMNS, type Column } from '@urvek/study';
 import type { Cells } from './gridState.ts';
+import * as phrases from './phrases.ts';
 
 export const features = tableFeatures({ columnVisibilityFeature });
 const helper = createColumnHelper<typeof features, Cells>();
@@ -22,4 +23,4 @@ const WIDTH = '6.5rem';
 
 /** Widths of the row's number and of the columns shown, as a grid's template. */
 export const templateOf = (shown: readonly Column[]): string =>
-  `3rem ${shown.map((c) => WIDE[c] ?? WIDTH).join(' ')}`;
+  phrases.n3rem(shown.map((c) => WIDE[c] ?? WIDTH).join(' '));

@@ -5,6 +5,7 @@ import type { TakenNotebook } from '@urvek/study';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
 import { useNotice } from '../../components/Notice.tsx';
+import * as phrases from './phrases.ts';
 
 /** Sends what the rows come to: the comparison where it is new, what is new in its set-up, and the walks. */
 export function useFileNotebook({
@@ -31,7 +32,7 @@ export function useFileNotebook({
     mutationFn: async () => {
       const into =
         comparison ??
-        (await base.create({ id: newId, title: title.trim() || 'From a notebook', question: '' }));
+        (await base.create({ id: newId, title: title.trim() || phrases.fromANotebook, question: '' }));
       if (taken.made.length > 0 || sayings)
         await base.update(into.id, {
           title: into.title,
@@ -50,7 +51,11 @@ export function useFileNotebook({
       for (const key of [['walks', id], ['comparison', id], ['comparisons']])
         void client.invalidateQueries({ queryKey: key });
       notice({
-        text: `${taken.rows} rows are ${countOf(taken.walks.length, 'walk')} now${left > 0 ? `; ${left} wait in the notebook` : ''}`,
+        text: phrases.rowsAreNow(
+          taken.rows,
+          countOf(taken.walks.length, 'walk'),
+          left > 0 ? phrases.waitInTheNotebook(left) : '',
+        ),
       });
       void navigate(`/c/${id}/trace`);
     },

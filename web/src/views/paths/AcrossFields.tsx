@@ -4,9 +4,10 @@ import { Choice, Field } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
 import { MaterialChoice } from './MaterialChoice.tsx';
 import type { SetupForm } from './pathsParts.tsx';
+import * as phrases from './phrases.ts';
 
 const KIND_WORDS: Readonly<Record<ObstructionKind, string>> = {
-  'fixed-loss': 'loss by eye',
+  'fixed-loss': phrases.lossByEye,
   slab: 'wall',
   foliage: 'foliage',
   'knife-edge': 'edge',
@@ -44,9 +45,14 @@ export function AcrossFields({ form, index, nth }: { form: SetupForm; index: num
   );
   return (
     <>
-      <Field label="What" className="w-48" {...form.register(`${at}.label`)} error={errors?.label?.message} />
+      <Field
+        label={phrases.what}
+        className="w-48"
+        {...form.register(`${at}.label`)}
+        error={errors?.label?.message}
+      />
       <Choice
-        label="Kind"
+        label={phrases.kind}
         className="w-36"
         value={value.kind}
         onChange={(e) => become(e.target.value as ObstructionKind)}
@@ -57,12 +63,12 @@ export function AcrossFields({ form, index, nth }: { form: SetupForm; index: num
           </option>
         ))}
       </Choice>
-      {figure('atM', value.kind === 'foliage' ? 'From' : 'At', 'm')}
-      {value.kind === 'foliage' && figure('toM', 'To', 'm')}
+      {figure('atM', value.kind === 'foliage' ? phrases.from : phrases.at, 'm')}
+      {value.kind === 'foliage' && figure('toM', phrases.to, 'm')}
       {value.kind === 'slab' && <MaterialChoice {...form.register(`${at}.material`)} />}
-      {value.kind === 'slab' && figure('thicknessM', 'Thickness', 'm')}
-      {value.kind === 'knife-edge' && figure('heightM', 'Height', 'm')}
-      {value.kind === 'fixed-loss' && figure('lossDb', 'Loss (by eye)', 'dB')}
+      {value.kind === 'slab' && figure('thicknessM', phrases.thickness, 'm')}
+      {value.kind === 'knife-edge' && figure('heightM', phrases.height, 'm')}
+      {value.kind === 'fixed-loss' && figure('lossDb', phrases.lossByEye2, 'dB')}
     </>
   );
 }

@@ -2,6 +2,7 @@ import { FEATURE_KINDS, isLine, planPoints, type FeatureKind, type PlanPoint } f
 import { Choice } from '../../components/Field.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 import { KIND_NAME, newFeature } from './planTools.ts';
+import * as phrases from './phrases.ts';
 
 /** Puts a thing on the plan without drawing it: beside the middle of the first leg, to be moved by its figures. */
 export function AddDrawn({
@@ -38,11 +39,11 @@ export function AddDrawn({
   return (
     <Choice
       hideLabel
-      label="Add to the plan by figures"
+      label={phrases.addToThePlanByFigures}
       value=""
       onChange={(e) => add(e.target.value as FeatureKind)}
     >
-      <option value="">add by figures …</option>
+      <option value="">{phrases.addByFigures}</option>
       {FEATURE_KINDS.map((k) => (
         <option key={k} value={k}>
           {KIND_NAME[k]}

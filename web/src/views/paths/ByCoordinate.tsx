@@ -3,6 +3,7 @@ import type { SetupPath } from '@urvek/study';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import type { Points } from './knownPointsParts.ts';
+import * as phrases from './phrases.ts';
 
 /** A checkpoint by its coordinate. */
 export function ByCoordinate({ path, onPoints }: { path: SetupPath; onPoints: (points: Points) => void }) {
@@ -12,22 +13,27 @@ export function ByCoordinate({ path, onPoints }: { path: SetupPath; onPoints: (p
   const add = (): void => {
     const place = parseCoordinate(text);
     if (!place || !path.fixedEnd) {
-      setSaid('Write latitude and longitude in degrees, as in "52.9712, -4.0231".');
+      setSaid(phrases.writeLatitudeAndLongitudeInDegrees);
       return;
     }
     const { travelledM, offM } = placeOnRoute(coordinatesOf(path, path.fixedEnd), place);
     const atM = Math.round(travelledM * 10) / 10;
-    onPoints([{ name: name.trim() || `point ${path.checkpoints.length + 1}`, atM }]);
-    setSaid(`At ${atM} m, ${offM.toFixed(1)} m off the route.`);
+    onPoints([{ name: name.trim() || phrases.point(path.checkpoints.length + 1), atM }]);
+    setSaid(phrases.atMMOffTheRoute(atM, offM.toFixed(1)));
     setText('');
     setName('');
   };
   return (
     <div className="mt-1 grid grid-cols-[1fr_1.6fr_auto] items-end gap-2">
-      <Field label="Name" value={name} onChange={(e) => setName(e.target.value)} />
-      <Field label="Latitude, longitude" suffix="°" value={text} onChange={(e) => setText(e.target.value)} />
+      <Field label={phrases.nameText} value={name} onChange={(e) => setName(e.target.value)} />
+      <Field
+        label={phrases.latitudeLongitude}
+        suffix="°"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
       <button type="button" className="btn" onClick={add}>
-        Add it
+        {phrases.addIt}
       </button>
       <p role="status" className="col-span-3">
         {said}

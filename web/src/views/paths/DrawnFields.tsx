@@ -4,6 +4,7 @@ import { asFigure, asMetres } from '../../components/figures.ts';
 import { MaterialChoice } from './MaterialChoice.tsx';
 import type { SetupForm } from './pathsParts.tsx';
 import { KIND_NAME } from './planTools.ts';
+import * as phrases from './phrases.ts';
 
 /** Which figures a kind has. */
 const FIGURES: Readonly<Record<FeatureKind, readonly ('thicknessM' | 'heightM' | 'lossDb')[]>> = {
@@ -60,7 +61,7 @@ export function DrawnFields({ form, index, nth }: { form: SetupForm; index: numb
       ))}
       <Field
         key={outlineText(feature.outline)}
-        label="Corners, east north"
+        label={phrases.cornersEastNorth}
         suffix="m"
         className="w-72"
         defaultValue={outlineText(feature.outline)}

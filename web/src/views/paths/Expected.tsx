@@ -3,6 +3,7 @@ import { endsText } from '@urvek/draw';
 import { Length } from '../../components/Length.tsx';
 import { useUnit } from '../../state/unit.ts';
 import type { Predicted } from './predictionParts.tsx';
+import * as phrases from './phrases.ts';
 
 export function Expected({ predicted, model }: { predicted: readonly Predicted[]; model: string }) {
   const [unit] = useUnit();
@@ -13,11 +14,11 @@ export function Expected({ predicted, model }: { predicted: readonly Predicted[]
       <table className="table">
         <thead>
           <tr>
-            <th>Predicted, in separation</th>
+            <th>{phrases.predictedInSeparation}</th>
             {predicted[0]?.prediction.events.map((e) => (
               <th key={e.criterion}>{e.criterion}</th>
             ))}
-            <th>Breaks first</th>
+            <th>{phrases.breaksFirst}</th>
           </tr>
         </thead>
         <tbody>
@@ -28,7 +29,7 @@ export function Expected({ predicted, model }: { predicted: readonly Predicted[]
               </th>
               {prediction.events.map((e) => (
                 <td key={e.criterion} className="figure">
-                  {e.lowM === undefined ? 'not on this path' : endsText(e.lowM, e.highM, show)}
+                  {e.lowM === undefined ? phrases.notOnThisPath : endsText(e.lowM, e.highM, show)}
                 </td>
               ))}
               <td>
@@ -36,11 +37,12 @@ export function Expected({ predicted, model }: { predicted: readonly Predicted[]
                   <>
                     {prediction.breaks.because}{' '}
                     <span className="text-faint">
-                      (<Length m={prediction.breaks.travelledM} /> along the path)
+                      (<Length m={prediction.breaks.travelledM} />
+                      {phrases.alongThePath}
                     </span>
                   </>
                 ) : (
-                  'should hold to the end'
+                  phrases.shouldHoldToTheEnd
                 )}
               </td>
             </tr>
@@ -48,13 +50,14 @@ export function Expected({ predicted, model }: { predicted: readonly Predicted[]
         </tbody>
       </table>
       <p className="mt-1 text-[0.87rem] text-faint">
-        Model: {model}, shadowing of {SHADOWING_SD_DB} dB (8 of 10 places lie in the band). Events at margins
-        of{' '}
-        {Object.entries(EVENT_MARGIN_DB)
-          .map(([c, db]) => `${db} dB (${c})`)
-          .join(', ')}
-        : an assumption for digital links. Beside the measured, never instead.
-        {warnings.map((w) => ` Note: ${w}.`)}
+        {phrases.modelShadowingOfDb8Of(
+          model,
+          SHADOWING_SD_DB,
+          Object.entries(EVENT_MARGIN_DB)
+            .map(([c, db]) => phrases.db2(db, c))
+            .join(', '),
+        )}
+        {warnings.map((w) => phrases.note(w))}
       </p>
     </div>
   );

@@ -1,6 +1,7 @@
 import { LEAST_STEP_M, TOLERANCE_M, writeGeoJson, writeGpx, writeKml } from '@urvek/core';
 import { type SetupPath, routeFileOf } from '@urvek/study';
 import { download } from '../../state/download.ts';
+import * as phrases from './phrases.ts';
 
 const FORMATS = [
   { name: 'GPX', ending: 'gpx', type: 'application/gpx+xml', write: writeGpx },
@@ -12,15 +13,15 @@ export function Exports({ path }: { path: SetupPath }) {
   const file = routeFileOf(path);
   return (
     <p className="mt-1 text-[0.87rem]">
-      Fixed end at{' '}
+      {phrases.fixedEndAt}
       <span className="figure">
         {path.fixedEnd?.latitudeDeg.toFixed(6)}°, {path.fixedEnd?.longitudeDeg.toFixed(6)}°
       </span>
-      . Fixes within {LEAST_STEP_M} m of the last, or {TOLERANCE_M} m of the line, add no length.{' '}
+      {phrases.fixesWithinMOfTheLast(LEAST_STEP_M, TOLERANCE_M)}
       {path.keepPrivate ? (
-        <strong>This place is private: a file of it is for yourself.</strong>
+        <strong>{phrases.thisPlaceIsPrivateAFile}</strong>
       ) : (
-        'The file holds coordinates: mind whose place it shows.'
+        phrases.theFileHoldsCoordinatesMindWhose
       )}
       {FORMATS.map(({ name, ending, type, write }) => (
         <button
@@ -29,7 +30,7 @@ export function Exports({ path }: { path: SetupPath }) {
           className="btn-quiet ml-3"
           onClick={() => file && download(`${path.name}.${ending}`, write(file), type)}
         >
-          Save as {name}
+          {phrases.saveAs(name)}
         </button>
       ))}
     </p>

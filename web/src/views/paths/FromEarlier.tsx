@@ -5,6 +5,7 @@ import { useComparisons } from '../../api/queries.ts';
 import { Choice } from '../../components/Field.tsx';
 import { useComparisonId } from '../../components/WithWorkspace.tsx';
 import type { Points } from './knownPointsParts.ts';
+import * as phrases from './phrases.ts';
 
 /** Checkpoints of a path of an earlier comparison. */
 export function FromEarlier({ taken, onPoints }: { taken: Points; onPoints: (points: Points) => void }) {
@@ -17,17 +18,16 @@ export function FromEarlier({ taken, onPoints }: { taken: Points; onPoints: (poi
     enabled: chosen !== '',
   });
   const others = comparisons?.filter((c) => c.id !== id) ?? [];
-  if (others.length === 0)
-    return <p className="mt-1 text-faint">There is no other comparison to take points from.</p>;
+  if (others.length === 0) return <p className="mt-1 text-faint">{phrases.thereIsNoOtherComparisonTo}</p>;
   return (
     <div className="mt-1 flex flex-wrap items-end gap-2">
       <Choice
-        label="Known points of"
+        label={phrases.knownPointsOf}
         value={chosen}
         onChange={(e) => setChosen(e.target.value)}
         className="w-56"
       >
-        <option value="">choose a comparison</option>
+        <option value="">{phrases.chooseAComparison}</option>
         {others.map((c) => (
           <option key={c.id} value={c.id}>
             {c.title}
@@ -44,7 +44,7 @@ export function FromEarlier({ taken, onPoints }: { taken: Points; onPoints: (poi
             onPoints(p.checkpoints.filter((c) => !taken.some((t) => t.name === c.name && t.atM === c.atM)))
           }
         >
-          {p.name}: {p.checkpoints.length} points
+          {phrases.points(p.name, p.checkpoints.length)}
         </button>
       ))}
     </div>

@@ -1,6 +1,7 @@
 import type { PointerEvent } from 'react';
 import type { PlanScale } from '@urvek/draw';
 import { stepOf, type Handle } from './planHandles.ts';
+import * as phrases from './phrases.ts';
 
 /** A handle on the plan: dragged, moved by arrow keys, removed by the delete key. */
 export const HandleMark = ({
@@ -24,7 +25,7 @@ export const HandleMark = ({
     data-handle
     className="fill-sheet stroke-ink stroke-2 focus-visible:stroke-accent"
     style={{ cursor: 'grab' }}
-    aria-label={`${handle.label}: ${handle.at[0].toFixed(1)} m east, ${handle.at[1].toFixed(1)} m north; arrow keys move it`}
+    aria-label={phrases.mEastMNorthArrowKeys(handle.label, handle.at[0].toFixed(1), handle.at[1].toFixed(1))}
     onPointerDown={onGrab}
     onKeyDown={(e) => {
       const by = stepOf(e.key, e.shiftKey);

@@ -1,6 +1,7 @@
 import { Field } from '../../components/Field.tsx';
 import { asMetres } from '../../components/figures.ts';
 import type { SetupForm } from './pathsParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** What must be minded, and where on the route it is. */
 export function HazardFields({ form, index, nth }: { form: SetupForm; index: number; nth: number }) {
@@ -9,14 +10,14 @@ export function HazardFields({ form, index, nth }: { form: SetupForm; index: num
   return (
     <>
       <Field
-        label="What to mind"
+        label={phrases.whatToMind}
         className="w-64"
-        placeholder="stairs, kerb, water"
+        placeholder={phrases.stairsKerbWater}
         {...form.register(`${at}.what`)}
         error={errors?.what?.message}
       />
       <Field
-        label="At"
+        label={phrases.at}
         suffix="m"
         className="w-32"
         {...form.register(`${at}.atM`, asMetres)}

@@ -6,6 +6,7 @@ import { Choice, Field, Options } from '../../components/Field.tsx';
 import { asFigure } from '../../components/figures.ts';
 import { newId } from '../kit/form.ts';
 import { type SetupForm, number } from './onAirParts.tsx';
+import * as phrases from './phrases.ts';
 
 export function Interference({ form }: { form: SetupForm }) {
   const records = useFieldArray({ control: form.control, name: 'interference', keyName: 'key' });
@@ -14,14 +15,14 @@ export function Interference({ form }: { form: SetupForm }) {
   return (
     <fieldset>
       <div className="flex items-center gap-2 border-b border-ink pb-1">
-        <legend className="float-left flex-1 font-bold">Interference, as a cabled or shielded test</legend>
+        <legend className="float-left flex-1 font-bold">{phrases.interferenceAsACabledOrShielded}</legend>
         <button
           type="button"
           className="btn"
           onClick={() =>
             records.append({
               id: newId(),
-              label: 'Source',
+              label: phrases.source,
               test: 'cabled',
               frequencyMHz: 2437,
               sweep: '',
@@ -29,12 +30,11 @@ export function Interference({ form }: { form: SetupForm }) {
             })
           }
         >
-          Add a source
+          {phrases.addASource}
         </button>
       </div>
       <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.87rem]">
-        Interference on purpose is unlawful in most places outside a shielded room or a cable. The result is a
-        ratio of wanted to unwanted, not a range.
+        {phrases.interferenceOnPurposeIsUnlawfulIn}
       </p>
       {records.fields.map((field, i) => {
         const at = `interference.${i}` as const;
@@ -57,24 +57,28 @@ export function Interference({ form }: { form: SetupForm }) {
         );
         return (
           <div key={field.key} className="mt-2 grid grid-cols-4 items-end gap-2 border-b border-rule pb-2">
-            <Field label="Source" {...form.register(`${at}.label`)} error={errors?.[i]?.label?.message} />
-            <Choice label="Test" {...form.register(`${at}.test`)}>
+            <Field
+              label={phrases.source}
+              {...form.register(`${at}.label`)}
+              error={errors?.[i]?.label?.message}
+            />
+            <Choice label={phrases.test} {...form.register(`${at}.test`)}>
               <Options of={INTERFERENCE_TESTS} />
             </Choice>
-            {figure('frequencyMHz', 'Frequency', 'MHz')}
-            {figure('sourceDbm', cabled ? 'At its connector' : 'EIRP', 'dBm')}
-            <Field label="Sweep" {...form.register(`${at}.sweep`)} />
-            {figure('duty', 'Duty, 0 to 1')}
-            {figure('toFixed', 'To the fixed end', cabled ? 'dB' : 'm')}
-            {figure('toMobile', 'To the mobile end', cabled ? 'dB' : 'm')}
+            {figure('frequencyMHz', phrases.frequency, phrases.mhz)}
+            {figure('sourceDbm', cabled ? phrases.atItsConnector : phrases.eirp, 'dBm')}
+            <Field label={phrases.sweep} {...form.register(`${at}.sweep`)} />
+            {figure('duty', phrases.duty0To1)}
+            {figure('toFixed', phrases.toTheFixedEnd, cabled ? 'dB' : 'm')}
+            {figure('toMobile', phrases.toTheMobileEnd, cabled ? 'dB' : 'm')}
             <Field
-              label="Wanted, fixed end"
+              label={phrases.wantedFixedEnd}
               suffix="dBm"
               inputMode="decimal"
               {...form.register(`${at}.wantedAtFixedDbm`, asFigure)}
             />
             <Field
-              label="Wanted, mobile end"
+              label={phrases.wantedMobileEnd}
               suffix="dBm"
               inputMode="decimal"
               {...form.register(`${at}.wantedAtMobileDbm`, asFigure)}
@@ -84,7 +88,7 @@ export function Interference({ form }: { form: SetupForm }) {
               <button
                 type="button"
                 className="btn btn-quiet float-right"
-                aria-label={`Remove source ${i + 1}`}
+                aria-label={phrases.removeSource(i + 1)}
                 onClick={() => records.remove(i)}
               >
                 <Trash2 aria-hidden size={16} />

@@ -1,5 +1,6 @@
 import { KnownPoints } from './KnownPoints.tsx';
 import type { SetupForm } from './pathsParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** Gives a distance to checkpoints that walks have named, or takes them from elsewhere. */
 export function KnownCheckpoints({
@@ -25,12 +26,9 @@ export function KnownCheckpoints({
         <div
           className="border-l-4 border-degraded pl-2"
           role="group"
-          aria-label="Named on walks, without a distance"
+          aria-label={phrases.namedOnWalksWithoutADistance}
         >
-          <p>
-            Named on walks, without a distance: until they have one, they only order. Once a place is known,
-            by a known length or off a map, all that was logged there follows.
-          </p>
+          <p>{phrases.namedOnWalksWithoutADistance2}</p>
           <p className="mt-1 flex flex-wrap gap-2">
             {open.map((name) => (
               <button
@@ -42,7 +40,7 @@ export function KnownCheckpoints({
                   onPlaced(rows.length);
                 }}
               >
-                Place “{name}”
+                {phrases.place(name)}
               </button>
             ))}
           </p>

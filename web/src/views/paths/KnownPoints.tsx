@@ -3,6 +3,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import { ByCoordinate } from './ByCoordinate.tsx';
 import { FromEarlier } from './FromEarlier.tsx';
 import type { Points } from './knownPointsParts.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Checkpoints by coordinate, and known points of an earlier comparison, so that a rerun uses the same ones.
@@ -19,13 +20,11 @@ export function KnownPoints({
   const path = form.watch(`paths.${index}`);
   return (
     <details className="text-[0.87rem]">
-      <summary className="cursor-pointer text-faint">By coordinate, or from an earlier comparison</summary>
+      <summary className="cursor-pointer text-faint">{phrases.byCoordinateOrFromAnEarlier}</summary>
       {path.fixedEnd ? (
         <ByCoordinate path={path} onPoints={onPoints} />
       ) : (
-        <p className="text-faint">
-          A path that was imported from coordinates takes checkpoints by coordinate.
-        </p>
+        <p className="text-faint">{phrases.aPathThatWasImportedFrom}</p>
       )}
       <FromEarlier taken={path.checkpoints} onPoints={onPoints} />
     </details>

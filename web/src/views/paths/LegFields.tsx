@@ -2,6 +2,7 @@ import { EXPOSURES } from '@urvek/core';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import { asMetres } from '../../components/figures.ts';
 import type { SetupForm } from './pathsParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** One leg by its figures. */
 export function LegFields({ form, index, leg }: { form: SetupForm; index: number; leg: number }) {
@@ -10,14 +11,14 @@ export function LegFields({ form, index, leg }: { form: SetupForm; index: number
   return (
     <>
       <Field
-        label="Length"
+        label={phrases.length}
         suffix="m"
         className="w-32"
         {...form.register(`${at}.lengthM`, asMetres)}
         error={errors?.lengthM?.message}
       />
       <Field
-        label="Bearing"
+        label={phrases.bearing}
         suffix="°"
         type="number"
         step="any"
@@ -26,13 +27,13 @@ export function LegFields({ form, index, leg }: { form: SetupForm; index: number
         error={errors?.bearingDeg?.message}
       />
       <Field
-        label="Rise"
+        label={phrases.rise}
         suffix="m"
         className="w-32"
         {...form.register(`${at}.riseM`, asMetres)}
         error={errors?.riseM?.message ?? errors?.message}
       />
-      <Choice label="Exposure" className="w-36" {...form.register(`${at}.exposure`)}>
+      <Choice label={phrases.exposure} className="w-36" {...form.register(`${at}.exposure`)}>
         <Options of={EXPOSURES} />
       </Choice>
     </>

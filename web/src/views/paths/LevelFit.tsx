@@ -12,6 +12,7 @@ import { Chart } from '../../components/Chart.tsx';
 import { Field } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { axis, frame } from '../../components/chartStyle.ts';
+import * as phrases from './phrases.ts';
 
 const LIMIT_BYTES = 5_000_000;
 
@@ -44,8 +45,8 @@ export function LevelFit({
       : [];
     return {
       ...frame({ left: 62 }),
-      xAxis: axis('separation, m', { type: 'log', min: nearM, max: farM }),
-      yAxis: axis('level, dBm', { nameGap: 42, scale: true }),
+      xAxis: axis(phrases.separationM, { type: 'log', min: nearM, max: farM }),
+      yAxis: axis(phrases.levelDbm, { nameGap: 42, scale: true }),
       series: [
         {
           type: 'scatter',
@@ -57,7 +58,7 @@ export function LevelFit({
         },
         {
           type: 'scatter',
-          name: 'lost, below the sensitivity',
+          name: phrases.lostBelowTheSensitivity,
           symbol: 'path://M0 0L10 0L5 8Z',
           symbolSize: 9,
           itemStyle: { color: COLOUR.lost },
@@ -84,22 +85,20 @@ export function LevelFit({
   }, [fit, readings, sensitivity, path, link]);
   return (
     <details className="mt-2">
-      <summary className="cursor-pointer font-bold">
-        How fast the level falls here, from logged levels
-      </summary>
+      <summary className="cursor-pointer font-bold">{phrases.howFastTheLevelFallsHere}</summary>
       <div className="mt-1 flex flex-wrap items-end gap-3">
         <FilePick
-          label="Levels as CSV"
-          hint="Logged levels: a CSV with distance_m and level_dbm, the level empty where it was lost"
+          label={phrases.levelsAsCsv}
+          hint={phrases.loggedLevelsACsvWithDistance}
           accept=".csv,text/csv"
           kind="levels"
           limitBytes={LIMIT_BYTES}
-          kept="The levels shown are as they were; mend the file and choose it again."
+          kept={phrases.theLevelsShownAreAsThey}
           take={setReadings}
         />
         <Field
           className="w-40"
-          label="Sensitivity"
+          label={phrases.sensitivity}
           suffix="dBm"
           type="number"
           step="any"
@@ -107,29 +106,29 @@ export function LevelFit({
           onChange={(e) => setSensitivity(Number(e.target.value))}
         />
         <p className="text-[0.87rem] text-faint">
-          Columns <code>distance_m,level_dbm</code>; an empty level was lost below the sensitivity and counts
-          as such.
-          {logged.length > 0 &&
-            !imported &&
-            ` Shown: the ${logged.length} levels logged in walks on this path.`}
+          {phrases.columns}
+          <code>{phrases.distanceMLevelDbm}</code>
+          {phrases.anEmptyLevelWasLostBelow}
+          {logged.length > 0 && !imported && phrases.shownTheLevelsLoggedInWalks(logged.length)}
         </p>
       </div>
       {readings.length > 0 && !fit && (
         <p role="status" className="mt-1">
-          These {readings.length} readings do not make a line: at least three with a level, at two distances.
+          {phrases.theseReadingsDoNotMakeA(readings.length)}
         </p>
       )}
       {fit && option && (
         <>
           <p className="mt-1" data-fit>
-            It falls with the exponent <strong className="figure">{fit.exponent.toFixed(2)}</strong> and
-            varies from place to place by{' '}
-            <strong className="figure">{fit.shadowingSdDb.toFixed(1)} dB</strong> (shadowing), from{' '}
-            {fit.readings} readings, {fit.censored} of them lost.
+            {phrases.itFallsWithTheExponent}
+            <strong className="figure">{fit.exponent.toFixed(2)}</strong>
+            {phrases.andVariesFromPlaceToPlace}
+            <strong className="figure">{phrases.db(fit.shadowingSdDb.toFixed(1))}</strong>
+            {phrases.shadowingFromReadingsOfThemLost(fit.readings, fit.censored)}
           </p>
           <Chart
             option={option}
-            label={`Level over separation: ${fit.readings} readings, fitted exponent ${fit.exponent.toFixed(2)}, and the prediction`}
+            label={phrases.levelOverSeparationReadingsFittedExponent(fit.readings, fit.exponent.toFixed(2))}
           />
         </>
       )}

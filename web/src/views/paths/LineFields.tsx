@@ -1,6 +1,7 @@
 import { asFigure } from '../../components/figures.ts';
 import { Field, Tick } from '../../components/Field.tsx';
 import type { SetupForm } from './pathsParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** From and to, each way: by cable, and as it was sold. */
 const RATES = [
@@ -28,8 +29,8 @@ export function LineFields({ form, index }: { form: SetupForm; index: number }) 
           />
           <Field
             className="w-32"
-            label="to"
-            aria-label={`${label}, to`}
+            label={phrases.to2}
+            aria-label={phrases.to3(label)}
             suffix="Mbit/s"
             inputMode="decimal"
             {...form.register(`${at}.${to}`, asFigure)}
@@ -39,14 +40,11 @@ export function LineFields({ form, index }: { form: SetupForm; index: number }) 
       ))}
       <Field
         className="w-56"
-        label="Server that readings are taken against"
+        label={phrases.serverThatReadingsAreTakenAgainst}
         {...form.register(`${at}.lineServer`, { setValueAs: (v: string) => v || undefined })}
         error={errors?.lineServer?.message}
       />
-      <Tick
-        label="it stands inside the network: no line in between"
-        {...form.register(`${at}.lineServerInside`)}
-      />
+      <Tick label={phrases.itStandsInsideTheNetworkNo} {...form.register(`${at}.lineServerInside`)} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import * as phrases from './phrases.ts';
 
 /** The parts of one kind by name: one press takes a part in hand. */
 export function PartLine({
@@ -20,7 +21,7 @@ export function PartLine({
     <>
       <dt className="font-bold">{title}</dt>
       <dd className="flex max-h-24 flex-wrap items-center gap-1 overflow-y-auto p-0.5">
-        {names.length === 0 && <span className="text-faint">none</span>}
+        {names.length === 0 && <span className="text-faint">{phrases.none}</span>}
         {names.map((name, i) => (
           <button
             key={i}
@@ -30,7 +31,7 @@ export function PartLine({
             onClick={() => onPart(i)}
           >
             {name}
-            {wrong.has(i) && <strong className="text-lost">: to correct</strong>}
+            {wrong.has(i) && <strong className="text-lost">{phrases.toCorrect}</strong>}
           </button>
         ))}
         {add}

@@ -12,13 +12,14 @@ import { KnownCheckpoints } from './KnownCheckpoints.tsx';
 import { PartLine } from './PartLine.tsx';
 import { PointFields } from './PointFields.tsx';
 import { RemoveRow } from './RemoveRow.tsx';
+import * as phrases from './phrases.ts';
 
 const KIND_TITLE: Readonly<Record<PartKind, string>> = {
-  leg: 'Legs',
-  across: 'Across the path',
-  drawn: 'On the plan',
-  point: 'Checkpoints',
-  hazard: 'Hazards',
+  leg: phrases.legs,
+  across: phrases.acrossThePath,
+  drawn: phrases.onThePlan,
+  point: phrases.checkpoints,
+  hazard: phrases.hazards,
 };
 const FIELD = {
   leg: 'legs',
@@ -68,23 +69,25 @@ export function Parts({
   const add: Readonly<Record<PartKind, ReactNode>> = {
     leg: (
       <AddPart onClick={() => append('leg', { lengthM: 50, bearingDeg: 0, riseM: 0, exposure: 'open' })}>
-        Add a leg
+        {phrases.addALeg}
       </AddPart>
     ),
     across: (
       <AddPart onClick={() => append('across', { label: '', kind: 'fixed-loss', atM: 10, lossDb: 3 })}>
-        Add an obstruction
+        {phrases.addAnObstruction}
       </AddPart>
     ),
     point: (
       <>
-        <AddPart onClick={() => append('point', { name: `post ${path.checkpoints.length + 1}`, atM: 10 })}>
-          Add one
+        <AddPart
+          onClick={() => append('point', { name: phrases.post(path.checkpoints.length + 1), atM: 10 })}
+        >
+          {phrases.addOne}
         </AddPart>
         <LayOut form={form} index={index} />
       </>
     ),
-    hazard: <AddPart onClick={() => append('hazard', { what: '', atM: 10 })}>Add a hazard</AddPart>,
+    hazard: <AddPart onClick={() => append('hazard', { what: '', atM: 10 })}>{phrases.addAHazard}</AddPart>,
     drawn: <AddDrawn form={form} index={index} onAdded={(nth) => onPart({ kind: 'drawn', index: nth })} />,
   };
   return (
@@ -108,7 +111,7 @@ export function Parts({
           key={`${inHand.kind}-${inHand.index}`}
           className="mt-2 flex flex-wrap items-end gap-x-3 gap-y-2 border-2 border-accent bg-sheet p-2"
           role="group"
-          aria-label={`In hand: ${partNames(path, inHand.kind)[inHand.index] ?? ''}`}
+          aria-label={phrases.inHand(partNames(path, inHand.kind)[inHand.index] ?? '')}
         >
           {inHand.kind === 'leg' && <LegFields form={form} index={index} leg={inHand.index} />}
           {inHand.kind === 'across' && <AcrossFields form={form} index={index} nth={inHand.index} />}

@@ -17,6 +17,7 @@ import type { SetupForm } from './pathsParts.tsx';
 import { Prediction } from './Prediction.tsx';
 import { SitePlan } from './SitePlan.tsx';
 import { usePredicted } from './usePredicted.ts';
+import * as phrases from './phrases.ts';
 
 const NO_LEVELS: readonly LevelReading[] = [];
 /** A point is meant from so near, as a share of the path's length. */
@@ -64,7 +65,7 @@ export function PathCard({
   const set = <K extends 'legs' | 'features'>(field: K, value: SetupPath[K]): void =>
     form.setValue(`${at}.${field}`, value as never, { shouldDirty: true });
   return (
-    <section className="sheet p-4" aria-label={path.name || 'New path'}>
+    <section className="sheet p-4" aria-label={path.name || phrases.newPath}>
       <PathHead form={form} index={index} onRemove={onRemove} />
       <div className="mt-3">
         {drawn && (
@@ -76,7 +77,7 @@ export function PathCard({
           >
             {(here, onHere) => (
               <details className="mb-2" open={planOpen}>
-                <summary className="cursor-pointer font-bold">Plan of the site, to scale</summary>
+                <summary className="cursor-pointer font-bold">{phrases.planOfTheSiteToScale}</summary>
                 <div className="mt-1">
                   <SitePlan
                     path={drawn}
@@ -103,9 +104,8 @@ export function PathCard({
         )}
         {!drawable && (
           <p role="alert" className="text-lost">
-            {drawn ? 'Drawn as it was before: ' : 'Not drawn: '}
-            {(errors as { message?: string } | undefined)?.message ??
-              'mend the figures that are out of place.'}
+            {drawn ? phrases.drawnAsItWasBefore : phrases.notDrawn}
+            {(errors as { message?: string } | undefined)?.message ?? phrases.mendTheFiguresThatAreOut}
           </p>
         )}
       </div>
@@ -116,7 +116,8 @@ export function PathCard({
       {drawn && (
         <details className="mt-2 border-t border-rule pt-2">
           <summary className="cursor-pointer font-bold">
-            Measured levels{drawn.fixedEnd && ', and the path as a file'}
+            {phrases.measuredLevels}
+            {drawn.fixedEnd && phrases.andThePathAsAFile}
           </summary>
           <LevelFit path={drawn as Path} link={linkOf(form.watch('products'))} logged={logged} />
           {drawn.fixedEnd && <Exports path={drawn} />}

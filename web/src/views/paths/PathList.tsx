@@ -4,6 +4,7 @@ import { farthestM, type SetupPath } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { useListKeys } from '../../components/useListKeys.ts';
+import * as phrases from './phrases.ts';
 
 /** Those of the whole path, and those that have a place: that is told by the tape. */
 const hazardsText = ({ hazards, hazardsAt = [] }: SetupPath): string =>
@@ -31,29 +32,29 @@ export function PathList({
   const mostM = Math.max(1, ...paths.flatMap((p) => (p.drawn ? [pathLengthM(p.drawn)] : [])));
   return (
     <div className="sheet relative mb-2 max-h-[40vh] overflow-auto" data-path-list>
-      <table className="w-full border-collapse" aria-label="Paths">
+      <table className="w-full border-collapse" aria-label={phrases.paths}>
         <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
           <tr>
             <th scope="col" className="px-2">
-              Path
+              {phrases.path}
             </th>
             <th scope="col" className="px-2">
-              Condition
+              {phrases.condition}
             </th>
             <th scope="col" className="px-2 text-right">
-              Way
+              {phrases.way}
             </th>
             <th scope="col" className="px-2 text-right">
-              Farthest
+              {phrases.farthest}
             </th>
             <th scope="col" className="px-2" style={{ width: TAPE_PX + 16 }}>
-              On one scale
+              {phrases.onOneScale}
             </th>
             <th scope="col" className="px-2 text-right">
-              Points
+              {phrases.points2}
             </th>
             <th scope="col" className="px-2">
-              Hazards
+              {phrases.hazards}
             </th>
           </tr>
         </thead>
@@ -75,11 +76,15 @@ export function PathList({
                     className="min-h-7 text-left font-bold"
                     onKeyDown={(e) => onKey(e, i)}
                   >
-                    {name === '' ? 'New path' : name}
+                    {name === '' ? phrases.newPath : name}
                   </button>
-                  {wrong.has(i) && <span className="ml-2 text-[0.87rem] text-lost">needs correcting</span>}
+                  {wrong.has(i) && (
+                    <span className="ml-2 text-[0.87rem] text-lost">{phrases.needsCorrecting}</span>
+                  )}
                 </th>
-                <td className="px-2">{drawn?.condition === 'unstated' ? 'not stated' : drawn?.condition}</td>
+                <td className="px-2">
+                  {drawn?.condition === 'unstated' ? phrases.notStated : drawn?.condition}
+                </td>
                 <td className="figure px-2 text-right">{drawn && <Length m={pathLengthM(drawn)} />}</td>
                 <td className="figure px-2 text-right">{drawn && <Length m={farthestM(drawn)} />}</td>
                 <td className="px-2">

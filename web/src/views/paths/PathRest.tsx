@@ -3,6 +3,7 @@ import { asMetres } from '../../components/figures.ts';
 import { More } from '../../components/More.tsx';
 import { LineFields } from './LineFields.tsx';
 import type { SetupForm } from './pathsParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** Fields that fold away. */
 const RARE = [
@@ -16,33 +17,30 @@ export function PathRest({ form, index }: { form: SetupForm; index: number }) {
   const at = `paths.${index}` as const;
   const errors = form.formState.errors.paths?.[index];
   return (
-    <More
-      what="Hazards, permission, where counters are zeroed, and the rest"
-      open={RARE.some((field) => errors?.[field])}
-    >
+    <More what={phrases.hazardsPermissionWhereCountersAreZeroed} open={RARE.some((field) => errors?.[field])}>
       <div className="flex flex-wrap items-end gap-3">
         <Field
           className="w-72"
-          label="Hazards: kerbs, water, stairs, machinery"
+          label={phrases.hazardsKerbsWaterStairsMachinery}
           {...form.register(`${at}.hazards`)}
         />
-        <Field className="w-56" label="Permission to be there" {...form.register(`${at}.permission`)} />
+        <Field className="w-56" label={phrases.permissionToBeThere} {...form.register(`${at}.permission`)} />
         <Field
           className="w-44"
-          label="Counters zeroed at"
+          label={phrases.countersZeroedAt}
           suffix="m"
           {...form.register(`${at}.startOffsetM`, asMetres)}
           error={errors?.startOffsetM?.message}
         />
         <Field
           className="w-44"
-          label="Fixed end known to ±"
+          label={phrases.fixedEndKnownTo}
           suffix="m"
           {...form.register(`${at}.startOffsetUM`, asMetres)}
           error={errors?.startOffsetUM?.message}
         />
         <LineFields form={form} index={index} />
-        <Tick label="keep place and coordinates private" {...form.register(`${at}.keepPrivate`)} />
+        <Tick label={phrases.keepPlaceAndCoordinatesPrivate} {...form.register(`${at}.keepPrivate`)} />
       </div>
     </More>
   );

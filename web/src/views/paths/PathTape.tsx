@@ -6,6 +6,7 @@ import { Choice } from '../../components/Field.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { Readout } from './Readout.tsx';
 import type { OfKind } from './usePredicted.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * The path on the tape, with what is expected of every rig there. `children` is the plan above it: both show the place
@@ -37,7 +38,7 @@ export function PathTape({
         <Choice
           inline
           className="w-80"
-          label="Predicted for"
+          label={phrases.predictedFor}
           value={kindId}
           onChange={(e) => onKind(e.target.value)}
         >
@@ -49,7 +50,7 @@ export function PathTape({
         </Choice>
       )}
       <Tape
-        title={`The path ${path.name} on the tape`}
+        title={phrases.thePathOnTheTape(path.name)}
         ground={ground}
         measure="travelled"
         hereM={onPath}

@@ -12,6 +12,7 @@ import { ImportRoute } from './ImportRoute.tsx';
 import { OnAir } from './OnAir.tsx';
 import { PathCard } from './PathCard.tsx';
 import { PathList } from './PathList.tsx';
+import * as phrases from './phrases.ts';
 
 const newPath = (): SetupPath => ({
   id: crypto.randomUUID().slice(0, 8),
@@ -33,7 +34,7 @@ const drawnOf = (path: SetupPath): SetupPath | undefined =>
 /** All paths on one scale, and the one that is selected. */
 export function PathsEditor(workspace: Ready) {
   const { comparison } = workspace;
-  const { form, bar } = useSetupForm(comparison, 'Paths');
+  const { form, bar } = useSetupForm(comparison, phrases.paths);
   const paths = useFieldArray({ control: form.control, name: 'paths', keyName: 'key' });
   const [wanted] = useSelected('path');
   const change = useSelect();
@@ -48,8 +49,8 @@ export function PathsEditor(workspace: Ready) {
   const path = all[at];
   return (
     <Stage
-      title="Paths"
-      lead="What lies between the ends? Know where kerbs, water and stairs are before the first walk."
+      title={phrases.paths}
+      lead={phrases.whatLiesBetweenTheEndsKnow}
       actions={
         <>
           <ImportRoute
@@ -67,16 +68,12 @@ export function PathsEditor(workspace: Ready) {
             }}
           >
             <Plus aria-hidden size={16} />
-            Add a path
+            {phrases.addAPath}
           </button>
         </>
       }
     >
-      {paths.fields.length === 0 && (
-        <Empty title="No path yet">
-          Add a path of at least one and a half times the longest claim, or the result will be a bound.
-        </Empty>
-      )}
+      {paths.fields.length === 0 && <Empty title={phrases.noPathYet}>{phrases.addAPathOfAtLeast}</Empty>}
       {path && (
         <>
           <PathList
@@ -99,7 +96,7 @@ export function PathsEditor(workspace: Ready) {
         </>
       )}
       <OnAir form={form} />
-      <SaveBar what="paths" {...bar} />
+      <SaveBar what={phrases.paths2} {...bar} />
     </Stage>
   );
 }

@@ -1,6 +1,7 @@
 import { Maximize, Minus, Plus, Undo2 } from 'lucide-react';
 import { TOOL_HINT, TOOL_NAME, TOOLS, type Tool } from './planTools.ts';
 import type { Zoom } from './useZoom.ts';
+import * as phrases from './phrases.ts';
 
 const SMALL = 'btn min-h-8 px-2 py-0 text-[0.87rem]';
 /** Of the picture, at a press. */
@@ -32,7 +33,7 @@ export function PlanBar({
   return (
     <>
       <div className="flex flex-wrap items-center gap-1.5">
-        <div className="flex flex-wrap gap-1.5" role="group" aria-label="What to draw">
+        <div className="flex flex-wrap gap-1.5" role="group" aria-label={phrases.whatToDraw}>
           {TOOLS.map((t) => (
             <button
               key={t}
@@ -46,15 +47,16 @@ export function PlanBar({
           ))}
         </div>
         <button type="button" className={SMALL} aria-pressed={snaps} onClick={() => onSnaps(!snaps)}>
-          {snaps ? 'Snap: on' : 'Snap: off'}
+          {snaps ? phrases.snapOn : phrases.snapOff}
         </button>
         <button type="button" className={SMALL} disabled={!onUndo} onClick={onUndo}>
-          <Undo2 aria-hidden size={15} /> Undo on the plan
+          <Undo2 aria-hidden size={15} />
+          {phrases.undoOnThePlan}
         </button>
         <div
           className="ml-auto flex gap-1.5"
           role="toolbar"
-          aria-label="Look closer; the arrow keys move the plan"
+          aria-label={phrases.lookCloserTheArrowKeysMove}
           onKeyDown={(e) => {
             const by = moved[e.key];
             if (!by) return;
@@ -62,14 +64,15 @@ export function PlanBar({
             zoom.pan(...by);
           }}
         >
-          <button type="button" className={SMALL} aria-label="Closer" onClick={() => zoom.by(1)}>
+          <button type="button" className={SMALL} aria-label={phrases.closer} onClick={() => zoom.by(1)}>
             <Plus aria-hidden size={15} />
           </button>
-          <button type="button" className={SMALL} aria-label="Farther" onClick={() => zoom.by(-1)}>
+          <button type="button" className={SMALL} aria-label={phrases.farther} onClick={() => zoom.by(-1)}>
             <Minus aria-hidden size={15} />
           </button>
           <button type="button" className={SMALL} onClick={zoom.whole}>
-            <Maximize aria-hidden size={15} /> Whole site
+            <Maximize aria-hidden size={15} />
+            {phrases.wholeSite}
           </button>
         </div>
       </div>

@@ -2,6 +2,7 @@ import { DISTANCE_METHODS } from '@urvek/core';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import { asMetres } from '../../components/figures.ts';
 import type { SetupForm } from './pathsParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** One checkpoint. How it was placed is asked where that differs from the path's own way. */
 export function PointFields({ form, index, nth }: { form: SetupForm; index: number; nth: number }) {
@@ -10,13 +11,13 @@ export function PointFields({ form, index, nth }: { form: SetupForm; index: numb
   return (
     <>
       <Field
-        label={`Name of checkpoint ${nth + 1}`}
+        label={phrases.nameOfCheckpoint(nth + 1)}
         className="w-48"
         {...form.register(`${at}.name`)}
         error={errors?.name?.message}
       />
       <Field
-        label={`Place of checkpoint ${nth + 1}`}
+        label={phrases.placeOfCheckpoint(nth + 1)}
         suffix="m"
         className="w-44"
         {...form.register(`${at}.atM`, asMetres)}
@@ -24,7 +25,7 @@ export function PointFields({ form, index, nth }: { form: SetupForm; index: numb
       />
       {form.watch(at).method && (
         <Choice
-          label={`How checkpoint ${nth + 1} was placed`}
+          label={phrases.howCheckpointWasPlaced(nth + 1)}
           className="w-52"
           {...form.register(`${at}.method`)}
         >

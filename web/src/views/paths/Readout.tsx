@@ -3,6 +3,7 @@ import type { SetupPath } from '@urvek/study';
 import { useMemo } from 'react';
 import { Length } from '../../components/Length.tsx';
 import type { Predicted } from './predictionParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** Ends at the usual height, on the usual band, where no rig says otherwise. */
 const USUAL: Pick<PathLink, 'frequencyMHz' | 'heightsM'> = { frequencyMHz: 2400, heightsM: [1.5, 1.5] };
@@ -22,24 +23,32 @@ export function Readout({
   if (atM === undefined)
     return (
       <p className="min-h-10 text-[0.87rem] text-faint" data-readout>
-        Point at the route, on the plan or on the tape, to see what lies between the two ends there.
+        {phrases.pointAtTheRouteOnThe}
       </p>
     );
   const point = at(atM);
   return (
     <p className="min-h-10 text-[0.87rem]" data-readout>
-      Travelled <Length m={atM} />, separation <Length m={point.separationM} />, bearing{' '}
-      <span className="figure">{point.bearingDeg.toFixed(0)}°</span>;{' '}
-      {point.lineOfSight ? 'line of sight' : 'no line of sight'}, clearance{' '}
-      <span className="figure">{point.fresnelClearanceRatio.toFixed(2)}</span> of the first zone at{' '}
-      {link.frequencyMHz} MHz. Between:{' '}
-      {point.crossings.length > 0 ? point.crossings.map(crossingText).join('; ') : 'nothing that is drawn'}.
+      {phrases.travelled}
+      <Length m={atM} />
+      {phrases.separation}
+      <Length m={point.separationM} />
+      {phrases.bearing2}
+      <span className="figure">{point.bearingDeg.toFixed(0)}°</span>
+      {phrases.clearance(point.lineOfSight ? phrases.lineOfSight : phrases.noLineOfSight)}
+      <span className="figure">{point.fresnelClearanceRatio.toFixed(2)}</span>
+      {phrases.ofTheFirstZoneAtMhz(
+        link.frequencyMHz,
+        point.crossings.length > 0
+          ? point.crossings.map(crossingText).join('; ')
+          : phrases.nothingThatIsDrawn,
+      )}
       {predicted.map(({ id, name, prediction }) => {
         const margin = prediction.points.find((p) => p.travelledM >= atM)?.marginDb;
         return margin === undefined ? null : (
           <span key={id}>
             {' '}
-            {name}: <span className="figure">{margin.toFixed(1)} dB</span>.
+            {name}: <span className="figure">{phrases.db(margin.toFixed(1))}</span>.
           </span>
         );
       })}

@@ -3,6 +3,7 @@ import { useFieldArray } from 'react-hook-form';
 import { Choice, Field } from '../../components/Field.tsx';
 import { FilePick } from '../../components/FilePick.tsx';
 import { type SetupForm, number } from './onAirParts.tsx';
+import * as phrases from './phrases.ts';
 
 const LIMIT_BYTES = 2_000_000;
 
@@ -12,14 +13,14 @@ export function Survey({ form }: { form: SetupForm }) {
   return (
     <fieldset>
       <div className="flex items-center gap-2 border-b border-ink pb-1">
-        <legend className="float-left flex-1 font-bold">Survey, before and after, at both ends</legend>
+        <legend className="float-left flex-1 font-bold">{phrases.surveyBeforeAndAfterAtBoth}</legend>
         <FilePick
-          label="Import"
-          hint="Import a survey: a CSV with when, end, frequency_mhz, level_dbm, what"
+          label={phrases.importText}
+          hint={phrases.importASurveyACsvWith}
           accept=".csv,text/csv"
           kind="survey"
           limitBytes={LIMIT_BYTES}
-          kept="The survey is as it was."
+          kept={phrases.theSurveyIsAsItWas}
           take={(read) => rows.append(read)}
         />
         <button
@@ -29,43 +30,39 @@ export function Survey({ form }: { form: SetupForm }) {
             rows.append({ when: 'before', end: 'fixed', frequencyMHz: 2437, levelDbm: -70, what: '' })
           }
         >
-          Add a signal
+          {phrases.addASignal}
         </button>
       </div>
-      {rows.fields.length === 0 && (
-        <p className="mt-1 text-faint">
-          Nothing noted. What is there before the walks, and only after them, can explain a dropout.
-        </p>
-      )}
+      {rows.fields.length === 0 && <p className="mt-1 text-faint">{phrases.nothingNotedWhatIsThereBefore}</p>}
       {rows.fields.map((field, i) => (
         <div key={field.key} className="mt-1 grid grid-cols-[1fr_1fr_1.2fr_1.1fr_1.6fr_auto] items-end gap-2">
-          <Choice label="When" {...form.register(`survey.${i}.when`)}>
-            <option value="before">before</option>
-            <option value="after">after</option>
+          <Choice label={phrases.when} {...form.register(`survey.${i}.when`)}>
+            <option value="before">{phrases.before}</option>
+            <option value="after">{phrases.after}</option>
           </Choice>
-          <Choice label="End" {...form.register(`survey.${i}.end`)}>
-            <option value="fixed">fixed</option>
-            <option value="mobile">mobile</option>
+          <Choice label={phrases.end} {...form.register(`survey.${i}.end`)}>
+            <option value="fixed">{phrases.fixed}</option>
+            <option value="mobile">{phrases.mobile}</option>
           </Choice>
           <Field
-            label="Frequency"
+            label={phrases.frequency}
             suffix="MHz"
             inputMode="decimal"
             {...form.register(`survey.${i}.frequencyMHz`, number)}
             error={errors?.[i]?.frequencyMHz?.message}
           />
           <Field
-            label="Level"
+            label={phrases.level}
             suffix="dBm"
             inputMode="decimal"
             {...form.register(`survey.${i}.levelDbm`, number)}
             error={errors?.[i]?.levelDbm?.message}
           />
-          <Field label="What" {...form.register(`survey.${i}.what`)} />
+          <Field label={phrases.what} {...form.register(`survey.${i}.what`)} />
           <button
             type="button"
             className="btn btn-quiet"
-            aria-label={`Remove signal ${i + 1}`}
+            aria-label={phrases.removeSignal(i + 1)}
             onClick={() => rows.remove(i)}
           >
             <Trash2 aria-hidden size={16} />

@@ -2,6 +2,7 @@ import { effectOf, exponentAbout, type PathModel } from '@urvek/core';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import type { Predicted } from './predictionParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** A change of antenna, power or height, as dB and as a ratio of distance. */
 export function WhatIf({ predicted, model }: { predicted: readonly Predicted[]; model: PathModel }) {
@@ -18,11 +19,26 @@ export function WhatIf({ predicted, model }: { predicted: readonly Predicted[]; 
   const valid = Number.isFinite(gainDb) && powerRatio > 0 && heightRatio > 0;
   return (
     <details className="mt-2">
-      <summary className="cursor-pointer font-bold">What a change would be worth</summary>
+      <summary className="cursor-pointer font-bold">{phrases.whatAChangeWouldBeWorth}</summary>
       <div className="mt-1 flex flex-wrap items-end gap-3">
-        <Field className="w-36" label="Antenna" suffix="dB more" {...figure(gainDb, setGainDb)} />
-        <Field className="w-36" label="Power" suffix="× as much" {...figure(powerRatio, setPowerRatio)} />
-        <Field className="w-36" label="Heights" suffix="× as high" {...figure(heightRatio, setHeightRatio)} />
+        <Field
+          className="w-36"
+          label={phrases.antenna}
+          suffix={phrases.dbMore}
+          {...figure(gainDb, setGainDb)}
+        />
+        <Field
+          className="w-36"
+          label={phrases.power}
+          suffix={phrases.asMuch}
+          {...figure(powerRatio, setPowerRatio)}
+        />
+        <Field
+          className="w-36"
+          label={phrases.heights}
+          suffix={phrases.asHigh}
+          {...figure(heightRatio, setHeightRatio)}
+        />
       </div>
       {valid && (
         <ul className="mt-1" data-what-if>
@@ -37,23 +53,18 @@ export function WhatIf({ predicted, model }: { predicted: readonly Predicted[]; 
             );
             return (
               <li key={id}>
-                {name}:{' '}
-                <span className="figure">
-                  {db >= 0 ? '+' : ''}
-                  {db.toFixed(2)} dB
-                </span>
-                , <strong className="figure">{distanceRatio.toFixed(3)}×</strong> the distance{' '}
+                {name}: <span className="figure">{phrases.db3(db >= 0 ? '+' : '', db.toFixed(2))}</span>,{' '}
+                <strong className="figure">{distanceRatio.toFixed(3)}×</strong>
+                {phrases.theDistance}
                 <span className="text-faint">
-                  ({model} model, exponent {exponent} about {aboutM.toFixed(0)} m)
+                  {phrases.modelExponentAboutM(model, exponent, aboutM.toFixed(0))}
                 </span>
               </li>
             );
           })}
         </ul>
       )}
-      <p className="text-[0.87rem] text-faint">
-        Power, antenna gain and licence limits are local: ask a licensed person before you change them.
-      </p>
+      <p className="text-[0.87rem] text-faint">{phrases.powerAntennaGainAndLicenceLimits}</p>
     </details>
   );
 }

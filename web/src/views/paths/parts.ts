@@ -1,4 +1,5 @@
 import type { SetupPath } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 /** What a path is made of. One of it is in hand at a time. */
 export const PART_KINDS = ['leg', 'across', 'point', 'hazard', 'drawn'] as const;
@@ -15,13 +16,13 @@ export const partText = ({ kind, index }: Part): string => `${kind}-${index + 1}
 export function partNames(path: SetupPath, kind: PartKind): string[] {
   switch (kind) {
     case 'leg':
-      return path.legs.map((_, i) => `leg ${i + 1}`);
+      return path.legs.map((_, i) => phrases.leg(i + 1));
     case 'across':
-      return path.obstructions.map((o, i) => o.label || `obstruction ${i + 1}`);
+      return path.obstructions.map((o, i) => o.label || phrases.obstruction(i + 1));
     case 'point':
-      return path.checkpoints.map((c, i) => c.name || `checkpoint ${i + 1}`);
+      return path.checkpoints.map((c, i) => c.name || phrases.checkpoint(i + 1));
     case 'hazard':
-      return (path.hazardsAt ?? []).map((h, i) => h.what || `hazard ${i + 1}`);
+      return (path.hazardsAt ?? []).map((h, i) => h.what || phrases.hazard(i + 1));
     case 'drawn':
       return (path.features ?? []).map((f) => f.label);
   }

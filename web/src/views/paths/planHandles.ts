@@ -1,6 +1,7 @@
 import { legsThrough, planPoints, type Feature, type PlanPoint } from '@urvek/core';
 import type { SetupPath } from '@urvek/study';
 import type { Part } from './parts.ts';
+import * as phrases from './phrases.ts';
 
 /** A place on the plan that is moved by hand or by keys. */
 export interface Handle {
@@ -25,7 +26,7 @@ export function planHandles(
   const route = (changed: PlanPoint[]): void => onLegs(legsThrough(changed, path.legs));
   const places = points.slice(1).map((at, i): Handle => ({
     id: `route-${i + 1}`,
-    label: `Place ${i + 1} of the route`,
+    label: phrases.placeOfTheRoute(i + 1),
     part: { kind: 'leg', index: i },
     at,
     move: (to) => route(points.map((p, k) => (k === i + 1 ? to : p))),
@@ -34,7 +35,7 @@ export function planHandles(
   const cornersOf = ({ id, label, outline }: Feature, index: number): Handle[] =>
     outline.map((at, i) => ({
       id: `${id}-${i}`,
-      label: `Corner ${i + 1} of ${label}`,
+      label: phrases.cornerOf(i + 1, label),
       part: { kind: 'drawn', index },
       at,
       move: (to) =>

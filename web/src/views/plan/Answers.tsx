@@ -4,8 +4,9 @@ import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import { STEPS, WALKS } from './powerPanelParts.tsx';
+import * as phrases from './phrases.ts';
 
-const stepText = (ratio: number): string => `steps of ${Math.round(100 * (ratio - 1))} %`;
+const stepText = (ratio: number): string => phrases.stepsOfPercent(Math.round(100 * (ratio - 1)));
 
 export function Answers({ answers, walksEach }: { answers: readonly Power[]; walksEach: number }) {
   const at = (step: number, n: number): number | undefined =>
@@ -14,7 +15,7 @@ export function Answers({ answers, walksEach }: { answers: readonly Power[]; wal
     () => ({
       ...frame({ right: 44 }),
       tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => (typeof v === 'number' ? percent(v) : '') },
-      xAxis: axis('walks of each product', { min: 2, max: 16 }),
+      xAxis: axis(phrases.walksOfEachProduct, { min: 2, max: 16 }),
       yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
       series: STEPS.map((step, i) => ({
         type: 'line',
@@ -43,17 +44,14 @@ export function Answers({ answers, walksEach }: { answers: readonly Power[]; wal
   );
   return (
     <div className="mt-2 grid gap-4 lg:grid-cols-[1.3fr_1fr]">
-      <Chart
-        option={option}
-        label="Share of comparisons that tell the products apart, over walks and steps; the figures stand in the table"
-      />
+      <Chart option={option} label={phrases.shareOfComparisonsThatTellThe} />
       <table className="table h-fit">
         <caption className="text-left text-[0.87rem] text-faint">
-          Share of comparisons that tell them apart
+          {phrases.shareOfComparisonsThatTellThem}
         </caption>
         <thead>
           <tr>
-            <th>Walks each</th>
+            <th>{phrases.walksEach}</th>
             {STEPS.map((s) => (
               <th key={s}>{stepText(s)}</th>
             ))}
@@ -64,7 +62,7 @@ export function Answers({ answers, walksEach }: { answers: readonly Power[]; wal
             <tr key={n} className={n === walksEach ? 'bg-white font-bold' : ''}>
               <td className="figure">
                 {n}
-                {n === walksEach && <span className="sr-only"> (planned)</span>}
+                {n === walksEach && <span className="sr-only">{phrases.planned}</span>}
               </td>
               {STEPS.map((s) => {
                 const p = at(s, n);

@@ -1,5 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import { planBalance } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 /** How often each product leads among those that it is compared with. */
 export function Balance({ setup }: { setup: Setup }) {
@@ -7,13 +8,13 @@ export function Balance({ setup }: { setup: Setup }) {
   const uneven = table.filter((kind) => setup.plan.walksEach % kind.balancedAfter !== 0);
   return (
     <div className="min-w-0">
-      <h2>Balance</h2>
+      <h2>{phrases.balance}</h2>
       {table.length > 0 && (
         <table className="table mt-1">
           <thead>
             <tr>
-              <th>Product</th>
-              <th>Leads, of {setup.plan.walksEach} rounds</th>
+              <th>{phrases.product}</th>
+              <th>{phrases.leadsOfRounds(setup.plan.walksEach)}</th>
             </tr>
           </thead>
           <tbody>
@@ -30,10 +31,10 @@ export function Balance({ setup }: { setup: Setup }) {
       )}
       <p className="mt-1">
         {table.length === 0
-          ? 'Nothing is compared with another of its kind.'
+          ? phrases.nothingIsComparedWithAnotherOf
           : uneven.length === 0
-            ? 'Every product stands in every place equally often.'
-            : `Not balanced: choose a multiple of ${Math.max(...uneven.map((k) => k.balancedAfter))} walks, or one product leads more often.`}
+            ? phrases.everyProductStandsInEveryPlace
+            : phrases.notBalancedChooseAMultipleOf(Math.max(...uneven.map((k) => k.balancedAfter)))}
       </p>
     </div>
   );

@@ -2,6 +2,7 @@ import { planCellScene } from '@urvek/draw';
 import type { PlanCell } from '@urvek/study';
 import type { KeyboardEvent } from 'react';
 import { Picture } from '../../components/Picture.tsx';
+import * as phrases from './phrases.ts';
 
 /** A rig on a path: walks as posts, what they will come to by its shape, and the figure that says how far off. */
 export const BoardCell = ({
@@ -23,7 +24,13 @@ export const BoardCell = ({
         data-cell={cell.id}
         tabIndex={on ? 0 : -1}
         aria-pressed={on}
-        aria-label={`${cell.product.name} on ${cell.path.name}: ${cell.made} of ${cell.wanted} walks made; ${cell.short}`}
+        aria-label={phrases.onOfWalksMade(
+          cell.product.name,
+          cell.path.name,
+          cell.made,
+          cell.wanted,
+          cell.short,
+        )}
         onClick={onSelect}
         onKeyDown={onKey}
         title={cell.short}

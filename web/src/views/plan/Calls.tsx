@@ -1,22 +1,23 @@
 import { callTimetable, sinceStart, USUAL_CALLS } from '@urvek/core';
 import type { SetupPath } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
+import * as phrases from './phrases.ts';
 
 /** For two people who cannot hear each other: both keep to it, whatever comes through. */
 export function Calls({ path }: { path: SetupPath }) {
   const { settleS, tries, timeoutS } = USUAL_CALLS;
   return (
-    <section aria-label={`Call timetable on ${path.name}`}>
-      <h2>Calls on {path.name}, from the start of the walk</h2>
+    <section aria-label={phrases.callTimetableOn(path.name)}>
+      <h2>{phrases.callsOnFromTheStartOf(path.name)}</h2>
       <table className="table">
         <thead>
           <tr>
-            <th>Checkpoint</th>
-            <th>Be there</th>
-            <th>Walker sends</th>
-            <th>Fixed end sends</th>
-            <th>Move on</th>
-            <th className="w-1/4">Heard, each way</th>
+            <th>{phrases.checkpoint}</th>
+            <th>{phrases.beThere}</th>
+            <th>{phrases.walkerSends}</th>
+            <th>{phrases.fixedEndSends}</th>
+            <th>{phrases.moveOn}</th>
+            <th className="w-1/4">{phrases.heardEachWay}</th>
           </tr>
         </thead>
         <tbody>
@@ -36,8 +37,7 @@ export function Calls({ path }: { path: SetupPath }) {
         </tbody>
       </table>
       <p className="text-[0.87rem] text-faint">
-        Stand {settleS} s before the first call; {tries} tries of {timeoutS} s each way. Nothing heard: write
-        that down, and move on at the time above all the same.
+        {phrases.standSBeforeTheFirstCall(settleS, tries, timeoutS)}
       </p>
     </section>
   );

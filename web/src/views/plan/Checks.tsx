@@ -12,6 +12,7 @@ import {
 import { Length } from '../../components/Length.tsx';
 import { localMinutes } from '../../state/clock.ts';
 import { Balance } from './Balance.tsx';
+import * as phrases from './phrases.ts';
 
 export function Checks({ setup }: { setup: Setup }) {
   const { products, paths } = setup;
@@ -29,19 +30,25 @@ export function Checks({ setup }: { setup: Setup }) {
           key: `${path.id}-${rig.id}`,
           text:
             reachM === undefined
-              ? `${product.name} on ${path.name}: predicted to hold to the end; this will be a bound.`
-              : `${product.name} on ${path.name}: predicted ${reachM.toFixed(0)} m, the path is ${(pathLengthM(path) / reachM).toFixed(1)}× that${pathLengthM(path) < OUTRUN * reachM ? `, short of ${OUTRUN}×` : ''}.`,
+              ? phrases.onPredictedToHoldToThe(product.name, path.name)
+              : phrases.onPredictedMThePathIs(
+                  product.name,
+                  path.name,
+                  reachM.toFixed(0),
+                  (pathLengthM(path) / reachM).toFixed(1),
+                  pathLengthM(path) < OUTRUN * reachM ? phrases.shortOf(OUTRUN) : '',
+                ),
         },
       ];
     }),
   );
   return (
-    <section className="sheet grid min-w-0 content-start gap-4 p-4" aria-label="Checks of the plan">
+    <section className="sheet grid min-w-0 content-start gap-4 p-4" aria-label={phrases.checksOfThePlan}>
       <Balance setup={setup} />
       <div>
-        <h2>Can it be done?</h2>
+        <h2>{phrases.canItBeDone}</h2>
         {troubles.length === 0 ? (
-          <p>Nobody and nothing is needed twice at once, and the batteries last.</p>
+          <p>{phrases.nobodyAndNothingIsNeededTwice}</p>
         ) : (
           <ul className="mt-1 grid gap-1">
             {troubles.map((t) => (
@@ -53,7 +60,7 @@ export function Checks({ setup }: { setup: Setup }) {
         )}
       </div>
       <div>
-        <h2>Is the path long enough?</h2>
+        <h2>{phrases.isThePathLongEnough}</h2>
         <ul className="mt-1 grid gap-1.5">
           {paths.flatMap((path) =>
             claims
@@ -62,28 +69,30 @@ export function Checks({ setup }: { setup: Setup }) {
                 const ratio = pathLengthM(path) / claim.distanceM;
                 return (
                   <li key={`${path.id}-${claim.product}-${claim.entered}`}>
-                    {path.name} is <span className="figure">{ratio.toFixed(1)}×</span> {claim.product}’s claim
-                    of {claim.entered} (<Length m={claim.distanceM} />
+                    {phrases.is(path.name)}
+                    <span className="figure">{ratio.toFixed(1)}×</span>
+                    {phrases.sClaimOf(claim.product, claim.entered)}
+                    <Length m={claim.distanceM} />
                     ):{' '}
                     {ratio >= OUTRUN
-                      ? 'enough.'
-                      : `${ratio >= 1 ? `short of ${OUTRUN}×; a walk that holds to the end will give a bound` : 'it can never settle it'}. An attenuator of ${attenuatorDb(pathLengthM(path), OUTRUN * claim.distanceM, 2).toFixed(0)} dB would do instead (exponent 2).`}
+                      ? phrases.enough
+                      : phrases.anAttenuatorOfDbWouldDo(
+                          ratio >= 1 ? phrases.shortOfAWalkThatHolds(OUTRUN) : phrases.itCanNeverSettleIt,
+                          attenuatorDb(pathLengthM(path), OUTRUN * claim.distanceM, 2).toFixed(0),
+                        )}
                   </li>
                 );
               }),
           )}
         </ul>
-        {claims.length === 0 && <p className="text-faint">No claim is entered.</p>}
+        {claims.length === 0 && <p className="text-faint">{phrases.noClaimIsEntered}</p>}
         <ul className="mt-1 grid gap-1.5">
           {expected.map(({ key, text }) => (
             <li key={key}>{text}</li>
           ))}
         </ul>
       </div>
-      <p className="text-faint">
-        Each walk begins at the zero point with a baseline. One walk gives an interval; the estimate begins
-        with two.
-      </p>
+      <p className="text-faint">{phrases.eachWalkBeginsAtTheZero}</p>
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
 import { localMinutes } from '../../state/clock.ts';
+import * as phrases from './phrases.ts';
 
 const DAY_MIN = 24 * 60;
 
@@ -36,18 +37,18 @@ export function DayLine({ setup }: { setup: Setup }) {
   const days = Math.floor(last.toMin / DAY_MIN);
   const { atFixedEnd, atMobileEnd, secondChannel, hoursAtHand } = setup.plan;
   const said = [
-    atFixedEnd && `at the fixed end ${atFixedEnd}`,
-    atMobileEnd && `walking ${atMobileEnd}`,
-    secondChannel && `second channel ${secondChannel}`,
-    hoursAtHand !== undefined && `dashed: ${hoursAtHand} h available`,
-    troubles > 0 && `${countOf(troubles, 'thing')} to settle in “Can it be done?”`,
+    atFixedEnd && phrases.atTheFixedEnd(atFixedEnd),
+    atMobileEnd && phrases.walking(atMobileEnd),
+    secondChannel && phrases.secondChannel(secondChannel),
+    hoursAtHand !== undefined && phrases.dashedHAvailable(hoursAtHand),
+    troubles > 0 && phrases.toSettleInCanItBe(countOf(troubles, 'thing')),
   ].filter((t) => t !== false && t !== '');
   return (
-    <section className="mt-2" aria-label="The day">
+    <section className="mt-2" aria-label={phrases.theDay}>
       <p className="flex flex-wrap gap-x-3">
         <strong>
-          Home after {clockText(last.toMin)}
-          {days > 0 && ` of day ${days + 1}, without a rest: more than a day’s walks`}
+          {phrases.homeAfter(clockText(last.toMin))}
+          {days > 0 && phrases.ofDayWithoutARestMore(days + 1)}
         </strong>
         <span className="text-[0.87rem] text-faint">{said.join('; ')}</span>
       </p>

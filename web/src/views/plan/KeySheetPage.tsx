@@ -2,27 +2,25 @@ import { seal } from '@urvek/study';
 import { useState } from 'react';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
+import * as phrases from './phrases.ts';
 
 /** Which letter is which product, for who must know it. */
 export function KeySheetPage({ id, comparison: { setup, title } }: Ready) {
   const [shown, setShown] = useState(false);
   const letters = seal(setup, id).products;
   return (
-    <Stage
-      title={`Key sheet: ${title}`}
-      lead="For the one who hands out the products. Whoever judges by ear or eye does not look here."
-    >
+    <Stage title={phrases.keySheet2(title)} lead={phrases.forTheOneWhoHandsOut}>
       {!shown ? (
         <button className="btn btn-main" onClick={() => setShown(true)}>
-          I hand out the products: show the key
+          {phrases.iHandOutTheProductsShow}
         </button>
       ) : (
         <table className="table sheet">
           <thead>
             <tr>
-              <th className="pl-3">Letter</th>
-              <th>Product</th>
-              <th>Units</th>
+              <th className="pl-3">{phrases.letter}</th>
+              <th>{phrases.product}</th>
+              <th>{phrases.units}</th>
             </tr>
           </thead>
           <tbody>

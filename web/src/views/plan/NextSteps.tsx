@@ -4,6 +4,7 @@ import { useJudgement } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Length } from '../../components/Length.tsx';
 import { usePlanned } from './usePlanned.ts';
+import * as phrases from './phrases.ts';
 
 /** Of one cell, after each walk: where to look next, and what would decide what is open. */
 export function NextSteps({ workspace, setup, cell }: { workspace: Ready; setup: Setup; cell: PlanCell }) {
@@ -26,26 +27,28 @@ export function NextSteps({ workspace, setup, cell }: { workspace: Ready; setup:
     ) ?? [];
   if (points.length === 0 && open.length === 0) return null;
   return (
-    <section aria-label="What next">
-      <h3>What next</h3>
+    <section aria-label={phrases.whatNext}>
+      <h3>{phrases.whatNext}</h3>
       <ul className="mt-1 grid gap-1">
         {points.map(({ product, path, heldM, failedM, nextM }) => (
           <li key={`${product.id}-${path.id}`}>
-            {product.name} on {path.name}: held to <Length m={heldM} />
+            {phrases.onHeldTo(product.name, path.name)}
+            <Length m={heldM} />
             {failedM === undefined ? (
-              ', never failed; go farther.'
+              phrases.neverFailedGoFarther
             ) : (
               <>
-                , failed by <Length m={failedM} />;{' '}
+                {phrases.failedBy}
+                <Length m={failedM} />;{' '}
                 {nextM === undefined ? (
-                  'the bracket is as narrow as wanted.'
+                  phrases.theBracketIsAsNarrowAs
                 ) : (
                   <>
-                    next point{' '}
+                    {phrases.nextPoint}
                     <strong>
                       <Length m={nextM} />
                     </strong>
-                    , their geometric mean.
+                    {phrases.theirGeometricMean}
                   </>
                 )}
               </>

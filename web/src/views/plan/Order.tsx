@@ -1,23 +1,24 @@
 import type { SlotState, WalkRow } from '@urvek/study';
 import { Link } from 'react-router';
 import { Paged } from '../../components/Paged.tsx';
+import * as phrases from './phrases.ts';
 
 export function Order({ id, slots }: { id: string; slots: SlotState<WalkRow>[] }) {
   const next = slots.find((s) => !s.walk);
   return (
-    <section className="sheet p-4" aria-label="Order of walks">
-      <h2>Order of walks</h2>
-      <Paged items={slots} at={next ? slots.indexOf(next) : 0} what="walks">
+    <section className="sheet p-4" aria-label={phrases.orderOfWalks}>
+      <h2>{phrases.orderOfWalks}</h2>
+      <Paged items={slots} at={next ? slots.indexOf(next) : 0} what={phrases.walks}>
         {(page) => (
           <table className="table mt-1">
             <thead>
               <tr>
-                <th>Round</th>
-                <th>Place</th>
-                <th>Product</th>
-                <th>Rig</th>
-                <th>Path</th>
-                <th>State</th>
+                <th>{phrases.round}</th>
+                <th>{phrases.place}</th>
+                <th>{phrases.product}</th>
+                <th>{phrases.rig}</th>
+                <th>{phrases.path}</th>
+                <th>{phrases.state}</th>
               </tr>
             </thead>
             <tbody>
@@ -39,14 +40,14 @@ export function Order({ id, slots }: { id: string; slots: SlotState<WalkRow>[] }
                   <td>
                     {slot.walk ? (
                       <Link className="underline" to={`/c/${id}/trace/${slot.walk.walkId}`}>
-                        walk {slot.walk.label}
+                        {phrases.walk(slot.walk.label)}
                       </Link>
                     ) : slot === next ? (
                       <Link className="font-bold underline" to={`/c/${id}/walk`}>
-                        walk it next
+                        {phrases.walkItNext}
                       </Link>
                     ) : (
-                      <span className="text-faint">to walk</span>
+                      <span className="text-faint">{phrases.toWalk}</span>
                     )}
                   </td>
                 </tr>

@@ -2,6 +2,7 @@ import { farthestM, type PlanBoard as Board } from '@urvek/study';
 import { useRef, type KeyboardEvent } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { BoardCell } from './BoardCell.tsx';
+import * as phrases from './phrases.ts';
 
 /** Rigs by paths: walks made and to make as posts, and what they will come to. */
 export function PlanBoard({
@@ -26,7 +27,7 @@ export function PlanBoard({
   };
   return (
     <div className="sheet relative max-h-[max(12rem,calc(100vh-17rem))] overflow-auto" data-plan-board>
-      <table ref={grid} className="w-full border-collapse" aria-label="Walks of each rig on each path">
+      <table ref={grid} className="w-full border-collapse" aria-label={phrases.walksOfEachRigOnEach}>
         <thead className="sticky top-0 z-10 bg-sheet shadow-[0_2px_0_var(--color-ink)]">
           <tr>
             <td className="sticky left-0 z-10 w-44 min-w-40 bg-sheet" />
@@ -34,7 +35,8 @@ export function PlanBoard({
               <th key={p.id} scope="col" className="min-w-32 px-2 py-1 leading-tight">
                 {p.name}{' '}
                 <span className="font-normal whitespace-nowrap text-faint text-[0.87rem]">
-                  to <Length m={farthestM(p)} />
+                  {phrases.to}
+                  <Length m={farthestM(p)} />
                 </span>
               </th>
             ))}

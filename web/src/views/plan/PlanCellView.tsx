@@ -6,18 +6,17 @@ import { Link } from 'react-router';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { NextSteps } from './NextSteps.tsx';
+import * as phrases from './phrases.ts';
 
 /** A rig on a path: what its walks will decide, and the next steps. */
 export function PlanCellView({ cell, workspace, setup }: { cell: PlanCell; workspace: Ready; setup: Setup }) {
   const { product, path, why, made, wanted } = cell;
   return (
-    <section className="sheet px-4 py-2" aria-label={`${product.name} on ${path.name}`}>
-      <h2>
-        {product.name} on {path.name}: {made} of {countOf(wanted, 'walk')} made
-      </h2>
+    <section className="sheet px-4 py-2" aria-label={phrases.on(product.name, path.name)}>
+      <h2>{phrases.onOfMade(product.name, path.name, made, countOf(wanted, 'walk'))}</h2>
       <p className="mt-1 max-w-[100ch]">{why}</p>
       <Tape
-        title={`${path.name} and the claims`}
+        title={phrases.andTheClaims(path.name)}
         ground={travelledGround(path)}
         measure="travelled"
         claims={claimFlags({ ...setup, products: [product] }, path)}
@@ -26,7 +25,7 @@ export function PlanCellView({ cell, workspace, setup }: { cell: PlanCell; works
       {made < wanted && (
         <p className="mt-1">
           <Link className="underline" to={`/c/${workspace.id}/walk`}>
-            Walk it
+            {phrases.walkIt}
           </Link>
         </p>
       )}

@@ -8,6 +8,7 @@ import { Order } from './Order.tsx';
 import { PlanAudit } from './PlanAudit.tsx';
 import { PlanCellView } from './PlanCellView.tsx';
 import { PowerPanel } from './PowerPanel.tsx';
+import * as phrases from './phrases.ts';
 
 /** The cell that is selected, and what speaks for the plan as a whole: one view at a time. */
 export function PlanDetail({
@@ -27,13 +28,13 @@ export function PlanDetail({
   const view = (id: string, name: string, is: boolean, draw: () => ReactNode): View[] =>
     is ? [{ id, name, draw }] : [];
   const views = [
-    ...view('cell', 'This cell', cell !== undefined && !blind, () => (
+    ...view('cell', phrases.thisCell, cell !== undefined && !blind, () => (
       <PlanCellView cell={cell as PlanCell} workspace={workspace} setup={setup} />
     )),
-    ...view('order', 'Order', true, () => <Order id={workspace.id} slots={slots} />),
-    ...view('fair', 'Is it fair?', !blind, () => <PlanAudit workspace={workspace} setup={setup} />),
-    ...view('checks', 'Can it be done?', true, () => <Checks setup={setup} />),
-    ...view('walks', 'How many walks?', ratio > 1 && sigma > 0, () => (
+    ...view('order', phrases.order, true, () => <Order id={workspace.id} slots={slots} />),
+    ...view('fair', phrases.isItFair, !blind, () => <PlanAudit workspace={workspace} setup={setup} />),
+    ...view('checks', phrases.canItBeDone, true, () => <Checks setup={setup} />),
+    ...view('walks', phrases.howManyWalks2, ratio > 1 && sigma > 0, () => (
       <PowerPanel key={`${ratio}/${sigma}`} ratio={ratio} sigma={sigma} walksEach={walksEach} />
     )),
   ];

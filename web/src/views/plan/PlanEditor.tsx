@@ -18,11 +18,12 @@ import { PlanSettings } from './PlanSettings.tsx';
 import { settingsText } from './settingsText.ts';
 import { Takes } from './Takes.tsx';
 import { usePlanned } from './usePlanned.ts';
+import * as phrases from './phrases.ts';
 
 /** The board of the plan, its settings in a line, the day, and the cell that is selected. */
 export function PlanEditor(workspace: Ready) {
   const { comparison, walks, id } = workspace;
-  const { form, bar } = useSetupForm(comparison, 'Plan');
+  const { form, bar } = useSetupForm(comparison, phrases.plan);
   const plan = form.watch('plan');
   const setup: Setup = {
     ...comparison.setup,
@@ -44,46 +45,51 @@ export function PlanEditor(workspace: Ready) {
     cells[0];
   return (
     <Stage
-      title="Plan"
-      lead="Will this decide it, and when am I home?"
+      title={phrases.plan}
+      lead={phrases.willThisDecideItAndWhen}
       actions={
         <Link className="btn" to={`/c/${id}/run-sheet`}>
-          Run sheet
+          {phrases.runSheet}
         </Link>
       }
     >
       <details className="sheet mb-2" open={form.formState.isDirty || slots.length === 0 || undefined}>
         <summary className="cursor-pointer px-3 py-1">
-          <strong>Settings</strong> <span className="text-[0.87rem] text-faint">{settingsText(setup)}</span>
+          <strong>{phrases.settings}</strong>{' '}
+          <span className="text-[0.87rem] text-faint">{settingsText(setup)}</span>
         </summary>
         <PlanSettings form={form} />
         <Takes form={form} id={id} blind={plan.blind === true} />
       </details>
       {slots.length === 0 ? (
-        <Empty title="Nothing to plan yet">
-          Enter products in{' '}
+        <Empty title={phrases.nothingToPlanYet}>
+          {phrases.enterProductsIn}
           <Link className="underline" to={`/c/${id}/kit`}>
-            Kit
-          </Link>{' '}
-          and a path in{' '}
-          <Link className="underline" to={`/c/${id}/paths`}>
-            Paths
+            {phrases.kit}
           </Link>
-          ; the order follows from them.
+          {phrases.andAPathIn}
+          <Link className="underline" to={`/c/${id}/paths`}>
+            {phrases.paths}
+          </Link>
+          {phrases.theOrderFollowsFromThem}
         </Empty>
       ) : (
         <>
           {board ? (
             <PlanBoard board={board} selected={selected?.id} onSelect={select} />
           ) : (
-            <BoardToCome what="the board" rows={new Set(slots.map((s) => s.item.rig.id)).size} rowPx={30} />
+            <BoardToCome
+              what={phrases.theBoard}
+              rows={new Set(slots.map((s) => s.item.rig.id)).size}
+              rowPx={30}
+            />
           )}
           <PlanLegend />
           <DayLine setup={shown} />
           <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />
         </>
       )}
-      <SaveBar what="plan" {...bar} />
+      <SaveBar what={phrases.plan2} {...bar} />
     </Stage>
   );
 }

@@ -1,5 +1,6 @@
 import { planSignScene } from '@urvek/draw';
 import { Picture } from '../../components/Picture.tsx';
+import * as phrases from './phrases.ts';
 
 const SIGNS = [
   ['made', 'walked'],
@@ -12,7 +13,7 @@ const SIGNS = [
 
 /** What the shapes of the board say, and the figures beside them. */
 export const PlanLegend = () => (
-  <ul className="mt-1 flex flex-wrap gap-x-5 text-[0.87rem] text-faint" aria-label="Legend">
+  <ul className="mt-1 flex flex-wrap gap-x-5 text-[0.87rem] text-faint" aria-label={phrases.legend}>
     {SIGNS.map(([sign, said]) => {
       const scene = planSignScene(sign, said);
       return (

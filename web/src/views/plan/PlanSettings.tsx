@@ -4,15 +4,19 @@ import { Choice, Field, Options } from '../../components/Field.tsx';
 import { asFigure } from '../../components/figures.ts';
 import { More } from '../../components/More.tsx';
 import type { SetupForm } from '../kit/form.ts';
+import * as phrases from './phrases.ts';
 
 /** How many walks, by which criterion, and what the day allows. */
 export function PlanSettings({ form }: { form: SetupForm }) {
   const plan = form.watch('plan');
   return (
-    <section className="flex flex-wrap items-start gap-x-6 gap-y-2 p-3" aria-label="Walks and criterion">
+    <section
+      className="flex flex-wrap items-start gap-x-6 gap-y-2 p-3"
+      aria-label={phrases.walksAndCriterion}
+    >
       <Field
         className="w-64"
-        label="Walks of each product on each path"
+        label={phrases.walksOfEachProductOnEach}
         type="number"
         min={0}
         max={100}
@@ -24,7 +28,7 @@ export function PlanSettings({ form }: { form: SetupForm }) {
         onChange={(criterion) => form.setValue('plan.criterion', criterion, { shouldDirty: true })}
       />
       <Choice
-        label="How the walks are logged"
+        label={phrases.howTheWalksAreLogged}
         value={plan.mode ?? ''}
         onChange={(e) =>
           form.setValue(
@@ -34,12 +38,12 @@ export function PlanSettings({ form }: { form: SetupForm }) {
           )
         }
       >
-        <option value="">chosen at each walk</option>
+        <option value="">{phrases.chosenAtEachWalk}</option>
         <Options of={WALK_MODES} />
       </Choice>
       <Field
         className="w-64"
-        label="Smallest difference that matters"
+        label={phrases.smallestDifferenceThatMatters}
         help="1.3: ranges that differ by less count as alike."
         suffix="×"
         type="number"
@@ -48,7 +52,7 @@ export function PlanSettings({ form }: { form: SetupForm }) {
         error={form.formState.errors.plan?.ratio?.message}
       />
       <More
-        what="Day, times, people, and how much walks differ"
+        what={phrases.dayTimesPeopleAndHowMuch}
         className="w-full"
         open={(['sigma', 'startTime', 'setUpMin', 'day', 'hoursAtHand'] as const).some(
           (field) => form.formState.errors.plan?.[field],
@@ -57,7 +61,7 @@ export function PlanSettings({ form }: { form: SetupForm }) {
         <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
           <Field
             className="w-80"
-            label="Walk-to-walk spread"
+            label={phrases.walkToWalkSpread}
             help="0.2: two walks in three lie within a factor of 1.22 of the median."
             type="number"
             step="any"
@@ -66,32 +70,32 @@ export function PlanSettings({ form }: { form: SetupForm }) {
           />
           <Field
             className="w-28"
-            label="Start"
+            label={phrases.start}
             {...form.register('plan.startTime')}
             error={form.formState.errors.plan?.startTime?.message}
           />
           <Field
             className="w-32"
-            label="Set-up of a rig"
+            label={phrases.setUpOfARig}
             suffix="min"
             type="number"
             step="any"
             {...form.register('plan.setUpMin', { valueAsNumber: true })}
             error={form.formState.errors.plan?.setUpMin?.message}
           />
-          <Field className="w-52" label="At the fixed end" {...form.register('plan.atFixedEnd')} />
-          <Field className="w-52" label="Walking" {...form.register('plan.atMobileEnd')} />
-          <Field className="w-64" label="Second channel" {...form.register('plan.secondChannel')} />
+          <Field className="w-52" label={phrases.atTheFixedEnd2} {...form.register('plan.atFixedEnd')} />
+          <Field className="w-52" label={phrases.walking2} {...form.register('plan.atMobileEnd')} />
+          <Field className="w-64" label={phrases.secondChannel2} {...form.register('plan.secondChannel')} />
           <Field
             className="w-40"
-            label="Day"
+            label={phrases.day}
             placeholder="2026-05-12"
             {...form.register('plan.day')}
             error={form.formState.errors.plan?.day?.message}
           />
           <Field
             className="w-32"
-            label="Time available"
+            label={phrases.timeAvailable}
             suffix="h"
             inputMode="decimal"
             {...form.register('plan.hoursAtHand', asFigure)}

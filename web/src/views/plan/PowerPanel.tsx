@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PowerWorker } from '../../workers/power.worker.ts';
 import { Answers } from './Answers.tsx';
 import { STEPS, WALKS } from './powerPanelParts.tsx';
+import * as phrases from './phrases.ts';
 
 const COMPARISONS = 300;
 
@@ -40,23 +41,26 @@ export function PowerPanel({ ratio, sigma, walksEach }: { ratio: number; sigma: 
     void Comlink.wrap<PowerWorker>(thread).sweep(questions, COMPARISONS, onAnswer);
   };
   return (
-    <section className="sheet p-4" aria-label="How many walks">
-      <h2>How many walks, how fine the marks?</h2>
+    <section className="sheet p-4" aria-label={phrases.howManyWalks}>
+      <h2>{phrases.howManyWalksHowFineThe}</h2>
       <p className="mt-1">
-        To tell <span className="figure">{ratio}×</span> when walks spread by a factor of{' '}
-        <span className="figure">{Math.exp(sigma).toFixed(2)}</span>: as a first guess{' '}
-        <strong className="figure">{approximateWalks(ratio, sigma)}</strong> walks of each product, with marks
-        no wider apart than{' '}
+        {phrases.toTell}
+        <span className="figure">{ratio}×</span>
+        {phrases.whenWalksSpreadByAFactor}
+        <span className="figure">{Math.exp(sigma).toFixed(2)}</span>
+        {phrases.asAFirstGuess}
+        <strong className="figure">{approximateWalks(ratio, sigma)}</strong>
+        {phrases.walksOfEachProductWithMarks}
         <strong className="figure">{((widestStepRatio(ratio) - 1) * 100).toFixed(0)} %</strong>.
       </p>
       <div className="no-print mt-2 flex items-center gap-3">
         {running ? (
           <button type="button" className="btn" onClick={stop}>
-            Stop
+            {phrases.stop}
           </button>
         ) : (
           <button type="button" className="btn" onClick={simulate}>
-            Simulate comparisons
+            {phrases.simulateComparisons}
           </button>
         )}
         {(running || answers.length > 0) && (
@@ -64,11 +68,11 @@ export function PowerPanel({ ratio, sigma, walksEach }: { ratio: number; sigma: 
             <progress
               max={questions.length}
               value={answers.length}
-              aria-label="Simulated so far"
+              aria-label={phrases.simulatedSoFar}
               className="w-48 accent-accent"
             />
             <span role="status" className="text-faint">
-              {answers.length} of {questions.length}, {COMPARISONS} comparisons each
+              {phrases.ofComparisonsEach(answers.length, questions.length, COMPARISONS)}
             </span>
           </>
         )}

@@ -9,6 +9,7 @@ import { Empty } from '../../components/States.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { localMinutes } from '../../state/clock.ts';
 import { Calls } from './Calls.tsx';
+import * as phrases from './phrases.ts';
 
 /** One page for a clipboard: who walks what, when, and what to do when nobody answers. */
 export function RunSheetPage({ comparison: { title, setup } }: Ready) {
@@ -22,27 +23,27 @@ export function RunSheetPage({ comparison: { title, setup } }: Ready) {
       <div className="no-print mb-3 flex justify-end">
         <button className="btn btn-main" onClick={() => window.print()}>
           <Printer aria-hidden size={16} />
-          Print the run sheet
+          {phrases.printTheRunSheet}
         </button>
       </div>
       <article className="sheet grid gap-4 p-8 print:p-0">
         <header>
-          <Heading title={`Run sheet: ${title}`}>Run sheet: {title}</Heading>
+          <Heading title={phrases.runSheet2(title)}>{phrases.runSheet2(title)}</Heading>
         </header>
         {!last ? (
-          <Empty title="Nothing is planned">Enter products, a path and the number of walks.</Empty>
+          <Empty title={phrases.nothingIsPlanned}>{phrases.enterProductsAPathAndThe}</Empty>
         ) : (
           <>
             <dl className="grid grid-cols-2 gap-x-8 gap-y-1 sm:grid-cols-4">
               {[
-                ['At the fixed end', plan.atFixedEnd],
-                ['Walking', plan.atMobileEnd],
-                ['Second channel', plan.secondChannel],
-                ['Back by', clockText(last.toMin + GRACE_MIN)],
-                ['Day', plan.day || 'not set'],
+                [phrases.atTheFixedEnd2, plan.atFixedEnd],
+                [phrases.walking2, plan.atMobileEnd],
+                [phrases.secondChannel2, plan.secondChannel],
+                [phrases.backBy, clockText(last.toMin + GRACE_MIN)],
+                [phrases.day, plan.day || phrases.notSet],
                 [
-                  'Sunset',
-                  sun?.sunsetMs === undefined ? 'not known here' : clockText(localMinutes(sun.sunsetMs)),
+                  phrases.sunset,
+                  sun?.sunsetMs === undefined ? phrases.notKnownHere : clockText(localMinutes(sun.sunsetMs)),
                 ],
               ].map(([what, value]) => (
                 <div key={what}>
@@ -60,13 +61,14 @@ export function RunSheetPage({ comparison: { title, setup } }: Ready) {
               <figure key={path.id}>
                 <figcaption>
                   <strong>{path.name}</strong>, <Length m={pathLengthM(path)} />
-                  {path.hazards && <>; mind: {path.hazards}</>}
+                  {path.hazards && <>{phrases.mind(path.hazards)}</>}
                   {path.hazardsAt?.map((h) => (
                     <span key={h.what + h.atM}>
-                      ; mind {h.what} at <Length m={h.atM} />
+                      {phrases.mindAt(h.what)}
+                      <Length m={h.atM} />
                     </span>
                   ))}
-                  {path.permission && <>; permission: {path.permission}</>}
+                  {path.permission && <>{phrases.permission(path.permission)}</>}
                 </figcaption>
                 <Tape title={path.name} ground={travelledGround(path)} measure="travelled" />
               </figure>
@@ -74,14 +76,14 @@ export function RunSheetPage({ comparison: { title, setup } }: Ready) {
             <table className="table">
               <thead>
                 <tr>
-                  <th>Clock</th>
-                  <th>Step off</th>
-                  <th>Done by</th>
-                  <th>Product</th>
-                  <th>Rig</th>
-                  <th>Path</th>
-                  <th>Walked</th>
-                  <th className="w-1/4">Notes</th>
+                  <th>{phrases.clock}</th>
+                  <th>{phrases.stepOff}</th>
+                  <th>{phrases.doneBy}</th>
+                  <th>{phrases.product}</th>
+                  <th>{phrases.rig}</th>
+                  <th>{phrases.path}</th>
+                  <th>{phrases.walked}</th>
+                  <th className="w-1/4">{phrases.notes}</th>
                 </tr>
               </thead>
               <tbody>
@@ -112,9 +114,9 @@ export function RunSheetPage({ comparison: { title, setup } }: Ready) {
                 <Calls key={path.id} path={path} />
               ))}
             <p className="text-[0.87rem] text-faint">
-              Out and back at 1.4 m/s, {SETTLE_MIN} minutes a walk to settle, {plan.setUpMin} to set up each
-              rig.{plan.sideBySide && ' The products of a round are walked together.'} Look up before you look
-              down. Nobody back by the time above: go and look, and call by the second channel.
+              {phrases.outAndBackAt14(SETTLE_MIN, plan.setUpMin)}
+              {plan.sideBySide && phrases.theProductsOfARoundAre}
+              {phrases.lookUpBeforeYouLookDown}
             </p>
           </>
         )}

@@ -3,6 +3,7 @@ import { plannedPaths, plannedRigs } from '@urvek/study';
 import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
 import { Tick } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** Which rigs and paths take part, and how they are walked. */
 export function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: string; blind: boolean }) {
@@ -15,10 +16,10 @@ export function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: str
   return (
     <section
       className="grid gap-x-8 gap-y-2 border-t border-rule p-3 lg:grid-cols-3"
-      aria-label="What takes part"
+      aria-label={phrases.whatTakesPart}
     >
       <fieldset>
-        <legend className="font-bold">Rigs</legend>
+        <legend className="font-bold">{phrases.rigs}</legend>
         {setup.products.flatMap((p) =>
           p.rigs.map((r) => (
             <Tick
@@ -31,7 +32,7 @@ export function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: str
         )}
       </fieldset>
       <fieldset>
-        <legend className="font-bold">Paths</legend>
+        <legend className="font-bold">{phrases.paths}</legend>
         {setup.paths.map((p) => (
           <Tick
             key={p.id}
@@ -42,21 +43,18 @@ export function Takes({ form, id, blind }: { form: UseFormReturn<Setup>; id: str
         ))}
       </fieldset>
       <fieldset>
-        <legend className="font-bold">How</legend>
-        <Tick
-          label="the first walk of a path once more at the end"
-          {...form.register('plan.repeatBaseline')}
-        />
-        <Tick label="each rig once with its ends swapped" {...form.register('plan.swapEnds')} />
-        <Tick label="the products of a round side by side" {...form.register('plan.sideBySide')} />
-        <Tick label="blind: letters for names until the walks are in" {...form.register('plan.blind')} />
+        <legend className="font-bold">{phrases.how}</legend>
+        <Tick label={phrases.theFirstWalkOfAPath} {...form.register('plan.repeatBaseline')} />
+        <Tick label={phrases.eachRigOnceWithItsEnds} {...form.register('plan.swapEnds')} />
+        <Tick label={phrases.theProductsOfARoundSide} {...form.register('plan.sideBySide')} />
+        <Tick label={phrases.blindLettersForNamesUntilThe} {...form.register('plan.blind')} />
         {blind && (
           <p className="text-[0.87rem] text-faint">
-            Whoever hands out the products reads the{' '}
+            {phrases.whoeverHandsOutTheProductsReads}
             <Link className="underline" to={`/c/${id}/key-sheet`}>
-              key sheet
+              {phrases.keySheet}
             </Link>
-            ; whoever judges does not.
+            {phrases.whoeverJudgesDoesNot}
           </p>
         )}
       </fieldset>

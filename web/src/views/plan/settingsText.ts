@@ -1,15 +1,16 @@
 import { countOf } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
+import * as phrases from './phrases.ts';
 
 /** What is settled, in a line. */
 export const settingsText = ({ plan }: Setup): string =>
   [
-    `${countOf(plan.walksEach, 'walk')} of each on each path`,
-    `criterion ${plan.criterion}`,
-    `differences matter from ${plan.ratio}×`,
+    phrases.ofEachOnEachPath(countOf(plan.walksEach, 'walk')),
+    phrases.criterion(plan.criterion),
+    phrases.differencesMatterFrom(plan.ratio),
     `walk-to-walk spread ${plan.sigma}`,
-    `start ${plan.startTime}`,
-    ...(plan.mode ? [`logged ${plan.mode}`] : []),
+    phrases.start2(plan.startTime),
+    ...(plan.mode ? [phrases.logged(plan.mode)] : []),
     ...(plan.blind ? ['blind'] : []),
-    ...(plan.sideBySide ? ['side by side'] : []),
+    ...(plan.sideBySide ? [phrases.sideBySide] : []),
   ].join('; ');

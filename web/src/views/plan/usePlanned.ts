@@ -2,6 +2,7 @@ import type { Setup } from '@urvek/contract';
 import type { Asks } from '@urvek/draw';
 import { useAnswer, useStudy } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
+import * as phrases from './phrases.ts';
 
 /** What is found of a plan, as it was saved or as it is being edited and has settled; undefined until it is there. */
 export function usePlanned<K extends 'planBoard' | 'nextPoints' | 'planAudit'>(
@@ -14,7 +15,7 @@ export function usePlanned<K extends 'planBoard' | 'nextPoints' | 'planAudit'>(
   const { data: asSaved } = useAnswer(workspace, { ask }, !edited);
   const { data: asEdited } = useStudy(
     workspace,
-    [`${ask} edited`, asked],
+    [phrases.edited(ask), asked],
     (study, of) => study[ask](of, JSON.parse(asked) as Setup) as Promise<Asks[K]['answer']>,
     edited,
   );

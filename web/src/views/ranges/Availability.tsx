@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 /** Share of time, or of stands, clear over distance; the walk, not the second, is the unit of evidence. */
 export function Availability({ products, name }: { products: readonly ProductAvailability[]; name: string }) {
@@ -17,7 +18,7 @@ export function Availability({ products, name }: { products: readonly ProductAva
           trigger: 'item',
           valueFormatter: (v: unknown) => (typeof v === 'number' ? percent(v) : ''),
         },
-        xAxis: axis(`travelled, ${unit}`, { min: 0 }),
+        xAxis: axis(phrases.travelled(unit), { min: 0 }),
         yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
         series: products.flatMap(({ product, bins }, i) => [
           {
@@ -58,8 +59,8 @@ export function Availability({ products, name }: { products: readonly ProductAva
   }, [products, unit]);
   return (
     <div>
-      <h3>Share of time, or of stands, clear, walking out</h3>
-      <Chart option={option} table={table} label={`Share of time clear over travelled distance, ${name}`} />
+      <h3>{phrases.shareOfTimeOrOfStands}</h3>
+      <Chart option={option} table={table} label={phrases.shareOfTimeClearOverTravelled(name)} />
     </div>
   );
 }

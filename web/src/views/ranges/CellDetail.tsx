@@ -12,6 +12,7 @@ import { CellStands } from './CellStands.tsx';
 import { CellWalks } from './CellWalks.tsx';
 import { Forest } from './Forest.tsx';
 import { NoMetres } from './NoMetres.tsx';
+import * as phrases from './phrases.ts';
 
 /** A kind of product on a path, all that is known of it: one view at a time, and the address says which. */
 export function CellDetail({
@@ -27,7 +28,7 @@ export function CellDetail({
 }) {
   const title = rangeTitle(workspace.comparison.setup, range);
   return (
-    <section className="sheet p-3" aria-label={`Ranges on ${title}`}>
+    <section className="sheet p-3" aria-label={phrases.rangesOn2(title)}>
       <h2>
         {title}: {range.criterion}
         {range.side && `, ${range.side}`}
@@ -51,17 +52,21 @@ function viewsOf(of: Shown): View[] {
   const view = (id: string, name: string, shown: boolean | undefined, draw: () => ReactNode): View[] =>
     shown ? [{ id, name, draw }] : [];
   return [
-    { id: 'walks', name: 'Walks', draw: () => (walked ? <CellWalks {...of} /> : <NoMetres range={range} />) },
-    ...view('ratios', 'Ratios', walked, () => <CellRatios {...of} />),
-    ...view('across', 'All paths', across !== undefined, () => (
+    {
+      id: 'walks',
+      name: phrases.walks,
+      draw: () => (walked ? <CellWalks {...of} /> : <NoMetres range={range} />),
+    },
+    ...view('ratios', phrases.ratios, walked, () => <CellRatios {...of} />),
+    ...view('across', phrases.allPaths2, across !== undefined, () => (
       <Forest across={across as NonNullable<typeof across>} ranges={judged.ranges} />
     )),
-    ...view('curves', 'Curves', walked, () =>
-      curves ? <CellCurves {...of} curves={curves} /> : <Loading what="the curves" />,
+    ...view('curves', phrases.curves, walked, () =>
+      curves ? <CellCurves {...of} curves={curves} /> : <Loading what={phrases.theCurves} />,
     ),
-    ...view('readings', 'Readings', curves && curves.sets.length > 0, () => <CellReadings {...of} />),
-    ...view('stands', 'Stands', stands, () => <CellStands {...of} />),
-    ...view('weak', `Weak points (${thin.length})`, thin.length > 0, () => (
+    ...view('readings', phrases.readings2, curves && curves.sets.length > 0, () => <CellReadings {...of} />),
+    ...view('stands', phrases.stands, stands, () => <CellStands {...of} />),
+    ...view('weak', phrases.weakPoints(thin.length), thin.length > 0, () => (
       <ul className="list-disc pl-5">
         {thin.map((t) => (
           <li key={t}>{t}</li>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import type { Shown } from './cellDetailParts.ts';
 import { Ratios } from './Ratios.tsx';
+import * as phrases from './phrases.ts';
 
 /** Exponent for ratios in dB until another is chosen: beyond the break point of two rays over ground. */
 const USUAL_EXPONENT = 4;
@@ -14,8 +15,8 @@ export function CellRatios({ range }: Shown) {
       <Field
         inline
         className="w-96 max-w-full flex-wrap"
-        label="How fast the level falls (exponent)"
-        help="For decibels: 2 in free space, 4 far over ground."
+        label={phrases.howFastTheLevelFallsExponent}
+        help={phrases.forDecibels2InFreeSpace}
         type="number"
         min={1}
         max={8}

@@ -8,6 +8,7 @@ import { OutingList } from './OutingList.tsx';
 import { RangesTape } from './RangesTape.tsx';
 import { SaveTape } from './SaveTape.tsx';
 import { Units } from './Units.tsx';
+import * as phrases from './phrases.ts';
 
 /** The walks of a cell on the tape, and its estimates. */
 export function CellWalks({ workspace, range }: Shown) {
@@ -19,14 +20,10 @@ export function CellWalks({ workspace, range }: Shown) {
   return (
     <>
       <RangesTape range={range} onPoint={openWalk} />
-      <p className="text-[0.87rem] text-faint">
-        Brackets join the last place that held and the first that failed; what was noticed on the move is
-        drawn as wide as its place is known (two standard uncertainties). A walk opens its trace, by a click
-        or by Enter.
-      </p>
+      <p className="text-[0.87rem] text-faint">{phrases.bracketsJoinTheLastPlaceThat}</p>
       <div className="flex flex-wrap items-center gap-4">
         <SaveTape range={range} />
-        <Tick label="areas too" checked={area} onChange={(e) => setArea(e.target.checked)} />
+        <Tick label={phrases.areasToo} checked={area} onChange={(e) => setArea(e.target.checked)} />
       </div>
       <EstimateTable range={range} area={area} />
       <OutingList range={range} id={workspace.id} />

@@ -2,6 +2,7 @@ import type { LengthUnit } from '@urvek/core';
 import { intervalText } from '@urvek/draw';
 import type { RangeWalk } from '@urvek/study';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 const shortInterval = (i: { heldM: number; failedM: number | undefined }, unit: LengthUnit): string =>
   intervalText(i, unit).replace('held to ', '').replace(', failed by ', '–');
@@ -17,7 +18,7 @@ export function EachWalk({ walks }: { walks: readonly RangeWalk[] }) {
   return (
     <details>
       <summary className="cursor-pointer">
-        {all.slice(0, IN_A_LINE).join('; ')}; and {all.length - IN_A_LINE} more
+        {phrases.andMore(all.slice(0, IN_A_LINE).join('; '), all.length - IN_A_LINE)}
       </summary>
       {all.slice(IN_A_LINE).join('; ')}
     </details>

@@ -5,6 +5,7 @@ import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { Length } from '../../components/Length.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { EachWalk } from './EachWalk.tsx';
+import * as phrases from './phrases.ts';
 
 /** Per product: the median with its interval, and what each walk says. */
 export function EstimateTable({
@@ -21,18 +22,21 @@ export function EstimateTable({
     <table className="table mt-3" data-estimates>
       <thead>
         <tr>
-          <th>Product</th>
+          <th>{phrases.product}</th>
           <th>n</th>
           <th>
-            Median, 95 % interval <HowMade of="range-of-one-product" what="the median" />{' '}
-            <HowTrue of="how-often-a-median-holds" what="a median" />
+            {phrases.median95PercentInterval}
+            <HowMade of="range-of-one-product" what={phrases.theMedian} />{' '}
+            <HowTrue of="how-often-a-median-holds" what={phrases.aMedian} />
           </th>
           <th>
-            9 of 10 walks hold to <HowTrue of="how-often-9-of-10-holds" what="a tenth" />
+            {phrases.n9Of10WalksHoldTo}
+            <HowTrue of="how-often-9-of-10-holds" what={phrases.aTenth} />
           </th>
-          {area && <th>Area covered, as the square</th>}
+          {area && <th>{phrases.areaCoveredAsTheSquare}</th>}
           <th>
-            Each walk <HowMade of="bracket-of-a-walk" what="the bracket of a walk" />
+            {phrases.eachWalk}
+            <HowMade of="bracket-of-a-walk" what={phrases.theBracketOfAWalk} />
           </th>
         </tr>
       </thead>
@@ -60,12 +64,12 @@ export function EstimateTable({
                       </span>
                     )}
                     {cell.medianBy === 'own spread' && (
-                      <span className="block text-[0.87rem] text-faint">by its own spread</span>
+                      <span className="block text-[0.87rem] text-faint">{phrases.byItsOwnSpread}</span>
                     )}
                     {days !== undefined && <span className="block text-[0.87rem] text-faint">{days}</span>}
                     {scaled !== undefined && (
                       <span className="block text-[0.87rem] text-faint">
-                        {scaled}; <HowMade of="scale-error" what="a scale error" />
+                        {scaled}; <HowMade of="scale-error" what={phrases.aScaleError} />
                       </span>
                     )}
                   </>
@@ -96,7 +100,7 @@ export function EstimateTable({
               {area && (
                 <td className="figure">
                   {median
-                    ? `${areaText(median.estimateM)}${known.median?.low !== undefined && known.median.high !== undefined ? ` (${areaText(known.median.low)} to ${areaText(known.median.high)})` : ''}`
+                    ? `${areaText(median.estimateM)}${known.median?.low !== undefined && known.median.high !== undefined ? phrases.to2(areaText(known.median.low), areaText(known.median.high)) : ''}`
                     : ''}
                 </td>
               )}
@@ -115,6 +119,6 @@ export function EstimateTable({
 const areaText = (radiusM: number): string => {
   const m2 = Math.PI * radiusM ** 2;
   return m2 >= 1e6
-    ? `${(m2 / 1e6).toFixed(2)} km²`
+    ? phrases.km((m2 / 1e6).toFixed(2))
     : `${m2.toPrecision(3)} m²`.replace(/e\+(\d)/, ' × 10^$1');
 };

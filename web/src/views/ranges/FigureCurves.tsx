@@ -9,6 +9,7 @@ import { axis, frame } from '../../components/chartStyle.ts';
 import { useUnit } from '../../state/unit.ts';
 import { linesOf, setSeries, tableOf, throughputSeries } from './figureSeries.ts';
 import { StandSets } from './StandSets.tsx';
+import * as phrases from './phrases.ts';
 
 /** What instruments read over distance, one quantity at a time, and what it says in words. */
 export function FigureCurves({
@@ -34,7 +35,7 @@ export function FigureCurves({
         // Readings stand with their line: one name is enough.
         legend: { ...frame().legend, data: linesOf(curves, quantity) },
         tooltip: { trigger: 'item' },
-        xAxis: axis(`separation, ${unit}`, {
+        xAxis: axis(phrases.separation2(unit), {
           min: 0,
           max: Math.round((lengthM / METRES_PER[unit]) * 100) / 100,
         }),
@@ -57,17 +58,23 @@ export function FigureCurves({
     <div data-figure-curves className="lg:col-span-2">
       <div className="flex items-end gap-3">
         <h3 className="flex-1">
-          Readings over distance <HowMade of="throughput" what="readings" />{' '}
-          <HowTrue of="how-often-a-cap-is-one" what="a cap" />
+          {phrases.readingsOverDistance}
+          <HowMade of="throughput" what={phrases.readings} />{' '}
+          <HowTrue of="how-often-a-cap-is-one" what={phrases.aCap} />
         </h3>
         {quantities.length > 1 && (
-          <Choice inline label="Of" value={quantity} onChange={(e) => setWanted(e.target.value as Quantity)}>
+          <Choice
+            inline
+            label={phrases.ofText}
+            value={quantity}
+            onChange={(e) => setWanted(e.target.value as Quantity)}
+          >
             <Options of={quantities} />
           </Choice>
         )}
       </div>
       <div className="grid gap-4 lg:grid-cols-[1.3fr_1fr]">
-        <Chart option={option} table={table} label={`${quantity} over separation, ${name}`} />
+        <Chart option={option} table={table} label={phrases.overSeparation(quantity, name)} />
         <ul className="list-disc self-start pl-5" data-figure-sentences>
           {said.map((text) => (
             <li key={text}>{text}</li>

@@ -2,13 +2,18 @@ import { kindOf } from '@urvek/core';
 import type { AcrossPaths, RangeView } from '@urvek/study';
 import { ForestPicture } from './ForestPicture.tsx';
 import type { Entry } from './ratiosParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** Does the advantage hold in the wagon shed as in the open? One line a path, and all paths together. */
 export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readonly RangeView[] }) {
   const own = ranges.filter((r) => r.kindId === across.kindId && r.summary.n > 0);
   return (
-    <section className="sheet mb-4 p-4" aria-label={`${kindOf(across.kindId).name} across paths`} data-forest>
-      <h2>{kindOf(across.kindId).name} across paths: does the advantage hold everywhere?</h2>
+    <section
+      className="sheet mb-4 p-4"
+      aria-label={phrases.acrossPaths(kindOf(across.kindId).name)}
+      data-forest
+    >
+      <h2>{phrases.acrossPathsDoesTheAdvantageHold(kindOf(across.kindId).name)}</h2>
       {across.summary.productRatios.map((all) => {
         const entries: Entry[] = [
           ...own.map((r): Entry => {
@@ -23,7 +28,7 @@ export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readon
             };
           }),
           {
-            label: 'all paths',
+            label: phrases.allPaths,
             ratio: all.estimate?.ratio,
             ends: all.withScale95,
             n: all.walks.join(' and '),
@@ -32,7 +37,7 @@ export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readon
         return (
           <ForestPicture
             key={`${all.numerator}/${all.denominator}`}
-            title={`${all.numerator} over ${all.denominator}`}
+            title={phrases.over(all.numerator, all.denominator)}
             entries={entries}
           />
         );
@@ -43,12 +48,9 @@ export function Forest({ across, ranges }: { across: AcrossPaths; ranges: readon
 }
 
 function interactionText({ summary: { interaction } }: AcrossPaths): string {
-  if (!interaction)
-    return 'Whether the advantage depends on the path cannot be tested: too few products, paths or walks with both ends.';
+  if (!interaction) return phrases.whetherTheAdvantageDependsOnThe;
   // By F, calibrated for few walks; χ² finds one where there is none.
   const value = interaction.pCalibrated ?? 1;
   const p = value < 0.001 ? 'p < 0.001' : `p = ${value.toFixed(3)}`;
-  return value < 0.05
-    ? `The advantage depends on the path (${p}): read it path by path; a figure for all paths means little.`
-    : `No sign that the advantage depends on the path (${p}); that is not proof that it does not.`;
+  return value < 0.05 ? phrases.theAdvantageDependsOnThePath(p) : phrases.noSignThatTheAdvantageDepends(p);
 }

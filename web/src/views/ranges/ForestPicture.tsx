@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame } from '../../components/chartStyle.ts';
 import type { Entry } from './ratiosParts.tsx';
+import * as phrases from './phrases.ts';
 
 export function ForestPicture({ title, entries }: { title: string; entries: readonly Entry[] }) {
   const { option, table } = useMemo(() => {
@@ -16,7 +17,7 @@ export function ForestPicture({ title, entries }: { title: string; entries: read
         legend: { show: false },
         tooltip: { trigger: 'item', formatter: ({ name }: { name: string }) => name },
         xAxis: {
-          ...axis('ratio of distances, ×', { type: 'log', logBase: 2, min: least, max: most }),
+          ...axis(phrases.ratioOfDistances, { type: 'log', logBase: 2, min: least, max: most }),
           axisLabel: { color: COLOUR.ink, formatter: (v: number) => v.toFixed(2) },
         },
         yAxis: {
@@ -80,7 +81,7 @@ export function ForestPicture({ title, entries }: { title: string; entries: read
       <Chart
         option={option}
         table={table}
-        label={`Ratio of distances by path, ${title}`}
+        label={phrases.ratioOfDistancesByPath(title)}
         height={70 + 34 * entries.length}
       />
     </div>

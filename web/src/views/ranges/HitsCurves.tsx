@@ -13,6 +13,7 @@ import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 /** Presses answered over distance, with the curve through them. */
 export function HitsCurves({
@@ -34,12 +35,12 @@ export function HitsCurves({
       option: {
         ...frame(),
         tooltip: { trigger: 'item' },
-        xAxis: axis(`separation, ${unit}`, { min: 0, max: Math.round((lengthM / per) * 100) / 100 }),
+        xAxis: axis(phrases.separation2(unit), { min: 0, max: Math.round((lengthM / per) * 100) / 100 }),
         yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
         series: curves.flatMap((c, i) => [
           {
             type: 'scatter',
-            name: `${c.product}, answered`,
+            name: phrases.answered(c.product),
             symbol: series(i).symbol,
             symbolSize: 8,
             itemStyle: { color: series(i).colour },
@@ -49,7 +50,7 @@ export function HitsCurves({
             ? [
                 {
                   type: 'line',
-                  name: `${c.product}, curve`,
+                  name: phrases.curve(c.product),
                   symbol: 'none',
                   lineStyle: { type: series(i).type, color: series(i).colour, width: 2 },
                   itemStyle: { color: series(i).colour },
@@ -82,32 +83,40 @@ export function HitsCurves({
   /** The curve describes; an interval comes from the walks only. */
   const said = (d: TrialDistance | undefined, over: OverWalks): string => {
     if ('estimateM' in over)
-      return `${show(over.estimateM)} (95 %: ${show(over.low)} to ${show(over.high)}, ${over.walks} walks)`;
+      return phrases.n95PercentToWalks(show(over.estimateM), show(over.low), show(over.high), over.walks);
     return d?.estimateM === undefined
-      ? `none: answers do not fall off with distance (${over.reason})`
-      : `${show(d.estimateM)} by the curve (${over.reason})`;
+      ? phrases.noneAnswersDoNotFallOff(over.reason)
+      : phrases.byTheCurve(show(d.estimateM), over.reason);
   };
   return (
     <div data-hits-curves>
       <h3>
-        Presses answered over distance <HowMade of="presses-and-answers" what="k of n" />{' '}
-        <HowTrue of="how-often-d50-holds" what="a distance of half the answers" />
+        {phrases.pressesAnsweredOverDistance}
+        <HowMade of="presses-and-answers" what={phrases.kOfN} />{' '}
+        <HowTrue of="how-often-d50-holds" what={phrases.aDistanceOfHalfTheAnswers} />
       </h3>
-      <Chart option={option} table={table} label={`Share of presses answered, over separation, ${name}`} />
+      <Chart option={option} table={table} label={phrases.shareOfPressesAnsweredOverSeparation(name)} />
       <ul>
         {curves.map((c) => (
           <li key={c.product}>
-            <strong>{c.product}</strong> ({countOf(c.walks, 'walk')}): half answered at{' '}
-            <span className="figure">{said(c.d50, c.overWalks50)}</span>; nine of ten at{' '}
+            <strong>{c.product}</strong>
+            {phrases.halfAnsweredAt(countOf(c.walks, 'walk'))}
+            <span className="figure">{said(c.d50, c.overWalks50)}</span>
+            {phrases.nineOfTenAt}
             <span className="figure">{said(c.d90, c.overWalks90)}</span>.
             <span className="block text-[0.87rem] text-faint" data-counts>
-              {c.rows
-                .map(
-                  (r) =>
-                    `${r.successes} of ${r.trials} at ${show(r.distanceM)}, at least ${percent(atLeastShare(r.successes, r.trials))}`,
-                )
-                .join('; ')}{' '}
-              (each bound 95 %, one-sided, for presses that are independent).
+              {phrases.eachBound95PercentOneSided(
+                c.rows
+                  .map((r) =>
+                    phrases.ofAtAtLeast(
+                      r.successes,
+                      r.trials,
+                      show(r.distanceM),
+                      percent(atLeastShare(r.successes, r.trials)),
+                    ),
+                  )
+                  .join('; '),
+              )}
             </span>
           </li>
         ))}

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, percent, series } from '../../components/chartStyle.ts';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 /** Corners of the estimate without a model: level where it is known, slanted where the walks do not tell. */
 function corners({ steps }: HoldCurve, endM: number): [number, number][] {
@@ -39,14 +40,14 @@ export function HoldCurves({
           trigger: 'item',
           valueFormatter: (v: unknown) => (typeof v === 'number' ? percent(v) : ''),
         },
-        xAxis: axis(`separation, ${unit}`, { min: 0, max: Math.round((lengthM / per) * 100) / 100 }),
+        xAxis: axis(phrases.separation2(unit), { min: 0, max: Math.round((lengthM / per) * 100) / 100 }),
         yAxis: axis('', { min: 0, max: 1, axisLabel: { formatter: percent } }),
         series: curves.flatMap((curve, i) => [
           ...(curve.model
             ? [
                 {
                   type: 'line',
-                  name: `${curve.product}, model`,
+                  name: phrases.model(curve.product),
                   symbol: 'none',
                   lineStyle: { type: series(i).type, color: series(i).colour, width: 2 },
                   itemStyle: { color: series(i).colour },
@@ -59,7 +60,7 @@ export function HoldCurves({
             : []),
           {
             type: 'line',
-            name: `${curve.product}, walks alone`,
+            name: phrases.walksAlone(curve.product),
             symbol: series(i).symbol,
             symbolSize: 6,
             lineStyle: { color: series(i).colour, width: 1, type: 'solid' },
@@ -94,12 +95,11 @@ export function HoldCurves({
   const apart = curves.filter((c) => c.disagrees);
   return (
     <div data-hold-curves>
-      <h3>Share of walks that hold to a distance</h3>
-      <Chart option={option} table={table} label={`Share of walks that hold, over separation, ${name}`} />
+      <h3>{phrases.shareOfWalksThatHoldTo}</h3>
+      <Chart option={option} table={table} label={phrases.shareOfWalksThatHoldOver(name)} />
       {apart.length > 0 && (
         <p role="status" className="border-l-4 border-degraded pl-2 text-[0.87rem]">
-          Model and walks disagree for {apart.map((c) => c.product).join(', ')}: trust the steps, and look at
-          the single walks.
+          {phrases.modelAndWalksDisagreeForTrust(apart.map((c) => c.product).join(', '))}
         </p>
       )}
     </div>

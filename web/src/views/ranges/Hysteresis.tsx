@@ -4,6 +4,7 @@ import type { RangeView } from '@urvek/study';
 import { useStudy } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 const SHOWN: readonly Criterion[] = ['lost', ...RETURN_CRITERIA];
 
@@ -26,11 +27,11 @@ export function Hysteresis({ workspace, range }: { workspace: Ready; range: Rang
   if (summaries.slice(1).every((s) => s.summary.n === 0)) return null;
   return (
     <div className="mt-3" data-hysteresis>
-      <h3>Lost going out, back coming home</h3>
+      <h3>{phrases.lostGoingOutBackComingHome}</h3>
       <table className="table">
         <thead>
           <tr>
-            <th>Product</th>
+            <th>{phrases.product}</th>
             {SHOWN.map((c) => (
               <th key={c}>{c}</th>
             ))}
@@ -49,7 +50,7 @@ export function Hysteresis({ workspace, range }: { workspace: Ready; range: Rang
                     {cell && cell.walks > 0 ? (
                       estimateText(cell, unit)
                     ) : (
-                      <span className="text-faint">not seen</span>
+                      <span className="text-faint">{phrases.notSeen}</span>
                     )}
                   </td>
                 );
@@ -60,14 +61,19 @@ export function Hysteresis({ workspace, range }: { workspace: Ready; range: Rang
       </table>
       {resets.length > 0 && (
         <p className="text-[0.87rem]">
-          Resets:{' '}
-          {resets
-            .map(
-              (r) =>
-                `${r.product}, walk ${r.label}, ${r.how}${r.afterS === undefined ? '' : ` ${r.afterS.toFixed(0)} s after the loss`}${r.position ? ` at ${formatLength(r.position.travelledM, unit)}` : ''}`,
-            )
-            .join('; ')}
-          .
+          {phrases.resets(
+            resets
+              .map((r) =>
+                phrases.walk(
+                  r.product,
+                  r.label,
+                  r.how,
+                  r.afterS === undefined ? '' : phrases.sAfterTheLoss(r.afterS.toFixed(0)),
+                  r.position ? phrases.at(formatLength(r.position.travelledM, unit)) : '',
+                ),
+              )
+              .join('; '),
+          )}
         </p>
       )}
     </div>

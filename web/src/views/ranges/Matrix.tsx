@@ -6,6 +6,7 @@ import { useComparisonId } from '../../components/WithWorkspace.tsx';
 import { Length } from '../../components/Length.tsx';
 import { MatrixEarlier } from './MatrixEarlier.tsx';
 import { MatrixRows } from './MatrixRows.tsx';
+import * as phrases from './phrases.ts';
 
 /** Stop and call: who was heard where, each way; links that work one way only are named. */
 export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: RangeView }) {
@@ -16,15 +17,15 @@ export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: Ran
   return (
     <div data-matrix className="mt-3">
       <div className="flex flex-wrap items-end gap-4">
-        <h3 className="flex-1">Stands, each way</h3>
+        <h3 className="flex-1">{phrases.standsEachWay}</h3>
         {others.length > 0 && (
           <Choice
             className="w-64"
-            label="The same points in an earlier comparison"
+            label={phrases.theSamePointsInAnEarlier}
             value={other}
             onChange={(e) => setOther(e.target.value)}
           >
-            <option value="">none</option>
+            <option value="">{phrases.none}</option>
             {others.map((c) => (
               <option key={c.id} value={c.id}>
                 {c.title}
@@ -33,17 +34,17 @@ export function Matrix({ matrix, range }: { matrix: CheckpointMatrix; range: Ran
           </Choice>
         )}
       </div>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Grades at stands">
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={phrases.gradesAtStands}>
         <table className="table">
           <thead>
             <tr>
-              <th>Product</th>
-              <th>Direction</th>
+              <th>{phrases.product}</th>
+              <th>{phrases.direction}</th>
               {matrix.checkpoints.map((c) => (
                 <th key={c.name}>
                   {c.name}
                   <span className="block font-normal">
-                    {c.atM === undefined ? 'place unknown' : <Length m={c.atM} />}
+                    {c.atM === undefined ? phrases.placeUnknown : <Length m={c.atM} />}
                   </span>
                 </th>
               ))}

@@ -5,6 +5,7 @@ import { base } from '../../api/client.ts';
 import { studies } from '../../api/study.ts';
 import type { Places } from './matrixParts.ts';
 import { MatrixRows } from './MatrixRows.tsx';
+import * as phrases from './phrases.ts';
 
 /** Only the same points are set beside each other: same name, same distance. */
 export function MatrixEarlier({ id, places, kindId }: { id: string; places: Places; kindId: string }) {
@@ -27,7 +28,9 @@ export function MatrixEarlier({ id, places, kindId }: { id: string; places: Plac
         <th colSpan={2 + places.length} scope="rowgroup" className="pt-3">
           {data.title}
           {data.when !== undefined && `, ${format(data.when, 'd MMMM yyyy')}`}
-          {cells.length === 0 && <span className="font-normal text-faint">: no call at the same points</span>}
+          {cells.length === 0 && (
+            <span className="font-normal text-faint">{phrases.noCallAtTheSamePoints}</span>
+          )}
         </th>
       </tr>
       <MatrixRows cells={cells} places={places} />

@@ -1,6 +1,7 @@
 import type { RangeView } from '@urvek/study';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import * as phrases from './phrases.ts';
 
 /** Which walks were made on which outing: what they share is that day and that set-up. */
 export function OutingList({ range, id }: { range: RangeView; id: string }) {
@@ -13,15 +14,16 @@ export function OutingList({ range, id }: { range: RangeView; id: string }) {
   return (
     <details className="mt-2" data-outings onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="cursor-pointer">
-        {outings.length === 1 ? 'One outing' : `${outings.length} outings`}: which walks share a day and a
-        set-up
+        {phrases.whichWalksShareADayAnd(
+          outings.length === 1 ? phrases.oneOuting : phrases.outings(outings.length),
+        )}
       </summary>
       {open && (
         <div className="overflow-x-auto">
           <table className="table mt-1">
             <thead>
               <tr>
-                <th>Outing</th>
+                <th>{phrases.outing}</th>
                 {range.subjects.map((s) => (
                   <th key={s.id}>{s.name}</th>
                 ))}
@@ -31,7 +33,7 @@ export function OutingList({ range, id }: { range: RangeView; id: string }) {
               {outings.map((outing) => (
                 <tr key={outing ?? ''}>
                   <th scope="row" className="row-head">
-                    {outing ?? 'not stated'}
+                    {outing ?? phrases.notStated}
                   </th>
                   {range.subjects.map((s) => (
                     <td key={s.id}>
@@ -41,7 +43,7 @@ export function OutingList({ range, id }: { range: RangeView; id: string }) {
                           <span key={w.walkId}>
                             {i > 0 && ', '}
                             <Link className="underline" to={`/c/${id}/trace/${w.walkId}`}>
-                              walk {w.label}
+                              {phrases.walk2(w.label)}
                             </Link>
                           </span>
                         ))}
@@ -53,9 +55,7 @@ export function OutingList({ range, id }: { range: RangeView; id: string }) {
           </table>
         </div>
       )}
-      <p className="text-[0.87rem] text-faint">
-        A walk is put to another outing in its Trace; those of which nobody says stand one by one.
-      </p>
+      <p className="text-[0.87rem] text-faint">{phrases.aWalkIsPutToAnother}</p>
     </details>
   );
 }

@@ -14,6 +14,7 @@ import { BoardLegend } from './BoardLegend.tsx';
 import { CellDetail } from './CellDetail.tsx';
 import { RangesTold } from './RangesTold.tsx';
 import { ReachBoard } from './ReachBoard.tsx';
+import * as phrases from './phrases.ts';
 
 /** Who reaches how far, where: the reach board, and the cell that is selected. */
 export function RangesStage(workspace: Ready) {
@@ -35,24 +36,24 @@ export function RangesStage(workspace: Ready) {
   const range = row && data?.ranges.find((r) => r.path.id === selected?.path.id && r.kindId === row.kindId);
   return (
     <Stage
-      title="Ranges"
-      lead="Who reaches how far, where?"
+      title={phrases.ranges}
+      lead={phrases.whoReachesHowFarWhere2}
       actions={
         <a className="btn" href={base.intervalsCsv(workspace.id, criterion, lens.side)} download>
           <Download aria-hidden size={16} />
-          Intervals as CSV
+          {phrases.intervalsAsCsv}
         </a>
       }
     >
       <LensBar setup={setup}>
         <label className="flex items-center gap-1.5 text-[0.87rem] text-faint">
-          Ratio to
+          {phrases.ratioTo}
           <select
             className="pill"
             value={referenceId ?? ''}
             onChange={(e) => setReference(e.target.value === '' ? undefined : e.target.value)}
           >
-            <option value="">first of each kind</option>
+            <option value="">{phrases.firstOfEachKind}</option>
             {board?.rows.map((r) => (
               <option key={r.subjectId} value={r.subjectId}>
                 {r.subject}
@@ -62,12 +63,12 @@ export function RangesStage(workspace: Ready) {
         </label>
       </LensBar>
       {error && <Trouble error={error} />}
-      {!data && !error && <BoardToCome what="the estimates" rows={setup.products.length} rowPx={52} />}
+      {!data && !error && <BoardToCome what={phrases.theEstimates} rows={setup.products.length} rowPx={52} />}
       {board && board.rows.length === 0 && (
-        <Empty title="Nothing to compare yet">Enter products in Kit; every one gets a row here.</Empty>
+        <Empty title={phrases.nothingToCompareYet}>{phrases.enterProductsInKitEveryOne}</Empty>
       )}
       {board && board.rows.length > 0 && board.paths.length === 0 && (
-        <Empty title="No path yet">Enter a path in Paths; every one gets a column here.</Empty>
+        <Empty title={phrases.noPathYet}>{phrases.enterAPathInPathsEvery}</Empty>
       )}
       {board && cells.length > 0 && (
         <>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Tape } from '../../components/Tape.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { lanesOf } from './rangesParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** So many walks are drawn at once; more of them when they are asked for. */
 const DRAWN_WALKS = 60;
@@ -26,7 +27,7 @@ export function RangesTape({
   return (
     <>
       <Tape
-        title={`Ranges on ${range.path.name}, ${range.criterion}`}
+        title={phrases.rangesOn(range.path.name, range.criterion)}
         ground={separationGround(range.path)}
         measure="separation"
         lanes={lanesOf(range, walks && (all || !many), unit)}
@@ -36,7 +37,7 @@ export function RangesTape({
       />
       {walks && many && (
         <button type="button" className="btn no-print" aria-pressed={all} onClick={() => setAll(!all)}>
-          {all ? 'Estimates only' : `Each of the ${range.walks.length} walks too`}
+          {all ? phrases.estimatesOnly : phrases.eachOfTheWalksToo(range.walks.length)}
         </button>
       )}
     </>

@@ -2,6 +2,7 @@ import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { pairSentences, textsOf } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 import { RatioLine } from './RatioLine.tsx';
+import * as phrases from './phrases.ts';
 
 export function Ratios({ range, exponent }: { range: RangeView; exponent: number }) {
   const { summary } = range;
@@ -17,14 +18,15 @@ export function Ratios({ range, exponent }: { range: RangeView; exponent: number
       </ul>
       {summary.productRatios.length > 0 && (
         <>
-          <HowMade of="ratio-of-two-products" what="a ratio" />{' '}
-          <HowTrue of="how-often-a-ratio-holds" what="a ratio" />
+          <HowMade of="ratio-of-two-products" what={phrases.aRatio} />{' '}
+          <HowTrue of="how-often-a-ratio-holds" what={phrases.aRatio} />
         </>
       )}
       {beside.length > 0 && (
         <>
           <h3 className="mt-2">
-            Heard at the same stands <HowMade of="pairs-at-stands" what="a pair at stands" />
+            {phrases.heardAtTheSameStands}
+            <HowMade of="pairs-at-stands" what={phrases.aPairAtStands} />
           </h3>
           <ul className="list-disc pl-5" data-pairs>
             {beside.map((sentence) => (

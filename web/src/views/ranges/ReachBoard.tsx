@@ -7,6 +7,7 @@ import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { ReachLine } from './ReachLine.tsx';
+import * as phrases from './phrases.ts';
 
 /** Columns share what there is, and scroll under a fixed head where it is too little, px. */
 const [LEAST_COLUMN_PX, MOST_COLUMN_PX, HEAD_PX, PADDING_PX] = [180, 480, 160, 8];
@@ -47,7 +48,7 @@ export function ReachBoard({
         ref={grid}
         className="table-fixed border-collapse"
         style={{ width: HEAD_PX + columnPx * board.paths.length }}
-        aria-label="Who reaches how far, where"
+        aria-label={phrases.whoReachesHowFarWhere}
       >
         <thead className="sticky top-0 z-10 bg-sheet shadow-[0_2px_0_var(--color-ink)]">
           <tr>
@@ -56,7 +57,8 @@ export function ReachBoard({
               <th key={path.id} scope="col" className="px-2 pt-1.5 align-bottom" style={{ width: columnPx }}>
                 <span className="font-head">{path.name}</span>{' '}
                 <span className="text-[0.87rem] font-normal text-faint">
-                  to <Length m={farthestM(path)} />
+                  {phrases.to3}
+                  <Length m={farthestM(path)} />
                 </span>
                 <Picture scene={reachAxis(scale)} className="block" aria-hidden />
               </th>

@@ -1,20 +1,21 @@
 import { estimateText } from '@urvek/draw';
 import type { RungRange } from '@urvek/study';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 /** A fallback ladder: how far voice, tone and data reach, each way. */
 export function Rungs({ rungs }: { rungs: readonly RungRange[] }) {
   const [unit] = useUnit();
   return (
     <div className="mt-3" data-rungs>
-      <h3>A range a rung</h3>
+      <h3>{phrases.aRangeARung}</h3>
       <table className="table">
         <thead>
           <tr>
-            <th>Rung</th>
-            <th>Direction</th>
-            <th>Product</th>
-            <th>Works to</th>
+            <th>{phrases.rung}</th>
+            <th>{phrases.direction}</th>
+            <th>{phrases.product}</th>
+            <th>{phrases.worksTo}</th>
           </tr>
         </thead>
         <tbody>

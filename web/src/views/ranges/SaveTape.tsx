@@ -3,6 +3,7 @@ import type { RangeView } from '@urvek/study';
 import { SaveAs } from '../../components/Chart.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { lanesOf } from './rangesParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** Width of a tape for publication, px. */
 const PUBLISHED_PX = 1160;
@@ -11,7 +12,7 @@ export function SaveTape({ range, claims }: { range: RangeView; claims?: TapeOpt
   const [unit] = useUnit();
   const scene = () =>
     tapeScene({
-      title: `Ranges on ${range.path.name}, ${range.criterion}`,
+      title: phrases.rangesOn(range.path.name, range.criterion),
       ground: separationGround(range.path),
       measure: 'separation',
       unit,

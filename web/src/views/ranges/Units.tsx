@@ -2,6 +2,7 @@ import { estimateText, toldApart } from '@urvek/draw';
 import type { RangeView } from '@urvek/study';
 import { useUnit } from '../../state/unit.ts';
 import { RatioLine } from './RatioLine.tsx';
+import * as phrases from './phrases.ts';
 
 const factor = (sigma: number): string => Math.exp(sigma).toFixed(2);
 
@@ -12,14 +13,14 @@ export function Units({ summary: { units, unitPairs, unitSpreads } }: Pick<Range
   const differ = unitPairs.filter(toldApart);
   return (
     <div className="mt-3" data-units>
-      <h3>Units, each by itself</h3>
+      <h3>{phrases.unitsEachByItself}</h3>
       <table className="table">
         <thead>
           <tr>
-            <th>Product</th>
-            <th>Unit</th>
+            <th>{phrases.product}</th>
+            <th>{phrases.unit}</th>
             <th>n</th>
-            <th>Median, 95 % interval</th>
+            <th>{phrases.median95PercentInterval2}</th>
           </tr>
         </thead>
         <tbody>
@@ -28,7 +29,7 @@ export function Units({ summary: { units, unitPairs, unitSpreads } }: Pick<Range
               <th scope="row" className="row-head">
                 {u.product}
               </th>
-              <td>{u.unit || 'not stated'}</td>
+              <td>{u.unit || phrases.notStated}</td>
               <td className="figure">{u.cell.walks}</td>
               <td className="figure">{estimateText(u.cell, unit)}</td>
             </tr>
@@ -38,8 +39,10 @@ export function Units({ summary: { units, unitPairs, unitSpreads } }: Pick<Range
       <ul className="mt-1 grid gap-1">
         {unitSpreads.map(({ product, units: n, between, within }) => (
           <li key={product}>
-            {product}: {n} units differ by a factor of <span className="figure">{factor(between)}</span> (one
-            standard deviation), walks of one unit by <span className="figure">{factor(within)}</span>.
+            {phrases.unitsDifferByAFactorOf(product, n)}
+            <span className="figure">{factor(between)}</span>
+            {phrases.oneStandardDeviationWalksOfOne}
+            <span className="figure">{factor(within)}</span>.
           </li>
         ))}
         {unitPairs.map((pair) => (
@@ -50,8 +53,9 @@ export function Units({ summary: { units, unitPairs, unitSpreads } }: Pick<Range
       </ul>
       {differ.length > 0 && (
         <p role="status" className="mt-1 border-l-4 border-lost pl-2">
-          Units of one product differ: {differ.map((r) => `${r.numerator} and ${r.denominator}`).join('; ')}.
-          What is said of the product speaks for the units that were walked.
+          {phrases.unitsOfOneProductDifferWhat(
+            differ.map((r) => phrases.and(r.numerator, r.denominator)).join('; '),
+          )}
         </p>
       )}
     </div>

@@ -2,6 +2,7 @@ import type { Quantity } from '@urvek/core';
 import { COLOUR, readOf, setText, WAY } from '@urvek/draw';
 import type { PathCurves, StandSet, ThroughputFinding } from '@urvek/study';
 import { series } from '../../components/chartStyle.ts';
+import * as phrases from './phrases.ts';
 
 const partName = (c: ThroughputFinding, by: string | undefined): string =>
   [c.product, WAY[c.direction], ...(c.parts.length > 1 && by ? [by] : [])].join(', ');
@@ -71,7 +72,7 @@ const handOverPosts = ({ handOvers }: ThroughputFinding, per: number): object =>
           data: handOvers.map((h) => ({
             xAxis: (h.noticedAtM ?? (h.fromM + h.toM) / 2) / per,
             label: {
-              formatter: h.noticedBy === 'readings' ? `to ${h.to}` : `to ${h.to}, noticed by the walker`,
+              formatter: h.noticedBy === 'readings' ? phrases.to(h.to) : phrases.toNoticedByTheWalker(h.to),
             },
           })),
         },

@@ -21,6 +21,7 @@ import { Picture } from '../../components/Picture.tsx';
 import { useLens } from '../../state/lens.ts';
 import { useUnit } from '../../state/unit.ts';
 import type { About } from './cardsParts.ts';
+import * as phrases from './phrases.ts';
 
 const SHOWN = ['result', 'tape', 'board'] as const;
 
@@ -67,24 +68,29 @@ export function CardMaker({ workspace: { comparison }, judged, simulated }: Abou
   };
   const lead =
     shown === 'board'
-      ? 'Products by paths, on one scale.'
+      ? phrases.productsByPathsOnOneScale
       : `${kindOf(range.kindId).name}, ${range.path.name} (${range.path.condition}): ${range.criterion}.`;
   const scene = cardScene({
     ...{ shape, title, lead, blocks: blocks() },
-    foot: `Separation in a straight line; ${countOf(own, 'walk')}. ${intervalLegend}`,
+    foot: phrases.separationInAStraightLine(countOf(own, 'walk'), intervalLegend),
     simulated: simulated ? SIMULATED : undefined,
   });
   return (
     <>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        <Choice label="What it shows" value={shown} onChange={(e) => setShown(e.target.value as Shown)}>
+        <Choice label={phrases.whatItShows} value={shown} onChange={(e) => setShown(e.target.value as Shown)}>
           <Options of={SHOWN} />
         </Choice>
-        <Choice label="Frame" value={shape} onChange={(e) => setShape(e.target.value as CardShape)}>
+        <Choice label={phrases.frame} value={shape} onChange={(e) => setShape(e.target.value as CardShape)}>
           <Options of={CARD_SHAPES} />
         </Choice>
         <div className="min-w-72 flex-1">
-          <Field label="Title" value={title} maxLength={120} onChange={(e) => setTitle(e.target.value)} />
+          <Field
+            label={phrases.title}
+            value={title}
+            maxLength={120}
+            onChange={(e) => setTitle(e.target.value)}
+          />
         </div>
       </div>
       <div

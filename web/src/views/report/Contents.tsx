@@ -2,6 +2,7 @@ import { countOf } from '@urvek/core';
 import type { ReportDocument } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { Link } from 'react-router';
+import * as phrases from './phrases.ts';
 
 /** What the report holds, and what in it is still open. */
 export function Contents({
@@ -25,25 +26,25 @@ export function Contents({
   );
   return (
     <nav
-      aria-label="Contents"
+      aria-label={phrases.contents}
       className="no-print sheet max-h-[40vh] overflow-y-auto text-[0.87rem] lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)]"
     >
       {questions + undecided + stale.length > 0 && (
         <div className="border-b border-l-4 border-b-rule border-l-degraded px-2 py-1">
-          <strong>Open</strong>
+          <strong>{phrases.open}</strong>
           {undecided > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict`}>
-              {countOf(undecided, 'claim')} undecided
+              {phrases.undecided(countOf(undecided, 'claim'))}
             </Link>
           )}
           {stale[0] && (
             <a className="block py-1 underline" href={`#part-${stale[0].section}`}>
-              {countOf(stale.length, 'paragraph')} worded before the figures changed
+              {phrases.wordedBeforeTheFiguresChanged(countOf(stale.length, 'paragraph'))}
             </a>
           )}
           {questions > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict?show=fairness`}>
-              {countOf(questions, 'question')} of fairness
+              {phrases.ofFairness(countOf(questions, 'question'))}
             </Link>
           )}
         </div>

@@ -2,6 +2,7 @@ import type { WantedCriterion } from '@urvek/core';
 import { Download } from 'lucide-react';
 import { base } from '../../api/client.ts';
 import { LongFile } from './LongFile.tsx';
+import * as phrases from './phrases.ts';
 
 /** From so many walks on a table may take longer than a second. */
 const LONG_WALKS = 300;
@@ -35,19 +36,19 @@ export function Files({
   ] as const;
   return (
     <details className="no-print sheet mb-3 p-4">
-      <summary className="cursor-pointer font-bold">Files: the whole comparison, and tables</summary>
+      <summary className="cursor-pointer font-bold">{phrases.filesTheWholeComparisonAndTables}</summary>
       <div className="mt-2 flex flex-wrap gap-2">
         <a className="btn" href={base.wholeFile(id)} download>
           <Download aria-hidden size={16} />
-          Whole comparison as a file
+          {phrases.wholeComparisonAsAFile}
         </a>
         <a className="btn" href={base.wholeFile(id, true)} download>
           <Download aria-hidden size={16} />
-          The same with what is private
+          {phrases.theSameWithWhatIsPrivate}
         </a>
         <a className="btn" href={base.intervalsCsv(id, criterion)} download>
           <Download aria-hidden size={16} />
-          Intervals as CSV
+          {phrases.intervalsAsCsv}
         </a>
         {tables.map(([name, label]) =>
           walks > LONG_WALKS ? (
@@ -55,21 +56,18 @@ export function Files({
               key={name}
               id={id}
               name={name}
-              label={`${label}${name.endsWith('.csv') ? ' as CSV' : ''}`}
+              label={`${label}${name.endsWith('.csv') ? phrases.asCsv : ''}`}
             />
           ) : (
             <a key={name} className="btn" href={base.file(id, name)} download>
               <Download aria-hidden size={16} />
               {label}
-              {name.endsWith('.csv') && ' as CSV'}
+              {name.endsWith('.csv') && phrases.asCsv}
             </a>
           ),
         )}
       </div>
-      <p className="mt-2 text-[0.87rem] text-faint">
-        Tables are CSV (RFC 4180) with units in their headers; the whole comparison is JSON of a published
-        schema.
-      </p>
+      <p className="mt-2 text-[0.87rem] text-faint">{phrases.tablesAreCsvRfc4180With}</p>
     </details>
   );
 }

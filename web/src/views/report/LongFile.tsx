@@ -3,6 +3,7 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { base } from '../../api/client.ts';
 import { Trouble } from '../../components/States.tsx';
+import * as phrases from './phrases.ts';
 
 const LOOK_EVERY_MS = 700;
 
@@ -32,9 +33,11 @@ export function LongFile({ id, name, label }: { id: string; name: string; label:
   if (job?.state === 'failed')
     return (
       <p role="alert">
-        {label}: the file was not made ({job.trouble}). The walks are as they were.{' '}
+        {phrases.theFileWasNotMade(label)}
+        {job.trouble}
+        {phrases.theWalksAreAsTheyWere}
         <button type="button" className="btn" onClick={ask}>
-          Try again
+          {phrases.tryAgain}
         </button>
       </p>
     );
@@ -42,7 +45,7 @@ export function LongFile({ id, name, label }: { id: string; name: string; label:
     return (
       <a className="btn btn-main" href={base.jobFile(job.id)} download>
         <Download aria-hidden size={16} />
-        {label}: ready
+        {phrases.ready(label)}
       </a>
     );
   if (jobId !== undefined)
@@ -52,7 +55,7 @@ export function LongFile({ id, name, label }: { id: string; name: string; label:
           {label} <progress max={1} value={job?.progress ?? 0} />
         </label>
         <button type="button" className="btn" onClick={cancel}>
-          Cancel
+          {phrases.cancel}
         </button>
       </span>
     );

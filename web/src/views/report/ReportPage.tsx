@@ -13,6 +13,7 @@ import { Contents } from './Contents.tsx';
 import { Files } from './Files.tsx';
 import { ReportSettings } from './ReportSettings.tsx';
 import { ReportSheet } from './ReportSheet.tsx';
+import * as phrases from './phrases.ts';
 
 /** Dates in the report are those of whoever writes it. */
 const ZONE = new Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -29,7 +30,7 @@ export function ReportPage(workspace: Ready) {
     setup.paths.find((p) => p.id === pathId)?.name,
   ].filter((t) => t !== undefined);
   if (error) return <Trouble error={error} />;
-  if (!data) return <Loading what="the report" />;
+  if (!data) return <Loading what={phrases.theReport} />;
   return (
     <main
       id="work"
@@ -39,7 +40,7 @@ export function ReportPage(workspace: Ready) {
       <div className="min-w-0">
         <div className="no-print mb-3 flex flex-wrap items-center gap-2">
           <fieldset className="mr-auto flex items-center gap-3">
-            <legend className="sr-only">Form of the report</legend>
+            <legend className="sr-only">{phrases.formOfTheReport}</legend>
             {REPORT_FORMS.map((f) => (
               <label key={f} className="flex items-center gap-1.5">
                 <input
@@ -49,13 +50,13 @@ export function ReportPage(workspace: Ready) {
                   checked={form === f}
                   onChange={() => setForm(f)}
                 />
-                {f} form
+                {phrases.form(f)}
               </label>
             ))}
           </fieldset>
           <button className="btn btn-main" onClick={() => window.print()}>
             <Printer aria-hidden size={16} />
-            Print or save as PDF
+            {phrases.printOrSaveAsPdf}
           </button>
         </div>
         <LensBar setup={setup} byPlan />

@@ -6,6 +6,7 @@ import { useSaveComparison } from '../../api/queries.ts';
 import { Field, Tick } from '../../components/Field.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
+import * as phrases from './phrases.ts';
 
 /** Who paid, and what stays private: in the report and in every file that leaves. */
 export function ReportSettings({ comparison }: { comparison: Comparison }) {
@@ -27,7 +28,10 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
       { title, question, revision, setup: { ...setup, report: { ...report, ...more } } },
       {
         onSuccess: (saved) =>
-          notice({ text: 'Saved', undo: () => mutate({ title, question, setup, revision: saved.revision }) }),
+          notice({
+            text: phrases.saved,
+            undo: () => mutate({ title, question, setup, revision: saved.revision }),
+          }),
       },
     );
   const tick = (name: 'coordinates' | 'names' | 'notes', label: string) => (
@@ -40,10 +44,10 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
   return (
     <details className="no-print sheet mb-3 p-4">
       <summary className="cursor-pointer font-bold">
-        Who paid, and what stays private
+        {phrases.whoPaidAndWhatStaysPrivate}
         {left.length > 0 && (
           <span className="font-normal text-faint">
-            : {left.map((l) => `${l.count} ${l.what}`).join(', ')} left out
+            {phrases.leftOut(left.map((l) => `${l.count} ${l.what}`).join(', '))}
           </span>
         )}
       </summary>
@@ -51,7 +55,7 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
       <div className="mt-2 grid gap-4 md:grid-cols-2">
         <div>
           <label htmlFor={id} className="block text-[0.87rem] text-faint">
-            Who paid for this, who lent the gear
+            {phrases.whoPaidForThisWhoLent}
           </label>
           <textarea
             id={id}
@@ -65,12 +69,12 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
           />
         </div>
         <fieldset>
-          <legend className="font-bold">Left out of the report and of all files</legend>
-          {tick('coordinates', 'coordinates and device locations')}
-          {tick('names', 'names of people and places, permissions')}
+          <legend className="font-bold">{phrases.leftOutOfTheReportAnd}</legend>
+          {tick('coordinates', phrases.coordinatesAndDeviceLocations)}
+          {tick('names', phrases.namesOfPeopleAndPlacesPermissions)}
           {tick('notes', 'notes')}
           <Field
-            label="Call signs and other words, with commas between"
+            label={phrases.callSignsAndOtherWordsWith}
             value={words}
             onChange={(e) => setWords(e.target.value)}
             onBlur={() => {
@@ -84,10 +88,10 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
           <div
             role="status"
             className="mt-2 border-l-4 border-rule pl-3 text-[0.87rem]"
-            aria-label="What is left out"
+            aria-label={phrases.whatIsLeftOut}
           >
             {left.length === 0 ? (
-              'Nothing is left out: all that was entered goes out.'
+              phrases.nothingIsLeftOutAllThat
             ) : (
               <ul>
                 {left.map((l) => (
@@ -97,7 +101,7 @@ export function ReportSettings({ comparison }: { comparison: Comparison }) {
                 ))}
               </ul>
             )}
-            <p>The page below is as it goes out.</p>
+            <p>{phrases.thePageBelowIsAsIt}</p>
           </div>
         </fieldset>
       </div>

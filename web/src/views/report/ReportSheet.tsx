@@ -7,6 +7,7 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Empty } from '../../components/States.tsx';
 import { BlockView } from './BlockView.tsx';
 import { ReportTitle } from './ReportTitle.tsx';
+import * as phrases from './phrases.ts';
 
 const DRAWN_FIRST = 2;
 
@@ -51,7 +52,7 @@ export function ReportSheet({
         <ReportTitle title={document.title} question={document.question} comparison={editable} />
         {only.length > 0 && (
           <p className="mt-1 border-l-4 border-degraded pl-2" data-only>
-            Part of the comparison only: {only.join(', ')}.
+            {phrases.partOfTheComparisonOnly(only.join(', '))}
           </p>
         )}
         <p className="mt-1 text-faint">{document.when}</p>
@@ -61,16 +62,16 @@ export function ReportSheet({
             onClick={() =>
               void navigator.clipboard
                 .writeText(reportText(document))
-                .then(() => notice({ text: 'The text is on the clipboard' }))
+                .then(() => notice({ text: phrases.theTextIsOnTheClipboard }))
             }
           >
             <ClipboardCopy aria-hidden size={16} />
-            Copy as text
+            {phrases.copyAsText}
           </button>
         )}
       </header>
       {!judged.ranges.some((r) => r.summary.n > 0) && (
-        <Empty title="Nothing to publish yet">No walk is finished.</Empty>
+        <Empty title={phrases.nothingToPublishYet}>{phrases.noWalkIsFinished}</Empty>
       )}
       {sections.map((section) => (
         <section

@@ -5,6 +5,7 @@ import { Field } from '../../components/Field.tsx';
 import { Heading } from '../../components/Heading.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
+import * as phrases from './phrases.ts';
 
 /** Title and question of the report, which are the comparison's, edited where they stand. */
 export function ReportTitle({
@@ -23,7 +24,7 @@ export function ReportTitle({
   if (!draft || !comparison)
     return (
       <>
-        <Heading title={`Report: ${title}`} className="text-2xl">
+        <Heading title={phrases.report(title)} className="text-2xl">
           {title}
         </Heading>
         <p className="mt-1 text-lg">{question}</p>
@@ -33,7 +34,7 @@ export function ReportTitle({
             className="btn-quiet no-print text-[0.87rem]"
             onClick={() => setDraft({ title, question })}
           >
-            Edit title and question
+            {phrases.editTitleAndQuestion}
           </button>
         )}
       </>
@@ -45,7 +46,7 @@ export function ReportTitle({
       {
         onSuccess: (saved) => {
           notice({
-            text: 'Title and question saved',
+            text: phrases.titleAndQuestionSaved,
             undo: () => mutate({ title, question, setup, revision: saved.revision }),
           });
           setDraft(undefined);
@@ -61,14 +62,14 @@ export function ReportTitle({
       }}
     >
       <Field
-        label="Title"
+        label={phrases.title}
         required
         maxLength={120}
         value={draft.title}
         onChange={(e) => setDraft({ ...draft, title: e.target.value })}
       />
       <Field
-        label="Question"
+        label={phrases.question}
         maxLength={500}
         value={draft.question}
         onChange={(e) => setDraft({ ...draft, question: e.target.value })}
@@ -76,10 +77,10 @@ export function ReportTitle({
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button className="btn btn-main" disabled={isPending || draft.title.trim() === ''}>
-          Save
+          {phrases.save}
         </button>
         <button type="button" className="btn" onClick={() => setDraft(undefined)}>
-          Cancel
+          {phrases.cancel}
         </button>
       </div>
     </form>

@@ -5,6 +5,7 @@ import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { WordingEditor } from './WordingEditor.tsx';
 import { WordingQuestions } from './WordingQuestions.tsx';
+import * as phrases from './phrases.ts';
 
 /**
  * What is said as the figures say it; worded anew where somebody wants to, with words questioned that the data may
@@ -36,7 +37,7 @@ export function WordedText({
       />
     );
   const own = worded.text !== worded.made;
-  const words = own ? 'Worded by you; reword' : 'Reword';
+  const words = own ? phrases.wordedByYouReword : phrases.reword;
   const Tag = paragraph ? 'p' : 'span';
   return (
     <div>
@@ -60,8 +61,7 @@ export function WordedText({
       )}
       {comparison && worded.was !== undefined && (
         <p className="no-print border-l-4 border-degraded pl-3 text-[0.87rem]" data-stale>
-          The figures have changed since you worded this. They said: “{worded.was}” They say now: “
-          {worded.made}”
+          {phrases.theFiguresHaveChangedSinceYou(worded.was, worded.made)}
         </p>
       )}
       {own && <WordingQuestions text={worded.text} carried={carried} />}
@@ -69,7 +69,7 @@ export function WordedText({
         <button
           type="button"
           className="btn-quiet no-print text-[0.87rem]"
-          aria-label={`Reword: ${worded.text.slice(0, 40)}`}
+          aria-label={phrases.reword2(worded.text.slice(0, 40))}
           onClick={() => setDraft(worded.text)}
         >
           {words}

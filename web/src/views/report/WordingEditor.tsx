@@ -7,6 +7,7 @@ import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { nowMs } from '../../field/time.ts';
 import { WordingQuestions } from './WordingQuestions.tsx';
+import * as phrases from './phrases.ts';
 
 /** A sentence while it is worded: the words that the data do not carry are questioned. */
 export function WordingEditor({
@@ -44,7 +45,7 @@ export function WordingEditor({
       {
         onSuccess: (saved) => {
           notice({
-            text: 'Wording saved',
+            text: phrases.wordingSaved,
             undo: () => mutate({ title, question, setup, revision: saved.revision }),
           });
           onDone();
@@ -55,7 +56,7 @@ export function WordingEditor({
   return (
     <div className="no-print grid gap-2 border-2 border-ink p-3 text-ink">
       <label htmlFor={id} className="text-[0.87rem] text-faint">
-        Your wording. The figures say: {worded.made}
+        {phrases.yourWordingTheFiguresSay(worded.made)}
       </label>
       <textarea
         ref={area}
@@ -69,13 +70,13 @@ export function WordingEditor({
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button type="button" className="btn btn-main" disabled={isPending} onClick={() => save(draft)}>
-          Save the wording
+          {phrases.saveTheWording}
         </button>
         <button type="button" className="btn" onClick={() => save(undefined)}>
-          As the figures say it
+          {phrases.asTheFiguresSayIt}
         </button>
         <button type="button" className="btn" onClick={onDone}>
-          Cancel
+          {phrases.cancel}
         </button>
       </div>
     </div>

@@ -3,6 +3,7 @@ import { create } from 'qrcode';
 import { useEffect, useRef } from 'react';
 import type { BeaconClock } from '../../field/testSignals.ts';
 import { FullScreen } from './FullScreen.tsx';
+import * as phrases from './phrases.ts';
 
 /** A code is shown for two tenths of a second: five frames at 25 a second. */
 const HELD_TICKS = 2;
@@ -46,7 +47,7 @@ export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose:
     return () => cancelAnimationFrame(frame);
   }, [tag, walkS, separation]);
   return (
-    <FullScreen title="The beacon in the picture" onClose={onClose}>
+    <FullScreen title={phrases.theBeaconInThePicture} onClose={onClose}>
       <canvas
         ref={canvas}
         width={720}
@@ -54,7 +55,7 @@ export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose:
         className="mx-auto block h-full max-w-full object-contain"
         style={{ imageRendering: 'pixelated' }}
         role="img"
-        aria-label="A code that changes five times a second"
+        aria-label={phrases.aCodeThatChangesFiveTimes}
         data-beacon
       />
     </FullScreen>

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { BeaconClock } from '../../field/testSignals.ts';
 import { FullScreen } from './FullScreen.tsx';
+import * as phrases from './phrases.ts';
 
 /** Bits of the picture's number that are shown: it comes round after 17 minutes at 60 a second. */
 const BITS = 16;
@@ -28,7 +29,7 @@ export function RunningClock({ clock: { walkS }, onClose }: { clock: BeaconClock
     return () => cancelAnimationFrame(frame);
   }, [walkS]);
   return (
-    <FullScreen title="A running clock" onClose={onClose}>
+    <FullScreen title={phrases.aRunningClock} onClose={onClose}>
       <div className="grid h-full content-center justify-items-center gap-4">
         <p ref={time} className="figure text-[20vmin] leading-none" data-clock />
         <p ref={number} className="figure text-[8vmin] leading-none" />

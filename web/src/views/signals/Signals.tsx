@@ -5,18 +5,13 @@ import { PACKET_EVERY_S, playSignal, type SoundSignal } from '../../field/testSi
 import { BeaconPicture } from './BeaconPicture.tsx';
 import { RunningClock } from './RunningClock.tsx';
 import { useBeaconClock } from './useBeaconClock.ts';
+import * as phrases from './phrases.ts';
 
 const SOUNDS: Readonly<Record<SoundSignal, readonly [string, string]>> = {
-  noise: [
-    'Noise',
-    'Steady, at about the level of speech: any gap is heard, and found to a few milliseconds.',
-  ],
-  tone: ['Tone, 1 kHz', 'For links that take noise for silence and cut it.'],
-  clicks: ['Clicks', 'One a second, each tenth higher: for delay by ear and for counting what is lost.'],
-  beacon: [
-    'Beacon in sound',
-    `A code every ${PACKET_EVERY_S} s, noise between: a recording at the other end says by itself when it was.`,
-  ],
+  noise: [phrases.noise, phrases.steadyAtAboutTheLevelOf],
+  tone: [phrases.tone1Khz, phrases.forLinksThatTakeNoiseFor],
+  clicks: [phrases.clicks, phrases.oneASecondEachTenthHigher],
+  beacon: [phrases.beaconInSound, phrases.aCodeEverySNoiseBetween(PACKET_EVERY_S)],
 };
 const PICTURES = {
   clock: ['Running clock', 'The time in tenths, and the number of the picture in figures and as bars.'],
@@ -50,17 +45,15 @@ export function Signals() {
         stop.current = end;
         setPlaying(signal);
       },
-      (cause: unknown) => setError(new Error('This browser plays no sound. Try another one.', { cause })),
+      (cause: unknown) => setError(new Error(phrases.thisBrowserPlaysNoSoundTry, { cause })),
     );
   };
   return (
-    <Stage title="Test signals" lead="What goes into the link, so that what is lost can be found.">
+    <Stage title={phrases.testSignals} lead={phrases.whatGoesIntoTheLinkSo}>
       <div className="grid gap-4 lg:grid-cols-2">
-        <section className="sheet p-4" aria-label="Sound">
-          <h2>Sound</h2>
-          <p className="mt-1 border-l-4 border-degraded pl-3">
-            Turn the volume down first, take off headphones, and turn it up until it is as loud as a voice.
-          </p>
+        <section className="sheet p-4" aria-label={phrases.sound}>
+          <h2>{phrases.sound}</h2>
+          <p className="mt-1 border-l-4 border-degraded pl-3">{phrases.turnTheVolumeDownFirstTake}</p>
           <ul className="mt-2 grid gap-2">
             {(Object.keys(SOUNDS) as SoundSignal[]).map((signal) => (
               <li key={signal} className="grid grid-cols-[11rem_1fr] items-start gap-3">
@@ -70,7 +63,7 @@ export function Signals() {
                   aria-pressed={playing === signal}
                   onClick={() => (playing === signal ? hush() : play(signal))}
                 >
-                  {playing === signal ? '■ Stop' : SOUNDS[signal][0]}
+                  {playing === signal ? phrases.stop : SOUNDS[signal][0]}
                 </button>
                 <p className="text-[0.87rem]">{SOUNDS[signal][1]}</p>
               </li>
@@ -79,14 +72,14 @@ export function Signals() {
           {error && <Trouble error={error} />}
           <p className="mt-2" role="status" data-sent={sent}>
             {playing === undefined
-              ? 'Nothing plays.'
+              ? phrases.nothingPlays
               : playing === 'beacon'
-                ? `Beacon: ${sent} sent.`
-                : `${SOUNDS[playing][0]} plays.`}
+                ? phrases.beaconSent(sent)
+                : phrases.plays(SOUNDS[playing][0])}
           </p>
         </section>
-        <section className="sheet p-4" aria-label="Picture">
-          <h2>Picture</h2>
+        <section className="sheet p-4" aria-label={phrases.picture}>
+          <h2>{phrases.picture}</h2>
           <ul className="mt-2 grid gap-2">
             {(Object.keys(PICTURES) as PictureSignal[]).map((signal) => (
               <li key={signal} className="grid grid-cols-[11rem_1fr] items-start gap-3">
@@ -100,11 +93,17 @@ export function Signals() {
         </section>
       </div>
       <p className="mt-3 text-base">
-        {clock.ofWalk
-          ? `The beacon belongs to the walk under way on this device: its log says where each code was sent${clock.placed ? ', and the picture says how far that was' : ''}.`
-          : 'No walk with real gear is under way on this device: the beacon tells the time since this page was opened.'}{' '}
-        Its tag is <span className="figure">{clock.tag}</span>. Recordings are read by{' '}
-        <code>./bin/urvek beacon FILE</code>, with <code>--walk</code> and the walk that was saved as a file.
+        {phrases.itsTagIs(
+          clock.ofWalk
+            ? phrases.theBeaconBelongsToTheWalk(clock.placed ? phrases.andThePictureSaysHowFar : '')
+            : phrases.noWalkWithRealGearIs,
+        )}
+        <span className="figure">{clock.tag}</span>
+        {phrases.recordingsAreReadBy}
+        <code>{phrases.binUrvekBeaconFile}</code>
+        {phrases.withText}
+        <code>{phrases.walk}</code>
+        {phrases.andTheWalkThatWasSaved}
       </p>
       {shown === 'code' && <BeaconPicture clock={clock} onClose={() => setShown(undefined)} />}
       {shown === 'clock' && <RunningClock clock={clock} onClose={() => setShown(undefined)} />}

@@ -10,6 +10,7 @@ import { draftOf, ENTRY_KINDS, entryOf, type EnteredKind } from './entryFields.t
 import { EntryForm } from './EntryForm.tsx';
 import { useWriting } from './useWriting.ts';
 import { NO_WHY, WhyFields } from './WhyFields.tsx';
+import * as phrases from './phrases.ts';
 
 /** Between two entries of a walk without times, s: they are a second apart. */
 const BETWEEN_S = 0.5;
@@ -52,13 +53,9 @@ export function AddEntry({
     }
   };
   return (
-    <FormDialog
-      title="Add an entry"
-      said="It stands in the log as entered afterwards, with your reason."
-      onClose={onClose}
-    >
+    <FormDialog title={phrases.addAnEntry} said={phrases.itStandsInTheLogAs} onClose={onClose}>
       <Choice
-        label="What happened"
+        label={phrases.whatHappened}
         value={kind}
         onChange={(e) => {
           const next = e.target.value as EnteredKind;
@@ -73,7 +70,7 @@ export function AddEntry({
         ))}
       </Choice>
       {untimed ? (
-        <Choice label="After" value={after} onChange={(e) => setAfter(e.target.value)}>
+        <Choice label={phrases.after} value={after} onChange={(e) => setAfter(e.target.value)}>
           {log.map((e, i) => (
             <option key={keyText(e)} value={keyText(e)}>
               {i + 1}: {eventText(e).slice(0, 60)}
@@ -82,7 +79,7 @@ export function AddEntry({
         </Choice>
       ) : (
         <Field
-          label="When, on the walk’s clock"
+          label={phrases.whenOnTheWalksClock}
           suffix="s"
           inputMode="decimal"
           value={atS}
@@ -98,17 +95,17 @@ export function AddEntry({
         beside={[]}
         points={placedNames(path)}
       />
-      <WhyFields why={why} onChange={setWhy} example="forgotten on the walk; seen on the film" />
+      <WhyFields why={why} onChange={setWhy} example={phrases.forgottenOnTheWalkSeenOn} />
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button className="btn btn-main" disabled={!ready} onClick={() => void save()}>
-          Add it
+          {phrases.addIt}
         </button>
         <button className="btn" onClick={onClose}>
-          Cancel
+          {phrases.cancel}
         </button>
         <button className="btn btn-quiet ml-auto" onClick={onReadings}>
-          Readings from a file
+          {phrases.readingsFromAFile}
         </button>
       </div>
     </FormDialog>

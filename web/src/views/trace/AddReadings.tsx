@@ -10,6 +10,7 @@ import { PlacedBy } from './PlacedBy.tsx';
 import { ReadingsPreview } from './ReadingsPreview.tsx';
 import { useWriting } from './useWriting.ts';
 import { NO_WHY, WhyFields } from './WhyFields.tsx';
+import * as phrases from './phrases.ts';
 
 const LIMIT_BYTES = 20_000_000;
 /** An entry stands just after the one that it belongs to, s. */
@@ -74,25 +75,21 @@ export function AddReadings({
         walkS: first.walkS,
       });
     try {
-      await addAll(entries, why, `${inside.length} readings of ${file.name} added`);
+      await addAll(entries, why, phrases.readingsOfAdded(inside.length, file.name));
       onClose();
     } catch (cause) {
       setError(cause as Error);
     }
   };
   return (
-    <FormDialog
-      title="Readings from a file"
-      said="What iperf3 -J wrote, or what ping printed: it stands in the log as entered afterwards, with your reason."
-      onClose={onClose}
-    >
+    <FormDialog title={phrases.readingsFromAFile} said={phrases.whatIperf3JWroteOrWhat} onClose={onClose}>
       <FilePick
         kind="measured"
-        label="Choose the file"
-        hint="Output of iperf3 as JSON, or of ping as text"
+        label={phrases.chooseTheFile}
+        hint={phrases.outputOfIperf3AsJsonOr}
         accept=".json,.txt,.log,application/json,text/plain"
         limitBytes={LIMIT_BYTES}
-        kept="The log is as it was."
+        kept={phrases.theLogIsAsItWas}
         take={(read, name) => setFile({ read, name })}
       />
       {file && (
@@ -102,12 +99,12 @@ export function AddReadings({
             {file.read.notes.length > 0 && `; ${file.read.notes.join('; ')}`}.
           </p>
           <Choice
-            label="It was run at the"
+            label={phrases.itWasRunAtThe}
             value={end}
             onChange={(e) => setEnd(e.target.value as 'mobile' | 'fixed')}
           >
-            <option value="mobile">mobile end</option>
-            <option value="fixed">fixed end</option>
+            <option value="mobile">{phrases.mobileEnd}</option>
+            <option value="fixed">{phrases.fixedEnd}</option>
           </Choice>
           <PlacedBy
             {...{ timed, byClock, offset, stands, after }}
@@ -120,16 +117,16 @@ export function AddReadings({
             outside={all.length - inside.length}
             byPing={file.read.instrument === 'ping'}
           />
-          <WhyFields why={why} onChange={setWhy} example="measured beside the walk" />
+          <WhyFields why={why} onChange={setWhy} example={phrases.measuredBesideTheWalk} />
         </>
       )}
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button className="btn btn-main" disabled={!ready} onClick={() => void save()}>
-          Add {inside.length === 0 ? 'them' : inside.length}
+          {phrases.add(inside.length === 0 ? phrases.them : inside.length)}
         </button>
         <button className="btn" onClick={onClose}>
-          Cancel
+          {phrases.cancel}
         </button>
       </div>
     </FormDialog>

@@ -8,6 +8,7 @@ import { Trouble } from '../../components/States.tsx';
 import { OtherPart, type First } from './OtherPart.tsx';
 import { OtherRig, type WalkOf } from './OtherRig.tsx';
 import { useMakeAnew, type Doing } from './useMakeAnew.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * A log that holds two walks, a walk in two logs, a walk of another rig: made anew from what was logged. The old one
@@ -55,7 +56,7 @@ export function Anew({
         : of.rig !== `${header.productId}/${header.rigId}` || of.pathId !== header.pathId);
   return (
     <details className="border-t border-rule pt-2">
-      <summary className="cursor-pointer font-bold">Split it, join it, or file it under another rig</summary>
+      <summary className="cursor-pointer font-bold">{phrases.splitItJoinItOrFile}</summary>
       <form
         className="mt-2 grid gap-2"
         onSubmit={(e) => {
@@ -63,14 +64,14 @@ export function Anew({
           make.mutate();
         }}
       >
-        <Choice label="What is wrong" value={doing} onChange={(e) => setDoing(e.target.value as Doing)}>
-          <option value="split">it holds two walks: split it</option>
-          <option value="join">it is a part of a walk: join it with another</option>
-          <option value="refile">it was another rig, product or path</option>
+        <Choice label={phrases.whatIsWrong} value={doing} onChange={(e) => setDoing(e.target.value as Doing)}>
+          <option value="split">{phrases.itHoldsTwoWalksSplitIt}</option>
+          <option value="join">{phrases.itIsAPartOfA}</option>
+          <option value="refile">{phrases.itWasAnotherRigProductOr}</option>
         </Choice>
         {doing === 'split' && (
           <Field
-            label="The second one begins at, on the walk’s clock"
+            label={phrases.theSecondOneBeginsAtOn}
             suffix="s"
             inputMode="decimal"
             value={atS}
@@ -82,7 +83,7 @@ export function Anew({
         )}
         {doing === 'refile' && <OtherRig setup={setup} of={of} onChange={setOf} />}
         <Field
-          label="Why, and who says so"
+          label={phrases.whyAndWhoSaysSo}
           value={reason}
           maxLength={300}
           onChange={(e) => setReason(e.target.value)}
@@ -91,16 +92,16 @@ export function Anew({
           <Trouble
             error={
               make.error instanceof CannotMakeAnew
-                ? new Error(`Not made: ${make.error.message}. The walk is as it was.`)
+                ? new Error(phrases.notMadeTheWalkIsAs(make.error.message))
                 : make.error instanceof OutOfReach
-                  ? new OutOfReach('Not made: the base does not answer. The walk is as it was.')
+                  ? new OutOfReach(phrases.notMadeTheBaseDoesNot)
                   : make.error
             }
           />
         )}
         <p>
           <button className="btn" disabled={!ready || make.isPending}>
-            {make.isPending ? 'Making it …' : 'Make it anew'}
+            {make.isPending ? phrases.makingIt : phrases.makeItAnew}
           </button>
         </p>
       </form>

@@ -8,6 +8,7 @@ import {
   type WalkMode,
 } from '@urvek/core';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 type Begun = EventBodies['begin'];
 
@@ -22,7 +23,7 @@ export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begu
   return (
     <div className="grid grid-cols-2 items-end gap-3">
       <Choice
-        label="Baseline"
+        label={phrases.baseline}
         value={begun.baselineGrade ?? ''}
         onChange={(e) =>
           onChange(
@@ -34,28 +35,28 @@ export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begu
           )
         }
       >
-        <option value="">not graded</option>
+        <option value="">{phrases.notGraded}</option>
         <Options of={GRADES} />
       </Choice>
       <Choice
-        label="How it was walked"
+        label={phrases.howItWasWalked}
         value={begun.mode ?? 'continuous'}
         onChange={(e) => onChange(withField(begun, 'mode', e.target.value as WalkMode))}
       >
         <Options of={WALK_MODES} />
       </Choice>
       <Choice
-        label="Direction that was watched"
+        label={phrases.directionThatWasWatched}
         value={begun.direction}
         onChange={(e) => onChange({ ...begun, direction: e.target.value as Direction })}
       >
         <Options of={DIRECTIONS} />
       </Choice>
       <Field
-        label="Delay of what is heard"
+        label={phrases.delayOfWhatIsHeard}
         suffix="s"
         inputMode="decimal"
-        placeholder="not stated"
+        placeholder={phrases.notStated}
         value={begun.playoutDelayS ?? ''}
         onChange={(e) => {
           const delayS = Number(e.target.value);
@@ -69,7 +70,7 @@ export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begu
         }}
       />
       <Tick
-        label="out of reach, coming in"
+        label={phrases.outOfReachComingIn}
         checked={begun.inwards === true}
         onChange={(e) => onChange(withField(begun, 'inwards', e.target.checked ? true : undefined))}
       />

@@ -1,5 +1,6 @@
 import type { Correction, WalkEvent } from '@urvek/core';
 import { Choice } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** What can have been wrong of an entry of its kind. */
 export const CorrectionChoice = ({
@@ -16,15 +17,15 @@ export const CorrectionChoice = ({
   onChange: (action: Correction['action']) => void;
 }) => (
   <Choice
-    label="Correction"
+    label={phrases.correction}
     value={action}
     onChange={(e) => onChange(e.target.value as Correction['action'])}
   >
-    {event.kind !== 'begin' && <option value="withdraw">it did not happen: withdraw it</option>}
-    <option value="move">it happened at another time</option>
-    {event.kind === 'grade' && <option value="regrade">it was another grade</option>}
-    {measured && <option value="remeasure">it was at another distance, or measured otherwise</option>}
-    {saysMore && <option value="rewrite">it was otherwise</option>}
-    {event.kind === 'begin' && <option value="restate">it was begun otherwise</option>}
+    {event.kind !== 'begin' && <option value="withdraw">{phrases.itDidNotHappenWithdrawIt}</option>}
+    <option value="move">{phrases.itHappenedAtAnotherTime}</option>
+    {event.kind === 'grade' && <option value="regrade">{phrases.itWasAnotherGrade}</option>}
+    {measured && <option value="remeasure">{phrases.itWasAtAnotherDistanceOr}</option>}
+    {saysMore && <option value="rewrite">{phrases.itWasOtherwise}</option>}
+    {event.kind === 'begin' && <option value="restate">{phrases.itWasBegunOtherwise}</option>}
   </Choice>
 );

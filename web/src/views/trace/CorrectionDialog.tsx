@@ -20,6 +20,7 @@ import { EntryForm } from './EntryForm.tsx';
 import { neighboursM } from './neighboursM.ts';
 import { useWriting } from './useWriting.ts';
 import { NO_WHY, WhyFields } from './WhyFields.tsx';
+import * as phrases from './phrases.ts';
 
 type Action = Correction['action'];
 
@@ -87,20 +88,14 @@ export function CorrectionDialog({
     (action !== 'rewrite' || !read?.refused);
   return (
     <FormDialog
-      title={`Correct “${eventText(event)}”`}
-      said="The entry stays in the log; the correction stands beside it."
+      title={phrases.correct(eventText(event))}
+      said={phrases.theEntryStaysInTheLog}
       onClose={onClose}
     >
-      <CorrectionChoice
-        event={event}
-        measured={measured}
-        saysMore={Boolean(saysMore)}
-        action={action}
-        onChange={setAction}
-      />
+      <CorrectionChoice {...{ event, measured, action }} saysMore={Boolean(saysMore)} onChange={setAction} />
       {action === 'move' && (
         <Field
-          label="Happened at, on the walk’s clock"
+          label={phrases.happenedAtOnTheWalksClock}
           suffix="s"
           type="number"
           min={0}
@@ -110,13 +105,17 @@ export function CorrectionDialog({
         />
       )}
       {action === 'regrade' && (
-        <Choice label="Grade" value={grade} onChange={(e) => setGrade(Number(e.target.value) as Grade)}>
+        <Choice
+          label={phrases.grade}
+          value={grade}
+          onChange={(e) => setGrade(Number(e.target.value) as Grade)}
+        >
           <Options of={GRADES} />
         </Choice>
       )}
       {action === 'remeasure' && (
         <PlaceInput
-          label="Travelled distance"
+          label={phrases.travelledDistance}
           value={place}
           onChange={setPlace}
           neighboursM={beside}
@@ -126,12 +125,9 @@ export function CorrectionDialog({
       {action === 'rewrite' && rewritten && (
         <EntryForm
           kind={rewritten}
-          draft={draft}
+          {...{ draft, place, beside, points }}
           onDraft={setDraft}
-          place={place}
           onPlace={setPlace}
-          beside={beside}
-          points={points}
         />
       )}
       {action === 'restate' && begun && <BegunFields begun={begun} onChange={setBegun} />}
@@ -139,10 +135,10 @@ export function CorrectionDialog({
       {error && <Trouble error={error} />}
       <div className="flex gap-2">
         <button className="btn btn-main" disabled={!ready} onClick={() => void save()}>
-          Log the correction
+          {phrases.logTheCorrection}
         </button>
         <button className="btn" onClick={onClose}>
-          Cancel
+          {phrases.cancel}
         </button>
       </div>
     </FormDialog>

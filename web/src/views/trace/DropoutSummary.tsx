@@ -1,29 +1,36 @@
 import { countOf } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
+import * as phrases from './phrases.ts';
 
 /** Dropouts and the usable share of a walk, in a sentence each; only what the log says. */
 export const DropoutSummary = ({ finding: { summary, trace } }: { finding: Finding }) => (
   <p className="mt-2">
-    Dropouts: <span className="figure">{summary.dropouts.length}</span>,{' '}
-    <span className="figure">{summary.lostS.toFixed(0)} s</span> in all, the longest{' '}
+    {phrases.dropouts}
+    <span className="figure">{summary.dropouts.length}</span>,{' '}
+    <span className="figure">{summary.lostS.toFixed(0)} s</span>
+    {phrases.inAllTheLongest}
     <span className="figure">{summary.longestDropoutS.toFixed(0)} s</span>.
     {summary.atStands && (
       <>
-        {' '}
-        Usable at <span className="figure">{summary.atStands.usable}</span> of{' '}
-        <span className="figure">{summary.atStands.stands}</span> stands of the way out, at most{' '}
-        <span className="figure">{summary.atStands.longest.stands}</span> in a row; between stands nothing is
-        known.
+        {phrases.usableAt}
+        <span className="figure">{summary.atStands.usable}</span>
+        {phrases.ofText2}
+        <span className="figure">{summary.atStands.stands}</span>
+        {phrases.standsOfTheWayOutAt}
+        <span className="figure">{summary.atStands.longest.stands}</span>
+        {phrases.inARowBetweenStandsNothing}
       </>
     )}
     {summary.usableShare !== undefined && (
       <>
-        {' '}
-        Usable on <span className="figure">{(100 * summary.usableShare).toFixed(0)} %</span> of the way out
+        {phrases.usableOn}
+        <span className="figure">{(100 * summary.usableShare).toFixed(0)} %</span>
+        {phrases.ofTheWayOut}
         {summary.longestUsableM !== undefined && (
           <>
-            , the longest stretch <Length m={summary.longestUsableM} />
+            {phrases.theLongestStretch}
+            <Length m={summary.longestUsableM} />
           </>
         )}
         .
@@ -32,7 +39,8 @@ export const DropoutSummary = ({ finding: { summary, trace } }: { finding: Findi
     {trace.gaps > 0 && (
       <>
         {' '}
-        <strong>{countOf(trace.gaps, 'gap')}</strong> in which nothing could be logged.
+        <strong>{countOf(trace.gaps, 'gap')}</strong>
+        {phrases.inWhichNothingCouldBeLogged}
       </>
     )}
   </p>

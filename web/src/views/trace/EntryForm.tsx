@@ -2,6 +2,7 @@ import type { PlacedName } from '@urvek/core';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { PlaceInput, type TypedPlace } from '../../components/PlaceInput.tsx';
 import { ENTRY_KINDS, type EnteredKind, type EntryDraft } from './entryFields.ts';
+import * as phrases from './phrases.ts';
 
 /** The fields of one kind of entry. */
 export function EntryForm({
@@ -26,7 +27,7 @@ export function EntryForm({
     <>
       {placed && (
         <PlaceInput
-          label={placed === 'may be' ? 'Travelled distance, empty: not known' : 'Travelled distance'}
+          label={placed === 'may be' ? phrases.travelledDistanceEmptyNotKnown : phrases.travelledDistance}
           value={place}
           onChange={onPlace}
           neighboursM={beside}

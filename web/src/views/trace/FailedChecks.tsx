@@ -1,5 +1,6 @@
 import { kindOf } from '@urvek/core';
 import type { Finding } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 /** What the rig check found wrong before this walk. */
 export function FailedChecks({ finding, kindId }: { finding: Finding; kindId: string | undefined }) {
@@ -8,7 +9,7 @@ export function FailedChecks({ finding, kindId }: { finding: Finding; kindId: st
   const { checks } = kindOf(kindId);
   return (
     <p className="sheet border-l-4 border-l-lost px-3 py-2">
-      <strong>Failed in the rig check:</strong>{' '}
+      <strong>{phrases.failedInTheRigCheck}</strong>{' '}
       {failed.map((f) => checks.find((c) => c.id === f.id)?.text ?? f.id).join('; ')}.
     </p>
   );

@@ -3,6 +3,7 @@ import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { useWriting } from './useWriting.ts';
+import * as phrases from './phrases.ts';
 
 /** The delay by which what was noticed is moved back; adjusted by a correction, never in place. */
 export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEvent[] }) {
@@ -19,35 +20,35 @@ export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEven
       {
         amends: { deviceId, seq },
         action: 'retime',
-        reason: `delay of ${reaction} s for the whole walk`,
+        reason: phrases.delayOfSForTheWhole(reaction),
         delay: { reactionS: Number(reaction), spreadS: Number(spread) },
       },
-      'Lag corrected',
+      phrases.lagCorrected,
       begin.time.walkS,
     );
   };
   return (
-    <section className="py-1" aria-label="Lag">
-      <h2>Lag</h2>
+    <section className="py-1" aria-label={phrases.lag}>
+      <h2>{phrases.lag}</h2>
       <p className="mt-1">
-        What was noticed is moved back by a reaction of{' '}
+        {phrases.whatWasNoticedIsMovedBack}
         <span className="figure">
           {now.reactionS} ± {now.spreadS} s
         </span>
-        {begin.body.delay ? '' : ' (the usual one)'}
+        {begin.body.delay ? '' : phrases.theUsualOne}
         {begin.body.playoutDelayS === undefined ? (
-          '; a playout delay is not stated, and reckoned as none.'
+          phrases.aPlayoutDelayIsNotStated
         ) : (
           <>
-            {' '}
-            and a playout delay of <span className="figure">{begin.body.playoutDelayS} s</span>.
+            {phrases.andAPlayoutDelayOf}
+            <span className="figure">{begin.body.playoutDelayS} s</span>.
           </>
         )}
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <Field
           className="w-28"
-          label="Reaction"
+          label={phrases.reaction}
           suffix="s"
           inputMode="decimal"
           value={reaction}
@@ -55,14 +56,14 @@ export function Lag({ finding, log }: { finding: Finding; log: readonly WalkEven
         />
         <Field
           className="w-28"
-          label="Spread"
+          label={phrases.spread}
           suffix="s"
           inputMode="decimal"
           value={spread}
           onChange={(e) => setSpread(e.target.value)}
         />
         <button type="button" className="btn" disabled={!valid} onClick={() => void adjust()}>
-          Correct it
+          {phrases.correctIt}
         </button>
       </div>
     </section>

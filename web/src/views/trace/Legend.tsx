@@ -1,9 +1,10 @@
 import { COLOUR } from '@urvek/draw';
+import * as phrases from './phrases.ts';
 
 export const Legend = () => (
   <ul
     className="flex flex-wrap gap-x-5 border-t border-rule py-1 text-[0.87rem] text-faint"
-    aria-label="Legend"
+    aria-label={phrases.legend}
   >
     <li>
       <span
@@ -11,7 +12,7 @@ export const Legend = () => (
         className="mr-1.5 inline-block h-3 w-5 align-middle"
         style={{ background: COLOUR.clear }}
       />
-      clear: solid, full height
+      {phrases.clearSolidFullHeight}
     </li>
     <li>
       <span
@@ -21,12 +22,12 @@ export const Legend = () => (
           background: `repeating-linear-gradient(45deg,${COLOUR.degraded} 0 2px,transparent 2px 5px)`,
         }}
       />
-      degraded: hatched, half height
+      {phrases.degradedHatchedHalfHeight}
     </li>
     <li>
       <span aria-hidden className="mr-1.5 inline-block h-3 w-5 border-x-2 border-lost align-middle" />
-      lost: an open gap
+      {phrases.lostAnOpenGap}
     </li>
-    <li>| mark, with two standard uncertainties</li>
+    <li>{phrases.markWithTwoStandardUncertainties}</li>
   </ul>
 );

@@ -8,6 +8,7 @@ import { CorrectionDialog } from './CorrectionDialog.tsx';
 import { LogRow } from './LogRow.tsx';
 import { SetAside } from './SetAside.tsx';
 import type { Pointer } from './usePointer.ts';
+import * as phrases from './phrases.ts';
 
 /** A log of an hour has thousands of entries: so many are drawn at a time. */
 const ROWS = 400;
@@ -40,13 +41,13 @@ export function Log({
     if (row && place.current) place.current.scrollTop = row.offsetTop - place.current.clientHeight / 2;
   }, [pointedKey]);
   return (
-    <section className="sheet p-3" aria-label="Log">
+    <section className="sheet p-3" aria-label={phrases.log}>
       <div className="flex items-center gap-3">
-        <h2 className="flex-1">Log</h2>
+        <h2 className="flex-1">{phrases.log}</h2>
         <button type="button" className="btn btn-quiet" onClick={() => setAdding('entry')}>
-          Add an entry
+          {phrases.addAnEntry}
         </button>
-        <Tick label="wheel readings too" checked={all} onChange={(e) => setAll(e.target.checked)} />
+        <Tick label={phrases.wheelReadingsToo} checked={all} onChange={(e) => setAll(e.target.checked)} />
       </div>
       <SetAside walkId={finding.walkId} />
       <div
@@ -54,15 +55,15 @@ export function Log({
         className="relative mt-1 max-h-[max(20rem,calc(100vh-9rem))] overflow-y-auto"
         tabIndex={0}
         role="group"
-        aria-label="Events of the log"
+        aria-label={phrases.eventsOfTheLog}
       >
         <table className="table">
           <thead>
             <tr>
-              <th>At</th>
-              <th>What</th>
+              <th>{phrases.at}</th>
+              <th>{phrases.what}</th>
               <th>
-                <span className="sr-only">Correct</span>
+                <span className="sr-only">{phrases.correct2}</span>
               </th>
             </tr>
           </thead>
@@ -82,7 +83,7 @@ export function Log({
         </table>
         {shown.length > rows && (
           <button type="button" className="btn mt-2" onClick={() => setRows(rows + ROWS)}>
-            Show {Math.min(ROWS, shown.length - rows)} more of {shown.length}
+            {phrases.showMoreOf(Math.min(ROWS, shown.length - rows), shown.length)}
           </button>
         )}
       </div>

@@ -2,6 +2,7 @@ import type { Correction, WalkEvent } from '@urvek/core';
 import { Link } from 'react-router';
 import { eventText } from '../../state/eventText.ts';
 import { correctionText } from './correctionText.ts';
+import * as phrases from './phrases.ts';
 
 /** One entry of a log: when, what, and what was made of it. */
 export function LogRow({
@@ -30,7 +31,7 @@ export function LogRow({
         <button
           type="button"
           className="underline decoration-rule decoration-dotted underline-offset-4"
-          aria-label={`Point at ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
+          aria-label={phrases.pointAtAtS(eventText(event), event.time.walkS.toFixed(1))}
           onClick={onSelect}
         >
           {event.time.walkS.toFixed(1)} s
@@ -43,7 +44,7 @@ export function LogRow({
             controls
             preload="none"
             className="block h-8 max-w-full"
-            aria-label={`Spoken note at ${event.time.walkS.toFixed(1)} s`}
+            aria-label={phrases.spokenNoteAtS(event.time.walkS.toFixed(1))}
             src={`data:${event.body.voice.mime};base64,${event.body.voice.base64}`}
           />
         )}
@@ -57,19 +58,19 @@ export function LogRow({
         {event.kind !== 'gap' && (
           <button
             className="btn-quiet"
-            aria-label={`Correct: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
+            aria-label={phrases.correctAtS(eventText(event), event.time.walkS.toFixed(1))}
             onClick={onAmend}
           >
-            Correct
+            {phrases.correct2}
           </button>
         )}
         {film && event.kind !== 'recording' && (
           <Link
             className="btn-quiet underline"
-            aria-label={`In the film: ${eventText(event)} at ${event.time.walkS.toFixed(1)} s`}
+            aria-label={phrases.inTheFilmAtS(eventText(event), event.time.walkS.toFixed(1))}
             to={`${film}?at=${event.time.walkS}`}
           >
-            film
+            {phrases.film}
           </Link>
         )}
       </td>

@@ -2,6 +2,7 @@ import { CRITERIA, type JoinedDevice } from '@urvek/core';
 import { intervalText } from '@urvek/draw';
 import type { Finding } from '@urvek/study';
 import { useUnit } from '../../state/unit.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * What the devices that joined say of the same direction, beside the walk's own, and how well their clocks are known.
@@ -13,14 +14,14 @@ export function OtherDevices({ finding, joined }: { finding: Finding; joined: re
     <>
       {seconds.length > 0 && (
         <>
-          <h3 className="mt-3">What the other device says of the same direction, side by side</h3>
+          <h3 className="mt-3">{phrases.whatTheOtherDeviceSaysOf}</h3>
           <table className="table mt-1" data-seconds>
             <thead>
               <tr>
-                <th>Criterion</th>
-                <th>The walk’s own device</th>
+                <th>{phrases.criterion}</th>
+                <th>{phrases.theWalksOwnDevice}</th>
                 {seconds.map((s) => (
-                  <th key={s.joined.deviceId}>{s.joined.role}, joined</th>
+                  <th key={s.joined.deviceId}>{phrases.joined(s.joined.role)}</th>
                 ))}
               </tr>
             </thead>
@@ -43,14 +44,17 @@ export function OtherDevices({ finding, joined }: { finding: Finding; joined: re
         </>
       )}
       {joined.length > 0 && (
-        <ul className="mt-2 text-[0.87rem]" aria-label="Devices that joined">
+        <ul className="mt-2 text-[0.87rem]" aria-label={phrases.devicesThatJoined}>
           {joined.map((j) => (
             <li key={j.deviceId}>
-              {j.role} watched {j.direction}; its clock by {j.by}, ±{' '}
-              {j.uncertaintyS < 1
-                ? `${(1000 * j.uncertaintyS).toFixed(0)} ms`
-                : `${j.uncertaintyS.toFixed(1)} s`}
-              .
+              {phrases.watchedItsClockBy(
+                j.role,
+                j.direction,
+                j.by,
+                j.uncertaintyS < 1
+                  ? phrases.ms((1000 * j.uncertaintyS).toFixed(0))
+                  : `${j.uncertaintyS.toFixed(1)} s`,
+              )}
             </li>
           ))}
         </ul>

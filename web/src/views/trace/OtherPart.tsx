@@ -1,5 +1,6 @@
 import type { WalkRow } from '@urvek/study';
 import { Choice } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** Of two parts of a walk, which was first; empty: not said. */
 export type First = '' | 'this' | 'other';
@@ -22,26 +23,30 @@ export const OtherPart = ({
   onFirst: (first: First) => void;
 }) =>
   later.length === 0 ? (
-    <p className="text-faint">There is no other walk of this rig on this path.</p>
+    <p className="text-faint">{phrases.thereIsNoOtherWalkOf}</p>
   ) : (
     <>
-      <Choice label="The other part" value={other?.walkId ?? ''} onChange={(e) => onOther(e.target.value)}>
-        <option value="">choose one</option>
+      <Choice
+        label={phrases.theOtherPart}
+        value={other?.walkId ?? ''}
+        onChange={(e) => onOther(e.target.value)}
+      >
+        <option value="">{phrases.chooseOne}</option>
         {later.map((w) => (
           <option key={w.walkId} value={w.walkId}>
-            {w.product}, walk {w.label}
+            {phrases.walk(w.product, w.label)}
           </option>
         ))}
       </Choice>
       {other && unordered && (
         <Choice
-          label="Which of them was first"
+          label={phrases.whichOfThemWasFirst}
           value={first}
           onChange={(e) => onFirst(e.target.value as First)}
         >
-          <option value="">not known by their days: choose</option>
-          <option value="this">this one</option>
-          <option value="other">the other one</option>
+          <option value="">{phrases.notKnownByTheirDaysChoose}</option>
+          <option value="this">{phrases.thisOne}</option>
+          <option value="other">{phrases.theOtherOne}</option>
         </Choice>
       )}
     </>

@@ -1,5 +1,6 @@
 import type { Setup } from '@urvek/contract';
 import { Choice } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** What a walk was of; the rig with its product before a slash. */
 export interface WalkOf {
@@ -19,7 +20,7 @@ export const OtherRig = ({
 }) => (
   <>
     <Choice
-      label="Rig that was walked"
+      label={phrases.rigThatWasWalked}
       value={of.rig}
       onChange={(e) => setOf({ ...of, rig: e.target.value })}
     >
@@ -32,7 +33,7 @@ export const OtherRig = ({
       )}
     </Choice>
     <Choice
-      label="Path that was walked"
+      label={phrases.pathThatWasWalked}
       value={of.pathId}
       onChange={(e) => setOf({ ...of, pathId: e.target.value })}
     >

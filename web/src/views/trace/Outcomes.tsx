@@ -6,6 +6,7 @@ import { Term } from '../../components/Term.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { DropoutSummary } from './DropoutSummary.tsx';
 import { OtherDevices } from './OtherDevices.tsx';
+import * as phrases from './phrases.ts';
 
 export function Outcomes({ finding, joined }: { finding: Finding; joined: readonly JoinedDevice[] }) {
   const [unit] = useUnit();
@@ -19,18 +20,20 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
   const firstLost = out.findIndex((s) => s.state === 'lost');
   const comesBack = firstLost !== -1 && out.slice(firstLost).some((s) => s.grade >= 3);
   return (
-    <section className="py-1" aria-label="Outcomes">
-      <h2>Outcomes, in separation</h2>
+    <section className="py-1" aria-label={phrases.outcomes}>
+      <h2>{phrases.outcomesInSeparation}</h2>
       <p className="text-[0.87rem]">
-        Ranges are stated in <Term of="separation" />; each is meant by its <Term of="criterion" />.{' '}
-        <HowMade of="places" what="a place" />
+        {phrases.rangesAreStatedIn}
+        <Term of="separation" />
+        {phrases.eachIsMeantByIts}
+        <Term of="criterion" />. <HowMade of="places" what={phrases.aPlace} />
       </p>
       <table className="table mt-1 text-[0.87rem]">
         <thead>
           <tr>
-            <th>Criterion</th>
+            <th>{phrases.criterion}</th>
             {sides.map((side) => (
-              <th key={side}>{sides.length > 1 ? side : 'Interval'}</th>
+              <th key={side}>{sides.length > 1 ? side : phrases.interval}</th>
             ))}
           </tr>
         </thead>
@@ -50,14 +53,14 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
                     {o.between && (
                       <span className="block text-faint">
                         {[
-                          o.between.held === undefined ? undefined : `held at ${o.between.held}`,
-                          o.between.failed === undefined ? undefined : `failed at ${o.between.failed}`,
+                          o.between.held === undefined ? undefined : phrases.heldAt(o.between.held),
+                          o.between.failed === undefined ? undefined : phrases.failedAt(o.between.failed),
                         ]
                           .filter((t) => t !== undefined)
                           .join(', ')}
                       </span>
                     )}
-                    {o.bent && <span className="text-faint"> (bent path: least and greatest)</span>}
+                    {o.bent && <span className="text-faint">{phrases.bentPathLeastAndGreatest}</span>}
                   </td>
                 );
               })}
@@ -67,15 +70,10 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
       </table>
       <OtherDevices finding={finding} joined={joined} />
       {trace.turnInferred && (
-        <p className="mt-2 border-l-4 border-degraded pl-2">
-          No turn was logged: distances that fall are taken as the way back.
-        </p>
+        <p className="mt-2 border-l-4 border-degraded pl-2">{phrases.noTurnWasLoggedDistancesThat}</p>
       )}
       {comesBack && (
-        <p className="mt-2 border-l-4 border-degraded pl-2">
-          Coverage comes back beyond the first loss: a farther place works where a nearer one fails. First
-          dropout and last usable differ.
-        </p>
+        <p className="mt-2 border-l-4 border-degraded pl-2">{phrases.coverageComesBackBeyondTheFirst}</p>
       )}
       <DropoutSummary finding={finding} />
     </section>

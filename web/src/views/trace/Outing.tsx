@@ -2,6 +2,7 @@ import type { Finding, WalkRow } from '@urvek/study';
 import { useId, useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { useWriting } from './useWriting.ts';
+import * as phrases from './phrases.ts';
 
 /** From setting a rig up to taking it down: its walks share that day and that set-up. Seen here, and corrected. */
 export function Outing({ finding, walks }: { finding: Finding; walks: readonly WalkRow[] }) {
@@ -11,22 +12,15 @@ export function Outing({ finding, walks }: { finding: Finding; walks: readonly W
   const { write } = useWriting(finding);
   const known = [...new Set(walks.flatMap((w) => w.outing ?? []))];
   const put = (): void => {
-    void write('outing', { name: name.trim() }, `Put to the outing “${name.trim()}”`);
+    void write('outing', { name: name.trim() }, phrases.putToTheOuting(name.trim()));
     setName('');
   };
   return (
-    <section className="py-1" aria-label="Outing">
-      <h2>Outing</h2>
+    <section className="py-1" aria-label={phrases.outing}>
+      <h2>{phrases.outing}</h2>
       <p className="mt-1">
-        {now === undefined ? (
-          'Not stated: what it shares with others is not known.'
-        ) : (
-          <>It belongs to “{now}”.</>
-        )}{' '}
-        <span className="text-faint">
-          From setting a rig up to taking it down; walks of one share that day and that set-up. Unless it is
-          said, a night between two walks parts them.
-        </span>
+        {now === undefined ? phrases.notStatedWhatItSharesWith : <>{phrases.itBelongsTo(now)}</>}{' '}
+        <span className="text-faint">{phrases.fromSettingARigUpTo}</span>
       </p>
       <form
         className="mt-1 flex flex-wrap items-end gap-2"
@@ -37,8 +31,8 @@ export function Outing({ finding, walks }: { finding: Finding; walks: readonly W
       >
         <Field
           className="w-48"
-          label="It belongs to"
-          placeholder="second set-up"
+          label={phrases.itBelongsTo2}
+          placeholder={phrases.secondSetUp}
           list={list}
           maxLength={60}
           value={name}
@@ -50,7 +44,7 @@ export function Outing({ finding, walks }: { finding: Finding; walks: readonly W
           ))}
         </datalist>
         <button className="btn" disabled={!name.trim()}>
-          Put it there
+          {phrases.putItThere}
         </button>
       </form>
     </section>

@@ -1,6 +1,7 @@
 import { type WalkEvent } from '@urvek/core';
 import { Choice, Field } from '../../components/Field.tsx';
 import { eventText } from '../../state/eventText.ts';
+import * as phrases from './phrases.ts';
 
 /** Where readings of a file belong: at one stand, or each by the file's clock. */
 export const PlacedBy = ({
@@ -26,24 +27,24 @@ export const PlacedBy = ({
   <>
     {timed && (
       <Choice
-        label="Placed"
+        label={phrases.placed}
         value={byClock ? 'clock' : 'stand'}
         onChange={(e) => setByClock(e.target.value === 'clock')}
       >
-        <option value="stand">at one stand</option>
-        <option value="clock">by its clock, on the move</option>
+        <option value="stand">{phrases.atOneStand}</option>
+        <option value="clock">{phrases.byItsClockOnTheMove}</option>
       </Choice>
     )}
     {timed && byClock ? (
       <Field
-        label="Its clock is behind the walk’s by"
+        label={phrases.itsClockIsBehindTheWalks}
         suffix="s"
         inputMode="decimal"
         value={offset}
         onChange={(e) => setOffset(e.target.value)}
       />
     ) : (
-      <Choice label="At" value={after} onChange={(e) => setAfter(Number(e.target.value))}>
+      <Choice label={phrases.at} value={after} onChange={(e) => setAfter(Number(e.target.value))}>
         {stands.map((e, i) => (
           <option key={`${e.deviceId}:${e.seq}`} value={i}>
             {eventText(e).slice(0, 70)}

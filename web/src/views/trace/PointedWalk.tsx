@@ -16,6 +16,7 @@ import { Received } from './Received.tsx';
 import { TimeLine } from './TimeLine.tsx';
 import { Truth } from './Truth.tsx';
 import { usePointer } from './usePointer.ts';
+import * as phrases from './phrases.ts';
 
 /** One walk: tape, time and log follow one pointer; what it says, and what can be done with it, beside the log. */
 export function PointedWalk({
@@ -38,9 +39,9 @@ export function PointedWalk({
     finding.trace.begin.body.simulatedSeed === undefined && !log.some((e) => e.kind === 'recording');
   return (
     <>
-      <section className="sheet px-3 py-2" aria-label="The walk on the tape">
+      <section className="sheet px-3 py-2" aria-label={phrases.theWalkOnTheTape}>
         <Tape
-          title={`Walk ${finding.label} of ${finding.product} on the tape`}
+          title={phrases.walkOfOnTheTape(finding.label, finding.product)}
           ground={travelledGround(finding.path)}
           measure="travelled"
           lanes={walkLanes(finding.trace, 'out', 'walk')}
@@ -52,17 +53,17 @@ export function PointedWalk({
         <TimeLine finding={finding} log={log} pointer={pointer} />
       </section>
       <div className="grid items-start gap-4 xl:grid-cols-[1.1fr_1fr]">
-        <section className="sheet px-3 pb-3" aria-label="What the walk says">
+        <section className="sheet px-3 pb-3" aria-label={phrases.whatTheWalkSays}>
           <Views
             views={[
               {
                 id: 'outcomes',
-                name: 'Outcomes',
+                name: phrases.outcomes,
                 draw: () => (
                   <>
                     <Outcomes finding={finding} joined={joined} />
                     <details className="mt-2 border-t border-rule pt-2">
-                      <summary className="cursor-pointer font-bold">Lag of what was pressed</summary>
+                      <summary className="cursor-pointer font-bold">{phrases.lagOfWhatWasPressed}</summary>
                       <Lag finding={finding} log={log} />
                       <Truth setup={setup} finding={finding} log={log} />
                     </details>
@@ -73,14 +74,14 @@ export function PointedWalk({
                 ? [
                     {
                       id: 'received',
-                      name: 'Recording',
+                      name: phrases.recording,
                       draw: () => <Received finding={finding} onLook={pointer.hoverAtS} />,
                     },
                   ]
                 : []),
               {
                 id: 'filing',
-                name: 'Outing and filing',
+                name: phrases.outingAndFiling,
                 draw: () => (
                   <div className="grid gap-3">
                     <Outing finding={finding} walks={walks} />

@@ -1,5 +1,6 @@
 import { QUANTITY_UNIT } from '@urvek/core';
 import type { PlacedReading } from './fileReadings.ts';
+import * as phrases from './phrases.ts';
 
 const SHOWN = 12;
 
@@ -20,15 +21,15 @@ export const ReadingsPreview = ({
         <li key={i}>
           {walkS.toFixed(1)} s: {body.quantity}{' '}
           {body.value === undefined
-            ? 'no connection'
+            ? phrases.noConnection
             : `${Number(body.value.toPrecision(4))} ${QUANTITY_UNIT[body.quantity]}`}
           {byPing ? '' : `, ${body.direction}`}
         </li>
       ))}
     </ul>
     <p className="text-[0.87rem] text-faint">
-      {inside.length > SHOWN && `and ${inside.length - SHOWN} more. `}
-      {outside > 0 && `${outside} lie outside the walk, or cannot be, and are left out.`}
+      {inside.length > SHOWN && phrases.andMore(inside.length - SHOWN)}
+      {outside > 0 && phrases.lieOutsideTheWalkOrCannot(outside)}
     </p>
   </>
 );

@@ -7,6 +7,7 @@ import { PickReel } from '../film/PickReel.tsx';
 import type { Reel } from '../film/reel.ts';
 import { ReceivedClockForm } from './ReceivedClockForm.tsx';
 import { useWriting } from './useWriting.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * A recording of what was received on a walk that was logged where it was walked: put on the walk's clock, what was
@@ -21,10 +22,7 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
   if (!reel)
     return (
       <>
-        <p className="mb-2">
-          What was received at the other end, recorded: what was lost in it is found here, placed on this
-          walk, and proposed for its log. It is not sent anywhere.
-        </p>
+        <p className="mb-2">{phrases.whatWasReceivedAtTheOther}</p>
         <PickReel known={[]} onReel={setReel} />
       </>
     );
@@ -57,7 +55,7 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
             setClock(undefined);
           }}
         >
-          Another one
+          {phrases.anotherOne}
         </button>
       </p>
       <ReceivedClockForm reel={reel} walkId={finding.walkId} clock={clock} onClock={setClock} />
@@ -74,7 +72,7 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
             .map((s) => ({ fromS: recordedAtS(clock, s.fromS), toS: recordedAtS(clock, s.toS) }))}
         />
       ) : (
-        <p className="text-faint">Place it on the walk’s clock first.</p>
+        <p className="text-faint">{phrases.placeItOnTheWalksClock}</p>
       )}
     </div>
   );

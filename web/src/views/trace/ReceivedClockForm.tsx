@@ -4,6 +4,7 @@ import { Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import type { Reel } from '../film/reel.ts';
 import { useBeaconReading, type ReadBeacon } from './useBeaconReading.ts';
+import * as phrases from './phrases.ts';
 
 /** Where a recording stands on the walk's clock: by the beacon that it carries, or by a moment that both show. */
 export function ReceivedClockForm({
@@ -26,31 +27,31 @@ export function ReceivedClockForm({
   });
   const [recordingS, walkS] = [secondsOf(there), secondsOf(here)];
   return (
-    <div className="grid gap-2" role="group" aria-label="Where it stands on the walk’s clock">
+    <div className="grid gap-2" role="group" aria-label={phrases.whereItStandsOnTheWalks}>
       <div className="flex flex-wrap items-end gap-3">
         {share === undefined ? (
           <button type="button" className="btn" onClick={read}>
-            Read the beacon in its sound
+            {phrases.readTheBeaconInItsSound}
           </button>
         ) : (
           <>
-            <progress className="w-40 self-center" value={share} aria-label="Read" />
+            <progress className="w-40 self-center" value={share} aria-label={phrases.read} />
             <button type="button" className="btn" onClick={cancel}>
-              Cancel
+              {phrases.cancel}
             </button>
           </>
         )}
-        <span className="self-center text-faint">or a moment that both have:</span>
+        <span className="self-center text-faint">{phrases.orAMomentThatBothHave}</span>
         <Field
           className="w-32"
-          label="In the recording"
+          label={phrases.inTheRecording}
           placeholder="1:23.4"
           value={there}
           onChange={(e) => setThere(e.target.value)}
         />
         <Field
           className="w-32"
-          label="In the walk"
+          label={phrases.inTheWalk}
           placeholder="0:41.0"
           value={here}
           onChange={(e) => setHere(e.target.value)}
@@ -64,16 +65,19 @@ export function ReceivedClockForm({
             onClock({ laterS: (recordingS as number) - (walkS as number), driftPpm: 0 });
           }}
         >
-          Place it there
+          {phrases.placeItThere}
         </button>
       </div>
       {error && <Trouble error={error} />}
       {clock && (
         <p role="status" data-placed>
-          {beacon
-            ? `Placed by ${beacon.read} ${plural(beacon.read, 'packet')} of its beacon, ${beacon.missing} missing: `
-            : 'Placed by a moment that both have: '}
-          the walk’s 0:00 is at <span className="figure">{clock.laterS.toFixed(3)} s</span> of the recording
+          {phrases.theWalks000IsAt(
+            beacon
+              ? phrases.placedByOfItsBeaconMissing(beacon.read, plural(beacon.read, 'packet'), beacon.missing)
+              : phrases.placedByAMomentThatBoth,
+          )}
+          <span className="figure">{clock.laterS.toFixed(3)} s</span>
+          {phrases.ofTheRecording}
           {beacon && driftText(clock.driftPpm)}.
         </p>
       )}
@@ -84,8 +88,8 @@ export function ReceivedClockForm({
 const driftText = (ppm: number): string => {
   const size = Math.abs(ppm).toFixed(0);
   return size === '0'
-    ? ', and its clock keeps time with the walk’s'
-    : `, and its clock runs ${ppm < 0 ? 'slower' : 'faster'} by ${size} millionths`;
+    ? phrases.andItsClockKeepsTimeWith
+    : phrases.andItsClockRunsByMillionths(ppm < 0 ? 'slower' : 'faster', size);
 };
 
 /** "1:23.4", or "83.4"; undefined for anything else. */

@@ -5,6 +5,7 @@ import { base } from '../../api/client.ts';
 import { useNotice } from '../../components/Notice.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { isRemoved } from '../../field/sync.ts';
+import * as phrases from './phrases.ts';
 
 /** A walk that is left out goes for good, behind a backup: by the owner, at the machine that runs Urvek. */
 export function RemoveWalk({ finding: { walkId, header } }: { finding: Finding }) {
@@ -15,7 +16,7 @@ export function RemoveWalk({ finding: { walkId, header } }: { finding: Finding }
     mutationFn: () => base.removeWalk(walkId),
     onSuccess: async ({ backup }) => {
       await isRemoved(walkId);
-      tell({ text: `The walk was removed. All that was here before is in ${backup}.` });
+      tell({ text: phrases.theWalkWasRemovedAllThat(backup) });
       await client.invalidateQueries({ queryKey: ['walks', header.comparisonId] });
       void go(`/c/${header.comparisonId}/trace`);
     },
@@ -28,7 +29,7 @@ export function RemoveWalk({ finding: { walkId, header } }: { finding: Finding }
         disabled={remove.isPending}
         onClick={() => remove.mutate()}
       >
-        {remove.isPending ? 'Backing up …' : 'Back up, then remove for good'}
+        {remove.isPending ? phrases.backingUp : phrases.backUpThenRemoveForGood}
       </button>
       {remove.error && <Trouble error={remove.error} />}
     </>

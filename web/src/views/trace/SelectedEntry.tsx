@@ -2,6 +2,7 @@ import { lagOf, positionAt, type WalkEvent } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import { eventText } from '../../state/eventText.ts';
+import * as phrases from './phrases.ts';
 
 /** The entry that is pointed at: when, where and what. */
 export function SelectedEntry({ finding: { trace }, event }: { finding: Finding; event: WalkEvent }) {
@@ -9,30 +10,33 @@ export function SelectedEntry({ finding: { trace }, event }: { finding: Finding;
   const position = positionAt(trace.fixes, event.time.walkS - lag.lagS);
   return (
     <>
-      <strong>{eventText(event)}</strong>, pressed at{' '}
+      <strong>{eventText(event)}</strong>
+      {phrases.pressedAt}
       <span className="figure">{event.time.walkS.toFixed(1)} s</span>
       {lag.lagS > 0 && (
         <>
-          , happened{' '}
+          {phrases.happened}
           <span className="figure">
             {lag.lagS.toFixed(2)} ± {lag.uncertaintyS.toFixed(2)} s
-          </span>{' '}
-          earlier
+          </span>
+          {phrases.earlier}
         </>
       )}
       ;{' '}
       {position ? (
         <>
-          at <Length m={position.travelledM} />{' '}
+          {phrases.at2}
+          <Length m={position.travelledM} />{' '}
           <span className="text-faint">
-            (± {(2 * Math.hypot(position.uncertaintyM, lag.uncertaintyS * position.speedMps)).toFixed(1)} m,
-            two standard uncertainties)
+            {phrases.mTwoStandardUncertainties(
+              (2 * Math.hypot(position.uncertaintyM, lag.uncertaintyS * position.speedMps)).toFixed(1),
+            )}
           </span>
         </>
       ) : (
-        'at no known distance'
+        phrases.atNoKnownDistance
       )}
-      . Device {event.deviceId.slice(0, 4)}, number {event.seq}.
+      {phrases.deviceNumber(event.deviceId.slice(0, 4), event.seq)}
     </>
   );
 }

@@ -7,19 +7,20 @@ import {
   type SheetOptions,
 } from '@urvek/study';
 import { Choice, Options } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 const LABEL: Readonly<Record<SheetField, string>> = {
-  product: 'Product',
-  path: 'Path',
-  walk: 'Walk',
-  distance: 'Distance',
-  place: 'Place, by its name',
-  direction: 'Direction',
-  grade: 'Grade or words',
-  presses: 'Presses',
-  hits: 'Hits',
-  date: 'Day',
-  note: 'Note',
+  product: phrases.product,
+  path: phrases.path,
+  walk: phrases.walk2,
+  distance: phrases.distance,
+  place: phrases.placeByItsName,
+  direction: phrases.direction,
+  grade: phrases.gradeOrWords,
+  presses: phrases.presses,
+  hits: phrases.hits,
+  date: phrases.day,
+  note: phrases.note,
 };
 
 /** Which column of a table is what, and how its figures are to be read. */
@@ -45,29 +46,29 @@ export function SheetColumns({
           value={mapping[field] ?? ''}
           onChange={(e) => setMapping({ ...mapping, [field]: e.target.value || undefined })}
         >
-          <option value="">no column</option>
+          <option value="">{phrases.noColumn}</option>
           {sheet.columns.map((c) => (
             <option key={c}>{c}</option>
           ))}
         </Choice>
       ))}
       <Choice
-        label="Figures without a unit are in"
+        label={phrases.figuresWithoutAUnitAreIn}
         value={unit}
         onChange={(e) => onOptions({ unit: e.target.value as LengthUnit })}
       >
         <Options of={LENGTH_UNITS} />
       </Choice>
       <Choice
-        label="Distances that fall are"
+        label={phrases.distancesThatFallAre}
         value={falling}
         onChange={(e) => onOptions({ falling: e.target.value as SheetOptions['falling'] })}
       >
-        <option>the way back</option>
-        <option>rows out of order</option>
+        <option value={phrases.theWayBack}>{phrases.theWayBack}</option>
+        <option value={phrases.rowsOutOfOrder}>{phrases.rowsOutOfOrder}</option>
       </Choice>
       <Choice
-        label="Distances come from"
+        label={phrases.distancesComeFrom}
         value={method}
         onChange={(e) => onOptions({ method: e.target.value as DistanceMethod })}
       >

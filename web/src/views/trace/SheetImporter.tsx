@@ -21,6 +21,7 @@ import { nowMs } from '../../field/time.ts';
 import { SheetColumns } from './SheetColumns.tsx';
 import { SheetProblems } from './SheetProblems.tsx';
 import { SheetWalks } from './SheetWalks.tsx';
+import * as phrases from './phrases.ts';
 
 const LIMIT_BYTES = 5_000_000;
 
@@ -50,23 +51,20 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
       ),
     onSuccess: ({ walks }) => {
       void client.invalidateQueries({ queryKey: ['walks', id] });
-      notice({ text: `${countOf(walks, 'walk')} imported` });
+      notice({ text: phrases.imported(countOf(walks, 'walk')) });
       void navigate(`/c/${id}/trace`);
     },
   });
   return (
-    <Stage
-      title="Walks from a table"
-      lead="A spreadsheet saved as CSV, one row a point: where, and how good. Products and paths are matched by name with Kit and Paths."
-    >
+    <Stage title={phrases.walksFromATable} lead={phrases.aSpreadsheetSavedAsCsvOne}>
       <section className="sheet p-4">
         <FilePick
-          label={sheet ? 'Another file' : 'Choose a file'}
-          hint="Import walks: a CSV, with a header"
+          label={sheet ? phrases.anotherFile : phrases.chooseAFile}
+          hint={phrases.importWalksACsvWithA}
           accept=".csv,.tsv,.txt,text/csv"
           kind="sheet"
           limitBytes={LIMIT_BYTES}
-          kept="Nothing was imported."
+          kept={phrases.nothingWasImported}
           take={(read, name) => {
             setSheet({ ...read, name });
             setMapping(guessMapping(read));
@@ -84,30 +82,23 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
       </section>
       {!sheet && (
         <div className="mt-4">
-          <Empty title="No file yet">
-            The first line names the columns, whatever they are called: product, path, walk, distance, and a
-            grade, words, or presses and hits. “100 ft”, “about 40”, “30-40”, “over 200”, “?” and “silence”
-            are understood; what is left empty stays not stated.
-          </Empty>
+          <Empty title={phrases.noFileYet}>{phrases.theFirstLineNamesTheColumns}</Empty>
         </div>
       )}
       {preview && (
         <>
           {preview.problems.length > 0 && <SheetProblems preview={preview} />}
-          <section className="sheet mt-4 p-4" aria-label="What would be imported">
+          <section className="sheet mt-4 p-4" aria-label={phrases.whatWouldBeImported}>
             <h2>{countOf(preview.walks.length, 'walk')}</h2>
             <SheetWalks preview={preview} />
-            <p className="mt-2 text-[0.87rem] text-faint">
-              Grades read from words stand beside them: confirm them by importing, or write figures into the
-              file.
-            </p>
+            <p className="mt-2 text-[0.87rem] text-faint">{phrases.gradesReadFromWordsStandBeside}</p>
             {take.error && <Trouble error={take.error} />}
             <button
               className="btn btn-main mt-2"
               disabled={preview.problems.length > 0 || preview.walks.length === 0 || take.isPending}
               onClick={() => take.mutate(preview)}
             >
-              Import {countOf(preview.walks.length, 'walk')}
+              {phrases.importText(countOf(preview.walks.length, 'walk'))}
             </button>
           </section>
         </>

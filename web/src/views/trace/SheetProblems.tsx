@@ -1,21 +1,21 @@
 import { countOf } from '@urvek/core';
 import type { SheetPreview } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 const SHOWN = 12;
 
 /** Rows of a table that cannot be read, each with why. */
 export const SheetProblems = ({ preview }: { preview: SheetPreview }) => (
-  <section className="sheet mt-4 p-4" aria-label="In the way">
+  <section className="sheet mt-4 p-4" aria-label={phrases.inTheWay}>
     <h2>
-      {countOf(preview.problems.length, 'row is', 'rows are')} in the way; nothing is imported until all are
-      right
+      {phrases.inTheWayNothingIsImported(countOf(preview.problems.length, phrases.rowIs, phrases.rowsAre))}
     </h2>
     <table className="table mt-1">
       <thead>
         <tr>
-          <th>Line</th>
-          <th>Column</th>
-          <th>What</th>
+          <th>{phrases.line}</th>
+          <th>{phrases.column}</th>
+          <th>{phrases.what}</th>
         </tr>
       </thead>
       <tbody>
@@ -29,7 +29,7 @@ export const SheetProblems = ({ preview }: { preview: SheetPreview }) => (
       </tbody>
     </table>
     {preview.problems.length > SHOWN && (
-      <p className="text-faint">and {preview.problems.length - SHOWN} more.</p>
+      <p className="text-faint">{phrases.andMore2(preview.problems.length - SHOWN)}</p>
     )}
   </section>
 );

@@ -1,5 +1,6 @@
 import { formatLength } from '@urvek/core';
 import type { SheetPreview } from '@urvek/study';
+import * as phrases from './phrases.ts';
 
 /** A point as it would be imported: where, how good, and from which words. */
 function pointText(p: SheetPreview['walks'][number]['points'][number], turned: boolean): string {
@@ -7,12 +8,12 @@ function pointText(p: SheetPreview['walks'][number]['points'][number], turned: b
     p.name,
     p.reading
       ? `${p.side === 'at' ? '' : `${p.side} `}${formatLength(p.reading.travelledM)}${p.reading.uncertaintyM === undefined ? '' : ` ± ${formatLength(2 * p.reading.uncertaintyM)}`}`
-      : 'place unknown',
+      : phrases.placeUnknown,
   ]
     .filter((t) => t !== '')
     .join(', ');
-  const found = p.grade === undefined ? `${p.hits} of ${p.presses}` : `grade ${p.grade}`;
-  return `${turned ? 'way back: ' : ''}${where}: ${found}${p.from === undefined ? '' : ` (“${p.from}”)`}`;
+  const found = p.grade === undefined ? phrases.ofText3(p.hits, p.presses) : phrases.grade2(p.grade);
+  return `${turned ? phrases.wayBack : ''}${where}: ${found}${p.from === undefined ? '' : ` (“${p.from}”)`}`;
 }
 
 /** The walks that a table would become. */
@@ -20,10 +21,10 @@ export const SheetWalks = ({ preview }: { preview: SheetPreview }) => (
   <table className="table mt-1">
     <thead>
       <tr>
-        <th>Product</th>
-        <th>Path</th>
-        <th>Walk</th>
-        <th>Points</th>
+        <th>{phrases.product}</th>
+        <th>{phrases.path}</th>
+        <th>{phrases.walk2}</th>
+        <th>{phrases.points}</th>
       </tr>
     </thead>
     <tbody>

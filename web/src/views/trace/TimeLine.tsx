@@ -6,6 +6,7 @@ import { Picture } from '../../components/Picture.tsx';
 import { useWidth } from '../../components/Tape.tsx';
 import { SelectedEntry } from './SelectedEntry.tsx';
 import type { Pointer } from './usePointer.ts';
+import * as phrases from './phrases.ts';
 
 /** The merged log over time: zoomed by buttons and keys, stepped event by event. */
 export function TimeLine({
@@ -57,29 +58,29 @@ export function TimeLine({
     act();
   };
   return (
-    <section className="border-t border-rule pt-1" aria-label="The walk over time">
+    <section className="border-t border-rule pt-1" aria-label={phrases.theWalkOverTime}>
       <div className="flex flex-wrap items-center gap-2">
-        <h2 className="flex-1">Over time</h2>
+        <h2 className="flex-1">{phrases.overTime}</h2>
         <button type="button" className="btn min-h-8 py-0" onClick={() => step(-1)}>
-          Previous{' '}
+          {phrases.previous}
           <span className="key" aria-hidden>
             ←
           </span>
         </button>
         <button type="button" className="btn min-h-8 py-0" onClick={() => step(1)}>
-          Next{' '}
+          {phrases.next}
           <span className="key" aria-hidden>
             →
           </span>
         </button>
         <button type="button" className="btn min-h-8 py-0" onClick={() => zoom(0.5)}>
-          Closer{' '}
+          {phrases.closer}
           <span className="key" aria-hidden>
             +
           </span>
         </button>
         <button type="button" className="btn min-h-8 py-0" onClick={() => zoom(2)}>
-          Wider{' '}
+          {phrases.wider}
           <span className="key" aria-hidden>
             −
           </span>
@@ -89,7 +90,7 @@ export function TimeLine({
         ref={place}
         tabIndex={0}
         role="group"
-        aria-label="Time line: arrow keys step through what was logged, plus and minus zoom, 0 shows all"
+        aria-label={phrases.timeLineArrowKeysStepThrough}
         onKeyDown={onKey}
       >
         <Picture
@@ -109,9 +110,7 @@ export function TimeLine({
         {selected ? (
           <SelectedEntry finding={finding} event={selected} />
         ) : (
-          <span className="text-faint">
-            Step to an entry to see where it happened, and how it was corrected for lag.
-          </span>
+          <span className="text-faint">{phrases.stepToAnEntryToSee}</span>
         )}
       </p>
     </section>

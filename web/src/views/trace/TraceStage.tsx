@@ -10,6 +10,7 @@ import { Loading, Empty, Trouble } from '../../components/States.tsx';
 import { useLens } from '../../state/lens.ts';
 import { FailedChecks } from './FailedChecks.tsx';
 import { WalkList } from './WalkList.tsx';
+import * as phrases from './phrases.ts';
 
 /** The walk itself comes after the list: it brings films and tables along. */
 const PointedWalk = lazy(async () => ({ default: (await import('./PointedWalk.tsx')).PointedWalk }));
@@ -43,14 +44,14 @@ export function TraceStage(workspace: Ready) {
   );
   const whole = useLog(row?.walkId);
   // Which one is the last is not known yet.
-  if (walkId === undefined && workspace.settling) return <Loading what="the walks" />;
+  if (walkId === undefined && workspace.settling) return <Loading what={phrases.theWalks} />;
   if (!row && walkId !== undefined)
     return (
-      <Stage title="Trace">
-        <Empty title="This walk is not here yet">
-          It comes with the next exchange between this device and the base.{' '}
+      <Stage title={phrases.trace}>
+        <Empty title={phrases.thisWalkIsNotHereYet}>
+          {phrases.itComesWithTheNextExchange}
           <Link className="underline" to={`/c/${id}/trace`}>
-            The walks that are here
+            {phrases.theWalksThatAreHere}
           </Link>
           .
         </Empty>
@@ -58,19 +59,19 @@ export function TraceStage(workspace: Ready) {
     );
   if (!row)
     return (
-      <Stage title="Trace">
-        <Empty title="No walk yet">
-          A trace is worked out from the log of a walk:{' '}
+      <Stage title={phrases.trace}>
+        <Empty title={phrases.noWalkYet}>
+          {phrases.aTraceIsWorkedOutFrom}
           <Link className="underline" to={`/c/${id}/walk`}>
-            make one
+            {phrases.makeOne}
           </Link>
-          , or{' '}
+          {phrases.or}
           <Link className="underline" to={`/c/${id}/import-sheet`}>
-            take walks from a table
+            {phrases.takeWalksFromATable}
           </Link>
-          , or{' '}
+          {phrases.or}
           <Link className="underline" to={`/c/${id}/notebook`}>
-            write one down
+            {phrases.writeOneDown}
           </Link>
           .
         </Empty>
@@ -83,25 +84,25 @@ export function TraceStage(workspace: Ready) {
   const { header } = row;
   return (
     <Stage
-      title={`Trace: ${row.product} on ${row.path}, walk ${row.label}`}
+      title={phrases.traceOnWalk(row.product, row.path, row.label)}
       lead={
         <>
-          {header.undated ? 'day not stated' : format(header.startedMs, 'd MMMM yyyy, HH:mm')};{' '}
-          {row.endReason ? `ended: ${row.endReason}` : 'still under way'}; {row.direction}
-          {finding?.trace.inwards && ', coming in from out of reach'}
-          {row.simulated && '; simulated gear'}
+          {header.undated ? phrases.dayNotStated : format(header.startedMs, 'd MMMM yyyy, HH:mm')};{' '}
+          {row.endReason ? phrases.ended(row.endReason) : phrases.stillUnderWay}; {row.direction}
+          {finding?.trace.inwards && phrases.comingInFromOutOfReach}
+          {row.simulated && phrases.simulatedGear}
         </>
       }
       actions={
         <>
           <Link className="btn" to={`/c/${id}/notebook`}>
-            Write a walk down
+            {phrases.writeAWalkDown}
           </Link>
           <Link className="btn" to={`/c/${id}/film`}>
-            Log from a recording
+            {phrases.logFromARecording}
           </Link>
           <Link className="btn" to={`/c/${id}/import-sheet`}>
-            Walks from a table
+            {phrases.walksFromATable}
           </Link>
         </>
       }
@@ -112,7 +113,7 @@ export function TraceStage(workspace: Ready) {
         <div className="grid min-w-0 content-start gap-4">
           {row.leftOut !== undefined && (
             <p role="status" className="border-l-4 border-degraded bg-sheet p-2">
-              <strong>Left out of every result:</strong> {row.leftOut}
+              <strong>{phrases.leftOutOfEveryResult}</strong> {row.leftOut}
             </p>
           )}
           {finding && whole && finding.walkId === row.walkId ? (
@@ -121,12 +122,12 @@ export function TraceStage(workspace: Ready) {
                 finding={finding}
                 kindId={comparison.setup.products.find((p) => p.id === header.productId)?.kindId}
               />
-              <Suspense fallback={<Loading what="the walk" />}>
+              <Suspense fallback={<Loading what={phrases.theWalk} />}>
                 <PointedWalk key={row.walkId} {...{ workspace, finding, whole, walks }} />
               </Suspense>
             </>
           ) : (
-            <Loading what="the walk" />
+            <Loading what={phrases.theWalk} />
           )}
         </div>
       </div>

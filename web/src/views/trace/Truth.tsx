@@ -3,6 +3,7 @@ import { replay, scoreLog, trueLosses, type Path, type Reaction, type WalkEvent 
 import { simulatedGearOf, type Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Length } from '../../components/Length.tsx';
+import * as phrases from './phrases.ts';
 
 interface Revealed {
   readonly score: Reaction;
@@ -28,35 +29,36 @@ export function Truth({
     if (ticks) setRevealed({ score: scoreLog(log, ticks), losses: trueLosses(ticks) });
   };
   return (
-    <section className="py-1" aria-label="Truth of the simulated walk">
-      <h2>What the simulated gear really played</h2>
+    <section className="py-1" aria-label={phrases.truthOfTheSimulatedWalk}>
+      <h2>{phrases.whatTheSimulatedGearReallyPlayed}</h2>
       {!revealed ? (
         <p className="mt-1">
           <button type="button" className="btn" onClick={reveal}>
-            Reveal it
+            {phrases.revealIt}
           </button>{' '}
-          <span className="text-faint">
-            Made-up gear knows its own dropouts; your log is scored against them.
-          </span>
+          <span className="text-faint">{phrases.madeUpGearKnowsItsOwn}</span>
         </p>
       ) : (
         <>
           <p className="mt-1">
-            Losses of half a second or more: <span className="figure">{revealed.losses.length}</span>;{' '}
-            <span className="figure">{revealed.score.delaysS.length}</span> were logged,{' '}
-            <span className="figure">{revealed.score.missed}</span> missed;{' '}
-            <span className="figure">{revealed.score.falsePresses}</span> pressed for nothing.
+            {phrases.lossesOfHalfASecondOr}
+            <span className="figure">{revealed.losses.length}</span>;{' '}
+            <span className="figure">{revealed.score.delaysS.length}</span>
+            {phrases.wereLogged}
+            <span className="figure">{revealed.score.missed}</span>
+            {phrases.missed}
+            <span className="figure">{revealed.score.falsePresses}</span>
+            {phrases.pressedForNothing}
             {revealed.score.delaysS.length > 0 && (
               <>
-                {' '}
-                Late by{' '}
+                {phrases.lateBy}
                 <span className="figure">
                   {(
                     revealed.score.delaysS.reduce((a, b) => a + b, 0) / revealed.score.delaysS.length
                   ).toFixed(2)}{' '}
                   s
-                </span>{' '}
-                on the average.
+                </span>
+                {phrases.onTheAverage}
               </>
             )}
           </p>
@@ -64,14 +66,13 @@ export function Truth({
             className="mt-1 max-h-40 overflow-y-auto text-[0.87rem]"
             role="group"
             tabIndex={0}
-            aria-label="True losses"
+            aria-label={phrases.trueLosses}
           >
             {revealed.losses.map((l) => (
               <li key={l.fromS}>
-                <span className="figure">
-                  {l.fromS.toFixed(1)} to {l.toS.toFixed(1)} s
-                </span>
-                , first at <Length m={l.fromM} />
+                <span className="figure">{phrases.toS(l.fromS.toFixed(1), l.toS.toFixed(1))}</span>
+                {phrases.firstAt}
+                <Length m={l.fromM} />
               </li>
             ))}
           </ul>

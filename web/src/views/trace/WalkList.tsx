@@ -4,6 +4,7 @@ import { Fragment, useEffect, useMemo, useRef, type KeyboardEvent } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router';
 import { Paged } from '../../components/Paged.tsx';
 import { Picture } from '../../components/Picture.tsx';
+import * as phrases from './phrases.ts';
 
 const BAND_PX = 196;
 /** So many walks are drawn at a time. */
@@ -38,11 +39,16 @@ export function WalkList({ id, walks, current }: { id: string; walks: readonly W
   return (
     <nav
       ref={list}
-      aria-label="Walks"
+      aria-label={phrases.walks}
       className="sheet h-fit max-h-[38vh] overflow-y-auto lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)]"
       onKeyDown={onKey}
     >
-      <Paged items={grouped} at={grouped.findIndex((w) => w.walkId === current)} what="walks" size={PAGE}>
+      <Paged
+        items={grouped}
+        at={grouped.findIndex((w) => w.walkId === current)}
+        what={phrases.walks2}
+        size={PAGE}
+      >
         {(page) => (
           <ol>
             {page.map((w, i) => (
@@ -64,7 +70,11 @@ export function WalkList({ id, walks, current }: { id: string; walks: readonly W
                         {w.product} <span className="figure">{w.label}</span>
                       </span>
                       <span className="text-[0.87rem] font-normal text-faint">
-                        {w.leftOut !== undefined ? 'left out' : w.endReason === undefined ? 'under way' : ''}
+                        {w.leftOut !== undefined
+                          ? phrases.leftOut
+                          : w.endReason === undefined
+                            ? phrases.underWay
+                            : ''}
                       </span>
                     </span>
                     <Picture

@@ -1,4 +1,5 @@
 import { Field } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** Why something is corrected, and who says so. */
 export interface Why {
@@ -19,13 +20,13 @@ export const WhyFields = ({
 }) => (
   <>
     <Field
-      label="Your name, if you like"
+      label={phrases.yourNameIfYouLike}
       value={why.author}
       maxLength={120}
       onChange={(e) => onChange({ ...why, author: e.target.value })}
     />
     <Field
-      label="Reason"
+      label={phrases.reason}
       placeholder={example}
       value={why.reason}
       maxLength={500}

@@ -1,24 +1,27 @@
 import { byMethod, formatLength, type Correction, type WalkEvent } from '@urvek/core';
 import { eventText } from '../../state/eventText.ts';
+import * as phrases from './phrases.ts';
 
 function becomes(event: WalkEvent, c: Correction): string {
   switch (c.action) {
     case 'withdraw':
       return 'withdrawn';
     case 'move':
-      return `moved to ${c.walkS?.toFixed(1)} s`;
+      return phrases.movedToS(c.walkS?.toFixed(1));
     case 'remeasure':
-      return `measured again: ${c.reading ? `${formatLength(c.reading.travelledM)}, ${byMethod(c.reading.method)}` : ''}`;
+      return phrases.measuredAgain(
+        c.reading ? `${formatLength(c.reading.travelledM)}, ${byMethod(c.reading.method)}` : '',
+      );
     case 'retime':
-      return `lag corrected to ${c.delay?.reactionS} s`;
+      return phrases.lagCorrectedToS(c.delay?.reactionS);
     case 'restate':
-      return 'begun otherwise';
+      return phrases.begunOtherwise;
     case 'regrade':
-      return `made grade ${c.grade}`;
+      return phrases.madeGrade(c.grade);
     case 'rewrite':
-      return `it was: ${c.entry ? eventText({ ...event, ...c.entry } as WalkEvent) : ''}`;
+      return phrases.itWas(c.entry ? eventText({ ...event, ...c.entry } as WalkEvent) : '');
     case 'add':
-      return 'entered afterwards';
+      return phrases.enteredAfterwards;
   }
 }
 

@@ -11,6 +11,7 @@ import {
   type Entry,
   type WalkEvent,
 } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** Kinds that a person can enter or rewrite afterwards: the others are an instrument's, or have their own place. */
 export type EnteredKind = Exclude<
@@ -50,68 +51,72 @@ const figure = (name: string, label: string, optional = false): EntryField => ({
   ...text(name, label, optional),
   as: 'figure',
 });
-const DIRECTION = choice('direction', 'Direction', DIRECTIONS);
+const DIRECTION = choice('direction', phrases.direction, DIRECTIONS);
 
 /** What each kind is called, and what it says. */
 export const ENTRY_KINDS: Readonly<Record<EnteredKind, EntryKind>> = {
-  dropoutBegin: { label: 'dropout begins', fields: [text('hop', 'Hop that was lost, if known', true)] },
-  dropoutEnd: { label: 'dropout ends', fields: [] },
-  grade: { label: 'grade', fields: [choice('grade', 'Grade', GRADES)] },
+  dropoutBegin: { label: phrases.dropoutBegins, fields: [text('hop', phrases.hopThatWasLostIfKnown, true)] },
+  dropoutEnd: { label: phrases.dropoutEnds, fields: [] },
+  grade: { label: 'grade', fields: [choice('grade', phrases.grade, GRADES)] },
   mark: {
-    label: 'mark of a place',
+    label: phrases.markOfAPlace,
     placed: 'may be',
     fields: [
-      text('name', 'Name of the place', true),
-      { name: 'stand', label: 'stood there', as: 'tick', optional: true },
+      text('name', phrases.nameOfThePlace, true),
+      { name: 'stand', label: phrases.stoodThere, as: 'tick', optional: true },
     ],
   },
-  goOn: { label: 'went on from a stand', fields: [] },
-  turn: { label: 'turned round', placed: 'may be', fields: [] },
-  fixedEnd: { label: 'the fixed end moved', placed: 'must be', fields: [] },
+  goOn: { label: phrases.wentOnFromAStand, fields: [] },
+  turn: { label: phrases.turnedRound, placed: 'may be', fields: [] },
+  fixedEnd: { label: phrases.theFixedEndMoved, placed: 'must be', fields: [] },
   call: {
-    label: 'call at a checkpoint',
+    label: phrases.callAtACheckpoint,
     fields: [
-      text('checkpoint', 'Checkpoint'),
+      text('checkpoint', phrases.checkpoint),
       DIRECTION,
-      choice('grade', 'Grade', GRADES),
-      figure('tries', 'Tries'),
+      choice('grade', phrases.grade, GRADES),
+      figure('tries', phrases.tries),
     ],
   },
   hits: {
-    label: 'presses and answers',
-    fields: [figure('presses', 'Presses'), figure('hits', 'Answered'), DIRECTION],
+    label: phrases.pressesAndAnswers,
+    fields: [figure('presses', phrases.presses), figure('hits', phrases.answered), DIRECTION],
   },
-  tried: { label: 'tried', fields: [figure('tries', 'Tries'), figure('failed', 'Failed')] },
+  tried: { label: 'tried', fields: [figure('tries', phrases.tries), figure('failed', phrases.failed)] },
   measured: {
-    label: 'reading of an instrument',
+    label: phrases.readingOfAnInstrument,
     fields: [
-      choice('quantity', 'Of', QUANTITIES),
-      figure('value', 'Value; empty: nothing received', true),
+      choice('quantity', phrases.ofText, QUANTITIES),
+      figure('value', phrases.valueEmptyNothingReceived, true),
       DIRECTION,
-      text('band', 'Band or channel', true),
-      text('cell', 'Cell or access point', true),
-      text('instrument', 'Instrument', true),
-      text('server', 'Server', true),
+      text('band', phrases.bandOrChannel, true),
+      text('cell', phrases.cellOrAccessPoint, true),
+      text('instrument', phrases.instrument, true),
+      text('server', phrases.server, true),
     ],
   },
   readBack: {
-    label: 'read back',
-    fields: [text('sent', 'Sent'), text('heard', 'Heard'), DIRECTION],
+    label: phrases.readBack,
+    fields: [text('sent', phrases.sent), text('heard', phrases.heard), DIRECTION],
   },
   rung: {
-    label: 'rung of the ladder',
-    fields: [choice('rung', 'Rung', RUNGS), { name: 'worked', label: 'it worked', as: 'tick' }, DIRECTION],
+    label: phrases.rungOfTheLadder,
+    fields: [
+      choice('rung', phrases.rung, RUNGS),
+      { name: 'worked', label: phrases.itWorked, as: 'tick' },
+      DIRECTION,
+    ],
   },
-  reconnected: { label: 'reconnected', fields: [choice('how', 'How', RECONNECT_WAYS)] },
+  reconnected: { label: 'reconnected', fields: [choice('how', phrases.how, RECONNECT_WAYS)] },
   landmark: {
-    label: 'door, turn, floor',
-    fields: [choice('what', 'What', LANDMARKS), text('name', 'Name', true)],
+    label: phrases.doorTurnFloor,
+    fields: [choice('what', phrases.what, LANDMARKS), text('name', phrases.nameText, true)],
   },
-  note: { label: 'note', fields: [text('text', 'Note')] },
+  note: { label: 'note', fields: [text('text', phrases.note)] },
   end: {
-    label: 'end of the walk',
+    label: phrases.endOfTheWalk,
     placed: 'may be',
-    fields: [choice('reason', 'Why it ended', END_REASONS)],
+    fields: [choice('reason', phrases.whyItEnded, END_REASONS)],
   },
 };
 

@@ -3,6 +3,7 @@ import * as Comlink from 'comlink';
 import type { DetectWorker } from '../../workers/detect.worker.ts';
 import type { Reel } from '../film/reel.ts';
 import { useThread, type Thread } from '../film/useThread.ts';
+import * as phrases from './phrases.ts';
 
 export interface BeaconReading extends Pick<Thread, 'share' | 'error' | 'cancel'> {
   readonly read: () => void;
@@ -18,13 +19,10 @@ export interface ReadBeacon {
 /** The clock by the packets of this walk. @throws Error that says why there is none */
 function clockBy(packets: readonly HeardPacket[], walkId: string): ReadBeacon {
   const track = beaconTrack(packets);
-  if (!track) throw new Error('No beacon was read in its sound.');
+  if (!track) throw new Error(phrases.noBeaconWasReadInIts);
   if (track.tag !== tagOf(walkId))
-    throw new Error(`Its beacon is of another walk: tag ${track.tag}, and this walk has ${tagOf(walkId)}.`);
-  if (!track.clock)
-    throw new Error(
-      `Only ${track.read.length} of its packets were read: three are needed to tell the clock.`,
-    );
+    throw new Error(phrases.itsBeaconIsOfAnotherWalk(track.tag, tagOf(walkId)));
+  if (!track.clock) throw new Error(phrases.onlyOfItsPacketsWereRead(track.read.length));
   return { clock: track.clock, read: track.read.length, missing: track.missing.length };
 }
 

@@ -11,6 +11,7 @@ import { eventTime } from '../../field/time.ts';
 import { joinedLog } from '../../workers/entries.ts';
 import type { First } from './OtherPart.tsx';
 import type { WalkOf } from './OtherRig.tsx';
+import * as phrases from './phrases.ts';
 
 export type Doing = 'split' | 'join' | 'refile';
 
@@ -20,9 +21,9 @@ const leave = async (header: WalkHeader, atS: number, reason: string | undefined
 };
 
 const SAID: Readonly<Record<Doing, string>> = {
-  split: 'split in two',
-  join: 'joined with another',
-  refile: 'filed under another rig or path',
+  split: phrases.splitInTwo,
+  join: phrases.joinedWithAnother,
+  refile: phrases.filedUnderAnotherRigOrPath,
 };
 
 /** Makes a walk anew from what was logged, and leaves the old one out; both can be undone. */
@@ -61,7 +62,7 @@ export function useMakeAnew({
       let made: StoredWalk[];
       if (doing === 'split') made = splitWalk(here, atS, making);
       else if (doing === 'join') {
-        if (!other) throw new CannotMakeAnew('choose the walk that follows it');
+        if (!other) throw new CannotMakeAnew(phrases.chooseTheWalkThatFollowsIt);
         const [there, own] = await Promise.all([
           base.events(other.walkId).catch(() => []),
           fieldLog.logOf(other.walkId),
@@ -85,7 +86,7 @@ export function useMakeAnew({
       void client.invalidateQueries({ queryKey: ['walks', header.comparisonId] });
       onMade();
       notice({
-        text: `Made anew; what was there is left out: ${SAID[doing]}`,
+        text: phrases.madeAnewWhatWasThereIs(SAID[doing]),
         undo: () =>
           void (async () => {
             for (const walk of made) await leave(walk.header, walk.log.at(-1)?.time.walkS ?? 0, 'undone');

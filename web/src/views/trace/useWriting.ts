@@ -13,6 +13,7 @@ import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime, FOUND_S } from '../../field/time.ts';
 import type { Why } from './WhyFields.tsx';
+import * as phrases from './phrases.ts';
 
 /** A loss on the walk's clock; without an end it lasts to the end of the recording. */
 export interface FoundOnWalk {
@@ -40,7 +41,7 @@ export function useWriting({ header, walkId, trace }: Finding) {
         eventTime(walkS, trace.begin.time.rate, undefined, frameS),
       );
     } catch (cause) {
-      throw new Error('This was not kept: this device refuses to store it. The log is as it was.', { cause });
+      throw new Error(phrases.thisWasNotKeptThisDevice, { cause });
     }
   };
   const said = (text: string, { deviceId, seq }: EventKey): void => {
@@ -76,7 +77,10 @@ export function useWriting({ header, walkId, trace }: Finding) {
         keys.push(...made.map(({ deviceId, seq }) => ({ deviceId, seq })));
       }
       void sync();
-      notice({ text: `${countOf(list.length, 'loss', 'losses')} logged`, undo: () => void takeBack(keys) });
+      notice({
+        text: phrases.logged(countOf(list.length, 'loss', 'losses')),
+        undo: () => void takeBack(keys),
+      });
     },
     correct: (
       { deviceId, seq, time }: WalkEvent,
@@ -86,13 +90,13 @@ export function useWriting({ header, walkId, trace }: Finding) {
       write(
         'correction',
         { amends: { deviceId, seq }, ...correction, ...by(why) },
-        'Correction logged',
+        phrases.correctionLogged,
         time.walkS,
       ),
     add: async ({ kind, body }: Entry, walkS: number, why: Why): Promise<void> => {
       const { deviceId, seq } = await append(kind, body as never, walkS);
       await append('correction', { amends: { deviceId, seq }, action: 'add', ...by(why) }, walkS);
-      said('Entry added', { deviceId, seq });
+      said(phrases.entryAdded, { deviceId, seq });
     },
     /** Several at once, of one source: taken back together. */
     addAll: async (

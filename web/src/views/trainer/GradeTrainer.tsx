@@ -9,6 +9,7 @@ import { nowMs } from '../../field/time.ts';
 import { LEVELS, shuffledLevels, TIMES_EACH } from './clip.ts';
 import { GradersTable } from './GradersTable.tsx';
 import { GradingClips } from './GradingClips.tsx';
+import * as phrases from './phrases.ts';
 
 /** Where a person sets each grade: clips of speech with losses of known size, graded blind. */
 export function GradeTrainer() {
@@ -19,11 +20,11 @@ export function GradeTrainer() {
     <>
       <TopBar />
       <Stage
-        title="Grade trainer"
-        lead="Clips of speech with losses of known size, graded blind: where you set each grade, and how steadily."
+        title={phrases.gradeTrainer}
+        lead={phrases.clipsOfSpeechWithLossesOf}
         actions={
           <Link className="btn" to="/trainer">
-            Reaction trainer
+            {phrases.reactionTrainer}
           </Link>
         }
       >
@@ -47,13 +48,13 @@ export function GradeTrainer() {
           >
             <Field
               className="w-64"
-              label="Who grades"
+              label={phrases.whoGrades}
               value={person}
               autoComplete="off"
               onChange={(e) => setPerson(e.target.value)}
             />
             <button className="btn btn-main" disabled={person.trim() === ''}>
-              Grade {LEVELS.length * TIMES_EACH} clips, about two minutes
+              {phrases.gradeClipsAboutTwoMinutes(LEVELS.length * TIMES_EACH)}
             </button>
           </form>
         )}

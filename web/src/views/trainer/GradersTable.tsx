@@ -1,14 +1,15 @@
 import { GRADES, gradersAgreement, gradingOf, type Graded, type GradeThreshold } from '@urvek/core';
 import type { Grader } from '../../field/graders.ts';
+import * as phrases from './phrases.ts';
 
 const share = (level: number): string => `${Math.round(100 * level)} %`;
 
 /** "5 to 12 %": held at the one, not at the other. */
 function thresholdText({ heldAt, failedAt }: GradeThreshold): string {
-  if (failedAt === undefined) return 'not reached';
+  if (failedAt === undefined) return phrases.notReached;
   return heldAt === undefined || heldAt >= failedAt
-    ? `by ${share(failedAt)}`
-    : `${Math.round(100 * heldAt)} to ${share(failedAt)}`;
+    ? phrases.by(share(failedAt))
+    : phrases.to(Math.round(100 * heldAt), share(failedAt));
 }
 
 /** The grades of one level by two people, in the order in which each gave them. */
@@ -29,18 +30,18 @@ export function GradersTable({ graders }: { graders: readonly Grader[] }) {
   const below = GRADES.toSorted((a, b) => b - a).slice(0, -1);
   const couples = graders.flatMap((a, i) => graders.slice(i + 1).map((b) => [a, b] as const));
   return (
-    <section className="sheet mt-3 max-w-4xl p-4" aria-label="Graders on this device">
-      <table className="w-full text-base" aria-label="Where each sets the grades">
+    <section className="sheet mt-3 max-w-4xl p-4" aria-label={phrases.gradersOnThisDevice}>
+      <table className="w-full text-base" aria-label={phrases.whereEachSetsTheGrades}>
         <thead>
           <tr className="border-b border-ink text-left">
-            <th scope="col">Share of speech lost, graded below</th>
+            <th scope="col">{phrases.shareOfSpeechLostGradedBelow}</th>
             {below.map((g) => (
               <th scope="col" key={g} className="text-right">
                 {g}
               </th>
             ))}
             <th scope="col" className="text-right">
-              same clip twice
+              {phrases.sameClipTwice}
             </th>
           </tr>
         </thead>
@@ -58,7 +59,7 @@ export function GradersTable({ graders }: { graders: readonly Grader[] }) {
                   </td>
                 ))}
                 <td className="figure pl-3 text-right whitespace-nowrap">
-                  {wobble === undefined ? 'once only' : `${wobble.toFixed(1)} grades apart`}
+                  {wobble === undefined ? phrases.onceOnly : phrases.gradesApart(wobble.toFixed(1))}
                 </td>
               </tr>
             );
@@ -69,20 +70,20 @@ export function GradersTable({ graders }: { graders: readonly Grader[] }) {
         const agreed = gradersAgreement(pairsOf(a.graded, b.graded));
         return (
           <p key={`${a.person} ${b.person}`} className="mt-2">
-            {a.person} and {b.person}:{' '}
+            {phrases.and(a.person, b.person)}
             {agreed ? (
               <>
-                weighted kappa <strong className="figure">{agreed.kappa.toFixed(2)}</strong>
+                {phrases.weightedKappa}
+                <strong className="figure">{agreed.kappa.toFixed(2)}</strong>
                 {agreed.interval95 && (
                   <span className="figure">
-                    {' '}
-                    ({agreed.interval95[0].toFixed(2)} to {agreed.interval95[1].toFixed(2)})
+                    {phrases.to2(agreed.interval95[0].toFixed(2), agreed.interval95[1].toFixed(2))}
                   </span>
-                )}{' '}
-                over {agreed.graded} clips; 1 is the same grades throughout, 0 what chance would give.
+                )}
+                {phrases.overClips1IsTheSame(agreed.graded)}
               </>
             ) : (
-              'one grade throughout: nothing tells them from chance.'
+              phrases.oneGradeThroughoutNothingTellsThem
             )}
           </p>
         );

@@ -2,6 +2,7 @@ import { GRADES, kindOf, type Grade, type Graded } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
 import { Trouble } from '../../components/States.tsx';
 import { playClip } from './clip.ts';
+import * as phrases from './phrases.ts';
 
 const WORDS = kindOf('microphone').words;
 
@@ -26,7 +27,7 @@ export function GradingClips({
       if (level === undefined) return;
       playClip(level).then(
         (clip) => (playing.current = clip),
-        () => setError(new Error('This browser plays no sound. Nothing was kept. Try another one.')),
+        () => setError(new Error(phrases.thisBrowserPlaysNoSoundNothing)),
       );
     };
     play.current();
@@ -51,12 +52,10 @@ export function GradingClips({
     return () => window.removeEventListener('keydown', key);
   }, []);
   return (
-    <section aria-label="Grading" className="sheet max-w-2xl p-4">
-      <p role="status">
-        Clip {graded.length + 1} of {levels.length}: grade it, by a press or the keys 1 to 5
-      </p>
+    <section aria-label={phrases.grading} className="sheet max-w-2xl p-4">
+      <p role="status">{phrases.clipOfGradeItByA(graded.length + 1, levels.length)}</p>
       {error && <Trouble error={error} />}
-      <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Grade">
+      <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label={phrases.grade}>
         {GRADES.toSorted((a, b) => b - a).map((g) => (
           <button
             key={g}
@@ -71,10 +70,10 @@ export function GradingClips({
       </div>
       <div className="mt-2 flex gap-2">
         <button type="button" className="btn" onClick={() => play.current()}>
-          Hear it again
+          {phrases.hearItAgain}
         </button>
         <button type="button" className="btn" onClick={onStop}>
-          Stop without keeping
+          {phrases.stopWithoutKeeping}
         </button>
       </div>
     </section>

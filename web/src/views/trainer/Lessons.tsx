@@ -7,6 +7,7 @@ import { nowMs } from '../../field/time.ts';
 import { Playing } from './Playing.tsx';
 import { ResultOf } from './ResultOf.tsx';
 import { playLesson, type Lesson } from './lesson.ts';
+import * as phrases from './phrases.ts';
 
 const ROUNDS = [6, 12, 24];
 
@@ -62,35 +63,35 @@ export function Lessons() {
       <p>
         {known ? (
           <>
-            In force on this device:{' '}
+            {phrases.inForceOnThisDevice}
             <strong className="figure">
               {known.reactionS.toFixed(2)} ± {known.spreadS.toFixed(2)} s
             </strong>
-            , from {known.answers} answers.{' '}
+            {phrases.fromAnswers(known.answers)}
             <button className="btn-quiet" onClick={() => void forgetDelay()}>
-              Forget it
+              {phrases.forgetIt}
             </button>
           </>
         ) : (
           <>
-            Nothing is learned yet: the usual{' '}
+            {phrases.nothingIsLearnedYetTheUsual}
             <span className="figure">
               {DEFAULT_DELAY.reactionS} ± {DEFAULT_DELAY.spreadS} s
-            </span>{' '}
-            is used.
+            </span>
+            {phrases.isUsed}
           </>
-        )}{' '}
-        Walks keep the value that they were made with.
+        )}
+        {phrases.walksKeepTheValueThatThey}
       </p>
       <Choice
         className="w-56"
-        label="Dropouts"
+        label={phrases.dropouts}
         value={rounds}
         onChange={(e) => setRounds(Number(e.target.value))}
       >
         {ROUNDS.map((n) => (
           <option key={n} value={n}>
-            {n}, about {Math.round((n * 5.5) / 10) * 10} s
+            {phrases.aboutS(n, Math.round((n * 5.5) / 10) * 10)}
           </option>
         ))}
       </Choice>
@@ -101,8 +102,7 @@ export function Lessons() {
           checked={wired}
           onChange={(e) => setWired(e.target.checked)}
         />
-        I listen by the device’s own speaker or by wire. Wireless headphones delay the sound by an unknown
-        time: they will not do.
+        {phrases.iListenByTheDevicesOwn}
       </label>
       {trouble && (
         <p role="alert" className="border-l-4 border-lost pl-3">
@@ -111,7 +111,7 @@ export function Lessons() {
       )}
       <div>
         <button className="btn btn-main min-h-16" disabled={!wired} onClick={() => void start()}>
-          Begin the lesson
+          {phrases.beginTheLesson}
         </button>
       </div>
       {result && <ResultOf result={result} />}

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { Lesson } from './lesson.ts';
+import * as phrases from './phrases.ts';
 
 export function Playing({ lesson, onPress }: { lesson: Lesson; onPress: (inputMs: number) => void }) {
   const mark = useRef<HTMLDivElement>(null);
@@ -23,7 +24,7 @@ export function Playing({ lesson, onPress }: { lesson: Lesson; onPress: (inputMs
       <div
         className="sheet relative h-28 overflow-hidden"
         role="img"
-        aria-label="A mark that moves while the link holds"
+        aria-label={phrases.aMarkThatMovesWhileThe}
       >
         <div ref={mark} className="absolute top-8 size-12 -translate-x-1/2 bg-ink" />
       </div>
@@ -32,9 +33,10 @@ export function Playing({ lesson, onPress }: { lesson: Lesson; onPress: (inputMs
         className="pressable min-h-40 text-xl"
         onPointerDown={(e) => onPress(e.timeStamp)}
       >
-        It dropped out<span className="key">D or space</span>
+        {phrases.itDroppedOut}
+        <span className="key">{phrases.dOrSpace}</span>
       </button>
-      <p className="text-faint">Press as it goes; its coming back need not be pressed.</p>
+      <p className="text-faint">{phrases.pressAsItGoesItsComing}</p>
     </div>
   );
 }

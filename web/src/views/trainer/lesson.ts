@@ -1,4 +1,5 @@
 import { speechSource } from './speechSource.ts';
+import * as phrases from './phrases.ts';
 
 /** Seconds of sound between dropouts, and how long they last: nobody can count along. */
 const BETWEEN_S = [2.6, 5.5] as const;
@@ -38,9 +39,7 @@ export async function playLesson(rounds: number): Promise<Lesson> {
   if ((context.outputLatency || 0) > MOST_LATENCY_S) {
     const lateMs = 1000 * context.outputLatency;
     await context.close();
-    throw new Error(
-      `Sound comes out ${lateMs.toFixed(0)} ms late, as over wireless headphones. Nothing was changed. Use the device’s speaker or a wire, and begin again.`,
-    );
+    throw new Error(phrases.soundComesOutMsLateAs(lateMs.toFixed(0)));
   }
   const volume = context.createGain();
   speech.connect(volume).connect(context.destination);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** Accepts a question of fairness, with a reason that is printed. */
 export function AcceptAudit({ what, onSave }: { what: string; onSave: (reason: string) => void }) {
@@ -9,10 +10,10 @@ export function AcceptAudit({ what, onSave }: { what: string; onSave: (reason: s
       <button
         type="button"
         className="btn btn-quiet no-print"
-        aria-label={`Accept with a reason: ${what}`}
+        aria-label={phrases.acceptWithAReason(what)}
         onClick={() => setReason('')}
       >
-        Accept with a reason
+        {phrases.acceptWithAReason2}
       </button>
     );
   return (
@@ -25,17 +26,17 @@ export function AcceptAudit({ what, onSave }: { what: string; onSave: (reason: s
     >
       <Field
         className="min-w-72 flex-1"
-        label="Reason, which is printed"
+        label={phrases.reasonWhichIsPrinted}
         value={reason}
         maxLength={500}
         autoFocus
         onChange={(e) => setReason(e.target.value)}
       />
       <button className="btn btn-main" disabled={reason.trim() === ''}>
-        Save the reason
+        {phrases.saveTheReason}
       </button>
       <button type="button" className="btn" onClick={() => setReason(undefined)}>
-        Cancel
+        {phrases.cancel}
       </button>
     </form>
   );

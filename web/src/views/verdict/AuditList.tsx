@@ -1,5 +1,6 @@
 import type { AuditEntry } from '@urvek/study';
 import { AcceptAudit } from './AcceptAudit.tsx';
+import * as phrases from './phrases.ts';
 
 /** Findings of the audits, weightiest first; each can be left as it is for a reason that is printed. */
 export function AuditList({
@@ -26,18 +27,19 @@ export function AuditList({
             {a.what}
             {a.size !== undefined && (
               <span className="text-faint">
-                ; could be worth: <span className="figure">{a.size}</span>
+                {phrases.couldBeWorth}
+                <span className="figure">{a.size}</span>
               </span>
             )}
             .
           </p>
           {a.acknowledged === undefined ? (
             <p className="text-[0.87rem]">
-              <span className="text-faint">Fix:</span> {a.mend}
+              <span className="text-faint">{phrases.fix}</span> {a.mend}
             </p>
           ) : (
             <p className="text-[0.87rem]">
-              <span className="text-faint">Accepted, because:</span> {a.acknowledged}
+              <span className="text-faint">{phrases.acceptedBecause}</span> {a.acknowledged}
             </p>
           )}
           {a.acknowledged === undefined && onAcknowledge && (
@@ -45,7 +47,7 @@ export function AuditList({
           )}
           {a.acknowledged !== undefined && onReopen && (
             <button type="button" className="btn btn-quiet" onClick={() => onReopen(a.key)}>
-              Open it again
+              {phrases.openItAgain}
             </button>
           )}
         </li>

@@ -5,6 +5,7 @@ import type { SetupForm } from '../kit/form.ts';
 import { AuditList } from './AuditList.tsx';
 import { Quoted } from './Quoted.tsx';
 import { useAcknowledge } from './useAcknowledge.ts';
+import * as phrases from './phrases.ts';
 
 /** What could make the comparison unfair, and what contradicts itself. */
 export function Audits({
@@ -27,22 +28,18 @@ export function Audits({
     <div className="grid gap-4">
       {error && <Trouble error={error} />}
       {audits.length === 0 && (
-        <Empty title="Nothing found">
-          The audits compare set-ups, days, orders and what was entered; they find nothing to question here.
-        </Empty>
+        <Empty title={phrases.nothingFound}>{phrases.theAuditsCompareSetUpsDays}</Empty>
       )}
       {fairness.length > 0 && (
-        <section className="sheet p-4" aria-label="Fairness">
-          <h2>Fairness</h2>
-          <p className="mb-2 text-[0.87rem] text-faint">
-            First what could change a verdict by its size, then what is of unknown size.
-          </p>
+        <section className="sheet p-4" aria-label={phrases.fairness}>
+          <h2>{phrases.fairness}</h2>
+          <p className="mb-2 text-[0.87rem] text-faint">{phrases.firstWhatCouldChangeAVerdict}</p>
           <AuditList audits={fairness} {...acting} />
         </section>
       )}
       {consistency.length > 0 && (
-        <section className="sheet p-4" aria-label="Consistency">
-          <h2>Consistency</h2>
+        <section className="sheet p-4" aria-label={phrases.consistency}>
+          <h2>{phrases.consistency}</h2>
           <div className="mt-2">
             <AuditList audits={consistency} {...acting} />
           </div>

@@ -6,6 +6,7 @@ import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { RangesTape } from '../ranges/RangesTape.tsx';
 import { OutcomeMark } from './OutcomeMark.tsx';
+import * as phrases from './phrases.ts';
 
 /** A claim with its evidence: the tape, the walks, what would decide it. */
 export function ClaimOpened({
@@ -34,24 +35,25 @@ export function ClaimOpened({
         <p className="text-[0.87rem] text-faint">
           {claim.source && `${claim.source}; `}
           {path
-            ? `judged on ${path.name}`
+            ? phrases.judgedOn(path.name)
             : claim.form === 'distance'
-              ? 'no path of this condition'
-              : `a claim of ${claim.form}`}
+              ? phrases.noPathOfThisCondition
+              : phrases.aClaimOf(claim.form)}
         </p>
       </div>
       <p className="mt-1 max-w-[100ch]">
-        {verdict.reason} <HowMade of={claim.form === 'latency' ? 'latency' : 'claims'} what="this verdict" />{' '}
-        <HowTrue of="how-often-a-verdict-is-false" what="a verdict" />
+        {verdict.reason}{' '}
+        <HowMade of={claim.form === 'latency' ? 'latency' : 'claims'} what={phrases.thisVerdict} />{' '}
+        <HowTrue of="how-often-a-verdict-is-false" what={phrases.aVerdict} />
       </p>
       {neverSettled !== undefined && (
         <p className="mt-1">
-          <strong>The plan could never have settled it:</strong> {neverSettled}.
+          <strong>{phrases.thePlanCouldNeverHaveSettled}</strong> {neverSettled}.
         </p>
       )}
       {verdict.next !== undefined && (
         <p className="mt-1">
-          <strong>What would decide it:</strong> {verdict.next}
+          <strong>{phrases.whatWouldDecideIt}</strong> {verdict.next}
         </p>
       )}
       {verdict.caveats.length > 0 && (
@@ -74,7 +76,7 @@ export function ClaimOpened({
       {range && (
         <p className="mt-1">
           <Link className="underline" to={`/c/${workspace.id}/ranges?cell=${path?.id}~${subjectId}`}>
-            Its walks, ratios and curves
+            {phrases.itsWalksRatiosAndCurves}
           </Link>
         </p>
       )}

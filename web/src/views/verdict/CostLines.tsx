@@ -3,6 +3,7 @@ import { useFieldArray } from 'react-hook-form';
 import { Field } from '../../components/Field.tsx';
 import { asFigure } from '../../components/figures.ts';
 import type { SetupForm } from '../kit/form.ts';
+import * as phrases from './phrases.ts';
 
 export function CostLines({ form, index, name }: { form: SetupForm; index: number; name: string }) {
   const at = `products.${index}.costs` as const;
@@ -15,22 +16,22 @@ export function CostLines({ form, index, name }: { form: SetupForm; index: numbe
         <button
           type="button"
           className="btn btn-quiet"
-          aria-label={`Add a cost of ${name}`}
-          onClick={() => rows.append({ what: rows.fields.length === 0 ? 'the product' : '', amount: 0 })}
+          aria-label={phrases.addACostOf(name)}
+          onClick={() => rows.append({ what: rows.fields.length === 0 ? phrases.theProduct : '', amount: 0 })}
         >
-          Add a cost
+          {phrases.addACost}
         </button>
       </div>
       {rows.fields.map((field, i) => (
         <div key={field.key} className="grid grid-cols-[2fr_1fr_auto] items-end gap-2">
           <Field
-            label="What"
+            label={phrases.what}
             hideLabel
             {...form.register(`${at}.${i}.what`)}
             error={errors?.[i]?.what?.message}
           />
           <Field
-            label="Price"
+            label={phrases.price}
             hideLabel
             inputMode="decimal"
             {...form.register(`${at}.${i}.amount`, asFigure)}
@@ -39,7 +40,7 @@ export function CostLines({ form, index, name }: { form: SetupForm; index: numbe
           <button
             type="button"
             className="btn btn-quiet"
-            aria-label={`Remove cost ${i + 1} of ${name}`}
+            aria-label={phrases.removeCostOf(i + 1, name)}
             onClick={() => rows.remove(i)}
           >
             <Trash2 aria-hidden size={16} />

@@ -6,6 +6,7 @@ import { Choice } from '../../components/Field.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Loading, Trouble } from '../../components/States.tsx';
 import { RatioLine } from '../ranges/RatioLine.tsx';
+import * as phrases from './phrases.ts';
 
 /** The same product, path and points in an earlier comparison: a ratio, or a memory. */
 export function Earlier({ workspace }: { workspace: Ready }) {
@@ -22,14 +23,14 @@ export function Earlier({ workspace }: { workspace: Ready }) {
     earlierId !== '',
   );
   return (
-    <section className="sheet p-4" aria-label="Against an earlier comparison">
+    <section className="sheet p-4" aria-label={phrases.againstAnEarlierComparison}>
       <Choice
         className="max-w-xl"
-        label="Earlier comparison"
+        label={phrases.earlierComparison}
         value={earlierId}
         onChange={(e) => setEarlierId(e.target.value)}
       >
-        <option value="">choose one</option>
+        <option value="">{phrases.chooseOne}</option>
         {all
           ?.filter((c) => c.id !== workspace.id)
           .map((c) => (
@@ -38,15 +39,10 @@ export function Earlier({ workspace }: { workspace: Ready }) {
             </option>
           ))}
       </Choice>
-      <p className="mt-1 text-[0.87rem] text-faint">
-        Products and paths are matched by name. Compared are only walks over the same points by the same
-        criterion; anything else is from memory.
-      </p>
+      <p className="mt-1 text-[0.87rem] text-faint">{phrases.productsAndPathsAreMatchedBy}</p>
       {error && <Trouble error={error} />}
-      {isFetching && <Loading what="the earlier comparison" />}
-      {rows?.length === 0 && (
-        <p className="mt-2">No product was walked on a path of the same name in both.</p>
-      )}
+      {isFetching && <Loading what={phrases.theEarlierComparison} />}
+      {rows?.length === 0 && <p className="mt-2">{phrases.noProductWasWalkedOnA}</p>}
       <ul className="mt-2 grid gap-1">
         {rows?.map((r) => (
           <li
@@ -54,15 +50,14 @@ export function Earlier({ workspace }: { workspace: Ready }) {
             data-earlier={r.fromMemory === undefined ? 'compared' : 'from memory'}
           >
             <strong>
-              {r.product}
-              {r.against === r.product ? '' : ` against ${r.against} then`} on {r.path}
+              {phrases.on(r.product, r.against === r.product ? '' : phrases.againstThen(r.against), r.path)}
             </strong>{' '}
             ({r.criterion}):{' '}
             {r.ratio ? (
               <RatioLine ratio={r.ratio} />
             ) : (
               <>
-                <em>from memory</em>: {r.fromMemory}.
+                <em>{phrases.fromMemory}</em>: {r.fromMemory}.
               </>
             )}
           </li>

@@ -1,6 +1,7 @@
 import { useFieldArray } from 'react-hook-form';
 import { newId, type SetupForm } from '../kit/form.ts';
 import { LatencyRow } from './LatencyRow.tsx';
+import * as phrases from './phrases.ts';
 
 export function LatencyForm({ form }: { form: SetupForm }) {
   const rows = useFieldArray({ control: form.control, name: 'latency', keyName: 'key' });
@@ -8,7 +9,7 @@ export function LatencyForm({ form }: { form: SetupForm }) {
   return (
     <fieldset className="sheet p-4">
       <div className="flex items-center gap-2">
-        <legend className="float-left flex-1 font-bold">Measurements</legend>
+        <legend className="float-left flex-1 font-bold">{phrases.measurements}</legend>
         <button
           type="button"
           className="btn"
@@ -24,13 +25,10 @@ export function LatencyForm({ form }: { form: SetupForm }) {
             })
           }
         >
-          Add a measurement
+          {phrases.addAMeasurement}
         </button>
       </div>
-      <p className="text-[0.87rem] text-faint">
-        The wired baseline is the same chain with a cable in place of the link. Counts are good to half a
-        frame at each end.
-      </p>
+      <p className="text-[0.87rem] text-faint">{phrases.theWiredBaselineIsTheSame}</p>
       {rows.fields.map((field, i) => (
         <LatencyRow key={field.key} form={form} i={i} field={field} onRemove={() => rows.remove(i)} />
       ))}

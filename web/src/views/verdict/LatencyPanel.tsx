@@ -6,6 +6,7 @@ import type { SetupForm } from '../kit/form.ts';
 import { LatencyForm } from './LatencyForm.tsx';
 import { OverDistance } from './OverDistance.tsx';
 import { ms } from './latencyPanelParts.tsx';
+import * as phrases from './phrases.ts';
 
 const CINEMA_FPS = 24;
 
@@ -15,21 +16,19 @@ export function LatencyPanel({ form, found }: { form: SetupForm; found: readonly
   return (
     <div className="grid gap-4">
       {found.length === 0 ? (
-        <Empty title="No latency is entered">
-          Count frames between an act and its picture, or film a clock beside the screen that shows it.
-        </Empty>
+        <Empty title={phrases.noLatencyIsEntered}>{phrases.countFramesBetweenAnActAnd}</Empty>
       ) : (
-        <section className="sheet p-4" aria-label="Latency found">
+        <section className="sheet p-4" aria-label={phrases.latencyFound}>
           <table className="table">
             <thead>
               <tr>
-                <th>Product</th>
-                <th>At</th>
-                <th>Method</th>
-                <th>Latency, 95 %</th>
-                <th>Frames at {CINEMA_FPS} fps</th>
-                <th>Resolution</th>
-                <th>Readings</th>
+                <th>{phrases.product}</th>
+                <th>{phrases.at}</th>
+                <th>{phrases.method}</th>
+                <th>{phrases.latency95Percent}</th>
+                <th>{phrases.framesAtFps(CINEMA_FPS)}</th>
+                <th>{phrases.resolution}</th>
+                <th>{phrases.readings}</th>
               </tr>
             </thead>
             <tbody>
@@ -38,7 +37,7 @@ export function LatencyPanel({ form, found }: { form: SetupForm; found: readonly
                   <th scope="row" className="row-head">
                     {product.name}
                   </th>
-                  <td>{row.distanceM === undefined ? 'the bench' : <Length m={row.distanceM} />}</td>
+                  <td>{row.distanceM === undefined ? phrases.theBench : <Length m={row.distanceM} />}</td>
                   <td>{row.method}</td>
                   {latency ? (
                     <>
@@ -50,7 +49,10 @@ export function LatencyPanel({ form, found }: { form: SetupForm; found: readonly
                       <td className="figure">{latency.readings}</td>
                     </>
                   ) : (
-                    <td colSpan={4}>refused: {refused}</td>
+                    <td colSpan={4}>
+                      {phrases.refused}
+                      {refused}
+                    </td>
                   )}
                 </tr>
               ))}

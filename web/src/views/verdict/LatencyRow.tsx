@@ -4,6 +4,7 @@ import type { Setup } from '@urvek/contract';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
 import type { SetupForm } from '../kit/form.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * "9 10 9" and "4120-3985, 6240-6112": lists as people write them; what is no figure stays to be seen as an
@@ -48,26 +49,26 @@ export function LatencyRow({
   const frames = form.watch(`latency.${i}.method`) === 'frames';
   return (
     <div className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1fr_0.8fr_0.9fr_2.4fr_0.9fr_auto]">
-      <Choice label="Product" {...form.register(`latency.${i}.productId`)}>
+      <Choice label={phrases.product} {...form.register(`latency.${i}.productId`)}>
         {products.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}
           </option>
         ))}
       </Choice>
-      <Choice label="Method" {...form.register(`latency.${i}.method`)}>
+      <Choice label={phrases.method} {...form.register(`latency.${i}.method`)}>
         <Options of={LATENCY_METHODS} />
       </Choice>
       <Field
-        label="At"
+        label={phrases.at}
         suffix="m"
-        placeholder="bench"
+        placeholder={phrases.bench}
         {...form.register(`latency.${i}.distanceM`, asMetres)}
         error={errors?.[i]?.distanceM?.message}
       />
       {frames ? (
         <Field
-          label="Frame rate"
+          label={phrases.frameRate}
           suffix="fps"
           inputMode="decimal"
           {...form.register(`latency.${i}.framesPerS`, asFigure)}
@@ -75,8 +76,8 @@ export function LatencyRow({
         />
       ) : (
         <Field
-          label="Refresh"
-          suffix="Hz"
+          label={phrases.refresh}
+          suffix={phrases.hz}
           inputMode="decimal"
           {...form.register(`latency.${i}.refreshHz`, asFigure)}
           error={errors?.[i]?.refreshHz?.message}
@@ -85,7 +86,7 @@ export function LatencyRow({
       {frames ? (
         <Field
           key="frames"
-          label="Frames, one a reading"
+          label={phrases.framesOneAReading}
           placeholder="9 10 9"
           defaultValue={field.frames?.join(' ')}
           onBlur={(e) =>
@@ -99,7 +100,7 @@ export function LatencyRow({
       ) : (
         <Field
           key="clock"
-          label="Clock and screen, ms, in pairs"
+          label={phrases.clockAndScreenMsInPairs}
           placeholder="4120-3985, 6240-6112"
           defaultValue={field.readings?.map((r) => r.join('-')).join(', ')}
           onBlur={(e) =>
@@ -108,11 +109,11 @@ export function LatencyRow({
               shouldValidate: true,
             })
           }
-          error={errors?.[i]?.readings && 'Write pairs: clock-screen, clock-screen'}
+          error={errors?.[i]?.readings && phrases.writePairsClockScreenClockScreen}
         />
       )}
       <Field
-        label="Wired baseline"
+        label={phrases.wiredBaseline}
         suffix="ms"
         inputMode="decimal"
         {...form.register(`latency.${i}.baselineMs`, asFigure)}
@@ -121,7 +122,7 @@ export function LatencyRow({
       <button
         type="button"
         className="btn btn-quiet"
-        aria-label={`Remove measurement ${i + 1}`}
+        aria-label={phrases.removeMeasurement(i + 1)}
         onClick={onRemove}
       >
         <Trash2 aria-hidden size={16} />

@@ -9,6 +9,7 @@ import { useLens, useSelected, type Lens } from '../../state/lens.ts';
 import { useUnit } from '../../state/unit.ts';
 import { LedgerDetail } from './LedgerDetail.tsx';
 import { LedgerRow } from './LedgerRow.tsx';
+import * as phrases from './phrases.ts';
 
 const STRIP_PX = 400;
 
@@ -25,9 +26,9 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
   );
   if (lines.length === 0)
     return (
-      <Empty title="No claim and no need">
-        Enter what the makers say in Kit; a need is added in “Needs” above.{' '}
-        {anyLens(lens) && 'Or look at all of them.'}
+      <Empty title={phrases.noClaimAndNoNeed}>
+        {phrases.enterWhatTheMakersSayIn}
+        {anyLens(lens) && phrases.orLookAtAllOfThem}
       </Empty>
     );
   const selected =
@@ -35,21 +36,21 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
   return (
     <>
       <div className="sheet relative max-h-[max(12rem,calc(100vh-15rem))] overflow-auto" data-ledger>
-        <table className="w-full table-fixed border-collapse" aria-label="Claims and needs">
+        <table className="w-full table-fixed border-collapse" aria-label={phrases.claimsAndNeeds}>
           <thead className="sticky top-0 z-10 bg-sheet text-[0.87rem] shadow-[0_2px_0_var(--color-ink)]">
             <tr>
               <th scope="col" className="w-32 px-2">
-                Verdict
+                {phrases.verdict}
               </th>
               <th scope="col" className="w-56 px-2">
-                What is said, or needed
+                {phrases.whatIsSaidOrNeeded}
               </th>
               <th scope="col" style={{ width: STRIP_PX + 16 }} className="px-2 font-normal">
                 <Picture scene={reachAxis(scales.distance)} className="block" aria-hidden />
-                <span className="sr-only">Claimed, and found</span>
+                <span className="sr-only">{phrases.claimedAndFound}</span>
               </th>
               <th scope="col" className="w-24 px-2 text-right">
-                Found
+                {phrases.found}
               </th>
               <th scope="col" className="w-36 px-2 text-right">
                 95 %
@@ -58,7 +59,7 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
                 n
               </th>
               <th scope="col" className="px-2">
-                Next step
+                {phrases.nextStep}
               </th>
             </tr>
           </thead>
@@ -75,9 +76,7 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
           </tbody>
         </table>
       </div>
-      <p className="mt-1 mb-3 text-[0.87rem] text-faint">
-        Dashed: what is said. Diamond, bar: median and 95 %; of a need, what 9 of 10 walks hold to.
-      </p>
+      <p className="mt-1 mb-3 text-[0.87rem] text-faint">{phrases.dashedWhatIsSaidDiamondBar}</p>
       {selected && <LedgerDetail key={selected.id} line={selected} workspace={workspace} judged={judged} />}
     </>
   );

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import { newId, type SetupForm } from '../kit/form.ts';
+import * as phrases from './phrases.ts';
 
 export function NeedsForm({ form }: { form: SetupForm }) {
   const rows = useFieldArray({ control: form.control, name: 'needs', keyName: 'key' });
@@ -14,11 +15,11 @@ export function NeedsForm({ form }: { form: SetupForm }) {
   return (
     <fieldset className="sheet p-4">
       <div className="flex flex-wrap items-end gap-2">
-        <legend className="float-left flex-1 font-bold">Needs</legend>
+        <legend className="float-left flex-1 font-bold">{phrases.needs}</legend>
         {usual.length > 0 && (
           <Choice
             className="w-96"
-            label="Usual in the trade"
+            label={phrases.usualInTheTrade}
             value={chosen}
             onChange={(e) => setChosen(Number(e.target.value))}
           >
@@ -38,7 +39,7 @@ export function NeedsForm({ form }: { form: SetupForm }) {
               if (u) rows.append({ id: newId(), criterion: 'by kind', ...u });
             }}
           >
-            Take it
+            {phrases.takeIt}
           </button>
         )}
         <button
@@ -55,7 +56,7 @@ export function NeedsForm({ form }: { form: SetupForm }) {
             })
           }
         >
-          Write a need
+          {phrases.writeANeed}
         </button>
       </div>
       {rows.fields.map((field, i) => (
@@ -63,46 +64,46 @@ export function NeedsForm({ form }: { form: SetupForm }) {
           key={field.key}
           className="mt-1 grid grid-cols-2 items-end gap-2 lg:grid-cols-[1.7fr_0.7fr_0.9fr_0.9fr_1.6fr_1.2fr_1.1fr_auto]"
         >
-          <Field label="Use" {...form.register(`needs.${i}.use`)} error={errors?.[i]?.use?.message} />
+          <Field label={phrases.use} {...form.register(`needs.${i}.use`)} error={errors?.[i]?.use?.message} />
           <Field
-            label="Distance"
+            label={phrases.distance}
             placeholder="30 m"
             {...form.register(`needs.${i}.entered`)}
             error={errors?.[i]?.entered?.message}
           />
           <Field
-            label="Figure, if one"
-            placeholder="40 Mbit/s"
+            label={phrases.figureIfOne}
+            placeholder={phrases.n40MbitS}
             {...form.register(`needs.${i}.figure`, { setValueAs: (v: string) => v || undefined })}
             error={errors?.[i]?.figure?.message}
           />
-          <Choice label="Condition" {...form.register(`needs.${i}.condition`)}>
-            <option>open</option>
-            <option>obstructed</option>
-            <option>unstated</option>
+          <Choice label={phrases.condition} {...form.register(`needs.${i}.condition`)}>
+            <option value="open">{phrases.open}</option>
+            <option value="obstructed">{phrases.obstructed}</option>
+            <option value="unstated">{phrases.unstated}</option>
           </Choice>
-          <Choice label="Kind" {...form.register(`needs.${i}.kindId`)}>
+          <Choice label={phrases.kind} {...form.register(`needs.${i}.kindId`)}>
             {KINDS.map((k) => (
               <option key={k.id} value={k.id}>
                 {k.name}
               </option>
             ))}
           </Choice>
-          <Choice label="Criterion" {...form.register(`needs.${i}.criterion`)}>
-            <option>by kind</option>
+          <Choice label={phrases.criterion} {...form.register(`needs.${i}.criterion`)}>
+            <option value={phrases.byKind}>{phrases.byKind}</option>
             <Options of={CRITERIA} />
           </Choice>
           <Choice
-            label="Direction"
+            label={phrases.direction}
             {...form.register(`needs.${i}.side`, { setValueAs: (v: string) => v || undefined })}
           >
-            <option value="">as walked</option>
+            <option value="">{phrases.asWalked}</option>
             <Options of={SIDES} />
           </Choice>
           <button
             type="button"
             className="btn btn-quiet"
-            aria-label={`Remove need ${i + 1}`}
+            aria-label={phrases.removeNeed(i + 1)}
             onClick={() => rows.remove(i)}
           >
             <Trash2 aria-hidden size={16} />

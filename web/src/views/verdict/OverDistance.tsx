@@ -2,6 +2,7 @@ import type { LatencyFound } from '@urvek/study';
 import { useMemo } from 'react';
 import { Chart } from '../../components/Chart.tsx';
 import { axis, frame, series } from '../../components/chartStyle.ts';
+import * as phrases from './phrases.ts';
 
 export function OverDistance({ found }: { found: readonly LatencyFound[] }) {
   const { option, table } = useMemo(() => {
@@ -21,8 +22,8 @@ export function OverDistance({ found }: { found: readonly LatencyFound[] }) {
     return {
       option: {
         ...frame({}),
-        xAxis: axis('separation, m', {}),
-        yAxis: axis('latency, ms', {}),
+        xAxis: axis(phrases.separationM, {}),
+        yAxis: axis(phrases.latencyMs, {}),
         series: products.map((product, i) => ({
           type: 'line',
           name: product,
@@ -39,5 +40,5 @@ export function OverDistance({ found }: { found: readonly LatencyFound[] }) {
       },
     };
   }, [found]);
-  return <Chart option={option} table={table} label="Latency over distance" height={260} />;
+  return <Chart option={option} table={table} label={phrases.latencyOverDistance} height={260} />;
 }

@@ -5,6 +5,7 @@ import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
 import { asFigure, asMetres } from '../../components/figures.ts';
 import { newId, type SetupForm } from '../kit/form.ts';
+import * as phrases from './phrases.ts';
 
 /** Figures that somebody wrote down, to be held against the logs and against themselves. */
 export function Quoted({ form }: { form: SetupForm }) {
@@ -14,7 +15,7 @@ export function Quoted({ form }: { form: SetupForm }) {
   const figure = (i: number, name: 'walks' | 'meanM' | 'bestM' | 'worstM' | 'spreadM', label: string) => (
     <Field
       label={label}
-      suffix={name === 'walks' ? undefined : 'm, or with its unit'}
+      suffix={name === 'walks' ? undefined : phrases.mOrWithItsUnit}
       {...form.register(`quoted.${i}.${name}`, name === 'walks' ? asFigure : asMetres)}
       error={errors?.[i]?.[name]?.message}
     />
@@ -22,7 +23,7 @@ export function Quoted({ form }: { form: SetupForm }) {
   return (
     <fieldset className="sheet p-4">
       <div className="flex items-center gap-2">
-        <legend className="float-left flex-1 font-bold">Figures from elsewhere</legend>
+        <legend className="float-left flex-1 font-bold">{phrases.figuresFromElsewhere}</legend>
         <button
           type="button"
           className="btn"
@@ -37,26 +38,23 @@ export function Quoted({ form }: { form: SetupForm }) {
             })
           }
         >
-          Add figures
+          {phrases.addFigures}
         </button>
       </div>
-      <p className="text-[0.87rem] text-faint">
-        A table in a notebook, a leaflet, another test: held against the logs, and mean, best, worst and
-        spread against each other. They enter no estimate.
-      </p>
+      <p className="text-[0.87rem] text-faint">{phrases.aTableInANotebookA}</p>
       {rows.fields.map((field, i) => (
         <div
           key={field.key}
           className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-6"
         >
-          <Choice label="Product" {...form.register(`quoted.${i}.productId`)}>
+          <Choice label={phrases.product} {...form.register(`quoted.${i}.productId`)}>
             {products.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.name}
               </option>
             ))}
           </Choice>
-          <Choice label="Path" {...form.register(`quoted.${i}.pathId`)}>
+          <Choice label={phrases.path} {...form.register(`quoted.${i}.pathId`)}>
             {paths.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.name}
@@ -64,36 +62,36 @@ export function Quoted({ form }: { form: SetupForm }) {
             ))}
           </Choice>
           <Field
-            label="Source"
+            label={phrases.source}
             {...form.register(`quoted.${i}.source`)}
             error={errors?.[i]?.source?.message}
           />
-          <Choice label="Provenance" {...form.register(`quoted.${i}.provenance`)}>
+          <Choice label={phrases.provenance} {...form.register(`quoted.${i}.provenance`)}>
             <Options of={PROVENANCES} />
           </Choice>
           <Choice
-            label="Written in"
+            label={phrases.writtenIn}
             {...form.register(`quoted.${i}.unit`, { setValueAs: (v: unknown) => (v === '' ? undefined : v) })}
           >
-            <option value="">not stated</option>
+            <option value="">{phrases.notStated}</option>
             <Options of={LENGTH_UNITS} />
           </Choice>
-          {figure(i, 'walks', 'Walks')}
-          {figure(i, 'meanM', 'Mean')}
-          {figure(i, 'bestM', 'Best')}
-          {figure(i, 'worstM', 'Worst')}
-          {figure(i, 'spreadM', 'Best less worst')}
+          {figure(i, 'walks', phrases.walks)}
+          {figure(i, 'meanM', phrases.mean)}
+          {figure(i, 'bestM', phrases.best)}
+          {figure(i, 'worstM', phrases.worst)}
+          {figure(i, 'spreadM', phrases.bestLessWorst)}
           <button
             type="button"
             className="btn btn-quiet"
-            aria-label={`Remove figures ${i + 1}`}
+            aria-label={phrases.removeFigures(i + 1)}
             onClick={() => rows.remove(i)}
           >
             <Trash2 aria-hidden size={16} />
           </button>
           <div className="col-span-full">
             <Tick
-              label="it failed, and where is not said"
+              label={phrases.itFailedAndWhereIsNot}
               {...form.register(`quoted.${i}.failedWithoutDistance`)}
             />
           </div>

@@ -3,6 +3,7 @@ import { Trash2 } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import { newId, type SetupForm } from '../kit/form.ts';
+import * as phrases from './phrases.ts';
 
 /** "low -71, high -64, low -70": a setting and its figure, in the order of reading. */
 const readingsOf = (text: string): StationReading[] =>
@@ -23,7 +24,7 @@ export function StationForm({ form }: { form: SetupForm }) {
   return (
     <fieldset className="sheet p-4">
       <div className="flex items-center gap-2">
-        <legend className="float-left flex-1 font-bold">Stations</legend>
+        <legend className="float-left flex-1 font-bold">{phrases.stations}</legend>
         <button
           type="button"
           className="btn"
@@ -38,7 +39,7 @@ export function StationForm({ form }: { form: SetupForm }) {
             })
           }
         >
-          Add a station
+          {phrases.addAStation}
         </button>
       </div>
       {rows.fields.map((field, i) => (
@@ -47,12 +48,12 @@ export function StationForm({ form }: { form: SetupForm }) {
           className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1.2fr_1fr_1fr_1fr_2.4fr_auto]"
         >
           <Field
-            label="What was tried"
-            placeholder="tilt of the dish"
+            label={phrases.whatWasTried}
+            placeholder={phrases.tiltOfTheDish}
             {...form.register(`stations.${i}.what`)}
             error={errors?.[i]?.what?.message}
           />
-          <Choice label="Product" {...form.register(`stations.${i}.productId`)}>
+          <Choice label={phrases.product} {...form.register(`stations.${i}.productId`)}>
             {products.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.name}
@@ -60,26 +61,26 @@ export function StationForm({ form }: { form: SetupForm }) {
             ))}
           </Choice>
           <Field
-            label="Place"
+            label={phrases.place}
             {...form.register(`stations.${i}.place`, { setValueAs: (v: string) => v || undefined })}
             error={errors?.[i]?.place?.message}
           />
-          <Choice label="Of" {...form.register(`stations.${i}.quantity`)}>
+          <Choice label={phrases.ofText} {...form.register(`stations.${i}.quantity`)}>
             <Options of={QUANTITIES} />
           </Choice>
           <Choice
-            label="Direction"
+            label={phrases.direction}
             {...form.register(`stations.${i}.direction`, {
               setValueAs: (v: string) => (v === '' ? undefined : v),
             })}
           >
-            <option value="">not stated</option>
+            <option value="">{phrases.notStated}</option>
             <Options of={DIRECTIONS} />
           </Choice>
           <Field
-            label="Setting and reading, in their order"
+            label={phrases.settingAndReadingInTheirOrder}
             suffix={QUANTITY_UNIT[values[i]?.quantity ?? 'level']}
-            placeholder="before -71, after -64, before -70"
+            placeholder={phrases.before71After64Before70}
             defaultValue={field.readings.map((r) => `${r.setting} ${r.value}`).join(', ')}
             onBlur={(e) =>
               form.setValue(`stations.${i}.readings`, readingsOf(e.target.value), {
@@ -87,14 +88,12 @@ export function StationForm({ form }: { form: SetupForm }) {
                 shouldValidate: true,
               })
             }
-            {...(errors?.[i]?.readings
-              ? { error: 'Write a setting and its figure, as in “before -71, after -64”' }
-              : {})}
+            {...(errors?.[i]?.readings ? { error: phrases.writeASettingAndItsFigure } : {})}
           />
           <button
             type="button"
             className="btn btn-quiet"
-            aria-label={`Remove station ${i + 1}`}
+            aria-label={phrases.removeStation(i + 1)}
             onClick={() => rows.remove(i)}
           >
             <Trash2 aria-hidden size={16} />

@@ -3,24 +3,22 @@ import type { StationJudged } from '@urvek/study';
 import { Empty } from '../../components/States.tsx';
 import type { SetupForm } from '../kit/form.ts';
 import { StationForm } from './StationForm.tsx';
+import * as phrases from './phrases.ts';
 
 /** Readings at one place without a walk: what a setting changes, against how far its repeats lie apart. */
 export function StationPanel({ form, stations }: { form: SetupForm; stations: readonly StationJudged[] }) {
   return (
     <div className="grid gap-4">
       {stations.length === 0 ? (
-        <Empty title="Nothing was read at one place">
-          Before, after, and before again; or a setting gone through, each step read more than once and in
-          mixed order.
-        </Empty>
+        <Empty title={phrases.nothingWasReadAtOnePlace}>{phrases.beforeAfterAndBeforeAgainOr}</Empty>
       ) : (
-        <section className="sheet overflow-x-auto p-4" aria-label="Stations found">
+        <section className="sheet overflow-x-auto p-4" aria-label={phrases.stationsFound}>
           <table className="table">
             <thead>
               <tr>
-                <th>What</th>
-                <th>Settings: mean (least to most)</th>
-                <th>What it says</th>
+                <th>{phrases.what}</th>
+                <th>{phrases.settingsMeanLeastToMost}</th>
+                <th>{phrases.whatItSays}</th>
               </tr>
             </thead>
             <tbody>
@@ -29,7 +27,7 @@ export function StationPanel({ form, stations }: { form: SetupForm; stations: re
                   <th scope="row" className="row-head">
                     {row.what}
                     <span className="block text-[0.87rem] font-normal text-faint">
-                      {product?.name ?? 'product not stated'}
+                      {product?.name ?? phrases.productNotStated}
                       {row.place ? `, ${row.place}` : ''}
                     </span>
                   </th>

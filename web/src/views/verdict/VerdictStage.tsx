@@ -14,17 +14,18 @@ import { LatencyPanel } from './LatencyPanel.tsx';
 import { Ledger } from './Ledger.tsx';
 import { Needs } from './Needs.tsx';
 import { StationPanel } from './StationPanel.tsx';
+import * as phrases from './phrases.ts';
 
 /** What may be said: the ledger, and the line that is open. */
 export function VerdictStage(workspace: Ready) {
   const { data, error } = useJudgement(workspace);
-  const { form, bar } = useSetupForm(workspace.comparison, 'Verdict');
+  const { form, bar } = useSetupForm(workspace.comparison, phrases.verdict);
   const open = data?.audits.filter((a) => a.acknowledged === undefined).length;
   const count = (n: number | undefined): string => (n === undefined ? '' : ` ${n}`);
   const parts: [string, ReactNode][] = data
     ? [
         [
-          `Claims and needs${count(data.verdicts.length + data.needs.length)}`,
+          phrases.claimsAndNeeds2(count(data.verdicts.length + data.needs.length)),
           <Ledger key="c" workspace={workspace} judged={data} />,
         ],
         [
@@ -32,28 +33,31 @@ export function VerdictStage(workspace: Ready) {
           <Needs key="n" form={form} judged={data} />,
         ],
         [
-          `Fairness${open ? ` ${open} open` : ''}`,
+          `Fairness${open ? phrases.open2(open) : ''}`,
           <Audits key="a" workspace={workspace} form={form} audits={data.audits} />,
         ],
-        ['Latency', <LatencyPanel key="l" form={form} found={data.latencies} />],
-        ['Stations', <StationPanel key="s" form={form} stations={data.stations} />],
-        ['Earlier', <Earlier key="e" workspace={workspace} />],
+        [phrases.latency, <LatencyPanel key="l" form={form} found={data.latencies} />],
+        [phrases.stations, <StationPanel key="s" form={form} stations={data.stations} />],
+        [phrases.earlier, <Earlier key="e" workspace={workspace} />],
       ]
     : [];
   return (
     <Stage
-      title="Verdict"
+      title={phrases.verdict}
       lead={
         <>
-          What may I say? Each line is a <Term of="claim" /> or a <Term of="need" />.
+          {phrases.whatMayISayEachLine}
+          <Term of="claim" />
+          {phrases.orA}
+          <Term of="need" />.
         </>
       }
     >
       <LensBar setup={workspace.comparison.setup} byPlan />
       {error && <Trouble error={error} />}
-      {!data && !error && <Loading what="the verdicts" />}
+      {!data && !error && <Loading what={phrases.theVerdicts} />}
       {data && <Views views={parts.map(([name, part]) => ({ id: tabOf(name), name, draw: () => part }))} />}
-      {!workspace.sealed && <SaveBar what="verdict" {...bar} />}
+      {!workspace.sealed && <SaveBar what={phrases.verdict2} {...bar} />}
     </Stage>
   );
 }

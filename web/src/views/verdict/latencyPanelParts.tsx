@@ -1,1 +1,3 @@
-export const ms = (s: number): string => `${(1000 * s).toFixed(0)} ms`;
+import * as phrases from './phrases.ts';
+
+export const ms = (s: number): string => phrases.ms((1000 * s).toFixed(0));

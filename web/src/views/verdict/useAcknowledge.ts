@@ -1,6 +1,7 @@
 import type { Comparison, Setup } from '@urvek/contract';
 import { useSaveComparison } from '../../api/queries.ts';
 import { useNotice } from '../../components/Notice.tsx';
+import * as phrases from './phrases.ts';
 
 /** Leaves a finding as it is, or opens it again; saved at once, with undo. */
 export function useAcknowledge({ id, title, question, revision, setup }: Comparison): {
@@ -20,8 +21,8 @@ export function useAcknowledge({ id, title, question, revision, setup }: Compari
     );
   const others = (key: string) => (setup.acknowledged ?? []).filter((a) => a.key !== key);
   return {
-    acknowledge: (key, reason) => put([...others(key), { key, reason }], 'Accepted; the reason is printed'),
-    reopen: (key) => put(others(key), 'Open again'),
+    acknowledge: (key, reason) => put([...others(key), { key, reason }], phrases.acceptedTheReasonIsPrinted),
+    reopen: (key) => put(others(key), phrases.openAgain),
     error,
   };
 }

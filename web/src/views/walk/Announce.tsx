@@ -1,5 +1,6 @@
 import { effectiveLog, isAutomatic, type WalkEvent } from '@urvek/core';
 import { eventText } from '../../state/eventText.ts';
+import * as phrases from './phrases.ts';
 
 /** Entries among which the newest is looked for: a wheel logs by itself. */
 const RECENT = 60;
@@ -13,7 +14,7 @@ export function Announce({ log, unkept }: { log: readonly WalkEvent[]; unkept: n
   const text = newest && (said ? eventText(said) : eventText(newest));
   return (
     <p className="sr-only" aria-live="polite" data-announced>
-      {text && `${text}: ${unkept > 0 ? 'not kept yet' : 'kept'}`}
+      {text && `${text}: ${unkept > 0 ? phrases.notKeptYet : 'kept'}`}
     </p>
   );
 }

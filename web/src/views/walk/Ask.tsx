@@ -3,6 +3,7 @@ import { ReturnFocus } from '../../components/ReturnFocus.tsx';
 import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
 import { actionOf, Letters } from './keyLetters.ts';
+import * as phrases from './phrases.ts';
 
 const TYPED_IN = 'input, textarea, select';
 const CONTROL = `${TYPED_IN}, a[href], button, summary, [contenteditable]`;
@@ -63,7 +64,7 @@ export function Ask<T extends string>({
           </Press>
         ))}
         <Press k="escape" actions={keys}>
-          Cancel
+          {phrases.cancel}
         </Press>
       </div>
     </ReturnFocus>

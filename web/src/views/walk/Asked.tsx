@@ -18,6 +18,7 @@ import { NoteForm } from './NoteForm.tsx';
 import { PlaceAsked } from './PlaceAsked.tsx';
 import { Readings } from './Readings.tsx';
 import type { Log } from './modesParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** What a key asks about before it logs. */
 export type Asking =
@@ -33,9 +34,6 @@ export type Asking =
   /** A mark that is nearer than the one before: is it the way back? */
   | { readonly nearer: DistanceReading }
   | undefined;
-
-const BACK = 'Yes: I have turned round';
-const STEPPED = 'No: mark it as it is';
 
 /** The question that stands in place of the keys. */
 export function Asked({
@@ -89,7 +87,7 @@ export function Asked({
     <>
       {asking === 'reconnected' && (
         <Ask
-          title="Reconnected how?"
+          title={phrases.reconnectedHow}
           choices={RECONNECT_WAYS}
           onChoose={(how) => done(() => log('reconnected', { how }))()}
           onCancel={onClose}
@@ -97,7 +95,7 @@ export function Asked({
       )}
       {asking === 'landmark' && (
         <Ask
-          title="Passed or noticed?"
+          title={phrases.passedOrNoticed}
           choices={LANDMARKS}
           onChoose={(what) => done(() => log('landmark', { what }))()}
           onCancel={onClose}
@@ -105,7 +103,7 @@ export function Asked({
       )}
       {asking === 'end' && <EndAsked {...{ open, log, onCounted, onEnd, onClose }} />}
       {asking === 'note' && (
-        <ReturnFocus label="Note">
+        <ReturnFocus label={phrases.note}>
           <NoteForm
             gradeOf={(text) => gradeOfWords(text, kind.id, beside?.setup.sayings)}
             words={kind.words}
@@ -126,7 +124,7 @@ export function Asked({
       )}
       {typeof asking === 'object' && 'postMs' in asking && (
         <Ask
-          title="Which post is it?"
+          title={phrases.whichPostIsIt}
           choices={posts}
           onChoose={(name) => done(() => onPost(name, asking.postMs))()}
           onCancel={onClose}
@@ -134,14 +132,14 @@ export function Asked({
       )}
       {typeof asking === 'object' && 'nearer' in asking && (
         <Ask
-          title={`${formatLength(asking.nearer.travelledM)} is nearer than the mark before. Is this the way back?`}
-          choices={[BACK, STEPPED] as const}
-          onChoose={(choice) => done(() => onTurned(asking.nearer, choice === BACK))()}
+          title={phrases.isNearerThanTheMarkBefore(formatLength(asking.nearer.travelledM))}
+          choices={[phrases.yesIHaveTurnedRound, phrases.noMarkItAsItIs] as const}
+          onChoose={(choice) => done(() => onTurned(asking.nearer, choice === phrases.yesIHaveTurnedRound))()}
           onCancel={onClose}
         />
       )}
       {asking === 'reading' && (
-        <ReturnFocus label="Reading">
+        <ReturnFocus label={phrases.reading}>
           <Readings add={log} direction={kind.direction} before={measured} onClose={onClose} />
         </ReturnFocus>
       )}

@@ -1,5 +1,6 @@
 import { GRADES, type Grade, type Kind } from '@urvek/core';
 import { Choice } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** How good it is where the walk begins; it need not be graded. */
 export const BaselineChoice = ({
@@ -12,11 +13,11 @@ export const BaselineChoice = ({
   onChange: (baseline: Grade | undefined) => void;
 }) => (
   <Choice
-    label="Baseline, where it begins"
+    label={phrases.baselineWhereItBegins}
     value={baseline ?? ''}
     onChange={(e) => setBaseline(e.target.value === '' ? undefined : (Number(e.target.value) as Grade))}
   >
-    <option value="">not graded</option>
+    <option value="">{phrases.notGraded}</option>
     {GRADES.map((g) => (
       <option key={g} value={g}>
         {g}: {kind.words[g]}

@@ -21,8 +21,9 @@ import { BeginAside } from './BeginAside.tsx';
 import { beginWalk } from './beginWalk.ts';
 import { notBegun } from './device.ts';
 import { StorageTrouble } from './StorageTrouble.tsx';
+import * as phrases from './phrases.ts';
 
-const heightText = (m: number | undefined): string => (m === undefined ? 'height not stated' : `${m} m`);
+const heightText = (m: number | undefined): string => (m === undefined ? phrases.heightNotStated : `${m} m`);
 
 /** The next walk of the plan, or another; a walk begins with its baseline. */
 export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walkId: string) => void }) {
@@ -55,10 +56,8 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
   const unfair = audits?.filter((a) => a.acknowledged === undefined) ?? [];
   if (!slot)
     return (
-      <Stage title="Walk">
-        <Empty title="Nothing to walk yet">
-          The plan is empty: enter two products, a path, and how often.
-        </Empty>
+      <Stage title={phrases.walk}>
+        <Empty title={phrases.nothingToWalkYet}>{phrases.thePlanIsEmptyEnterTwo}</Empty>
       </Stage>
     );
   const { product, rig, path } = slot.item;
@@ -77,19 +76,19 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
   };
   return (
     <Stage
-      title="Walk"
+      title={phrases.walk}
       lead={
         slots.some((s) => !s.walk)
-          ? `Next in the plan: round ${slot.round}, place ${slot.place}.`
-          : 'The plan is walked; this would be an extra walk.'
+          ? phrases.nextInThePlanRoundPlace(slot.round, slot.place)
+          : phrases.thePlanIsWalkedThisWould
       }
       actions={
         <>
           <Link className="btn" to={`/c/${comparison.id}/notebook`}>
-            Write a walk down
+            {phrases.writeAWalkDown}
           </Link>
           <Link className="btn" to={`/c/${comparison.id}/film`}>
-            Log from a recording
+            {phrases.logFromARecording}
           </Link>
         </>
       }
@@ -107,9 +106,13 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           />
           <BaselineChoice kind={kind} baseline={baseline} onChange={setBaseline} />
           <p className="text-faint">
-            Rig {rig.name}: fixed end {heightText(rig.heightFixedM)}, mobile end{' '}
-            {heightText(rig.heightMobileM)}, channel {rig.channel || 'not stated'}. Test signal:{' '}
-            {kind.testSignal}.
+            {phrases.rigFixedEndMobileEndChannel(
+              rig.name,
+              heightText(rig.heightFixedM),
+              heightText(rig.heightMobileM),
+              rig.channel || phrases.notStated,
+              kind.testSignal,
+            )}
           </p>
           <RigCheck
             key={rig.id}
@@ -122,15 +125,12 @@ export function Begin({ workspace, onBegin }: { workspace: Ready; onBegin: (walk
           {!simulated && <StartAt start={start} onChange={setStart} usual={path.distanceMethod} />}
           {simulated && (
             <p className="border-l-4 border-degraded pl-3">
-              Simulated gear plays the {kind.watched}, the link and the wheel. What you log is real; what you
-              hear is invented.
+              {phrases.simulatedGearPlaysTheTheLink(kind.watched)}
             </p>
           )}
           <ConditionsForm conditions={conditions} onChange={setConditions} />
           {mode === 'drive' && (
-            <p className="border-l-4 border-lost pl-3">
-              Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.
-            </p>
+            <p className="border-l-4 border-lost pl-3">{phrases.drivingAPassengerLogsOrThe}</p>
           )}
           <StorageTrouble />
           {error && <Trouble error={error} />}

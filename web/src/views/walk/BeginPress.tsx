@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { WalkRow } from '@urvek/study';
 import { Mixing, mixingOf } from './Mixing.tsx';
+import * as phrases from './phrases.ts';
 
 type Gear = 'real' | 'simulated';
 
@@ -32,7 +33,7 @@ export function BeginPress({
             else onBegin(gear);
           }}
         >
-          Begin the walk
+          {phrases.beginTheWalk}
         </button>
       )}
     </>

@@ -1,5 +1,6 @@
 import { LEAVES, WEATHERS, type Conditions } from '@urvek/core';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 /** The day, before the walk: one short screen, all of it optional. */
 export function ConditionsForm({
@@ -19,38 +20,38 @@ export function ConditionsForm({
     text.trim() === '' || !Number.isFinite(Number(text)) ? undefined : Number(text);
   return (
     <details className="border-t border-rule pt-2">
-      <summary className="cursor-pointer font-bold">The day: weather, people, other transmitters</summary>
+      <summary className="cursor-pointer font-bold">{phrases.theDayWeatherPeopleOtherTransmitters}</summary>
       <div className="mt-1 grid grid-cols-3 items-end gap-2">
         <Choice
-          label="Weather"
+          label={phrases.weather}
           value={conditions.weather ?? ''}
           onChange={(e) => set({ weather: WEATHERS.find((w) => w === e.target.value) })}
         >
-          <option value="">not noted</option>
+          <option value="">{phrases.notNoted}</option>
           <Options of={WEATHERS} />
         </Choice>
         <Choice
-          label="Leaf"
+          label={phrases.leaf}
           value={conditions.leaf ?? ''}
           onChange={(e) => set({ leaf: LEAVES.find((l) => l === e.target.value) })}
         >
-          <option value="">not noted</option>
+          <option value="">{phrases.notNoted}</option>
           <Options of={LEAVES} />
         </Choice>
         <Tick
-          label="ground wet"
+          label={phrases.groundWet}
           checked={conditions.groundWet ?? false}
           onChange={(e) => set({ groundWet: e.target.checked || undefined })}
         />
         <Field
-          label="Temperature"
+          label={phrases.temperature}
           suffix="°C"
           inputMode="decimal"
           defaultValue={conditions.temperatureC ?? ''}
           onBlur={(e) => set({ temperatureC: number(e.target.value) })}
         />
         <Field
-          label="People about"
+          label={phrases.peopleAbout}
           inputMode="numeric"
           defaultValue={conditions.peopleAbout ?? ''}
           onBlur={(e) => {
@@ -59,18 +60,18 @@ export function ConditionsForm({
           }}
         />
         <Field
-          label="Load on the link"
+          label={phrases.loadOnTheLink}
           value={conditions.load ?? ''}
           onChange={(e) => set({ load: e.target.value })}
         />
         <Field
-          label="Read with"
+          label={phrases.readWith}
           value={conditions.instrument ?? ''}
           onChange={(e) => set({ instrument: e.target.value })}
         />
         <Field
           className="col-span-2"
-          label="Other transmitters"
+          label={phrases.otherTransmitters}
           value={conditions.otherTransmitters ?? ''}
           onChange={(e) => set({ otherTransmitters: e.target.value })}
         />

@@ -1,9 +1,10 @@
 import { END_REASONS, type EventBodies } from '@urvek/core';
 import { Ask } from './Ask.tsx';
 import type { Log } from './modesParts.tsx';
+import * as phrases from './phrases.ts';
 
-const LOG_THEM = 'Log them';
-const LEAVE_THEM = 'Leave them out';
+const LOG_THEM = phrases.logThem;
+const LEAVE_THEM = phrases.leaveThemOut;
 
 /** Why the walk ends; first, what becomes of a count that is not logged yet. */
 export const EndAsked = ({
@@ -21,7 +22,7 @@ export const EndAsked = ({
 }) =>
   open ? (
     <Ask
-      title={`${open.hits} of ${open.presses} are counted and not logged. Log them before the walk ends?`}
+      title={phrases.ofAreCountedAndNotLogged(open.hits, open.presses)}
       choices={[LOG_THEM, LEAVE_THEM] as const}
       onChoose={(choice) => {
         if (choice === LOG_THEM) log('hits', open);
@@ -31,7 +32,7 @@ export const EndAsked = ({
     />
   ) : (
     <Ask
-      title="Why does the walk end?"
+      title={phrases.whyDoesTheWalkEnd}
       choices={END_REASONS}
       onChoose={(reason) => {
         onClose();

@@ -11,6 +11,7 @@ import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { OtherEnd } from './OtherEnd.tsx';
 import { placeUnfiled } from './placeUnfiled.ts';
+import * as phrases from './phrases.ts';
 
 const NEW = 'new';
 
@@ -33,7 +34,7 @@ export function Filing({ kept }: { kept: KeptWalk }) {
         comparisonId === NEW
           ? await base.create({
               id: crypto.randomUUID(),
-              title: name.trim() || 'Walks not yet sorted',
+              title: name.trim() || phrases.walksNotYetSorted,
               question: '',
             })
           : (chosen as Comparison);
@@ -59,13 +60,10 @@ export function Filing({ kept }: { kept: KeptWalk }) {
     }
   };
   return (
-    <Stage
-      title="File the walk"
-      lead="It is kept on this device. Say what it was a walk of; what you do not know can be said later."
-    >
+    <Stage title={phrases.fileTheWalk} lead={phrases.itIsKeptOnThisDevice}>
       <div className="sheet grid max-w-2xl gap-3 p-4">
         <Choice
-          label="Under"
+          label={phrases.under}
           value={comparisonId}
           onChange={(e) => {
             setComparisonId(e.target.value);
@@ -73,15 +71,15 @@ export function Filing({ kept }: { kept: KeptWalk }) {
             setPathId(NEW);
           }}
         >
-          <option value={NEW}>a new comparison</option>
+          <option value={NEW}>{phrases.aNewComparison}</option>
           {comparisons?.map((c) => (
             <option key={c.id} value={c.id}>
               {c.title}
             </option>
           ))}
         </Choice>
-        <Choice label="Product" value={productId} onChange={(e) => setProductId(e.target.value)}>
-          <option value={NEW}>one that is not entered yet</option>
+        <Choice label={phrases.product} value={productId} onChange={(e) => setProductId(e.target.value)}>
+          <option value={NEW}>{phrases.oneThatIsNotEnteredYet}</option>
           {setup?.products.map((p) => (
             <option key={p.id} value={p.id}>
               {p.name}
@@ -90,8 +88,12 @@ export function Filing({ kept }: { kept: KeptWalk }) {
         </Choice>
         {productId === NEW && (
           <div className="grid grid-cols-2 gap-3">
-            <Field label="Its name, if you know it" value={name} onChange={(e) => setName(e.target.value)} />
-            <Choice label="Kind" value={kindId} onChange={(e) => setKindId(e.target.value)}>
+            <Field
+              label={phrases.itsNameIfYouKnowIt}
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+            />
+            <Choice label={phrases.kind} value={kindId} onChange={(e) => setKindId(e.target.value)}>
               {KINDS.map((k) => (
                 <option key={k.id} value={k.id}>
                   {k.name}
@@ -100,8 +102,8 @@ export function Filing({ kept }: { kept: KeptWalk }) {
             </Choice>
           </div>
         )}
-        <Choice label="Path" value={pathId} onChange={(e) => setPathId(e.target.value)}>
-          <option value={NEW}>one that is not entered yet</option>
+        <Choice label={phrases.path} value={pathId} onChange={(e) => setPathId(e.target.value)}>
+          <option value={NEW}>{phrases.oneThatIsNotEnteredYet}</option>
           {setup?.paths.map((p) => (
             <option key={p.id} value={p.id}>
               {p.name}
@@ -111,7 +113,7 @@ export function Filing({ kept }: { kept: KeptWalk }) {
         {error && <Trouble error={error} />}
         <div>
           <button className="btn btn-main" disabled={!setup || !log} onClick={() => void file()}>
-            File it
+            {phrases.fileIt}
           </button>
         </div>
       </div>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Choice, Options } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
+import * as phrases from './phrases.ts';
 
 const ORIENTATIONS = ['not stated', 'facing it', 'side on', 'back to it', 'in the pocket'] as const;
 const COUNTED = { presses: 'presses, one receiver', receivers: 'receivers, at one press' } as const;
@@ -27,22 +28,25 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
     onOpenCount(k + misses > 0 ? { ...count, presses: k + misses, hits: k } : undefined);
   };
   return (
-    <section className="sheet grid gap-2 px-3 py-2" aria-label="Hits">
+    <section className="sheet grid gap-2 px-3 py-2" aria-label={phrases.hits}>
       <h2>
-        <span className="figure">{hits}</span> of <span className="figure">{presses}</span> answered
+        <span className="figure">{hits}</span>
+        {phrases.ofText}
+        <span className="figure">{presses}</span>
+        {phrases.answered}
       </h2>
       <div className="grid grid-cols-2 gap-2">
-        <Touch onPress={() => become([hits + 1, misses])}>Answered</Touch>
-        <Touch onPress={() => become([hits, misses + 1])}>No answer</Touch>
+        <Touch onPress={() => become([hits + 1, misses])}>{phrases.answered2}</Touch>
+        <Touch onPress={() => become([hits, misses + 1])}>{phrases.noAnswer2}</Touch>
       </div>
       <details>
         <summary className="flex min-h-11 cursor-pointer items-center text-[0.87rem]">
-          {COUNTED[of]}, {direction}, {orientation === ORIENTATIONS[0] ? 'held: not stated' : orientation}
+          {COUNTED[of]}, {direction}, {orientation === ORIENTATIONS[0] ? phrases.heldNotStated : orientation}
         </summary>
         <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
           <Choice
             className="col-span-2 sm:col-span-1"
-            label="Counted"
+            label={phrases.counted}
             value={of}
             onChange={(e) => setOf(e.target.value as keyof typeof COUNTED)}
           >
@@ -53,13 +57,13 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
             ))}
           </Choice>
           <Choice
-            label="Direction"
+            label={phrases.direction}
             value={direction}
             onChange={(e) => setDirection(e.target.value as Direction)}
           >
             <Options of={DIRECTIONS} />
           </Choice>
-          <Choice label="Held" value={orientation} onChange={(e) => setOrientation(e.target.value)}>
+          <Choice label={phrases.held} value={orientation} onChange={(e) => setOrientation(e.target.value)}>
             <Options of={ORIENTATIONS} />
           </Choice>
         </div>
@@ -71,7 +75,7 @@ export function Hits({ add, kind, onOpenCount }: PanelProps) {
           become([0, 0]);
         }}
       >
-        Log {hits} of {presses}
+        {phrases.logOf(hits, presses)}
       </Touch>
     </section>
   );

@@ -1,6 +1,7 @@
 import { useRef, type PointerEvent } from 'react';
 import { KeySign, useKey } from './KeySign.tsx';
 import { Touch } from './Touch.tsx';
+import * as phrases from './phrases.ts';
 
 interface Dropout {
   readonly lost: boolean;
@@ -17,7 +18,7 @@ export function DropoutPress(dropout: Dropout) {
   const keyOf = useKey('d');
   return (
     <Touch className={looks(dropout)} {...keyOf} onPress={dropout.lost ? dropout.onEnd : dropout.onBegin}>
-      {dropout.lost ? 'Dropout ends' : 'Dropout begins'}
+      {dropout.lost ? phrases.dropoutEnds : phrases.dropoutBegins}
       <KeySign k="d" />
     </Touch>
   );
@@ -51,7 +52,7 @@ export function HoldPress(dropout: Dropout) {
         if (e.detail === 0) (lost ? onEnd : onBegin)(e.timeStamp);
       }}
     >
-      {lost ? 'Lost: let go when it is back' : 'Hold while it is lost'}
+      {lost ? phrases.lostLetGoWhenItIs : phrases.holdWhileItIsLost}
       <KeySign k="d" />
     </button>
   );

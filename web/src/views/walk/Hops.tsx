@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** Of a chain with a relay: which hop was lost, or that nobody knows. */
 export function Hops({
   hops,
@@ -10,14 +12,14 @@ export function Hops({
 }) {
   if (hops.length < 2) return null;
   return (
-    <div className="grid grid-cols-2 gap-2" role="group" aria-label="Which hop is lost">
+    <div className="grid grid-cols-2 gap-2" role="group" aria-label={phrases.whichHopIsLost}>
       {hops.map((hop) => (
         <button key={hop} type="button" className="pressable" disabled={lost} onClick={() => onLost(hop)}>
-          Lost: {hop}
+          {phrases.lost2(hop)}
         </button>
       ))}
       <button type="button" className="pressable" disabled={lost} onClick={() => onLost(undefined)}>
-        Lost: not known which
+        {phrases.lostNotKnownWhich}
       </button>
     </div>
   );

@@ -9,6 +9,7 @@ import { Trouble } from '../../components/States.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import * as phrases from './phrases.ts';
 
 /** A second device joins a walk by its code. */
 export function Join() {
@@ -32,7 +33,7 @@ export function Join() {
     }
   };
   return (
-    <Stage title="Join a walk" lead="Two ends, two logs: one says where, the other what is received.">
+    <Stage title={phrases.joinAWalk} lead={phrases.twoEndsTwoLogsOneSays}>
       <form
         className="sheet grid max-w-md gap-3 p-4"
         onSubmit={(e) => {
@@ -41,22 +42,22 @@ export function Join() {
         }}
       >
         <Field
-          label="Code on the walker’s screen"
+          label={phrases.codeOnTheWalkersScreen}
           value={code}
           autoCapitalize="characters"
           autoComplete="off"
           onChange={(e) => setCode(e.target.value)}
         />
         <Choice
-          label="This device is at the"
+          label={phrases.thisDeviceIsAtThe}
           value={role}
           onChange={(e) => setRole(e.target.value as typeof role)}
         >
-          <option value="base">fixed end (base)</option>
-          <option value="walker">mobile end (walker)</option>
+          <option value="base">{phrases.fixedEndBase}</option>
+          <option value="walker">{phrases.mobileEndWalker}</option>
         </Choice>
         <Choice
-          label="It watches"
+          label={phrases.itWatches}
           value={direction}
           onChange={(e) => setDirection(e.target.value as Direction)}
         >
@@ -67,7 +68,7 @@ export function Join() {
           className="btn btn-main min-h-16 justify-center text-lg"
           disabled={tidyCode(code).length !== 6}
         >
-          Join
+          {phrases.join2}
         </button>
       </form>
     </Stage>

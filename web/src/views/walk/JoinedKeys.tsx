@@ -1,6 +1,7 @@
 import { GRADES, type Kind } from '@urvek/core';
 import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** The keys of the device at the other end. */
 export const JoinedKeys = ({
@@ -19,9 +20,9 @@ export const JoinedKeys = ({
 }) => {
   const lost = grade === 1;
   return (
-    <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label="Log" data-log>
+    <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label={phrases.log} data-log>
       <Press k="d" actions={actions} className={`col-span-5 text-lg ${lost ? 'bg-lost! text-white' : ''}`}>
-        {lost ? 'Dropout ends' : 'Dropout begins'}
+        {lost ? phrases.dropoutEnds : phrases.dropoutBegins}
       </Press>
       {GRADES.map((g) => (
         <Press key={g} k={String(g)} actions={actions} pressed={grade === g}>
@@ -30,13 +31,13 @@ export const JoinedKeys = ({
         </Press>
       ))}
       <Press k="s" actions={actions} className="col-span-3">
-        Shared moment {shared + 1}
+        {phrases.sharedMoment(shared + 1)}
       </Press>
       <Press k="n" actions={actions} className="col-span-1">
-        Note
+        {phrases.note}
       </Press>
       <Press k="u" actions={actions} className="col-span-1" disabled={!canUndo}>
-        Undo
+        {phrases.undo}
       </Press>
     </div>
   );

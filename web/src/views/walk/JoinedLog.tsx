@@ -4,6 +4,7 @@ import { Stage } from '../../components/Stage.tsx';
 import { Empty, Loading } from '../../components/States.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { Logging } from './Logging.tsx';
+import * as phrases from './phrases.ts';
 
 /** What the joined device logs: what is received, and shared moments. */
 export function JoinedLog() {
@@ -11,15 +12,15 @@ export function JoinedLog() {
   const kept = useFieldLog(() => fieldLog.walk(walkId).then((w) => w ?? null), `joined-${walkId}`);
   if (kept === null)
     return (
-      <Stage title="Join a walk">
-        <Empty title="This device did not join that walk">
-          Open{' '}
+      <Stage title={phrases.joinAWalk}>
+        <Empty title={phrases.thisDeviceDidNotJoinThat}>
+          {phrases.open}
           <Link className="underline" to="/join">
-            Join
-          </Link>{' '}
-          and type the code on the walker’s screen.
+            {phrases.join2}
+          </Link>
+          {phrases.andTypeTheCodeOnThe}
         </Empty>
       </Stage>
     );
-  return kept ? <Logging kept={kept} /> : <Loading what="the log" />;
+  return kept ? <Logging kept={kept} /> : <Loading what={phrases.theLog} />;
 }

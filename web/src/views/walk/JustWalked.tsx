@@ -4,6 +4,7 @@ import { useAnswer } from '../../api/study.ts';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Tape } from '../../components/Tape.tsx';
 import { walkOn } from './discard.ts';
+import * as phrases from './phrases.ts';
 
 /** The walk that has just ended, on the tape, above the next one. */
 export function JustWalked({
@@ -18,25 +19,24 @@ export function JustWalked({
   const { data: finding } = useAnswer(workspace, { ask: 'finding', walkId });
   if (!finding) return null;
   return (
-    <section className="sheet mb-3 px-3 py-1" aria-label="The walk that has just ended">
+    <section className="sheet mb-3 px-3 py-1" aria-label={phrases.theWalkThatHasJustEnded}>
       <p className="flex flex-wrap items-baseline gap-x-3">
-        <strong>
-          {finding.product} on {finding.path.name}, walk {finding.label}
-        </strong>
-        ended: {finding.trace.endReason}
+        <strong>{phrases.onWalk(finding.product, finding.path.name, finding.label)}</strong>
+        {phrases.ended}
+        {finding.trace.endReason}
         <button
           type="button"
           className="btn btn-quiet min-h-11"
           onClick={() => void walkOn(walkId).then(() => onWalkOn(walkId))}
         >
-          it has not ended: walk on
+          {phrases.itHasNotEndedWalkOn}
         </button>
         <Link className="underline" to={`/c/${workspace.id}/trace/${walkId}`}>
-          its trace
+          {phrases.itsTrace}
         </Link>
       </p>
       <Tape
-        title={`Walk ${finding.label} of ${finding.product} on the tape`}
+        title={phrases.walkOfOnTheTape(finding.label, finding.product)}
         ground={travelledGround(finding.path)}
         measure="travelled"
         lanes={walkLanes(finding.trace, 'out', 'walk')}

@@ -1,6 +1,7 @@
 import { countOf } from '@urvek/core';
 import { useFieldLog } from '../../api/queries.ts';
 import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
+import * as phrases from './phrases.ts';
 
 /** "213 events, 180 at the base": here are all of them. */
 export function KeptCount({ walkId }: { walkId: string }) {
@@ -16,10 +17,11 @@ export function KeptCount({ walkId }: { walkId: string }) {
       data-kept={events.length}
       data-at-base={events.filter((e) => e.place === AT_BASE).length}
     >
-      {countOf(events.length, 'event')}, {events.filter((e) => e.place === AT_BASE).length} at the base
+      {phrases.atTheBase(countOf(events.length, 'event'), events.filter((e) => e.place === AT_BASE).length)}
       {aside.length > 0 && (
         <strong className="text-lost">
-          , {aside.length} refused and set aside: {aside[0]?.refusal}
+          {phrases.refusedAndSetAside(aside.length)}
+          {aside[0]?.refusal}
         </strong>
       )}
     </p>

@@ -1,4 +1,5 @@
 import { isLetter, KEY_ACTIONS, letterOf, withLetter, type KeyLetters } from './keyLetters.ts';
+import * as phrases from './phrases.ts';
 
 /** Which key does what, and another one instead; what is given twice changes places. */
 export function KeyMap({
@@ -10,7 +11,7 @@ export function KeyMap({
 }) {
   return (
     <details>
-      <summary className="flex min-h-11 cursor-pointer items-center">Which key does what</summary>
+      <summary className="flex min-h-11 cursor-pointer items-center">{phrases.whichKeyDoesWhat}</summary>
       <ul className="grid max-h-72 gap-1 overflow-y-auto">
         {Object.entries(KEY_ACTIONS).map(([key, what]) => (
           <li key={key}>
@@ -33,7 +34,7 @@ export function KeyMap({
         ))}
       </ul>
       <button type="button" className="btn btn-quiet min-h-11" onClick={() => onChange({})}>
-        As they were
+        {phrases.asTheyWere}
       </button>
     </details>
   );

@@ -3,15 +3,16 @@ import { useState } from 'react';
 import { Choice, Options } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
+import * as phrases from './phrases.ts';
 
 /** Voice, then a tone, then data: what still gets through at one place. */
 export function Ladder({ add }: PanelProps) {
   const [direction, setDirection] = useState<Direction>('mobile-to-fixed');
   return (
-    <section className="sheet grid gap-2 px-3 py-2" aria-label="Fallback ladder">
+    <section className="sheet grid gap-2 px-3 py-2" aria-label={phrases.fallbackLadder}>
       <Choice
         inline
-        label="Sent"
+        label={phrases.sent}
         value={direction}
         onChange={(e) => setDirection(e.target.value as Direction)}
       >
@@ -20,8 +21,10 @@ export function Ladder({ add }: PanelProps) {
       {RUNGS.map((rung) => (
         <div key={rung} className="grid grid-cols-[1fr_1fr_1fr] items-center gap-2">
           <strong>{rung}</strong>
-          <Touch onPress={() => add('rung', { rung, worked: true, direction })}>{rung} worked</Touch>
-          <Touch onPress={() => add('rung', { rung, worked: false, direction })}>{rung} failed</Touch>
+          <Touch onPress={() => add('rung', { rung, worked: true, direction })}>{phrases.worked(rung)}</Touch>
+          <Touch onPress={() => add('rung', { rung, worked: false, direction })}>
+            {phrases.failed(rung)}
+          </Touch>
         </div>
       ))}
     </section>

@@ -1,5 +1,6 @@
 import { effectiveLog, isAutomatic, type WalkEvent } from '@urvek/core';
 import { eventText } from '../../state/eventText.ts';
+import * as phrases from './phrases.ts';
 
 /** Entries among which the last events are looked for: corrections follow close on what they amend. */
 const RECENT = 60;
@@ -11,7 +12,7 @@ export function LastEvents({ log }: { log: readonly WalkEvent[] }) {
     .slice(-4)
     .reverse();
   return (
-    <ol className="mt-2 flex flex-wrap gap-x-5 text-[0.87rem] text-faint" aria-label="Last events">
+    <ol className="mt-2 flex flex-wrap gap-x-5 text-[0.87rem] text-faint" aria-label={phrases.lastEvents}>
       {recent.map((e) => (
         <li key={e.seq}>
           <span className="figure">{e.time.walkS.toFixed(1)} s</span> {eventText(e)}

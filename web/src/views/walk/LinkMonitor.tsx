@@ -1,4 +1,5 @@
 import type { SimulatedGear, Tick } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** What an instrument would show: nothing below what the receiver still reads. */
 export function LinkMonitor({
@@ -14,15 +15,15 @@ export function LinkMonitor({
     tick.marginDb > MONITOR_FLOOR_DB ? Math.round(simulatedGear.requiredDbm + tick.marginDb) : undefined;
   return (
     <div>
-      <dt className="text-[0.87rem] text-faint">Link monitor</dt>
+      <dt className="text-[0.87rem] text-faint">{phrases.linkMonitor}</dt>
       <dd>
         <button
           type="button"
           className="figure min-h-8 border border-ink px-1.5 whitespace-nowrap"
-          aria-label={`Log the level: ${levelDbm === undefined ? 'no reading' : `${levelDbm} dBm`}`}
+          aria-label={phrases.logTheLevel(levelDbm === undefined ? phrases.noReading : phrases.dbm(levelDbm))}
           onClick={() => onLevel(levelDbm)}
         >
-          {levelDbm === undefined ? 'none' : `${levelDbm} dBm`}
+          {levelDbm === undefined ? phrases.none : phrases.dbm(levelDbm)}
         </button>
       </dd>
     </div>

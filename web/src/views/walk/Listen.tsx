@@ -6,18 +6,19 @@ import type { WalkSession } from '../../field/walkSession.ts';
 import { receivedLog, type AddEntry } from './receivedLog.ts';
 import { ReceivedState } from './ReceivedState.tsx';
 import { useReceiving } from './useReceiving.ts';
+import * as phrases from './phrases.ts';
 
 const SIGNAL_WORDS: Readonly<Record<SentSignal, string>> = {
-  noise: 'steady noise',
-  tone: 'a tone of 1 kHz',
-  unknown: 'anything else: silence is logged',
+  noise: phrases.steadyNoise,
+  tone: phrases.aToneOf1Khz,
+  unknown: phrases.anythingElseSilenceIsLogged,
 };
 const usualText = (signal: SentSignal, usualDb: number | undefined): string =>
   usualDb === undefined
-    ? 'Nothing is logged until it is heard: switch the signal on, or turn the input up.'
+    ? phrases.nothingIsLoggedUntilItIs
     : signal === 'unknown'
-      ? `Below ${usualDb.toFixed(0)} dB it counts as silent.`
-      : `Usually ${usualDb.toFixed(0)} dB. If that is not the signal, switch it on and learn the level anew.`;
+      ? phrases.belowDbItCountsAsSilent(usualDb.toFixed(0))
+      : phrases.usuallyDbIfThatIsNot(usualDb.toFixed(0));
 
 /** Dropouts heard by this device, at the receiving end: logged without a thumb. */
 export function Listen({ session, add }: { session: WalkSession; add: AddEntry }) {
@@ -26,26 +27,25 @@ export function Listen({ session, add }: { session: WalkSession; add: AddEntry }
   const { on, lost, level, usual, meddling, trouble } = state;
   const begin = (): void => start((heard) => listen(signal, heard));
   return (
-    <section aria-label="Listen" className="sheet mt-2 p-2" data-listening={on}>
+    <section aria-label={phrases.listen} className="sheet mt-2 p-2" data-listening={on}>
       {on ? (
         <>
           <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
             <ReceivedState lost={lost} usual={usual} />
             <p className="figure text-lg whitespace-nowrap">
-              {level === undefined ? '–' : `${level.toFixed(0)} dB`}
+              {level === undefined ? '–' : phrases.db(level.toFixed(0))}
             </p>
             <p className="basis-full text-[0.87rem] text-faint">{usualText(signal, usual)}</p>
             <button type="button" className="btn" onClick={begin}>
-              Learn the level anew
+              {phrases.learnTheLevelAnew}
             </button>
             <button type="button" className="btn" onClick={stop}>
-              Stop listening
+              {phrases.stopListening}
             </button>
           </div>
           {meddling.length > 0 && (
             <p className="mt-1 border-l-4 border-degraded pl-2">
-              This browser does not turn off {meddling.join(', ')}: short dropouts may be hidden, and quiet
-              sound taken for one. Use a line input, or another browser.
+              {phrases.thisBrowserDoesNotTurnOff(meddling.join(', '))}
             </p>
           )}
         </>
@@ -53,7 +53,7 @@ export function Listen({ session, add }: { session: WalkSession; add: AddEntry }
         <div className="flex flex-wrap items-end gap-3">
           <Choice
             className="w-64"
-            label="What is sent"
+            label={phrases.whatIsSent}
             value={signal}
             onChange={(e) => setSignal(e.target.value as SentSignal)}
           >
@@ -64,12 +64,9 @@ export function Listen({ session, add }: { session: WalkSession; add: AddEntry }
             ))}
           </Choice>
           <button type="button" className="btn min-h-11" onClick={begin}>
-            Listen by microphone or line
+            {phrases.listenByMicrophoneOrLine}
           </button>
-          <p className="basis-full text-[0.87rem] text-faint">
-            At the start point, with the signal on: what is heard first is the usual level. Dropouts of 50 ms
-            and more (silence: half a second) are logged as found, with the time at which they began.
-          </p>
+          <p className="basis-full text-[0.87rem] text-faint">{phrases.atTheStartPointWithThe}</p>
         </div>
       )}
       {trouble && (

@@ -2,6 +2,7 @@ import { isNearer, placedNames, type DistanceReading, type EventBodies } from '@
 import { Asked } from './Asked.tsx';
 import type { Actions } from './controlsParts.tsx';
 import type { Live } from './useLive.ts';
+import * as phrases from './phrases.ts';
 
 /** The question that stands in place of the keys of a walk under way. */
 export function LiveAsked({
@@ -25,7 +26,7 @@ export function LiveAsked({
       logNow('correction', {
         amends: { deviceId: here.deviceId, seq: here.seq },
         action: 'remeasure',
-        reason: 'the distance of this stand, entered while standing there',
+        reason: phrases.theDistanceOfThisStandEntered,
         reading: { ...reading, pressed: true },
       });
     else if (reading && before && !state.turned && !state.begin?.body.inwards && isNearer(before, reading))

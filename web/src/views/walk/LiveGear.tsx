@@ -2,6 +2,7 @@ import { simulatedGearOf } from '@urvek/study';
 import { Clock } from './Clock.tsx';
 import { GearPanel } from './status.tsx';
 import type { Live } from './useLive.ts';
+import * as phrases from './phrases.ts';
 
 /** Simulated gear as it plays, or the clock of a real walk and what to watch. */
 export function LiveGear({ live: { gear, subject, kind, where, logNow } }: { live: Live }) {
@@ -10,7 +11,7 @@ export function LiveGear({ live: { gear, subject, kind, where, logNow } }: { liv
       <Clock
         seconds={gear.clockS}
         hereM={where.hereM}
-        watched={subject ? kind.watched : 'sound, picture or answer'}
+        watched={subject ? kind.watched : phrases.soundPictureOrAnswer}
       />
     );
   return (

@@ -3,18 +3,19 @@ import { KeptCount } from './KeptCount.tsx';
 import { LiveOptions } from './LiveOptions.tsx';
 import { Saved } from './Saved.tsx';
 import type { Live } from './useLive.ts';
+import * as phrases from './phrases.ts';
 
 /** Who walks where, what is kept, and how one wants to log. */
 export function LiveHead({ live }: { live: Live }) {
   const { subject, state, gear } = live;
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-      <Heading title={`Walking: ${subject?.product.name ?? 'now'}`}>
-        {subject?.product.name ?? 'Walk now'}
+      <Heading title={phrases.walking(subject?.product.name ?? 'now')}>
+        {subject?.product.name ?? phrases.walkNow}
       </Heading>
       <p>
-        {subject?.path.name ?? 'product and path are asked afterwards'},{' '}
-        {state.turned ? 'on the way back' : 'on the way out'}
+        {subject?.path.name ?? phrases.productAndPathAreAskedAfterwards},{' '}
+        {state.turned ? phrases.onTheWayBack : phrases.onTheWayOut}
       </p>
       <KeptCount walkId={live.kept.id} />
       <Saved saved={live.unkept === 0 ? live.entries.saved : undefined} />

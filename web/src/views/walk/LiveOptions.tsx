@@ -3,6 +3,7 @@ import { hasSerial } from '../../field/serial.ts';
 import { KeyMap } from './KeyMap.tsx';
 import type { Extra } from './useLive.ts';
 import type { Options } from './useOptions.ts';
+import * as phrases from './phrases.ts';
 
 /** How simulated gear may play: times as fast as the clock. */
 const RATES = [1, 2, 5, 10, 20, 60];
@@ -35,7 +36,7 @@ export function LiveOptions({
   return (
     <div className="ml-auto flex items-center gap-x-2.5 text-base">
       <Popover className="relative">
-        <PopoverButton className="btn btn-quiet min-h-11">options</PopoverButton>
+        <PopoverButton className="btn btn-quiet min-h-11">{phrases.options}</PopoverButton>
         <PopoverPanel className="sheet absolute right-0 z-10 grid max-h-[75vh] w-64 gap-1 overflow-y-auto p-2 shadow-md">
           {TICKS.map(([name, label]) => (
             <label key={name} className="flex min-h-11 items-center gap-2">
@@ -52,24 +53,24 @@ export function LiveOptions({
             className="btn btn-quiet min-h-11 justify-start"
             onClick={() => onOpen('second device')}
           >
-            second device
+            {phrases.secondDevice2}
           </PopoverButton>
           <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('probe')}>
-            measure the link to the base
+            {phrases.measureTheLinkToTheBase}
           </PopoverButton>
           {!simulated && (
             <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('listen')}>
-              listen for dropouts here
+              {phrases.listenForDropoutsHere}
             </PopoverButton>
           )}
           {!simulated && (
             <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('watch')}>
-              watch for dropouts here
+              {phrases.watchForDropoutsHere}
             </PopoverButton>
           )}
           {!simulated && hasSerial() && (
             <PopoverButton className="btn btn-quiet min-h-11 justify-start" onClick={() => onOpen('serial')}>
-              gear on a serial port
+              {phrases.gearOnASerialPort2}
             </PopoverButton>
           )}
           {options.keys && <KeyMap letters={options.letters} onChange={(letters) => onChange({ letters })} />}
@@ -77,7 +78,7 @@ export function LiveOptions({
       </Popover>
       {simulated ? (
         <label className="flex items-center gap-1.5">
-          <span className="sr-only">speed</span>
+          <span className="sr-only">{phrases.speed}</span>
           <select
             className="input w-auto"
             value={options.rate}
@@ -102,7 +103,7 @@ export function LiveOptions({
             checked={options.locating}
             onChange={(e) => onChange({ locating: e.target.checked })}
           />
-          location {location}
+          {phrases.location(location)}
         </label>
       )}
     </div>

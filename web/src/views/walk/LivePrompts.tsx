@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { Length } from '../../components/Length.tsx';
 import { say } from './device.ts';
 import type { Live } from './useLive.ts';
+import * as phrases from './phrases.ts';
 
 /** What to do next, in words on the screen and spoken where one wants it. */
 export function LivePrompts({ live: { log, where, options } }: { live: Live }) {
@@ -11,13 +12,13 @@ export function LivePrompts({ live: { log, where, options } }: { live: Live }) {
   const step = options.guided ? scriptStep(log) : undefined;
   const dueName = due?.name;
   useEffect(() => {
-    if (options.speak && dueName !== undefined) say(`mark ${dueName} now`);
+    if (options.speak && dueName !== undefined) say(phrases.markNow(dueName));
   }, [options.speak, dueName]);
   useEffect(() => {
     if (options.speak && step) say(SCRIPT_TEXT[step]);
   }, [options.speak, step]);
   useEffect(() => {
-    if (options.speak && minded !== '') say(`mind ${minded}`);
+    if (options.speak && minded !== '') say(phrases.mind3(minded));
   }, [options.speak, minded]);
   return (
     <>
@@ -28,7 +29,8 @@ export function LivePrompts({ live: { log, where, options } }: { live: Live }) {
           className="mt-1 border-l-4 border-lost pl-3 font-bold"
           data-mind
         >
-          ! Mind {h.what}, at <Length m={h.atM} />
+          {phrases.mindAt(h.what)}
+          <Length m={h.atM} />
         </p>
       ))}
       {step && (
@@ -38,7 +40,8 @@ export function LivePrompts({ live: { log, where, options } }: { live: Live }) {
       )}
       {due && (
         <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">
-          Mark {due.name} now (<Length m={due.atM} />)
+          {phrases.markNow2(due.name)}
+          <Length m={due.atM} />)
         </p>
       )}
     </>

@@ -4,6 +4,7 @@ import { ClearedUnder } from './ClearedUnder.tsx';
 import { saveLog } from './saveLog.ts';
 import { Unkept } from './Unkept.tsx';
 import type { Live } from './useLive.ts';
+import * as phrases from './phrases.ts';
 
 /** What went wrong with keeping the log, and what was just kept for those who do not look. */
 export const LiveTroubles = ({ live: { kept, log, unkept, cleared, entries } }: { live: Live }) => (
@@ -15,7 +16,7 @@ export const LiveTroubles = ({ live: { kept, log, unkept, cleared, entries } }: 
       <>
         <Trouble error={entries.error} />
         <button type="button" className="btn" onClick={() => saveLog(kept.header, log)}>
-          Save the log as a file
+          {phrases.saveTheLogAsAFile}
         </button>
       </>
     )}

@@ -18,6 +18,7 @@ import { LiveTroubles } from './LiveTroubles.tsx';
 import { useLive } from './useLive.ts';
 import { useLiveTape } from './useLiveTape.ts';
 import { useWalkingLook } from './useWalkingLook.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * A walk under way: what is noticed is pressed, what is pressed is kept. `subject` is absent on a walk
@@ -52,7 +53,7 @@ export function LiveWalk({
         <LiveExtras live={live} />
         <div className="sheet mt-2 px-3 py-1">
           <Tape
-            title="The walk so far, on the tape"
+            title={phrases.theWalkSoFarOnThe}
             ground={ground}
             measure="travelled"
             lanes={lanes}
@@ -78,9 +79,7 @@ export function LiveWalk({
           </div>
         </div>
         {live.mode === 'drive' && (
-          <p className="mt-1 text-[0.87rem]">
-            A passenger logs, or nobody reads while the vehicle moves: one key, spoken prompts.
-          </p>
+          <p className="mt-1 text-[0.87rem]">{phrases.aPassengerLogsOrNobodyReads}</p>
         )}
         <LastEvents log={live.log} />
       </main>

@@ -3,6 +3,7 @@ import { Length } from '../../components/Length.tsx';
 import { Press } from './controls.tsx';
 import type { Actions } from './controlsParts.tsx';
 import { DropoutPress, HoldPress } from './HoldPress.tsx';
+import * as phrases from './phrases.ts';
 
 /** The keys of a walk: large, and the same by keyboard. */
 export function LogKeys({
@@ -40,7 +41,7 @@ export function LogKeys({
   const lost = grade === 1;
   const Dropout = hold ? HoldPress : DropoutPress;
   return (
-    <div className="grid grid-cols-5 gap-2" role="group" aria-label="Log" data-log>
+    <div className="grid grid-cols-5 gap-2" role="group" aria-label={phrases.log} data-log>
       {watching && <Dropout lost={lost} onBegin={onDropout} onEnd={onBack} tall={mode === 'drive'} />}
       {watching &&
         GRADES.map((g) => (
@@ -52,47 +53,47 @@ export function LogKeys({
       <Press k="m" actions={actions} className="col-span-2" onHold={onOtherPost}>
         {post ? (
           <>
-            Mark {post.name}
+            {phrases.mark(post.name)}
             <span className="font-normal">
               <Length m={post.atM} />
             </span>
           </>
         ) : hasWheel ? (
-          'Mark the wheel'
+          phrases.markTheWheel
         ) : (
-          'Mark a distance …'
+          phrases.markADistance2
         )}
       </Press>
       <Press k="t" actions={actions} className="col-span-2" disabled={turned}>
-        {turned ? 'Turned' : 'Turn round'}
+        {turned ? phrases.turned : phrases.turnRound}
       </Press>
       <Press k="n" actions={actions}>
-        Note
+        {phrases.note}
       </Press>
       <Press k="s" actions={actions} className="col-span-2">
-        {standing ? 'I go on' : 'I stand here'}
+        {standing ? phrases.iGoOn : phrases.iStandHere}
       </Press>
       <Press k="f" actions={actions}>
-        Fixed end moved …
+        {phrases.fixedEndMoved}
       </Press>
       <Press k="w" actions={actions}>
-        At … m
+        {phrases.atM}
       </Press>
       <Press k="l" actions={actions}>
-        Door, hand-over …
+        {phrases.doorHandOver}
       </Press>
       <Press k="x" actions={actions}>
-        Tried 3, failed
+        {phrases.tried3Failed}
       </Press>
       <Press k="v" actions={actions}>
-        Reading …
+        {phrases.reading2}
       </Press>
       <Press k="r" actions={actions}>
-        Recon&shy;nected …
+        {phrases.reconNected}
       </Press>
       {watching && (
         <Press k="j" actions={actions} className="col-span-5">
-          {lost ? 'It does not come back: end here' : 'Lost for good: end here'}
+          {lost ? phrases.itDoesNotComeBackEnd : phrases.lostForGoodEndHere}
         </Press>
       )}
     </div>

@@ -29,6 +29,7 @@ import { subjectOf } from './subject.ts';
 import { Unkept } from './Unkept.tsx';
 import { Watch } from './Watch.tsx';
 import { useWalkSession } from './useWalkSession.ts';
+import * as phrases from './phrases.ts';
 
 export function Logging({ kept }: { kept: KeptWalk }) {
   const { session, log, ready, unkept, cleared } = useWalkSession(kept.id);
@@ -52,9 +53,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
         if (!automatic) confirmKept(true);
         return sync();
       })
-      .catch(() =>
-        setError(new Error('This was not kept: Urvek failed on it. All before it is safe. Note it.')),
-      );
+      .catch(() => setError(new Error(phrases.thisWasNotKeptUrvekFailed2)));
   };
   useClockComparison(true, ({ inputMs, ...body }) => add('clock', body, inputMs, true));
   const kind = kindOf(subject?.product.kindId ?? 'accessory');
@@ -88,7 +87,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
         add('correction', {
           amends: { deviceId: undoable.deviceId, seq: undoable.seq },
           action: 'withdraw',
-          reason: 'undone in the walk',
+          reason: phrases.undoneInTheWalk,
         });
     },
   };
@@ -97,17 +96,15 @@ export function Logging({ kept }: { kept: KeptWalk }) {
     <main id="work" className="mx-auto w-full max-w-[700px] px-3 py-3">
       <Keys actions={noting ? {} : actions} />
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <Heading title="Logging at the other end">{subject?.product.name ?? 'A walk'}</Heading>
-        <p>{subject ? `${subject.path.name}: what is received here` : 'what is received here'}</p>
+        <Heading title={phrases.loggingAtTheOtherEnd}>{subject?.product.name ?? phrases.aWalk}</Heading>
+        <p>{subject ? `${subject.path.name}: what is received here` : phrases.whatIsReceivedHere}</p>
         <KeptCount walkId={kept.id} />
       </div>
       <Announce log={log} unkept={unkept} />
       <Unkept unkept={unkept} header={kept.header} log={log} />
       {cleared && <ClearedUnder header={kept.header} log={log} />}
       {error && <Trouble error={error} />}
-      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.87rem]">
-        Joined: log what comes in at this end. The walker logs where.
-      </p>
+      <p className="mt-1 border-l-4 border-degraded pl-3 text-[0.87rem]">{phrases.joinedLogWhatComesInAt}</p>
       {noting ? (
         <NoteForm
           gradeOf={(text) => gradeOfWords(text, kind.id, comparison?.setup.sayings)}

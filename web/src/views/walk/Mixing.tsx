@@ -1,5 +1,6 @@
 import type { WalkRow } from '@urvek/study';
 import { Ask } from './Ask.tsx';
+import * as phrases from './phrases.ts';
 
 type Gear = 'real' | 'simulated';
 
@@ -10,19 +11,15 @@ export function mixingOf(walks: readonly WalkRow[], gear: Gear): string | undefi
     counting.filter((w) => !w.simulated).length,
     counting.filter((w) => w.simulated).length,
   ];
-  if (gear === 'simulated' && real > 0)
-    return `Walks with real gear: ${real}. A simulated one beside them is a rehearsal, and in no result.`;
+  if (gear === 'simulated' && real > 0) return phrases.walksWithRealGearASimulated(real);
   if (gear === 'real' && simulated > 0)
-    return [
-      `Walks with simulated gear: ${simulated}.`,
-      'Once a real one is finished they are rehearsals, and in no result.',
-    ].join(' ');
+    return [phrases.walksWithSimulatedGear(simulated), phrases.onceARealOneIsFinished].join(' ');
   return undefined;
 }
 
 const WITH: Readonly<Record<Gear, string>> = {
-  real: 'Begin with real gear',
-  simulated: 'Rehearse with simulated gear',
+  real: phrases.beginWithRealGear,
+  simulated: phrases.rehearseWithSimulatedGear,
 };
 
 /** Asked before the first walk of the other sort begins. */

@@ -2,6 +2,7 @@ import type { Grade, VoiceNote } from '@urvek/core';
 import { useState, type ReactNode } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { useVoiceNote } from './useVoiceNote.ts';
+import * as phrases from './phrases.ts';
 
 /** A note; words that stand for a grade offer it, to be confirmed. */
 export function NoteForm({
@@ -19,7 +20,7 @@ export function NoteForm({
   children?: ReactNode;
 }) {
   const [text, setText] = useState('');
-  const voice = useVoiceNote((note) => onNote(`spoken, ${note.seconds.toFixed(0)} s`, undefined, note));
+  const voice = useVoiceNote((note) => onNote(phrases.spokenS(note.seconds.toFixed(0)), undefined, note));
   const meant = gradeOf(text);
   return (
     <form
@@ -30,7 +31,7 @@ export function NoteForm({
       }}
     >
       <Field
-        label="Note"
+        label={phrases.note}
         autoFocus
         value={text}
         maxLength={2000}
@@ -41,7 +42,7 @@ export function NoteForm({
       />
       {meant !== undefined && (
         <button type="button" className="pressable" onClick={() => onNote(text.trim(), meant)}>
-          Keep it, and grade {meant}: {words[meant]}
+          {phrases.keepItAndGrade(meant, words[meant])}
         </button>
       )}
       {voice.trouble !== undefined && (
@@ -51,7 +52,7 @@ export function NoteForm({
       )}
       <div className="flex gap-2">
         <button className="pressable flex-1" disabled={!text.trim()}>
-          Keep the note
+          {phrases.keepTheNote}
         </button>
         <button
           type="button"
@@ -59,10 +60,10 @@ export function NoteForm({
           aria-pressed={voice.recording}
           onClick={voice.toggle}
         >
-          {voice.recording ? 'Stop and keep it' : 'Speak it'}
+          {voice.recording ? phrases.stopAndKeepIt : phrases.speakIt}
         </button>
         <button type="button" className="pressable flex-1" onClick={onCancel}>
-          Cancel
+          {phrases.cancel}
         </button>
       </div>
       {children}

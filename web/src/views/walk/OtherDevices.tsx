@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { heardElsewhere, type HeardElsewhere, type Kind } from '@urvek/core';
 import { base } from '../../api/client.ts';
+import * as phrases from './phrases.ts';
 
 /** So often the base is asked how it stands at the other end. */
 const ASK_MS = 1000;
@@ -32,7 +33,7 @@ export function OtherDevices({
   if (!data || data.length === 0) return null;
   const silent = errorUpdatedAt - dataUpdatedAt > OLD_MS;
   return (
-    <ul className="mb-2 flex flex-wrap gap-2" aria-label="Other devices" data-other-devices>
+    <ul className="mb-2 flex flex-wrap gap-2" aria-label={phrases.otherDevices} data-other-devices>
       {data.map((heard) => (
         <li
           key={heard.deviceId}
@@ -40,8 +41,10 @@ export function OtherDevices({
           data-heard={heard.lost ? 'lost' : 'through'}
         >
           <span className="text-[0.87rem] font-normal">
-            {silent ? 'base out of reach; ' : ''}other device, last at {format(heard.sinceMs, 'HH:mm:ss')}
-            :{' '}
+            {phrases.otherDeviceLastAt(
+              silent ? phrases.baseOutOfReach : '',
+              format(heard.sinceMs, 'HH:mm:ss'),
+            )}
           </span>
           {saidOf(heard, words)}
         </li>
@@ -51,4 +54,4 @@ export function OtherDevices({
 }
 
 const saidOf = ({ lost, grade }: HeardElsewhere, words: Kind['words']): string =>
-  lost ? '✕ lost' : grade === undefined ? '✓ comes through' : `${grade} ${words[grade]}`;
+  lost ? phrases.lost : grade === undefined ? phrases.comesThrough : `${grade} ${words[grade]}`;

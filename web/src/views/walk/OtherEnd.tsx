@@ -7,6 +7,7 @@ import { Choice, Field, Options } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
+import * as phrases from './phrases.ts';
 
 /** Two ends without a network: each logged alone, and pressed at shared moments. */
 export function OtherEnd({ kept }: { kept: KeptWalk }) {
@@ -32,21 +33,18 @@ export function OtherEnd({ kept }: { kept: KeptWalk }) {
         void join();
       }}
     >
-      <h2>Or it is what the other end logged</h2>
-      <p className="text-[0.87rem] text-faint">
-        Of a walk that another device made and has sent. The two logs are joined at the moments that both
-        pressed; without one, by their wall clocks, poorly.
-      </p>
+      <h2>{phrases.orItIsWhatTheOther}</h2>
+      <p className="text-[0.87rem] text-faint">{phrases.ofAWalkThatAnotherDevice}</p>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="Code of that walk"
+          label={phrases.codeOfThatWalk}
           value={code}
           autoCapitalize="characters"
           autoComplete="off"
           onChange={(e) => setCode(e.target.value)}
         />
         <Choice
-          label="It watched"
+          label={phrases.itWatched}
           value={direction}
           onChange={(e) => setDirection(e.target.value as Direction)}
         >
@@ -56,7 +54,7 @@ export function OtherEnd({ kept }: { kept: KeptWalk }) {
       {error && <Trouble error={error} />}
       <div>
         <button className="btn" disabled={tidyCode(code).length !== 6}>
-          Join the two logs
+          {phrases.joinTheTwoLogs}
         </button>
       </div>
     </form>

@@ -2,6 +2,7 @@ import type { DistanceMethod, DistanceReading, PlacedName } from '@urvek/core';
 import { ReturnFocus } from '../../components/ReturnFocus.tsx';
 import type { Log } from './modesParts.tsx';
 import { TypedMark } from './TypedMark.tsx';
+import * as phrases from './phrases.ts';
 
 /** Where one stands, or where the fixed end stands now. */
 export const PlaceAsked = ({
@@ -22,7 +23,7 @@ export const PlaceAsked = ({
   onClose: () => void;
 }) =>
   asking === 'mark' ? (
-    <ReturnFocus label="Mark a distance">
+    <ReturnFocus label={phrases.markADistance}>
       <TypedMark
         marksM={marksM}
         usual={usual}
@@ -35,7 +36,7 @@ export const PlaceAsked = ({
       />
     </ReturnFocus>
   ) : (
-    <ReturnFocus label="The fixed end moved">
+    <ReturnFocus label={phrases.theFixedEndMoved}>
       <TypedMark
         marksM={[]}
         usual={usual}

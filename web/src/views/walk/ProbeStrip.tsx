@@ -1,6 +1,7 @@
 import { Choice, Tick as TickBox } from '../../components/Field.tsx';
 import { PROBE_S } from '../../probe/useProbe.ts';
 import { AGAIN, useProbeLog, type ProbedWalk } from './useProbeLog.ts';
+import * as phrases from './phrases.ts';
 
 const BUDGETS_MB = [100, 500, 2000, 10_000];
 /** Measures the link to the base, and logs what it read: at a stand by press, on the move each so often. */
@@ -8,10 +9,10 @@ export function ProbeStrip({ onClose, ...walk }: ProbedWalk & { onClose: () => v
   const probe = useProbeLog(walk);
   const { now, busy, left } = probe;
   return (
-    <section className="sheet mb-2 flex flex-wrap items-end gap-2 p-2" aria-label="Probe">
+    <section className="sheet mb-2 flex flex-wrap items-end gap-2 p-2" aria-label={phrases.probe2}>
       {busy ? (
         <button type="button" className="pressable" onClick={probe.stop}>
-          Stop
+          {phrases.stop}
         </button>
       ) : (
         <button
@@ -20,10 +21,14 @@ export function ProbeStrip({ onClose, ...walk }: ProbedWalk & { onClose: () => v
           disabled={left <= 0}
           onClick={() => void probe.measure(false)}
         >
-          Measure
+          {phrases.measure}
         </button>
       )}
-      <Choice label="Again" value={probe.again} onChange={(e) => probe.setAgain(Number(e.target.value))}>
+      <Choice
+        label={phrases.again}
+        value={probe.again}
+        onChange={(e) => probe.setAgain(Number(e.target.value))}
+      >
         {AGAIN.map(({ label }, i) => (
           <option key={label} value={i}>
             {label}
@@ -31,18 +36,18 @@ export function ProbeStrip({ onClose, ...walk }: ProbedWalk & { onClose: () => v
         ))}
       </Choice>
       <Choice
-        label="At most"
+        label={phrases.atMost}
         value={probe.budgetMb}
         onChange={(e) => probe.setBudgetMb(Number(e.target.value))}
       >
         {BUDGETS_MB.map((mb) => (
           <option key={mb} value={mb}>
-            {mb < 1000 ? `${mb} MB` : `${mb / 1000} GB`}
+            {mb < 1000 ? phrases.mb(mb) : phrases.gb(mb / 1000)}
           </option>
         ))}
       </Choice>
       <TickBox
-        label="both at once too"
+        label={phrases.bothAtOnceToo}
         checked={probe.bothToo}
         onChange={(e) => probe.setBothToo(e.target.checked)}
       />
@@ -50,17 +55,17 @@ export function ProbeStrip({ onClose, ...walk }: ProbedWalk & { onClose: () => v
         {now ? (
           <>
             {now.what}
-            {now.mbps !== undefined && <span className="figure"> {now.mbps.toFixed(1)} Mbit/s</span>}
+            {now.mbps !== undefined && <span className="figure">{phrases.mbitS(now.mbps.toFixed(1))}</span>}
           </>
         ) : (
           probe.said ||
           (left <= 0
-            ? 'The data budget is spent.'
-            : `Some ${(probe.bothToo ? 3 : 2) * PROBE_S + 10} s a run, between this page and the base.`)
+            ? phrases.theDataBudgetIsSpent
+            : phrases.someSARunBetweenThis((probe.bothToo ? 3 : 2) * PROBE_S + 10))
         )}
       </p>
       <button type="button" className="btn" onClick={onClose}>
-        Put the probe away
+        {phrases.putTheProbeAway}
       </button>
     </section>
   );

@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
+import * as phrases from './phrases.ts';
 
 const device = {
   uniform: () => (crypto.getRandomValues(new Uint32Array(1))[0] as number) / 2 ** 32,
   normal: () => {
-    throw new Error('not used');
+    throw new Error(phrases.notUsed);
   },
 };
 
@@ -20,23 +21,27 @@ export function ReadBack({ add }: PanelProps) {
   const log = (): void => {
     const { right, of } = scoreReadBack(sent, heard);
     add('readBack', { sent, heard, direction });
-    setScore(`${right} of ${of} right`);
+    setScore(phrases.ofRight(right, of));
     setSent(freshWords(5, device));
     setHeard('');
   };
   return (
-    <section className="sheet grid gap-2 px-3 py-2" aria-label="Read back">
+    <section className="sheet grid gap-2 px-3 py-2" aria-label={phrases.readBack}>
       <h2>
-        Read aloud:{' '}
+        {phrases.readAloud}
         <span className="figure" data-sent>
           {sent}
         </span>
       </h2>
-      <Choice label="Sent" value={direction} onChange={(e) => setDirection(e.target.value as Direction)}>
+      <Choice
+        label={phrases.sent}
+        value={direction}
+        onChange={(e) => setDirection(e.target.value as Direction)}
+      >
         <Options of={DIRECTIONS} />
       </Choice>
-      <Field label="Heard at the other end" value={heard} onChange={(e) => setHeard(e.target.value)} />
-      <Touch onPress={log}>Log what was heard</Touch>
+      <Field label={phrases.heardAtTheOtherEnd} value={heard} onChange={(e) => setHeard(e.target.value)} />
+      <Touch onPress={log}>{phrases.logWhatWasHeard}</Touch>
       {score && <p role="status">{score}</p>}
     </section>
   );

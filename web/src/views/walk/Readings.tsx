@@ -14,6 +14,7 @@ import type { Log } from './modesParts.tsx';
 import { COLUMNS, OFTEN, type ReadingColumn } from './readingColumns.ts';
 import { StreamReading } from './StreamReading.tsx';
 import { useSettling } from './useSettling.ts';
+import * as phrases from './phrases.ts';
 
 const AROUND = [
   ['band', 'Band or channel'],
@@ -65,7 +66,7 @@ export function Readings({
     if (text === '') return [];
     const figure = writtenFigure(text, column.quantity);
     const body = figure && bodyOf(column, figure);
-    return [{ column, body, trouble: body ? measuredTrouble(body) : 'this is no figure' }];
+    return [{ column, body, trouble: body ? measuredTrouble(body) : phrases.thisIsNoFigure }];
   });
   const troubled = new Map(read.map((r) => [r.column.label, r.trouble]));
   const log = (): void => {
@@ -89,15 +90,14 @@ export function Readings({
     />
   );
   return (
-    <section className="sheet grid grid-cols-2 gap-2 p-3" aria-label="Readings">
+    <section className="sheet grid grid-cols-2 gap-2 p-3" aria-label={phrases.readings}>
       <h2 className="col-span-2">
-        Reading{left > 0 && <span className="font-normal text-faint"> (let it settle: {left} s)</span>}
+        {phrases.reading}
+        {left > 0 && <span className="font-normal text-faint">{phrases.letItSettleS(left)}</span>}
       </h2>
       {COLUMNS.slice(0, OFTEN).map(field)}
-      <p className="col-span-2 text-[0.87rem] text-faint">
-        A figure, “125 to 150” of a needle that moves, “over 25”, or “100 MB in 38 s”.
-      </p>
-      <More what="Band, cell, instrument, bars, a stream" className="col-span-2" open={before === undefined}>
+      <p className="col-span-2 text-[0.87rem] text-faint">{phrases.aFigure125To150Of}</p>
+      <More what={phrases.bandCellInstrumentBarsAStream} className="col-span-2" open={before === undefined}>
         <div className="grid grid-cols-2 gap-2">
           {COLUMNS.slice(OFTEN).map(field)}
           {AROUND.map(([name, label]) => (
@@ -110,12 +110,12 @@ export function Readings({
             />
           ))}
           <Choice
-            label="How it is known"
+            label={phrases.howItIsKnown}
             className="min-w-0"
             value={provenance}
             onChange={(e) => setProvenance(e.target.value)}
           >
-            <option value="">not stated</option>
+            <option value="">{phrases.notStated}</option>
             <Options of={PROVENANCES} />
           </Choice>
           <StreamReading
@@ -132,13 +132,13 @@ export function Readings({
         disabled={read.length === 0 || read.some((r) => r.trouble !== undefined)}
         onClick={log}
       >
-        {read.length > 1 ? `Log ${read.length} readings` : 'Log the reading'}
+        {read.length > 1 ? phrases.logReadings(read.length) : phrases.logTheReading}
       </button>
       <button type="button" className="pressable" onClick={lost}>
-        No connection
+        {phrases.noConnection}
       </button>
       <button type="button" className="pressable col-span-2" onClick={onClose}>
-        Done
+        {phrases.done}
       </button>
     </section>
   );

@@ -1,5 +1,6 @@
 import type { CheckResult, Kind } from '@urvek/core';
 import { useState } from 'react';
+import * as phrases from './phrases.ts';
 
 export type Results = Readonly<Record<string, CheckResult>>;
 
@@ -21,27 +22,27 @@ export function RigCheck({
   const of = (result: CheckResult): number => kind.checks.filter((c) => results[c.id] === result).length;
   const [good, failed] = [of('good'), of('failed')];
   return (
-    <section className="border-t border-rule pt-2" aria-label="Rig check">
+    <section className="border-t border-rule pt-2" aria-label={phrases.rigCheck}>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <h2 className="text-base">Rig check</h2>
+        <h2 className="text-base">{phrases.rigCheck}</h2>
         <p role="status" className="flex-1 text-faint">
           {good === kind.checks.length
-            ? 'all good'
+            ? phrases.allGood
             : good + failed > 0
-              ? `${good} of ${kind.checks.length} good`
+              ? phrases.ofGood(good, kind.checks.length)
               : checkedBefore
-                ? 'made before an earlier walk of this rig'
-                : 'not made'}
+                ? phrases.madeBeforeAnEarlierWalkOf
+                : phrases.notMade}
         </p>
         <button
           type="button"
           className="btn"
           onClick={() => onChange(Object.fromEntries(kind.checks.map((c) => [c.id, 'good'])))}
         >
-          All good
+          {phrases.allGood2}
         </button>
         <button type="button" className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
-          One by one
+          {phrases.oneByOne}
         </button>
       </div>
       {open && (
@@ -66,9 +67,7 @@ export function RigCheck({
         </ul>
       )}
       {failed > 0 && (
-        <p className="mt-1 border-l-4 border-lost pl-2">
-          {failed} failed: mend it now, or walk on and it is kept with the walk.
-        </p>
+        <p className="mt-1 border-l-4 border-lost pl-2">{phrases.failedMendItNowOrWalk(failed)}</p>
       )}
     </section>
   );

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { joinCode } from '@urvek/contract';
 import { base } from '../../api/client.ts';
 import { QrCode } from '../../components/QrCode.tsx';
+import * as phrases from './phrases.ts';
 
 const LOOPBACK = /^(127\.|\[?::1\]?$|localhost$)/;
 
@@ -34,39 +35,38 @@ export function SecondDevice({
   const [origin] = origins ?? [];
   const address = origin === undefined ? undefined : `${origin}/join/${code}`;
   return (
-    <section className="sheet grid gap-3 p-3 sm:grid-cols-[auto_1fr]" aria-label="Second device">
+    <section className="sheet grid gap-3 p-3 sm:grid-cols-[auto_1fr]" aria-label={phrases.secondDevice}>
       {address === undefined ? (
         <span />
       ) : (
-        <QrCode address={address} what={`A picture of the address ${address}, to scan`} />
+        <QrCode address={address} what={phrases.aPictureOfTheAddressTo(address)} />
       )}
       <div>
         {origins?.length === 0 ? (
           <p>
-            This Urvek serves this machine only. For another device stop it, start it with{' '}
-            <code>npm start -- --lan</code>, and pair the device under Devices; a browser on this machine
-            opens <strong className="break-all">{window.location.origin}/join</strong>. Type
+            {phrases.thisUrvekServesThisMachineOnly}
+            <code>{phrases.npmStartLan}</code>
+            {phrases.andPairTheDeviceUnderDevices}
+            <strong className="break-all">{phrases.join(window.location.origin)}</strong>
+            {phrases.type}
           </p>
         ) : (
           <p>
-            On the other device, which is paired, open{' '}
-            <strong className="break-all">{(origins ?? []).map((o) => `${o}/join`).join(' or ')}</strong> and
-            type
+            {phrases.onTheOtherDeviceWhichIs}
+            <strong className="break-all">{(origins ?? []).map((o) => `${o}/join`).join(phrases.or)}</strong>
+            {phrases.andType}
           </p>
         )}
         <p className="figure text-3xl font-bold tracking-widest" data-join-code={code}>
           {code}
         </p>
-        <p className="text-[0.87rem] text-faint">
-          It logs what is received at its end. Clocks are compared through the base; with no network, press
-          here and there at one count, at the start and at the end.
-        </p>
+        <p className="text-[0.87rem] text-faint">{phrases.itLogsWhatIsReceivedAt}</p>
         <div className="mt-2 flex flex-wrap gap-2">
           <button type="button" className="pressable px-4" onClick={onShared}>
-            Shared moment {shared + 1}: press at the count
+            {phrases.sharedMomentPressAtTheCount(shared + 1)}
           </button>
           <button type="button" className="btn" onClick={onClose}>
-            Close
+            {phrases.close}
           </button>
         </div>
       </div>

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
 import { openSerial } from '../../field/serial.ts';
 import type { AddEntry } from './receivedLog.ts';
+import * as phrases from './phrases.ts';
 
 const BAUDS = [9600, 19_200, 38_400, 57_600, 115_200] as const;
 
@@ -56,7 +57,7 @@ export function SerialGear({
     stop.current = undefined;
     setHeard(undefined);
     if (why !== undefined) {
-      setTrouble(`The port was lost (${why}). What came before is in the log; open it again.`);
+      setTrouble(phrases.thePortWasLostWhatCame(why));
       log.current('note', { text: `${name}: its port was lost` }, performance.now(), true);
     }
   };
@@ -67,15 +68,15 @@ export function SerialGear({
         stop.current = end;
         setHeard(NOTHING);
       },
-      (cause: unknown) => setTrouble(`Not opened: ${(cause as Error).message}`),
+      (cause: unknown) => setTrouble(phrases.notOpened((cause as Error).message)),
     );
   };
   return (
-    <section className="sheet grid gap-2 p-3" aria-label="Gear on a serial port">
+    <section className="sheet grid gap-2 p-3" aria-label={phrases.gearOnASerialPort}>
       <div className="flex flex-wrap items-end gap-3">
         <Field
           className="w-40"
-          label="What it is"
+          label={phrases.whatItIs}
           maxLength={60}
           disabled={heard !== undefined}
           value={name}
@@ -83,7 +84,7 @@ export function SerialGear({
         />
         <Choice
           className="w-32"
-          label="Baud"
+          label={phrases.baud}
           disabled={heard !== undefined}
           value={baud}
           onChange={(e) => setBaud(Number(e.target.value))}
@@ -96,24 +97,26 @@ export function SerialGear({
         </Choice>
         {heard ? (
           <button type="button" className="btn min-h-11" onClick={() => stop.current?.()}>
-            Close the port
+            {phrases.closeThePort}
           </button>
         ) : (
           <button type="button" className="btn min-h-11" disabled={name.trim() === ''} onClick={open}>
-            Open a port
+            {phrases.openAPort}
           </button>
         )}
         <button type="button" className="btn btn-quiet min-h-11" onClick={onClose}>
-          Close
+          {phrases.close}
         </button>
       </div>
       {heard && (
         <p role="status" data-serial={heard.kept}>
           {heard.kept === 0
-            ? 'Open. Nothing was understood yet.'
-            : `${countOf(heard.kept, 'line')} logged; the last: ${heard.last}`}
+            ? phrases.openNothingWasUnderstoodYet
+            : phrases.loggedTheLast(countOf(heard.kept, 'line'), heard.last)}
           {heard.refused !== undefined && (
-            <span className="block border-l-4 border-degraded pl-2">Not understood: {heard.refused}</span>
+            <span className="block border-l-4 border-degraded pl-2">
+              {phrases.notUnderstood(heard.refused)}
+            </span>
           )}
         </p>
       )}

@@ -1,5 +1,6 @@
 import { USUAL_CALLS } from '@urvek/core';
 import { useEffect, useState } from 'react';
+import * as phrases from './phrases.ts';
 
 /** Counts down the time to settle at the place just reached: a link takes a while to come to rest. */
 export function Settle() {
@@ -10,7 +11,8 @@ export function Settle() {
   }, []);
   return leftS > 0 ? (
     <p role="status">
-      Stand still: call in <span className="figure font-bold">{leftS} s</span>.
+      {phrases.standStillCallIn}
+      <span className="figure font-bold">{leftS} s</span>.
     </p>
   ) : null;
 }

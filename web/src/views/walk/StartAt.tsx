@@ -2,6 +2,7 @@ import type { DistanceMethod } from '@urvek/core';
 import { Choice, Tick } from '../../components/Field.tsx';
 import { PlaceInput } from '../../components/PlaceInput.tsx';
 import type { StartPlace } from './startPlace.ts';
+import * as phrases from './phrases.ts';
 
 const PLACES = ['not stated', 'the fixed end', 'a distance'] as const;
 
@@ -19,24 +20,24 @@ export function StartAt({
     <div className="grid grid-cols-2 gap-3">
       <Choice
         className="col-span-2"
-        label="Begins at"
+        label={phrases.beginsAt}
         value={start.at}
         onChange={(e) => onChange({ ...start, at: e.target.value as StartPlace['at'], method: usual })}
       >
         {PLACES.map((p) => (
           <option key={p} value={p}>
-            {p === 'a distance' ? 'a distance from the fixed end …' : p}
+            {p === 'a distance' ? phrases.aDistanceFromTheFixedEnd : p}
           </option>
         ))}
       </Choice>
       <Tick
-        label="out of reach, coming in"
+        label={phrases.outOfReachComingIn}
         checked={start.inwards}
         onChange={(e) => onChange({ ...start, inwards: e.target.checked })}
       />
       {start.at === 'a distance' && (
         <PlaceInput
-          label="From the fixed end"
+          label={phrases.fromTheFixedEnd}
           value={start}
           onChange={(place) => onChange({ ...start, ...place })}
         />

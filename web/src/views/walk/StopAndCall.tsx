@@ -4,10 +4,11 @@ import { Length } from '../../components/Length.tsx';
 import { Settle } from './Settle.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
+import * as phrases from './phrases.ts';
 
 const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
-  'mobile-to-fixed': 'Fixed end hears me',
-  'fixed-to-mobile': 'I hear the fixed end',
+  'mobile-to-fixed': phrases.fixedEndHearsMe,
+  'fixed-to-mobile': phrases.iHearTheFixedEnd,
 };
 
 /** Checkpoints whose stand was gone on from: events tell it, whatever the checkpoint is called. */
@@ -33,9 +34,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
   if (!here)
     return (
       <p className="sheet px-3 py-2">
-        {points.length === 0
-          ? 'This path has no checkpoints: lay them out in Paths, or walk continuously.'
-          : 'Every checkpoint is done: turn round or end.'}
+        {points.length === 0 ? phrases.thisPathHasNoCheckpointsLay : phrases.everyCheckpointIsDoneTurnRound}
       </p>
     );
   const atIt = arrived === here.name || DIRECTIONS.some((d) => called(here.name, d));
@@ -46,7 +45,11 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
     setTries(1);
   };
   return (
-    <section className="sheet grid gap-2 px-3 py-2" aria-label="Stop and call" data-checkpoint={here.name}>
+    <section
+      className="sheet grid gap-2 px-3 py-2"
+      aria-label={phrases.stopAndCall}
+      data-checkpoint={here.name}
+    >
       <h2>
         {here.name}, <Length m={here.atM} />
       </h2>
@@ -57,7 +60,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
             setArrived(here.name);
           }}
         >
-          I stand at {here.name}
+          {phrases.iStandAt(here.name)}
         </Touch>
       ) : (
         <>
@@ -66,7 +69,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
             <fieldset key={direction}>
               <legend className="font-bold">
                 {DIRECTION_WORDS[direction]}
-                {called(here.name, direction) && <span className="font-normal"> (reported)</span>}
+                {called(here.name, direction) && <span className="font-normal">{phrases.reported}</span>}
               </legend>
               <div className="grid grid-cols-5 gap-1.5">
                 {GRADES.map((g) => (
@@ -88,7 +91,7 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
           ))}
           <div className="flex flex-wrap items-center gap-2">
             <label className="flex items-center gap-2">
-              after{' '}
+              {phrases.after}
               <input
                 className="input w-16"
                 type="number"
@@ -96,13 +99,13 @@ export function StopAndCall({ log, path, kind, add, mark }: PanelProps) {
                 max={20}
                 value={tries}
                 onChange={(e) => setTries(Math.max(1, Number(e.target.value)))}
-              />{' '}
-              tries
+              />
+              {phrases.tries}
             </label>
             <Touch className="flex-1" onPress={leave}>
               {missing.length === 0
-                ? `Leave ${here.name}`
-                : `Leave, not reported: ${missing.map((d) => `“${DIRECTION_WORDS[d]}”`).join(', ')}`}
+                ? phrases.leave(here.name)
+                : phrases.leaveNotReported(missing.map((d) => `“${DIRECTION_WORDS[d]}”`).join(', '))}
             </Touch>
           </div>
         </>

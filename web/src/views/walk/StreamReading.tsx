@@ -1,6 +1,7 @@
 import type { WrittenFigure } from '@urvek/core';
 import { useState } from 'react';
 import { Choice, Field, Options } from '../../components/Field.tsx';
+import * as phrases from './phrases.ts';
 
 const STREAM = ['smooth', 'stutters', 'unwatchable'] as const;
 
@@ -13,13 +14,13 @@ export function StreamReading({ onWatched }: { onWatched: (figure: WrittenFigure
     if (!isRate) return;
     onWatched(
       { value: rateMbps, bound: how === 'smooth' ? 'at least' : 'below' },
-      `a stream of ${rateMbps} Mbit/s: ${how}`,
+      phrases.aStreamOfMbitS(rateMbps, how),
     );
   };
   return (
     <>
       <Field
-        label="A stream of"
+        label={phrases.aStreamOf}
         suffix="Mbit/s"
         inputMode="decimal"
         className="min-w-0"
@@ -27,13 +28,13 @@ export function StreamReading({ onWatched }: { onWatched: (figure: WrittenFigure
         onChange={(e) => setStream(e.target.value)}
       />
       <Choice
-        label="It was"
+        label={phrases.itWas}
         className="min-w-0"
         value=""
         disabled={!isRate}
         onChange={(e) => watched(e.target.value as (typeof STREAM)[number])}
       >
-        <option value="">choose</option>
+        <option value="">{phrases.choose}</option>
         <Options of={STREAM} />
       </Choice>
     </>

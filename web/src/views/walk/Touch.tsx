@@ -1,5 +1,6 @@
 import type { ComponentProps } from 'react';
 import { COUNTER_REPEAT_MS, usePress } from './usePress.ts';
+import * as phrases from './phrases.ts';
 
 /** A large key for a thumb: it counts at first touch when it is released on it, and sliding off withdraws it. */
 export function Touch({
@@ -29,7 +30,7 @@ export function Touch({
       {...handlers}
     >
       {children}
-      {withdrawn && <span className="text-[0.87rem] font-normal">withdrawn: touch to log it</span>}
+      {withdrawn && <span className="text-[0.87rem] font-normal">{phrases.withdrawnTouchToLogIt}</span>}
     </button>
   );
 }

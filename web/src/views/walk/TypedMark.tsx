@@ -1,6 +1,7 @@
 import type { DistanceMethod, DistanceReading, PlacedName } from '@urvek/core';
 import { useState } from 'react';
 import { PlaceInput, readPlace } from '../../components/PlaceInput.tsx';
+import * as phrases from './phrases.ts';
 
 /** A mark at a distance that is typed: read off a wheel, a tape, counted, or judged by eye. */
 export function TypedMark({
@@ -31,7 +32,7 @@ export function TypedMark({
       }}
     >
       <PlaceInput
-        label="Travelled distance"
+        label={phrases.travelledDistance}
         value={place}
         onChange={setPlace}
         neighboursM={marksM}
@@ -40,17 +41,17 @@ export function TypedMark({
         onEscape={onCancel}
       />
       <button className="pressable" disabled={!place.text.trim() || read.refused}>
-        Mark it
+        {phrases.markIt}
       </button>
       <button
         type="button"
         className="pressable"
         onClick={() => onMark(undefined, read.beside === undefined ? undefined : place.text.trim())}
       >
-        {read.beside === undefined ? 'Here, distance unknown' : 'Mark it by these words'}
+        {read.beside === undefined ? phrases.hereDistanceUnknown : phrases.markItByTheseWords}
       </button>
       <button type="button" className="pressable col-span-2" onClick={onCancel}>
-        Cancel
+        {phrases.cancel}
       </button>
     </form>
   );

@@ -6,6 +6,7 @@ import { eventTime } from '../../field/time.ts';
 import { discard, endWhereItStopped } from './discard.ts';
 import { saveLog } from './saveLog.ts';
 import { subjectOf } from './subject.ts';
+import * as phrases from './phrases.ts';
 
 /** Offers to go on with a walk that a reload, a crash or a closed tab cut short. */
 export function Unfinished({
@@ -32,29 +33,34 @@ export function Unfinished({
   };
   const subject = comparison && subjectOf(comparison, kept);
   return (
-    <Stage title="Walk">
+    <Stage title={phrases.walk}>
       <div className="sheet grid gap-3 p-6">
-        <h2>A walk is not finished</h2>
+        <h2>{phrases.aWalkIsNotFinished}</h2>
         <p>
-          {comparison
-            ? `${subject?.product.name ?? 'A product since removed'} on ${subject?.path.name ?? 'a path since removed'}`
-            : 'Begun with nothing set up'}
-          : {log?.length ?? 0} events are kept on this device.
+          {phrases.eventsAreKeptOnThisDevice(
+            comparison
+              ? phrases.on2(
+                  subject?.product.name ?? phrases.aProductSinceRemoved,
+                  subject?.path.name ?? phrases.aPathSinceRemoved,
+                )
+              : phrases.begunWithNothingSetUp,
+            log?.length ?? 0,
+          )}
         </p>
         <div className="flex flex-wrap gap-2">
           {(subject || !comparison) && (
             <button className="btn btn-main" onClick={() => void resume()}>
-              Go on with it
+              {phrases.goOnWithIt}
             </button>
           )}
           <button className="btn" disabled={!log} onClick={() => log && saveLog(kept.header, log)}>
-            Save the log as a file
+            {phrases.saveTheLogAsAFile}
           </button>
           <button className="btn" disabled={!last} onClick={() => void endWhereItStopped(kept)}>
-            End it where it stopped
+            {phrases.endItWhereItStopped}
           </button>
           <button className="btn" disabled={!last} onClick={() => void discard(kept)}>
-            Discard it: begun by mistake
+            {phrases.discardItBegunByMistake}
           </button>
         </div>
       </div>

@@ -3,6 +3,7 @@ import { Stage } from '../../components/Stage.tsx';
 import { WithWorkspace } from '../../components/WithWorkspace.tsx';
 import { Empty } from '../../components/States.tsx';
 import { WalkStage } from './WalkStage.tsx';
+import * as phrases from './phrases.ts';
 
 export const Walk = () => (
   <WithWorkspace>
@@ -43,10 +44,8 @@ export function OneTab({ children }: { children: ReactNode }) {
   if (held === undefined) return null;
   if (!held)
     return (
-      <Stage title="Walk">
-        <Empty title="Another tab holds the log">
-          Walk on there, or close it: then this one takes over. Nothing is lost.
-        </Empty>
+      <Stage title={phrases.walk}>
+        <Empty title={phrases.anotherTabHoldsTheLog}>{phrases.walkOnThereOrCloseIt}</Empty>
       </Stage>
     );
   return children;

@@ -12,6 +12,7 @@ import { notBegun } from './device.ts';
 import { StorageTrouble } from './StorageTrouble.tsx';
 import { Unfinished } from './Unfinished.tsx';
 import { useLiveWalk } from './useLiveWalk.ts';
+import * as phrases from './phrases.ts';
 
 /** Begins a walk of which nothing is known yet; nothing is asked in mid-walk that can be asked after. */
 async function begin(begun: (walkId: string) => void): Promise<void> {
@@ -43,15 +44,15 @@ export function WalkNowStage() {
   const liveWalk = useLiveWalk();
   const open = useFieldLog(() => fieldLog.underWay(live), `under-way ${live}`);
   const [error, setError] = useState<Error>();
-  if (!open) return <Loading what="the log" />;
+  if (!open) return <Loading what={phrases.theLog} />;
   const [found] = open;
   if (found && found.comparisonId !== UNFILED)
     return (
-      <Stage title="Walk now">
-        <Empty title="A planned walk is not finished">
-          Finish it first:{' '}
+      <Stage title={phrases.walkNow}>
+        <Empty title={phrases.aPlannedWalkIsNotFinished}>
+          {phrases.finishItFirst}
           <Link className="underline" to={`/c/${found.comparisonId}/walk`}>
-            go to it
+            {phrases.goToIt}
           </Link>
           .
         </Empty>
@@ -59,20 +60,19 @@ export function WalkNowStage() {
     );
   if (found && live === found.id)
     return (
-      liveWalk?.({ comparison: undefined, subject: undefined, kept: found }) ?? <Loading what="the walk" />
+      liveWalk?.({ comparison: undefined, subject: undefined, kept: found }) ?? (
+        <Loading what={phrases.theWalk2} />
+      )
     );
   if (found) return <Unfinished comparison={undefined} kept={found} onResume={() => setLive(found.id)} />;
   const press = (): void => void begin(setLive).catch((cause: unknown) => setError(notBegun(cause)));
   return (
-    <Stage
-      title="Walk now"
-      lead="Nothing is set up and nothing is asked: the press begins, and what it was a walk of is said afterwards."
-    >
+    <Stage title={phrases.walkNow} lead={phrases.nothingIsSetUpAndNothing}>
       <div className="grid gap-3">
         {error && <Trouble error={error} />}
         <StorageTrouble />
         <button className="btn btn-main min-h-20 w-full justify-center text-lg md:w-80" onClick={press}>
-          Begin the walk
+          {phrases.beginTheWalk}
         </button>
         <Unfiled />
       </div>

@@ -9,6 +9,7 @@ import { Begin } from './Begin.tsx';
 import { subjectOf } from './subject.ts';
 import { Unfinished } from './Unfinished.tsx';
 import { useLiveWalk } from './useLiveWalk.ts';
+import * as phrases from './phrases.ts';
 
 /** The walk under way, or the next one. */
 export function WalkStage(workspace: Ready) {
@@ -22,20 +23,20 @@ export function WalkStage(workspace: Ready) {
   if (open && live === open.id)
     return (
       liveWalk?.({ comparison, subject: subjectOf(comparison, open), kept: open }) ?? (
-        <Loading what="the walk" />
+        <Loading what={phrases.theWalk2} />
       )
     );
   if (open) return <Unfinished comparison={comparison} kept={open} onResume={() => setLive(open.id)} />;
   if (elsewhere)
     return (
-      <Stage title="Walk">
-        <Empty title="A walk of another comparison is not finished">
-          Finish it first:{' '}
+      <Stage title={phrases.walk}>
+        <Empty title={phrases.aWalkOfAnotherComparisonIs}>
+          {phrases.finishItFirst}
           <Link
             className="underline"
             to={elsewhere.comparisonId === UNFILED ? '/walk-now' : `/c/${elsewhere.comparisonId}/walk`}
           >
-            go to it
+            {phrases.goToIt}
           </Link>
           .
         </Empty>

@@ -5,6 +5,7 @@ import { pictureInputs, watch } from '../../field/watch.ts';
 import { receivedLog, type AddEntry } from './receivedLog.ts';
 import { ReceivedState } from './ReceivedState.tsx';
 import { useReceiving } from './useReceiving.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * Dropouts seen by this device, at the receiving end: a picture that freezes or goes blank is logged without a thumb.
@@ -24,7 +25,7 @@ export function Watch({ session, add }: { session: WalkSession; add: AddEntry })
     void pictureInputs().then(setInputs);
   };
   return (
-    <section aria-label="Watch" className="sheet mt-2 p-2" data-watching={on}>
+    <section aria-label={phrases.watch} className="sheet mt-2 p-2" data-watching={on}>
       {on ? (
         <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
           {/* What comes in, so that one sees that it is the receiver's picture. */}
@@ -34,19 +35,19 @@ export function Watch({ session, add }: { session: WalkSession; add: AddEntry })
             muted
             playsInline
             className="h-20 border border-rule"
-            aria-label="What comes in"
+            aria-label={phrases.whatComesIn}
           />
           <ReceivedState lost={lost} usual={usual} />
           <p className="basis-full text-[0.87rem] text-faint">
             {level === undefined
-              ? 'Learning how much the picture moves …'
+              ? phrases.learningHowMuchThePictureMoves
               : usual === undefined
-                ? 'The picture hardly moves: a freeze cannot be told. Point the sending camera at something that moves.'
-                : `From frame to frame a dot changes by ${level.toFixed(1)} of 255, usually by ${usual.toFixed(1)}.`}
+                ? phrases.thePictureHardlyMovesAFreeze
+                : phrases.fromFrameToFrameADot(level.toFixed(1), usual.toFixed(1))}
           </p>
           {inputs.length > 1 && (
-            <Choice inline label="From" value={input ?? ''} onChange={(e) => begin(e.target.value)}>
-              {input === undefined && <option value="">as the browser chose</option>}
+            <Choice inline label={phrases.from} value={input ?? ''} onChange={(e) => begin(e.target.value)}>
+              {input === undefined && <option value="">{phrases.asTheBrowserChose}</option>}
               {inputs.map(({ id, name }) => (
                 <option key={id} value={id}>
                   {name}
@@ -55,19 +56,15 @@ export function Watch({ session, add }: { session: WalkSession; add: AddEntry })
             </Choice>
           )}
           <button type="button" className="btn" onClick={stop}>
-            Stop watching
+            {phrases.stopWatching}
           </button>
         </div>
       ) : (
         <div className="flex flex-wrap items-end gap-3">
           <button type="button" className="btn min-h-11" onClick={() => begin(input)}>
-            Watch by camera or capture device
+            {phrases.watchByCameraOrCaptureDevice}
           </button>
-          <p className="basis-full text-[0.87rem] text-faint">
-            A picture that freezes, is black or of one colour, or is cut to a still one, as a receiver’s “no
-            signal” is, for 150 ms and more is logged as found, with the time at which it began. The picture
-            stays on this device.
-          </p>
+          <p className="basis-full text-[0.87rem] text-faint">{phrases.aPictureThatFreezesIsBlack}</p>
         </div>
       )}
       {trouble && (

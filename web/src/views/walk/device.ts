@@ -1,5 +1,6 @@
 import type { EventBodies } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
+import * as phrases from './phrases.ts';
 
 let audio: AudioContext | undefined;
 
@@ -108,32 +109,27 @@ export function useLocation(
           performance.now(),
         );
       },
-      (error) => setText(`no location: ${error.message}`),
+      (error) => setText(phrases.noLocation(error.message)),
       { enableHighAccuracy: true, maximumAge: 1000 },
     );
     return () => navigator.geolocation.clearWatch(watch);
   }, [on]);
-  return { text: on ? text || 'waiting for a fix …' : '' };
+  return { text: on ? text || phrases.waitingForAFix : '' };
 }
 
 /** Whether this device will keep a log: asked before the walk, said at once. */
 export async function storageTrouble(): Promise<string | undefined> {
   try {
     const [{ quota = 0, usage = 0 }] = [await navigator.storage.estimate()];
-    if (quota - usage < 20e6)
-      return 'Little space is left for Urvek on this device (under 20 MB). Free some before a long walk, or save the log as a file now and then.';
+    if (quota - usage < 20e6) return phrases.littleSpaceIsLeftForUrvek;
     if (!(await navigator.storage.persisted()) && !(await navigator.storage.persist()))
-      return 'The browser may clear Urvek’s storage when space runs short. Send your walks to the base, or save them as files.';
+      return phrases.theBrowserMayClearUrveksStorage;
     return undefined;
   } catch {
-    return 'This browser does not say whether it keeps data. Save the log as a file after each walk.';
+    return phrases.thisBrowserDoesNotSayWhether;
   }
 }
 
 /** What is said when the beginning of a walk is not kept. */
 export const notBegun = (cause: unknown): Error =>
-  new Error(
-    'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. ' +
-      'Free some space or use a normal window, then begin again.',
-    { cause },
-  );
+  new Error(phrases.thisDeviceDoesNotKeepData + phrases.freeSomeSpaceOrUseA, { cause });

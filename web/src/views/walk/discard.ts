@@ -1,6 +1,7 @@
 import { fieldLog, type KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
+import * as phrases from './phrases.ts';
 
 /** Ends a walk where its log stopped: nothing is known of the time since. */
 export async function endWhereItStopped({ id }: KeptWalk): Promise<void> {
@@ -25,7 +26,7 @@ export async function discard(kept: KeptWalk): Promise<void> {
   await fieldLog.append(
     kept.id,
     'leftOut',
-    { reason: 'begun by mistake' },
+    { reason: phrases.begunByMistake },
     eventTime(last?.time.walkS ?? 0, last?.time.rate ?? 1),
   );
   void sync();

@@ -1,4 +1,5 @@
 import type { Direction, Quantity } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** A field of the form of readings. */
 export interface ReadingColumn {
@@ -10,14 +11,14 @@ export interface ReadingColumn {
 
 /** What one instrument shows at one place: only what is filled in is logged. */
 export const COLUMNS: readonly ReadingColumn[] = [
-  { label: 'Down', quantity: 'throughput', direction: 'fixed-to-mobile' },
-  { label: 'Up', quantity: 'throughput', direction: 'mobile-to-fixed' },
-  { label: 'Round trip', quantity: 'round trip' },
-  { label: 'Its variation', quantity: 'round-trip variation' },
-  { label: 'Loss', quantity: 'loss' },
-  { label: 'Level', quantity: 'level' },
-  { label: 'Level against the last', quantity: 'level change' },
-  { label: 'Bars', quantity: 'bars' },
+  { label: phrases.down, quantity: 'throughput', direction: 'fixed-to-mobile' },
+  { label: phrases.up, quantity: 'throughput', direction: 'mobile-to-fixed' },
+  { label: phrases.roundTrip, quantity: 'round trip' },
+  { label: phrases.itsVariation, quantity: 'round-trip variation' },
+  { label: phrases.loss, quantity: 'loss' },
+  { label: phrases.level, quantity: 'level' },
+  { label: phrases.levelAgainstTheLast, quantity: 'level change' },
+  { label: phrases.bars, quantity: 'bars' },
 ];
 /** So many of them are read often; the others fold away. */
 export const OFTEN = 6;

@@ -1,6 +1,7 @@
 import type { EventBodies, EventKind } from '@urvek/core';
 import type { WalkSession } from '../../field/walkSession.ts';
 import type { ReceivedLog } from './useReceiving.ts';
+import * as phrases from './phrases.ts';
 
 /** Adds an entry to the log of this device. */
 export type AddEntry = <K extends EventKind>(
@@ -25,6 +26,6 @@ export const receivedLog = (
     // Somebody may have ended it by hand meanwhile.
     if (session.expected().grade === 1) add('dropoutEnd', { found }, inputMs, true);
   },
-  deaf: (why) => add('note', { text: `${how} stopped: ${why}` }, performance.now(), false),
+  deaf: (why) => add('note', { text: phrases.stopped(how, why) }, performance.now(), false),
   gap: (fromWallMs) => add('gap', { fromWallMs }, performance.now(), false),
 });

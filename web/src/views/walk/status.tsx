@@ -1,6 +1,7 @@
 import { otherWayDb, partnerHears, type Grade, type SimulatedGear, type Tick } from '@urvek/core';
 import { Length } from '../../components/Length.tsx';
 import { LinkMonitor } from './LinkMonitor.tsx';
+import * as phrases from './phrases.ts';
 
 /** What the simulated gear plays. */
 export function GearPanel({
@@ -21,11 +22,11 @@ export function GearPanel({
   if (!tick)
     return (
       <div className="sheet px-3 py-2 text-faint" role="status">
-        The simulated gear is starting …
+        {phrases.theSimulatedGearIsStarting}
       </div>
     );
   return (
-    <section className="sheet px-3 py-2" aria-label="Simulated gear">
+    <section className="sheet px-3 py-2" aria-label={phrases.simulatedGear}>
       <div className="flex items-center gap-3">
         <span
           aria-hidden
@@ -36,17 +37,17 @@ export function GearPanel({
         <p className="text-lg font-bold" data-heard={tick.grade}>
           {words[tick.grade]}
         </p>
-        <p className="ml-auto text-[0.87rem] text-faint">Simulated {watched}</p>
+        <p className="ml-auto text-[0.87rem] text-faint">{phrases.simulated2(watched)}</p>
       </div>
       <dl className={`mt-1 grid gap-x-4 ${simulatedGear ? 'grid-cols-3' : 'grid-cols-2'}`}>
         <div>
-          <dt className="text-[0.87rem] text-faint">Wheel</dt>
+          <dt className="text-[0.87rem] text-faint">{phrases.wheel}</dt>
           <dd className="figure text-lg" data-wheel={tick.wheelM.toFixed(1)}>
             <Length m={tick.wheelM} />
           </dd>
         </div>
         <div>
-          <dt className="text-[0.87rem] text-faint">Walk’s clock</dt>
+          <dt className="text-[0.87rem] text-faint">{phrases.walksClock}</dt>
           <dd className="figure text-lg">
             {Math.floor(tick.tS / 60)}:{String(Math.floor(tick.tS % 60)).padStart(2, '0')}
           </dd>
@@ -55,13 +56,13 @@ export function GearPanel({
       </dl>
       {simulatedGear && bothWays && (
         <p className="mt-2 border-t border-rule pt-1 text-[0.87rem]" data-partner>
-          <span className="text-faint">Simulated partner:</span>{' '}
+          <span className="text-faint">{phrases.simulatedPartner}</span>{' '}
           {partnerWords(partnerHears(tick.marginDb, otherWayDb(simulatedGear.productSeed)), words)}
         </p>
       )}
       {tick.standing && (
         <p className="mt-2 font-bold">
-          {tick.returning ? 'Back at the fixed end: end the walk.' : 'The path ends here: turn round or end.'}
+          {tick.returning ? phrases.backAtTheFixedEndEnd : phrases.thePathEndsHereTurnRound}
         </p>
       )}
     </section>
@@ -69,4 +70,4 @@ export function GearPanel({
 }
 
 const partnerWords = (grade: Grade, words: Readonly<Record<Grade, string>>): string =>
-  grade === 1 ? 'no answer' : `“I hear you ${grade}: ${words[grade]}”`;
+  grade === 1 ? phrases.noAnswer : phrases.iHearYou(grade, words[grade]);

@@ -4,9 +4,9 @@ import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import type { WalkSession } from '../../field/walkSession.ts';
 import { confirmKept } from './device.ts';
+import * as phrases from './phrases.ts';
 
-const NOT_KEPT =
-  'This was not kept: Urvek failed on it. All before it is safe. Note it, and save the log as a file.';
+const NOT_KEPT = phrases.thisWasNotKeptUrvekFailed;
 
 export interface Entries {
   /** Adds at the walk's clock; `automatic`: nobody pressed it, and nothing beeps. */

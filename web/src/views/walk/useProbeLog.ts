@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { measuredOf, measuredOfSimulated } from '../../probe/measured.ts';
 import { PROBE_S, useProbe } from '../../probe/useProbe.ts';
 import type { Log } from './modesParts.tsx';
+import * as phrases from './phrases.ts';
 
 /** Again after so long, or so far; nothing: by press only. */
 export const AGAIN = [
@@ -54,8 +55,8 @@ export function useProbeLog({ add, simulated, tick, widthMHz, atM, moving, drive
       for (const body of measuredOfSimulated(read, of, PROBE_S)) add('measured', body);
       setSaid(
         read
-          ? `simulated: ${read.downMbps.toFixed(1)} Mbit/s down, ${read.upMbps.toFixed(1)} up`
-          : 'simulated: no connection',
+          ? phrases.simulatedMbitSDownUp(read.downMbps.toFixed(1), read.upMbps.toFixed(1))
+          : phrases.simulatedNoConnection,
       );
       return;
     }
@@ -66,31 +67,32 @@ export function useProbeLog({ add, simulated, tick, widthMHz, atM, moving, drive
         ...(bothToo ? (['both'] as const) : []),
       ]);
       const { outcome, down, up, both, limitedBy, cutShort } = result;
-      const atOnce =
-        both && `both at once: ${both.down.mbps.toFixed(1)} down, ${both.up.mbps.toFixed(1)} Mbit/s up`;
+      const atOnce = both && phrases.bothAtOnceDownMbitS(both.down.mbps.toFixed(1), both.up.mbps.toFixed(1));
       const said = [
         outcome === 'done' ? undefined : `${outcome}: ${result.why ?? ''}`,
-        down && `${down.rate.mbps.toFixed(1)} Mbit/s down`,
-        up && `${up.rate.mbps.toFixed(1)} Mbit/s up`,
+        down && phrases.mbitSDown(down.rate.mbps.toFixed(1)),
+        up && phrases.mbitSUp(up.rate.mbps.toFixed(1)),
         atOnce,
         limitedBy,
       ];
       const tell = (...more: (string | undefined)[]): void =>
         setSaid([...said, ...more].filter((t) => t !== undefined).join('; '));
       if (sameMachine) {
-        tell('not logged, for this page and the base are one machine: no link lies between');
+        tell(phrases.notLoggedForThisPageAnd);
         return;
       }
       setSpentMb((mb) => mb + result.bytes / 1e6);
       const readings = measuredOf(result, of);
       for (const body of readings) add('measured', body);
       // What each way gets beside the other is no reading of that way alone.
-      if (atOnce !== undefined) add('note', { text: `probe: ${atOnce}` });
-      if (limitedBy !== undefined) add('note', { text: `probe: ${limitedBy}` });
+      if (atOnce !== undefined) add('note', { text: phrases.probe(atOnce) });
+      if (limitedBy !== undefined) add('note', { text: phrases.probe(limitedBy) });
       if (outcome !== 'stopped') return tell();
-      const cut = cutShort && `${cutShort} was cut short: no reading of it`;
-      add('note', { text: ['probe stopped', result.why, cut].filter((t) => t !== undefined).join('; ') });
-      tell(cut, readings.length > 0 ? 'what was finished is logged' : 'nothing was finished');
+      const cut = cutShort && phrases.wasCutShortNoReadingOf(cutShort);
+      add('note', {
+        text: [phrases.probeStopped, result.why, cut].filter((t) => t !== undefined).join('; '),
+      });
+      tell(cut, readings.length > 0 ? phrases.whatWasFinishedIsLogged : phrases.nothingWasFinished);
     } catch (error) {
       setSaid((error as Error).message);
     }

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Received, Receiving } from '../../field/received.ts';
 import { nowMs } from '../../field/time.ts';
+import * as phrases from './phrases.ts';
 
 /** What listening and watching log. */
 export interface ReceivedLog {
@@ -75,7 +76,7 @@ export function useReceiving(log: ReceivedLog): {
         tell.current.deaf(why);
         setState({
           ...OFF,
-          trouble: `${why}. Begin again when it is back: the time between is logged as a gap.`,
+          trouble: phrases.beginAgainWhenItIsBack(why),
         });
       },
     });

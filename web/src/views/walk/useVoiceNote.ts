@@ -1,5 +1,6 @@
 import type { VoiceNote } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
+import * as phrases from './phrases.ts';
 
 /** A note is a few words: 20 s at 16 kbit/s are 40 kB. */
 const LONGEST_MS = 20_000;
@@ -43,7 +44,7 @@ export function useVoiceNote(onKept: (note: VoiceNote) => void): {
         if (made.state === 'recording') made.stop();
       }, LONGEST_MS);
     } catch {
-      setTrouble('No microphone, or it was refused: type the note.');
+      setTrouble(phrases.noMicrophoneOrItWasRefused);
     }
   };
   return {

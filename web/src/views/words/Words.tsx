@@ -4,6 +4,7 @@ import { useLocation } from 'react-router';
 import { Stage } from '../../components/Stage.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { anchorOfWord, WORDS } from './words.ts';
+import * as phrases from './phrases.ts';
 
 /** The instrument's words, each with one meaning and, where it is drawn, its picture. */
 export function Words() {
@@ -12,7 +13,7 @@ export function Words() {
     if (hash !== '') document.getElementById(hash.slice(1))?.scrollIntoView();
   }, [hash]);
   return (
-    <Stage title="What Urvek calls things" lead="One word, one meaning, on every stage and in every file.">
+    <Stage title={phrases.whatUrvekCallsThings} lead={phrases.oneWordOneMeaningOnEvery}>
       <div className="grid items-start gap-4 lg:grid-cols-2">
         {WORDS.map(({ about, words }) => (
           <section key={about} className="sheet px-3 py-2" aria-label={about}>

@@ -1,0 +1,6 @@
+/**
+ * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
+ * is another such file.
+ */
+export const aboutDb = (db: string): string => `about ${db} dB`;
+export const notKnown = 'not known';

@@ -1,0 +1,5 @@
+/**
+ * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
+ * is another such file.
+ */
+export const invalidRatio = (ratio: number): string => `invalid ratio: ${ratio}`;
