@@ -41,7 +41,8 @@ module.exports = {
       name: 'resolvable',
       severity: 'error',
       from: { pathNot: '\\.css$' },
-      to: { couldNotResolve: true, pathNot: '^virtual:' },
+      // What ends in ?url is the bundler's to resolve: it fails the build where it cannot.
+      to: { couldNotResolve: true, pathNot: '^virtual:|\\?url$' },
     },
   ],
   options: {

@@ -50,6 +50,7 @@ export async function writeBeaconFilm(
     mbps,
     noise,
     separationM,
+    shown = () => true,
   }: {
     readonly codes: number;
     readonly tag: number;
@@ -57,6 +58,8 @@ export async function writeBeaconFilm(
     readonly mbps: number;
     readonly noise: number;
     readonly separationM: (sequence: number) => number;
+    /** Whether the link lets a code through; a white field stands where it does not. */
+    readonly shown?: (code: number) => boolean;
   },
 ): Promise<void> {
   const tickFrames = FILM_FPS * BEACON_TICK_S;
@@ -104,7 +107,7 @@ export async function writeBeaconFilm(
     const frame = Buffer.alloc(side * side, 255);
     for (let y = 0; y < modules.size; y++)
       for (let x = 0; x < modules.size; x++)
-        if (data[y * modules.size + x]) frame[(y + QUIET) * side + x + QUIET] = 0;
+        if (shown(k) && data[y * modules.size + x]) frame[(y + QUIET) * side + x + QUIET] = 0;
     for (let n = 0; n < held; n++) child.stdin.write(frame);
   }
   child.stdin.end();

@@ -32,6 +32,7 @@ interface Timed {
 
 function detected(...args: string[]): Timed & {
   readonly spoilt: readonly Gap[];
+  readonly torn: readonly Gap[];
   readonly rises: readonly Gap[];
   readonly delayMs: number | undefined;
   readonly driftPpm: number;
@@ -49,6 +50,7 @@ function detected(...args: string[]): Timed & {
   return {
     gaps: dropouts.map(gapOf),
     spoilt: artefacts.filter((a) => a.kind === 'blocks').map(gapOf),
+    torn: artefacts.filter((a) => a.kind === 'torn frame').map(gapOf),
     rises: artefacts.filter((a) => a.kind === 'noise rise').map(gapOf),
     ms,
     delayMs: delay_s === null ? undefined : 1000 * delay_s,
@@ -187,12 +189,15 @@ function spoilt(): void {
     .map(({ fromS, toS }) => ({ fromS: Math.round(25 * fromS) / 25, toS: Math.round(25 * toS) / 25 }));
   for (const [source, noise] of FILMS)
     for (const mbps of [6, 1])
-      for (const how of ['square in grey', 'card'] as const) {
+      for (const how of ['square in grey', 'card', 'torn'] as const) {
         const target = file('spoilt.mp4');
-        writeSpoiltFilm(target, how, { source, seconds: long, gaps, mbps, noise });
-        const { gaps: lost, spoilt: told, ms } = detected(target);
+        // A frame that is torn is one.
+        const own = how === 'torn' ? gaps.map(({ fromS }) => ({ fromS, toS: fromS + 0.04 })) : gaps;
+        writeSpoiltFilm(target, how, { source, seconds: long, gaps: own, mbps, noise });
+        const { gaps: lost, spoilt: told, torn, ms } = detected(target);
+        const found = { card: lost, 'square in grey': told, torn }[how];
         console.log(
-          `${`${how}: ${source}, noise ${noise}, ${mbps} Mbit/s`.padEnd(58)} ${shown(gaps, { gaps: how === 'card' ? lost : told, ms }, 0.041)}`,
+          `${`${how}: ${source}, noise ${noise}, ${mbps} Mbit/s`.padEnd(58)} ${shown(own, { gaps: found, ms }, 0.041)}`,
         );
       }
 }

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { wcagFindings } from './support/axe.ts';
 import { useSession } from './support/session.ts';
 
 const session = useSession({ demo: false });
@@ -81,11 +82,40 @@ test('Grade trainer: two people grade clips blind; where each sets the grades, a
       const level = Math.round(1000 * (await heard())) / 1000;
       await page.key(String((gradeOf[i] as (level: number) => number)(level)));
     }
-    await page.find(`//table[@aria-label='Where each sets the grades']//th[normalize-space(.)='${person}']`);
+    await page.find(
+      `//table[@aria-label='Where each sets the grades of a voice']//th[normalize-space(.)='${person}']`,
+    );
   }
-  const rows = await page.text("//table[@aria-label='Where each sets the grades']//tbody");
+  const rows = await page.text("//table[@aria-label='Where each sets the grades of a voice']//tbody");
   expect(rows).toMatch(/Ilse.*0 to 2 %.*5 to 12 %.*25 to 50 %.*50 to 100 %.*0\.0 grades apart/s);
   expect(rows).toMatch(/Jannik.*12 to 25 %/s);
   // 12 of 14 alike, 2 of them a grade apart.
   await page.see('Ilse and Jannik: weighted kappa 0.9');
 }, 300_000);
+
+test('Grade trainer: a picture stands still where it is lost, and is kept apart from voices', async () => {
+  const { page } = session;
+  await page.open('/trainer/grades');
+  await page.fill('Who grades', 'Marit');
+  await page.choose('What is graded', 'a picture that moves');
+  await page.press('Grade 14 clips');
+  const picture = (): Promise<string> =>
+    page.driver.executeScript<string>("return document.querySelector('canvas').toDataURL()");
+  let moved = 0;
+  for (let clip = 1; clip <= 14; clip++) {
+    await page.see(`Clip ${clip} of 14`);
+    const before = await picture();
+    await page.driver.sleep(300);
+    if ((await picture()) !== before) moved++;
+    if (clip === 1) expect(await wcagFindings(page.driver)).toEqual([]);
+    await page.key('3');
+  }
+  // Two of the fourteen are black all through.
+  expect(moved).toBeGreaterThanOrEqual(6);
+  expect(moved).toBeLessThanOrEqual(12);
+  const rows = await page.text(
+    "//table[@aria-label='Where each sets the grades of a picture that moves']//tbody",
+  );
+  expect(rows).toMatch(/Marit/);
+  expect(rows).not.toMatch(/Ilse/);
+}, 200_000);

@@ -19,7 +19,7 @@ export default defineConfig({
       filename: 'serviceWorker.ts',
       injectRegister: false,
       injectManifest: {
-        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wav}'],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wav,wasm}'],
         maximumFileSizeToCacheInBytes: 5_000_000,
       },
       manifest: {

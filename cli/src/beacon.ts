@@ -2,14 +2,15 @@ import {
   beaconTrack,
   CHIRP_RATE_HZ,
   ChirpReader,
-  pictureMessageOf,
   placeAt,
+  SeenCodes,
   tagOf,
   BEACON_TICK_S,
   traceWalk,
   type BeaconTrack,
   type HeardPacket,
   type PictureMessage,
+  type SeenCode,
   type Trace,
 } from '@urvek/core';
 import { readWalkFile, type WalkFile } from '@urvek/contract';
@@ -23,14 +24,6 @@ export interface BeaconOptions {
   readonly json?: true;
   /** A walk that was saved as a file: its log says where each message was sent. */
   readonly walk?: string;
-}
-
-/** A code in the picture, as long as it was seen. */
-interface SeenCode extends PictureMessage {
-  /** When it was first seen, s of the recording. */
-  readonly atS: number;
-  readonly toS: number;
-  readonly frames: number;
 }
 
 /** Codes are looked for in frames of this size: at two fifths of the height a module is 9 px wide. */
@@ -76,13 +69,13 @@ async function heardIn(file: string): Promise<HeardPacket[]> {
   return [...heard, ...reader.end()];
 }
 
-async function seenIn(file: string): Promise<SeenCode[]> {
+async function seenIn(file: string): Promise<readonly SeenCode[]> {
   // Beside the package, not from the network.
   const wasm = createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm');
   prepareZXingModule({ overrides: { wasmBinary: readFileSync(wasm).buffer as ArrayBuffer } });
   const { width, height } = LOOKED_AT;
   const fit = `scale=${width}:${height}:force_original_aspect_ratio=decrease:flags=area,pad=${width}:${height}`;
-  const seen: SeenCode[] = [];
+  const codes = new SeenCodes();
   const pixels = new Uint8ClampedArray(4 * width * height).fill(255);
   for await (const { grey, atS } of framesOf(file, width * height, fit)) {
     for (let i = 0; i < grey.length; i++)
@@ -90,14 +83,9 @@ async function seenIn(file: string): Promise<SeenCode[]> {
     const [code] = await readBarcodes({ data: pixels, width, height, colorSpace: 'srgb' } as ImageData, {
       ...{ formats: ['QRCode'], maxNumberOfSymbols: 1, tryRotate: false, tryInvert: false },
     });
-    const message = code && pictureMessageOf(code.text);
-    if (!message) continue;
-    const last = seen.at(-1);
-    if (last?.sequence === message.sequence && last.tag === message.tag)
-      seen[seen.length - 1] = { ...last, toS: atS, frames: last.frames + 1 };
-    else seen.push({ ...message, atS, toS: atS, frames: 1 });
+    codes.push(code?.text, atS);
   }
-  return seen;
+  return codes.seen;
 }
 
 const placeOf = (trace: Trace | undefined, sequence: number) => {

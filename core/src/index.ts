@@ -1,9 +1,11 @@
 export * from './audit/audit.ts';
 export * from './audit/case/auditCase.ts';
+export * from './beacon/beaconLosses.ts';
 export * from './beacon/chirpCode.ts';
 export * from './beacon/chirpReader.ts';
 export * from './beacon/message.ts';
 export * from './beacon/pictureCode.ts';
+export * from './beacon/seenCodes.ts';
 export * from './beacon/track.ts';
 export * from './beacon/walkClock.ts';
 export type { Entered, EnteredWalk, LoggedRange, Quoted } from './audit/consistency/entered.ts';

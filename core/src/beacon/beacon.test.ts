@@ -2,11 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { seeded } from '../random/seeded.ts';
 import { CHIRP_RATE_HZ, codeOf, decode, PACKET, PACKET_S, packetOf } from './chirpCode.ts';
+import { beaconLosses } from './beaconLosses.ts';
 import { ChirpReader, type HeardPacket } from './chirpReader.ts';
 import { crc24 } from './crc24.ts';
 import { fromKnown, withChecks } from './erasure.ts';
 import { messageBytes, messageOf, MOST_SEQUENCE, MOST_TAG, tagOf } from './message.ts';
 import { pictureMessageOf, pictureText } from './pictureCode.ts';
+import { SeenCodes } from './seenCodes.ts';
 import { beaconTrack } from './track.ts';
 
 const message = fc.record({ tag: fc.nat(MOST_TAG), sequence: fc.nat(MOST_SEQUENCE) });
@@ -163,5 +165,57 @@ describe('a beacon as a whole', () => {
     expect(track?.implausible).toEqual([wrong, other]);
     expect(beaconTrack([])).toBeUndefined();
     expect(beaconTrack(read.slice(0, 2))).toMatchObject({ clock: undefined, missing: [] });
+  });
+});
+
+describe('codes that were not read', () => {
+  const FPS = 25;
+  /** A code every fifth of a second; within a loss the picture is blank, or shows what it showed before. */
+  const filmed = (seconds: number, losses: readonly { fromS: number; toS: number; frozen: boolean }[]) => {
+    const codes = new SeenCodes();
+    const textAt = (s: number): string =>
+      pictureText({ tag: 7, sequence: 2 * Math.floor(5 * s + 1e-9), separation: undefined });
+    for (let n = 0; n < seconds * FPS; n++) {
+      const s = n / FPS;
+      const loss = losses.find((l) => s >= l.fromS && s < l.toS);
+      codes.push(loss ? (loss.frozen ? textAt(loss.fromS - 1 / FPS) : undefined) : textAt(s), s);
+    }
+    return codes.seen;
+  };
+
+  test('are losses of the link, blank or frozen, placed to a code; a code passed over by itself is none', () => {
+    const loss = fc.record({
+      lasts: fc.double({ min: 0.65, max: 4, noNaN: true }),
+      frozen: fc.boolean(),
+      apart: fc.double({ min: 1, max: 5, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(loss, { maxLength: 4 }), (parts) => {
+        let atS = 2;
+        const losses = parts.map(({ lasts, frozen, apart }) => {
+          const fromS = atS + apart;
+          atS = fromS + lasts;
+          return { fromS, toS: atS, frozen };
+        });
+        const seen = filmed(atS + 3, losses);
+        const found = beaconLosses({ read: seen }, atS + 3);
+        expect(found).toHaveLength(losses.length);
+        found.forEach((f, i) => {
+          const { fromS, toS } = losses[i] as (typeof losses)[number];
+          expect(f).toMatchObject({ kind: 'beacon unread', open: false });
+          expect(Math.abs(f.fromS - fromS)).toBeLessThan(0.2 + 1.5 / FPS);
+          expect(Math.abs(f.toS - toS)).toBeLessThan(0.2 + 1.5 / FPS);
+        });
+      }),
+      { numRuns: 60 },
+    );
+    const all = filmed(10, []);
+    expect(beaconLosses({ read: all }, 10)).toEqual([]);
+    expect(beaconLosses({ read: all.filter((_, i) => i % 7 !== 3) }, 10)).toEqual([]);
+  });
+
+  test('to the end of the recording they are open; of one code nothing is told', () => {
+    expect(beaconLosses({ read: filmed(5, []) }, 8)).toMatchObject([{ open: true, toS: 8 }]);
+    expect(beaconLosses({ read: filmed(0.1, []) }, 8)).toEqual([]);
   });
 });

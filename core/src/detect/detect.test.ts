@@ -430,6 +430,36 @@ describe('pictures', () => {
     }
   });
 
+  test('a frame put together from two is torn, above or below, one of them or several in a row', () => {
+    for (const noise of [0, 5]) {
+      const frames = film(10, [], noise);
+      const torn = frames.map((f) => f.slice());
+      // Below row 50 the frame before stands; then above row 30; then four in turn, each other one.
+      const below = (n: number): void =>
+        (torn[n] as Uint8Array).set((frames[n - 1] as Uint8Array).subarray(50 * width), 50 * width);
+      const above = (n: number): void =>
+        (torn[n] as Uint8Array).set((frames[n - 1] as Uint8Array).subarray(0, 30 * width));
+      below(100);
+      above(150);
+      for (const n of [200, 202, 204]) below(n);
+      const { dropouts, artefacts } = seen(torn);
+      expect(dropouts).toEqual([]);
+      expect(artefacts).toMatchObject([
+        {
+          kind: 'torn frame',
+          fromS: 4,
+          figure: expect.stringMatching(/^1 frame whose lower 4\d % came late$/),
+        },
+        {
+          kind: 'torn frame',
+          fromS: 6,
+          figure: expect.stringMatching(/^1 frame whose upper 3\d % came late$/),
+        },
+        { kind: 'torn frame', fromS: 8, figure: expect.stringMatching(/^3 frames whose lower/) },
+      ]);
+    }
+  });
+
   test('nothing is spoilt in a film that goes on, cuts included', () => {
     const frames = film(12, [], 4);
     const other = film(12, [], 5).map((f) => f.map((g) => 255 - g));

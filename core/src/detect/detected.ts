@@ -1,5 +1,13 @@
 /** What is lost, so that nothing comes through. */
-export const DROPOUT_KINDS = ['loss', 'silence', 'freeze', 'black', 'one colour', 'cut to a still'] as const;
+export const DROPOUT_KINDS = [
+  'loss',
+  'silence',
+  'freeze',
+  'black',
+  'one colour',
+  'cut to a still',
+  'beacon unread',
+] as const;
 export type DropoutKind = (typeof DROPOUT_KINDS)[number];
 
 /** What is worse than it was sent, though something comes through. */
@@ -10,6 +18,7 @@ export const ARTEFACT_KINDS = [
   'channel missing',
   'noise rise',
   'repeated frame',
+  'torn frame',
   'blocks',
 ] as const;
 export type ArtefactKind = (typeof ARTEFACT_KINDS)[number];

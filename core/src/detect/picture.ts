@@ -1,4 +1,5 @@
 import { FilledParts } from './filledParts.ts';
+import { TornFrames } from './tornFrames.ts';
 import { countOf } from '../quantity/plural.ts';
 import { median } from '../numeric/median.ts';
 import {
@@ -65,7 +66,7 @@ const toldOf = ({
 
 /**
  * Finds frozen, black and blank pictures and cuts to a still one, by frame time; and single repeated
- * frames, and parts filled with one grey. Streaming; memory does not grow.
+ * frames, torn ones, and parts filled with one grey. Streaming; memory does not grow.
  */
 export class PictureDetector {
   private last: Uint8Array | undefined;
@@ -91,6 +92,7 @@ export class PictureDetector {
   /** The last cut that the film has not gone on from. */
   private cutS: number | undefined;
   private readonly parts = new FilledParts();
+  private readonly torn = new TornFrames();
   private readonly dropouts: Detected<DropoutKind>[] = [];
   private readonly artefacts: Detected<ArtefactKind>[] = [];
   private readonly options: PictureOptions;
@@ -113,8 +115,10 @@ export class PictureDetector {
     this.changed = this.last && change;
     const kind = blankOf(grey) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
     if (change > CUT * (this.usualKnown ?? Infinity)) this.cutS = atS;
-    if (this.last && kind === undefined) this.parts.push(grey, this.last, atS, atS + this.frameS);
-    else this.parts.whole();
+    const { last, frameS } = this;
+    for (const watch of [this.parts, this.torn])
+      if (last && kind === undefined) watch.push(grey, last, atS, atS + frameS);
+      else watch.whole();
     this.follow(kind, change, atS);
     this.last = grey.slice();
     this.lastS = atS;
@@ -189,7 +193,9 @@ export class PictureDetector {
       frames: this.frames,
       durationS: this.frames === 0 ? 0 : this.lastS + this.frameS,
       dropouts: this.dropouts,
-      artefacts: [...this.artefacts, ...this.parts.end()].sort((a, b) => a.fromS - b.fromS),
+      artefacts: [...this.artefacts, ...this.parts.end(), ...this.torn.end()].sort(
+        (a, b) => a.fromS - b.fromS,
+      ),
       thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
       tooStill: this.usual.length >= LEARN_FRAMES && this.usualKnown === undefined,
     };

@@ -55,6 +55,8 @@ export function createApp({
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
+          // The reader of the beacon's codes is compiled to WebAssembly.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           mediaSrc: ["'self'", 'data:', 'blob:'],

@@ -6,6 +6,8 @@ const FACT = 'graders';
 /** How somebody graded clips on this device. */
 export interface Grader {
   readonly person: string;
+  /** What was graded; absent in what was kept before there was more than speech. */
+  readonly clips?: string;
   readonly atMs: number;
   readonly graded: readonly Graded[];
 }
@@ -15,10 +17,10 @@ export async function graders(): Promise<readonly Grader[]> {
   return fact ? (JSON.parse(fact.value) as Grader[]) : [];
 }
 
-/** The newest of each person is kept. */
+/** The newest of each person and kind of clip is kept. */
 export async function keepGrader(grader: Grader): Promise<void> {
   await fieldLog.transaction('rw', fieldLog.facts, async () => {
-    const others = (await graders()).filter((g) => g.person !== grader.person);
+    const others = (await graders()).filter((g) => g.person !== grader.person || g.clips !== grader.clips);
     await fieldLog.facts.put({ name: FACT, value: JSON.stringify([...others, grader]) });
   });
 }

@@ -7,6 +7,7 @@ import {
   SoundDetector,
   type HeardPacket,
   type PictureFound,
+  type SeenCode,
   type SentSignal,
   type SoundFound,
 } from '@urvek/core';
@@ -25,6 +26,8 @@ import {
   type StreamTargetChunk,
   WavOutputFormat,
 } from 'mediabunny';
+import { codesInPicture } from './codesInPicture.ts';
+import { Turnstile } from './turnstile.ts';
 import * as phrases from './phrases.ts';
 
 export interface LookedFor {
@@ -43,7 +46,12 @@ type Told = (share: number) => void;
 /** Progress is told this often, s of the recording. */
 const TELL_EVERY_S = 2;
 
+const gate = new Turnstile();
+
 const api = {
+  /** Rests where it is, and goes on from there. */
+  hold: () => gate.hold(),
+  goOn: () => gate.goOn(),
   /** Looks for losses in a file, decoded by this browser piece by piece; the page ends it by ending the worker. */
   async find(file: File, { signal, picture }: LookedFor, told: Told): Promise<FoundInFile> {
     const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
@@ -87,6 +95,20 @@ const api = {
     await conversion.execute();
     return [...heard, ...reader.end()];
   },
+  /**
+   * Reads the codes of a beacon in the picture of a file, and how long it is, s.
+   * @throws Error where it has none that can be read
+   */
+  async codes(
+    file: File,
+    told: Told,
+  ): Promise<{ readonly seen: readonly SeenCode[]; readonly seconds: number }> {
+    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+    const track = await input.getPrimaryVideoTrack();
+    if (!track) throw new Error(phrases.itHasNoPicture);
+    if (!(await track.canDecode())) throw new Error(phrases.thisBrowserCannotDecodeThe('picture'));
+    return { seen: await codesInPicture(track, { told, gate }), seconds: await track.computeDuration() };
+  },
 };
 
 /** Of the head of such a file, bytes: samples of two bytes follow. */
@@ -96,7 +118,8 @@ const WAV_HEAD = 44;
 function samplesTo(take: (samples: Float32Array) => void): WritableStream<StreamTargetChunk> {
   let [at, odd] = [WAV_HEAD, new Uint8Array(0)];
   return new WritableStream({
-    write: ({ data, position }) => {
+    write: async ({ data, position }) => {
+      await gate.pass();
       const skip = at - position;
       if (skip < 0) throw new Error(phrases.samplesWereLeftOutBeforeByte(position));
       if (skip >= data.length) return;
@@ -115,6 +138,7 @@ async function inSound(track: InputAudioTrack, signal: SentSignal, told: Told): 
   let detector: SoundDetector | undefined;
   let toldS = 0;
   for await (const sample of new AudioSampleSink(track).samples()) {
+    await gate.pass();
     detector ??= new SoundDetector({ rateHz: sample.sampleRate, channels: sample.numberOfChannels, signal });
     detector.push(
       Array.from({ length: sample.numberOfChannels }, (_, planeIndex) => {
@@ -142,6 +166,7 @@ async function inPicture(track: InputVideoTrack, told: Told): Promise<PictureFou
     fit: 'fill',
     poolSize: 2,
   }).canvases()) {
+    await gate.pass();
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
     detector.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), timestamp);
     if (timestamp - toldS > TELL_EVERY_S) told((toldS = timestamp) / seconds);

@@ -58,9 +58,11 @@ export const forTheFilmCaptionsChaptersCuts = 'For the film: captions, chapters,
 export const frame = (frame: number): string => `, frame ${frame}`;
 export const frameBack = 'Frame back';
 export const frameOn = 'Frame on';
+export const goOn = 'Go on';
 export const goToAClapOrA = 'Go to a clap or a clock in both.';
 export const goToAMomentAtWhich = 'Go to a moment at which the film shows a clock.';
 export const goToTheMomentAtWhich = 'Go to the moment at which it begins first: the log counts from there.';
+export const hold = 'Hold';
 export const itWasJoinedTo = 'It was joined to ';
 export const itsFramesCannotBeToldApart =
   'its frames cannot be told apart here: it is stepped by hundredths of a second';

@@ -3,7 +3,7 @@ import * as Comlink from 'comlink';
 import { useState } from 'react';
 import type { DetectWorker, LookedFor } from '../../workers/detect.worker.ts';
 import type { Reel } from './reel.ts';
-import { useThread, type Thread } from './useThread.ts';
+import { useThread, type ThreadState } from './useThread.ts';
 import * as phrases from './phrases.ts';
 
 /** What was found in a reel, on the recording's clock. */
@@ -15,7 +15,8 @@ export interface FoundInReel {
   readonly asked: readonly string[];
 }
 
-export interface Detecting extends Pick<Thread, 'share' | 'error' | 'cancel'> {
+export interface Detecting {
+  readonly thread: ThreadState;
   readonly found: FoundInReel | undefined;
   readonly find: (wanted: LookedFor) => void;
 }
@@ -39,7 +40,7 @@ const askedText = (name: string, value: number): string => ASKED[name]?.(value) 
 
 /** Looks through the files of a reel. */
 export function useDetector(reel: Reel): Detecting {
-  const { share, error, start, cancel } = useThread();
+  const { start, ...thread } = useThread();
   const [found, setFound] = useState<FoundInReel>();
   const find = (wanted: LookedFor): void => {
     setFound(undefined);
@@ -65,5 +66,5 @@ export function useDetector(reel: Reel): Detecting {
       setFound({ ...all, notes: [...notes], asked: [...asked] });
     });
   };
-  return { share, found, error, find, cancel };
+  return { thread, found, find };
 }

@@ -1,4 +1,6 @@
+import * as Comlink from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { DetectWorker } from '../../workers/detect.worker.ts';
 
 export interface Thread {
   /** Share that was done; undefined: nothing goes on. */
@@ -7,23 +9,39 @@ export interface Thread {
   /** Ends what goes on, and begins this in a worker of its own; progress is told as a share. */
   readonly start: (work: (worker: Worker, told: (share: number) => void) => Promise<void>) => void;
   readonly cancel: () => void;
+  /** It rests where it is. */
+  readonly held: boolean;
+  readonly hold: (held: boolean) => void;
 }
+
+/** What a person sees and steers of it. */
+export type ThreadState = Omit<Thread, 'start'>;
 
 /** Long work on a recording, in a worker; cancelled by ending it. */
 export function useThread(): Thread {
   const worker = useRef<Worker>(undefined);
   const [share, setShare] = useState<number>();
+  const [held, setHeld] = useState(false);
   const [error, setError] = useState<Error>();
   const cancel = useCallback(() => {
     worker.current?.terminate();
     worker.current = undefined;
     setShare(undefined);
+    setHeld(false);
   }, []);
   useEffect(() => cancel, [cancel]);
   return {
     share,
     error,
     cancel,
+    held,
+    hold: (rest) => {
+      const own = worker.current;
+      if (!own) return;
+      setHeld(rest);
+      const thread = Comlink.wrap<DetectWorker>(own);
+      void (rest ? thread.hold() : thread.goOn());
+    },
     start: (work) => {
       cancel();
       setError(undefined);

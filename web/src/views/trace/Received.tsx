@@ -3,9 +3,11 @@ import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Trouble } from '../../components/States.tsx';
 import { FindLosses } from '../film/FindLosses.tsx';
+import { ProposedLosses, type Proposing } from '../film/ProposedLosses.tsx';
 import { PickReel } from '../film/PickReel.tsx';
 import type { Reel } from '../film/reel.ts';
 import { ReceivedClockForm } from './ReceivedClockForm.tsx';
+import type { ReadBeacon } from './useBeaconReading.ts';
 import { useWriting } from './useWriting.ts';
 import * as phrases from './phrases.ts';
 
@@ -15,7 +17,8 @@ import * as phrases from './phrases.ts';
  */
 export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS: number) => void }) {
   const [reel, setReel] = useState<Reel>();
-  const [clock, setClock] = useState<ReceivedClock>();
+  const [placed, setPlaced] = useState<{ clock: ReceivedClock; beacon: ReadBeacon | undefined }>();
+  const clock = placed?.clock;
   const [error, setError] = useState<Error>();
   const writing = useWriting(finding);
   const { begin, endS, noticed } = finding.trace;
@@ -43,6 +46,15 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
         (cause: unknown) => setError(cause as Error),
       );
   };
+  const proposingOn = (on: ReceivedClock): Proposing => ({
+    fromS: recordedAtS(on, begin.time.walkS),
+    toS: recordedAtS(on, endS),
+    onLook: (s) => onLook(sentAtS(on, s)),
+    onAccept: take,
+    known: noticed
+      .filter((s) => s.state === 'lost')
+      .map((s) => ({ fromS: recordedAtS(on, s.fromS), toS: recordedAtS(on, s.toS) })),
+  });
   return (
     <div className="grid gap-3">
       <p>
@@ -52,25 +64,26 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
           className="btn btn-quiet"
           onClick={() => {
             setReel(undefined);
-            setClock(undefined);
+            setPlaced(undefined);
           }}
         >
           {phrases.anotherOne}
         </button>
       </p>
-      <ReceivedClockForm reel={reel} walkId={finding.walkId} clock={clock} onClock={setClock} />
+      <ReceivedClockForm
+        reel={reel}
+        walkId={finding.walkId}
+        clock={clock}
+        onClock={(at, beacon) => setPlaced({ clock: at, beacon })}
+      />
       {error && <Trouble error={error} />}
       {clock ? (
-        <FindLosses
-          reel={reel}
-          fromS={recordedAtS(clock, begin.time.walkS)}
-          toS={recordedAtS(clock, endS)}
-          onLook={(s) => onLook(sentAtS(clock, s))}
-          onAccept={take}
-          known={noticed
-            .filter((s) => s.state === 'lost')
-            .map((s) => ({ fromS: recordedAtS(clock, s.fromS), toS: recordedAtS(clock, s.toS) }))}
-        />
+        <>
+          {placed.beacon && placed.beacon.of === 'picture' && (
+            <ProposedLosses {...proposingOn(clock)} key={clock.laterS} found={placed.beacon.losses} />
+          )}
+          <FindLosses reel={reel} {...proposingOn(clock)} />
+        </>
       ) : (
         <p className="text-faint">{phrases.placeItOnTheWalksClock}</p>
       )}

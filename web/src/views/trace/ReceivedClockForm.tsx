@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import type { Reel } from '../film/reel.ts';
+import { ThreadBar } from '../film/ThreadBar.tsx';
 import { useBeaconReading, type ReadBeacon } from './useBeaconReading.ts';
 import * as phrases from './phrases.ts';
 
@@ -16,30 +17,31 @@ export function ReceivedClockForm({
   reel: Reel;
   walkId: string;
   clock: ReceivedClock | undefined;
-  onClock: (clock: ReceivedClock | undefined) => void;
+  /** With what its beacon tells of losses, where that placed it. */
+  onClock: (clock: ReceivedClock, beacon?: ReadBeacon) => void;
 }) {
   const [beacon, setBeacon] = useState<ReadBeacon>();
   const [there, setThere] = useState('');
   const [here, setHere] = useState('');
-  const { share, error, read, cancel } = useBeaconReading(reel, walkId, (found) => {
+  const { thread, read } = useBeaconReading(reel, walkId, (found) => {
     setBeacon(found);
-    onClock(found.clock);
+    onClock(found.clock, found);
   });
   const [recordingS, walkS] = [secondsOf(there), secondsOf(here)];
   return (
     <div className="grid gap-2" role="group" aria-label={phrases.whereItStandsOnTheWalks}>
       <div className="flex flex-wrap items-end gap-3">
-        {share === undefined ? (
-          <button type="button" className="btn" onClick={read}>
-            {phrases.readTheBeaconInItsSound}
-          </button>
-        ) : (
+        {thread.share === undefined ? (
           <>
-            <progress className="w-40 self-center" value={share} aria-label={phrases.read} />
-            <button type="button" className="btn" onClick={cancel}>
-              {phrases.cancel}
+            <button type="button" className="btn" onClick={() => read('sound')}>
+              {phrases.readTheBeaconInItsSound}
+            </button>
+            <button type="button" className="btn" onClick={() => read('picture')}>
+              {phrases.readTheBeaconInItsPicture}
             </button>
           </>
+        ) : (
+          <ThreadBar {...thread} label={phrases.read} />
         )}
         <span className="self-center text-faint">{phrases.orAMomentThatBothHave}</span>
         <Field
@@ -68,12 +70,16 @@ export function ReceivedClockForm({
           {phrases.placeItThere}
         </button>
       </div>
-      {error && <Trouble error={error} />}
+      {thread.error && <Trouble error={thread.error} />}
       {clock && (
         <p role="status" data-placed>
           {phrases.theWalks000IsAt(
             beacon
-              ? phrases.placedByOfItsBeaconMissing(beacon.read, plural(beacon.read, 'packet'), beacon.missing)
+              ? phrases.placedByOfItsBeaconMissing(
+                  beacon.read,
+                  plural(beacon.read, beacon.of === 'sound' ? 'packet' : 'code'),
+                  beacon.missing,
+                )
               : phrases.placedByAMomentThatBoth,
           )}
           <span className="figure">{clock.laterS.toFixed(3)} s</span>

@@ -181,6 +181,7 @@ export const ms = (part: string): string => `${part} ms`;
 export const nameOfThePlace = 'Name of the place';
 export const nameText = 'Name';
 export const next = 'Next ';
+export const noBeaconInItsPicture = 'No beacon was read in its picture.';
 export const noBeaconWasReadInIts = 'No beacon was read in its sound.';
 export const noColumn = 'no column';
 export const noConnection = 'no connection';
@@ -204,8 +205,8 @@ export const ofText3 = (hits: number | undefined, presses: number | undefined): 
 export const ofTheRecording = ' of the recording';
 export const ofTheWayOut = ' of the way out';
 export const onTheAverage = ' on the average.';
-export const onlyOfItsPacketsWereRead = (readCount: number): string =>
-  `Only ${readCount} of its packets were read: three are needed to tell the clock.`;
+export const onlyOfItsMessagesWereRead = (readCount: number): string =>
+  `Only ${readCount} of its messages were read: three are needed to tell the clock.`;
 export const or = ', or ';
 export const orAMomentThatBothHave = 'or a moment that both have:';
 export const outOfReachComingIn = 'out of reach, coming in';
@@ -239,6 +240,7 @@ export const rangesAreStatedIn = 'Ranges are stated in ';
 export const reaction = 'Reaction';
 export const read = 'Read';
 export const readBack = 'read back';
+export const readTheBeaconInItsPicture = 'Read the beacon in its picture';
 export const readTheBeaconInItsSound = 'Read the beacon in its sound';
 export const readingOfAnInstrument = 'reading of an instrument';
 export const readingsFromAFile = 'Readings from a file';

@@ -1,29 +1,50 @@
-import { beaconTrack, tagOf, type HeardPacket, type ReceivedClock } from '@urvek/core';
+import {
+  beaconLosses,
+  beaconTrack,
+  tagOf,
+  type BeaconTrack,
+  type Detected,
+  type DropoutKind,
+  type HeardPacket,
+  type ReceivedClock,
+  type SeenCode,
+} from '@urvek/core';
 import * as Comlink from 'comlink';
 import type { DetectWorker } from '../../workers/detect.worker.ts';
 import type { Reel } from '../film/reel.ts';
-import { useThread, type Thread } from '../film/useThread.ts';
+import { useThread, type ThreadState } from '../film/useThread.ts';
 import * as phrases from './phrases.ts';
 
-export interface BeaconReading extends Pick<Thread, 'share' | 'error' | 'cancel'> {
-  readonly read: () => void;
+/** Which beacon is read: packets in the sound, or codes in the picture. */
+export type BeaconIn = 'sound' | 'picture';
+
+export interface BeaconReading {
+  readonly thread: ThreadState;
+  readonly read: (from: BeaconIn) => void;
 }
 
-/** What a recording's beacon says of its clock. */
+/** What a recording's beacon says of its clock, and where codes that were sent were not read. */
 export interface ReadBeacon {
   readonly clock: ReceivedClock;
+  readonly of: BeaconIn;
   readonly read: number;
   readonly missing: number;
+  readonly losses: readonly Detected<DropoutKind>[];
 }
 
-/** The clock by the packets of this walk. @throws Error that says why there is none */
-function clockBy(packets: readonly HeardPacket[], walkId: string): ReadBeacon {
-  const track = beaconTrack(packets);
-  if (!track) throw new Error(phrases.noBeaconWasReadInIts);
+/** The beacon of this walk. @throws Error that says why there is none */
+function trackOf<R extends HeardPacket | SeenCode>(
+  all: readonly R[],
+  walkId: string,
+  from: BeaconIn,
+): BeaconTrack<R> & { readonly clock: ReceivedClock } {
+  const track = beaconTrack(all);
+  if (!track) throw new Error(from === 'sound' ? phrases.noBeaconWasReadInIts : phrases.noBeaconInItsPicture);
   if (track.tag !== tagOf(walkId))
     throw new Error(phrases.itsBeaconIsOfAnotherWalk(track.tag, tagOf(walkId)));
-  if (!track.clock) throw new Error(phrases.onlyOfItsPacketsWereRead(track.read.length));
-  return { clock: track.clock, read: track.read.length, missing: track.missing.length };
+  const { clock } = track;
+  if (!clock) throw new Error(phrases.onlyOfItsMessagesWereRead(track.read.length));
+  return { ...track, clock };
 }
 
 /** Reads the beacon of a recording. */
@@ -32,19 +53,41 @@ export function useBeaconReading(
   walkId: string,
   onRead: (read: ReadBeacon) => void,
 ): BeaconReading {
-  const { share, error, start, cancel } = useThread();
-  const read = (): void =>
+  const { start, ...thread } = useThread();
+  const inSound = async (reader: Comlink.Remote<DetectWorker>, told: (share: number) => void) => {
+    const all: HeardPacket[] = [];
+    for (const [i, { file, beginsS }] of reel.entries()) {
+      const packets = await named(file, reader.packets(file, toldOfFile(i, told)));
+      all.push(...packets.map((p) => ({ ...p, atS: p.atS + beginsS })));
+    }
+    const { clock, read, missing } = trackOf(all, walkId, 'sound');
+    return { clock, of: 'sound' as const, read: read.length, missing: missing.length, losses: [] };
+  };
+  const inPicture = async (reader: Comlink.Remote<DetectWorker>, told: (share: number) => void) => {
+    const all: SeenCode[] = [];
+    let endS = 0;
+    for (const [i, { file, beginsS }] of reel.entries()) {
+      const { seen, seconds } = await named(file, reader.codes(file, toldOfFile(i, told)));
+      all.push(...seen.map((c) => ({ ...c, atS: c.atS + beginsS, toS: c.toS + beginsS })));
+      endS = beginsS + seconds;
+    }
+    const track = trackOf(all, walkId, 'picture');
+    const losses = beaconLosses(track, endS);
+    const { clock, read, missing } = track;
+    return { clock, of: 'picture' as const, read: read.length, missing: missing.length, losses };
+  };
+  const toldOfFile = (i: number, told: (share: number) => void) =>
+    Comlink.proxy((s: number) => told((i + s) / reel.length));
+  const read = (from: BeaconIn): void =>
     start(async (worker, told) => {
       const reader = Comlink.wrap<DetectWorker>(worker);
-      const all: HeardPacket[] = [];
-      for (const [i, { file, beginsS }] of reel.entries()) {
-        const toldOfFile = Comlink.proxy((s: number) => told((i + s) / reel.length));
-        const heard = await reader.packets(file, toldOfFile).catch((cause: unknown) => {
-          throw new Error(`${file.name}: ${(cause as Error).message}.`, { cause });
-        });
-        all.push(...heard.map((p) => ({ ...p, atS: p.atS + beginsS })));
-      }
-      onRead(clockBy(all, walkId));
+      onRead(await (from === 'sound' ? inSound(reader, told) : inPicture(reader, told)));
     });
-  return { share, error, read, cancel };
+  return { thread, read };
 }
+
+/** Trouble with a file names it. */
+const named = <T>(file: File, reading: Promise<T>): Promise<T> =>
+  reading.catch((cause: unknown) => {
+    throw new Error(`${file.name}: ${(cause as Error).message}.`, { cause });
+  });

@@ -1,5 +1,7 @@
 import { GRADES, gradersAgreement, gradingOf, type Graded, type GradeThreshold } from '@urvek/core';
 import type { Grader } from '../../field/graders.ts';
+import type { ClipKind } from './clip.ts';
+import { CLIPS_SAID } from './clipsSaid.ts';
 import * as phrases from './phrases.ts';
 
 const share = (level: number): string => `${Math.round(100 * level)} %`;
@@ -26,15 +28,16 @@ function pairsOf(a: readonly Graded[], b: readonly Graded[]) {
 }
 
 /** What was learned of each person on this device, and how far they agree. */
-export function GradersTable({ graders }: { graders: readonly Grader[] }) {
+export function GradersTable({ of, graders }: { of: ClipKind; graders: readonly Grader[] }) {
   const below = GRADES.toSorted((a, b) => b - a).slice(0, -1);
   const couples = graders.flatMap((a, i) => graders.slice(i + 1).map((b) => [a, b] as const));
   return (
-    <section className="sheet mt-3 max-w-4xl p-4" aria-label={phrases.gradersOnThisDevice}>
-      <table className="w-full text-base" aria-label={phrases.whereEachSetsTheGrades}>
+    <section className="sheet mt-3 max-w-4xl p-4" aria-label={phrases.gradersOf(CLIPS_SAID[of])}>
+      <h2>{phrases.gradersOf(CLIPS_SAID[of])}</h2>
+      <table className="w-full text-base" aria-label={phrases.whereEachSetsTheGradesOf(CLIPS_SAID[of])}>
         <thead>
           <tr className="border-b border-ink text-left">
-            <th scope="col">{phrases.shareOfSpeechLostGradedBelow}</th>
+            <th scope="col">{phrases.shareLostGradedBelow}</th>
             {below.map((g) => (
               <th scope="col" key={g} className="text-right">
                 {g}

@@ -1,17 +1,26 @@
 import { GRADES, kindOf, type Grade, type Graded } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
 import { Trouble } from '../../components/States.tsx';
-import { playClip } from './clip.ts';
+import type { ClipKind, PlayingClip } from './clip.ts';
+import { PICTURE, playPicture } from './pictureClip.ts';
+import { playSound } from './soundClip.ts';
 import * as phrases from './phrases.ts';
 
-const WORDS = kindOf('microphone').words;
+/** By the words of the kind of product whose signal it is. */
+const WORDS = {
+  speech: kindOf('microphone').words,
+  sound: kindOf('speaker').words,
+  picture: kindOf('video-link').words,
+} as const;
 
 /** Clips one after the other, graded without being told what is lost of them. */
 export function GradingClips({
+  of,
   levels,
   onDone,
   onStop,
 }: {
+  of: ClipKind;
   levels: readonly number[];
   onDone: (graded: readonly Graded[]) => void;
   onStop: () => void;
@@ -19,20 +28,25 @@ export function GradingClips({
   const [graded, setGraded] = useState<readonly Graded[]>([]);
   const [error, setError] = useState<Error>();
   const level = levels[graded.length];
-  const playing = useRef<{ stop(): void }>(undefined);
+  const playing = useRef<PlayingClip>(undefined);
+  const canvas = useRef<HTMLCanvasElement>(null);
   const play = useRef<() => void>(() => undefined);
   useEffect(() => {
     play.current = () => {
       playing.current?.stop();
       if (level === undefined) return;
-      playClip(level).then(
+      if (of === 'picture') {
+        if (canvas.current) playing.current = playPicture(canvas.current, level);
+        return;
+      }
+      playSound(of, level).then(
         (clip) => (playing.current = clip),
         () => setError(new Error(phrases.thisBrowserPlaysNoSoundNothing)),
       );
     };
     play.current();
     return () => playing.current?.stop();
-  }, [level, graded.length]);
+  }, [of, level, graded.length]);
   const grade = (given: Grade): void => {
     if (level === undefined) return;
     const all = [...graded, { level, grade: given }];
@@ -55,6 +69,15 @@ export function GradingClips({
     <section aria-label={phrases.grading} className="sheet max-w-2xl p-4">
       <p role="status">{phrases.clipOfGradeItByA(graded.length + 1, levels.length)}</p>
       {error && <Trouble error={error} />}
+      {of === 'picture' && (
+        <canvas
+          ref={canvas}
+          {...PICTURE}
+          className="mt-2 w-full border border-ink"
+          role="img"
+          aria-label={phrases.thePictureToGrade}
+        />
+      )}
       <div className="mt-2 grid grid-cols-5 gap-2" role="group" aria-label={phrases.grade}>
         {GRADES.toSorted((a, b) => b - a).map((g) => (
           <button
@@ -64,13 +87,13 @@ export function GradingClips({
             onClick={() => grade(g)}
           >
             <span className="figure text-xl">{g}</span>
-            <span className="text-[0.87rem]">{WORDS[g]}</span>
+            <span className="text-[0.87rem]">{WORDS[of][g]}</span>
           </button>
         ))}
       </div>
       <div className="mt-2 flex gap-2">
         <button type="button" className="btn" onClick={() => play.current()}>
-          {phrases.hearItAgain}
+          {of === 'picture' ? phrases.seeItAgain : phrases.hearItAgain}
         </button>
         <button type="button" className="btn" onClick={onStop}>
           {phrases.stopWithoutKeeping}

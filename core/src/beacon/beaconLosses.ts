@@ -1,0 +1,38 @@
+import { certaintyOf, type Detected, type DropoutKind } from '../detect/detected.ts';
+import { median } from '../numeric/median.ts';
+import { countOf } from '../quantity/plural.ts';
+import { BEACON_TICK_S } from './message.ts';
+import type { BeaconTrack } from './track.ts';
+import type { SeenCode } from './seenCodes.ts';
+
+/** One code is passed over now and then, by a rolling shutter or a key frame; so many in a row are a loss. */
+const LEAST_IN_A_ROW = 2;
+
+/**
+ * Stretches in which no new code was read, though codes were being sent: from when the next one should have come to
+ * when one did. A code that stands is a frozen picture: it is lost from when the next should have come.
+ * @param endS of the recording
+ */
+export function beaconLosses(
+  { read }: Pick<BeaconTrack<SeenCode>, 'read'>,
+  endS: number,
+): Detected<DropoutKind>[] {
+  const steps = read.slice(1).map((r, i) => r.sequence - (read[i] as SeenCode).sequence);
+  const stepS = steps.length === 0 ? 0 : BEACON_TICK_S * median(steps);
+  if (stepS <= 0) return [];
+  return read.flatMap((r, i): Detected<DropoutKind>[] => {
+    const next = read[i + 1];
+    const [dueS, cameS] = [r.atS + stepS, next?.atS ?? endS];
+    const missed = Math.round((cameS - dueS) / stepS);
+    return missed < LEAST_IN_A_ROW
+      ? []
+      : [
+          {
+            kind: 'beacon unread',
+            ...{ fromS: dueS, toS: cameS, open: next === undefined },
+            certainty: certaintyOf(missed, 1),
+            figure: `${countOf(missed, 'code')} in a row not read${r.toS > dueS ? ', the one before stood' : ''}`,
+          },
+        ];
+  });
+}
