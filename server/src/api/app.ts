@@ -8,6 +8,7 @@ import { onlyWithKey, type ProgramOf } from './key.ts';
 import { onlyFromHere } from './guard.ts';
 import { NotFound } from '../storage/port.ts';
 import { foreseenBy } from './foreseen.ts';
+import { stageParts } from './stageParts.ts';
 import { problemHandler } from './problems.ts';
 import { probeRouter } from '../probe/router.ts';
 import { apiRouter } from './router.ts';
@@ -77,6 +78,7 @@ export function createApp({
   app.use('/api/probe', probeRouter(parts.desk));
   app.use('/api', apiRouter(parts));
   if (webRoot !== undefined) {
+    const partsOf = stageParts(webRoot);
     app.use(
       // As the build compressed them, for whom that is no trouble.
       expressStaticGzip(webRoot, {
@@ -95,7 +97,7 @@ export function createApp({
     app.get('/{*path}', (request, response, next) => {
       // A part of a page that is not here is not the page.
       if (/\.[a-z0-9]+$/i.test(request.path)) return next(new NotFound(`nothing at ${request.path}`));
-      const foreseen = foreseenBy(request.path, (id) => parts.answers.has(id));
+      const foreseen = [...foreseenBy(request.path, (id) => parts.answers.has(id)), ...partsOf(request.path)];
       if (foreseen.length > 0) response.set('Link', foreseen.join(', '));
       response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));
       return undefined;

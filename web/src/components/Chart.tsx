@@ -1,8 +1,9 @@
 import { writeTable } from '@urvek/core';
-import type { EChartsCoreOption, ECharts } from 'echarts/core';
-import { useEffect, useRef } from 'react';
+import type { EChartsCoreOption } from 'echarts/core';
+import { useRef } from 'react';
 import { download, svgToPng } from '../state/download.ts';
 import { ChartFigures, type ChartTable } from './ChartFigures.tsx';
+import { useDrawnChart } from './useDrawnChart.ts';
 import * as phrases from './phrases.ts';
 
 export interface ChartProps {
@@ -14,36 +15,10 @@ export interface ChartProps {
   readonly onPoint?: (data: unknown) => void;
 }
 
-/** A chart; its library is loaded when the first one is shown. */
+/** A chart; drawn once it is near the view. */
 export function Chart({ option, label, height = 260, table, onPoint }: ChartProps) {
   const place = useRef<HTMLDivElement>(null);
-  const chart = useRef<ECharts>(undefined);
-  const pointed = useRef(onPoint);
-  useEffect(() => {
-    pointed.current = onPoint;
-  });
-  useEffect(() => {
-    let dispose = (): void => {};
-    let gone = false;
-    void import('./echarts.ts').then(({ echarts }) => {
-      if (gone || !place.current) return;
-      const made = echarts.init(place.current, undefined, { renderer: 'svg' });
-      made.setOption(option);
-      made.on('click', ({ data }) => pointed.current?.(data));
-      chart.current = made;
-      const observer = new ResizeObserver(() => made.resize());
-      observer.observe(place.current);
-      dispose = () => {
-        observer.disconnect();
-        made.dispose();
-        chart.current = undefined;
-      };
-    });
-    return () => {
-      gone = true;
-      dispose();
-    };
-  }, [option]);
+  const chart = useDrawnChart(place, option, onPoint);
   const svg = (): string => chart.current?.renderToSVGString() ?? '';
   return (
     <figure>

@@ -4,6 +4,7 @@ import { useMemo, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { isShutOut } from '../api/client.ts';
 import { useWorkspace, type Workspace } from '../api/study.ts';
+import { Later } from './Later.tsx';
 import { Loading, Trouble } from './States.tsx';
 import * as phrases from './phrases.ts';
 
@@ -52,7 +53,9 @@ export function WithWorkspace({
           {phrases.thisDeviceReadsItsOwnWalks(withheld)}
         </p>
       )}
-      {children({ id, comparison: shown, walks: rows, settling, of, madeFrom, sealed })}
+      <Later waiting={<Loading what={phrases.theComparison} />}>
+        {() => children({ id, comparison: shown, walks: rows, settling, of, madeFrom, sealed })}
+      </Later>
     </>
   );
 }

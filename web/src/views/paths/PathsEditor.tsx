@@ -2,6 +2,7 @@ import { pathSchema } from '@urvek/contract';
 import type { SetupPath } from '@urvek/study';
 import { Plus } from 'lucide-react';
 import { useFieldArray } from 'react-hook-form';
+import { Later } from '../../components/Later.tsx';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { SaveBar } from '../../components/SaveBar.tsx';
@@ -82,20 +83,24 @@ export function PathsEditor(workspace: Ready) {
             selected={path.id}
             onSelect={select}
           />
-          <PathCard
-            // New when the form is set back: a field that nobody stated would keep what was typed.
-            key={paths.fields[at]?.key}
-            form={form}
-            index={at}
-            workspace={workspace}
-            onRemove={() => {
-              paths.remove(at);
-              select(undefined);
-            }}
-          />
+          <Later>
+            {() => (
+              <PathCard
+                // New when the form is set back: a field that nobody stated would keep what was typed.
+                key={paths.fields[at]?.key}
+                form={form}
+                index={at}
+                workspace={workspace}
+                onRemove={() => {
+                  paths.remove(at);
+                  select(undefined);
+                }}
+              />
+            )}
+          </Later>
         </>
       )}
-      <OnAir form={form} />
+      <Later>{() => <OnAir form={form} />}</Later>
       <SaveBar what={phrases.paths2} {...bar} />
     </Stage>
   );

@@ -2,6 +2,7 @@ import { planSchema, type Setup } from '@urvek/contract';
 import { isSealed, planState, seal } from '@urvek/study';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { Later } from '../../components/Later.tsx';
 import { BoardToCome } from '../../components/BoardToCome.tsx';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
@@ -86,7 +87,7 @@ export function PlanEditor(workspace: Ready) {
           )}
           <PlanLegend />
           <DayLine setup={shown} />
-          <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />
+          <Later>{() => <PlanDetail {...{ workspace, slots, blind }} setup={shown} cell={selected} />}</Later>
         </>
       )}
       <SaveBar what={phrases.plan2} {...bar} />

@@ -3,12 +3,13 @@ import { reachBoard, type JudgementView, type ReachBoard as Board, type ReachCel
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { base } from '../../api/client.ts';
+import { Later } from '../../components/Later.tsx';
 import { BoardToCome } from '../../components/BoardToCome.tsx';
 import { useCurves, useJudgement } from '../../api/study.ts';
 import { Stage } from '../../components/Stage.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { LensBar } from '../../components/LensBar.tsx';
-import { Empty, Trouble } from '../../components/States.tsx';
+import { Empty, Loading, Trouble } from '../../components/States.tsx';
 import { useLens, useSelected, type Lens } from '../../state/lens.ts';
 import { BoardLegend } from './BoardLegend.tsx';
 import { CellDetail } from './CellDetail.tsx';
@@ -79,13 +80,17 @@ export function RangesStage(workspace: Ready) {
       {selected && row && (
         <RangesTold cell={selected} kindName={kindOf(row.kindId).name}>
           {range && range.walks.length > 0 && data && (
-            <CellDetail
-              key={range.id}
-              workspace={workspace}
-              range={range}
-              curves={curves?.find((c) => c.id === range.id)}
-              judged={data}
-            />
+            <Later waiting={<Loading what={phrases.theCurves} />}>
+              {() => (
+                <CellDetail
+                  key={range.id}
+                  workspace={workspace}
+                  range={range}
+                  curves={curves?.find((c) => c.id === range.id)}
+                  judged={data}
+                />
+              )}
+            </Later>
           )}
         </RangesTold>
       )}

@@ -1,7 +1,8 @@
 import { reportText, SIMULATED, type ReportDocument, type ReportForm } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy } from 'lucide-react';
-import { useDeferredValue } from 'react';
+import { startTransition, useEffect, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Empty } from '../../components/States.tsx';
@@ -27,8 +28,19 @@ export function ReportSheet({
   only: readonly string[];
 }) {
   const notice = useNotice();
-  // What is read first is drawn first; of years of walks the rest is long.
-  const sections = useDeferredValue(document.sections, document.sections.slice(0, DRAWN_FIRST));
+  // What is read first is drawn first, and then one part after the other: of years of walks the whole is long.
+  const [drawn, setDrawn] = useState(DRAWN_FIRST);
+  const parts = document.sections.length;
+  useEffect(() => {
+    if (drawn < parts) startTransition(() => setDrawn(drawn + 1));
+  }, [drawn, parts]);
+  // A page that is printed is whole.
+  useEffect(() => {
+    const whole = (): void => flushSync(() => setDrawn(parts));
+    window.addEventListener('beforeprint', whole);
+    return () => window.removeEventListener('beforeprint', whole);
+  }, [parts]);
+  const sections = document.sections.slice(0, drawn);
   const editable = workspace.sealed || only.length > 0 ? undefined : workspace.comparison;
   const walked = judged.ranges.flatMap((r) => r.summary.fitted);
   const carried = {

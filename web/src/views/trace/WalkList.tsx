@@ -8,7 +8,7 @@ import * as phrases from './phrases.ts';
 
 const BAND_PX = 196;
 /** So many walks are drawn at a time. */
-const PAGE = 300;
+const PAGE = 100;
 
 /** The walks, path by path, each with its bands; arrow keys go from one to the next. */
 export function WalkList({ id, walks, current }: { id: string; walks: readonly WalkRow[]; current: string }) {

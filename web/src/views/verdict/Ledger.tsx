@@ -1,6 +1,7 @@
 import { ledgerLines, ledgerScales, reachAxis, type LedgerLine } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { useMemo } from 'react';
+import { Later } from '../../components/Later.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { Empty } from '../../components/States.tsx';
@@ -77,7 +78,11 @@ export function Ledger({ workspace, judged }: { workspace: Ready; judged: Judgem
         </table>
       </div>
       <p className="mt-1 mb-3 text-[0.87rem] text-faint">{phrases.dashedWhatIsSaidDiamondBar}</p>
-      {selected && <LedgerDetail key={selected.id} line={selected} workspace={workspace} judged={judged} />}
+      <Later>
+        {() =>
+          selected && <LedgerDetail key={selected.id} line={selected} workspace={workspace} judged={judged} />
+        }
+      </Later>
     </>
   );
 }
