@@ -1,9 +1,11 @@
-// npm run bench:pages: when each stage of a comparison of 2,052 walks shows what comes from them, in Chromium, and how
-// long the page's thread is at work at once meanwhile. On a cluster of its own; the web application must be built.
+// npm run bench:pages: when each stage of a comparison of 2,052 walks shows what comes from them, in Chromium, how
+// long the page's thread is at work at once meanwhile, and how soon a key shows its effect once it stands (from the
+// press to the next picture, by Event Timing: multiples of 8 ms; under 16 is told as 16). On a cluster of its own; the web application must be built.
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startCluster } from '../bin/lib/postgres.mjs';
+import { Key } from 'selenium-webdriver';
 import { openBrowser, Page } from '../e2e/support/browser.ts';
 import { STAGES } from '../e2e/support/stages.ts';
 import { manyWalks } from '../server/src/demo/manyWalks.ts';
@@ -30,7 +32,10 @@ try {
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(manyWalks(ID, TIMES)),
   });
-  const look = async (stage: string, sign: string): Promise<{ seenMs: number; tasksMs: number[] }> => {
+  const look = async (
+    stage: string,
+    sign: string,
+  ): Promise<{ seenMs: number; tasksMs: number[]; reactedMs: number[] }> => {
     const browser = await openBrowser();
     const page = new Page(browser.driver, server.url);
     // By the page's own clock, from the press: a driver that looks takes its time.
@@ -50,8 +55,19 @@ try {
       new PerformanceObserver((list) => found.push(...list.getEntries().map((e) => Math.round(e.duration)))).observe({ type: 'longtask', buffered: true });
       setTimeout(() => done([window.seenMs, found]), 300);
     `);
+    await page.devtools('Runtime.evaluate', {
+      expression: `window.reacted = [];
+      new PerformanceObserver((list) => window.reacted.push(...list.getEntries().filter((e) => /^(keydown|keyup|click)$/.test(e.name)).map((e) => e.duration))).observe({ type: 'event', durationThreshold: 16 });`,
+    });
+    // Through what can be reached, along the board or list that is met, and one thing opened.
+    for (const key of [...Array(14).fill(Key.TAB), ...Array(6).fill(Key.ARROW_DOWN), Key.ENTER] as string[]) {
+      await page.keys(key);
+      await browser.driver.sleep(150);
+    }
+    await browser.driver.sleep(500);
+    const reactedMs = await browser.driver.executeScript<number[]>('return window.reacted');
     await browser.close();
-    return { seenMs, tasksMs };
+    return { seenMs, tasksMs, reactedMs };
   };
   const [first] = STAGES as [(typeof STAGES)[number]];
   const { seenMs } = await look(first[0], first[1]);
@@ -67,7 +83,8 @@ try {
     const s = (ms: number | undefined): string => ((ms ?? NaN) / 1000).toFixed(2);
     console.log(
       `${s(seen[LOOKS >> 1]).padStart(8)} s  ${stage}: “${sign}” (${seen.map(s).join(', ')}); ` +
-        `${Math.round(tasks.length / LOOKS)} tasks over 50 ms, ${Math.max(0, ...tasks)} ms at most`,
+        `${Math.round(tasks.length / LOOKS)} tasks over 50 ms, ${Math.max(0, ...tasks)} ms at most; ` +
+        `a key shows within ${Math.max(16, ...looks.flatMap((l) => l.reactedMs))} ms`,
     );
   }
 } finally {

@@ -1,12 +1,13 @@
+import type { Carried } from '@urvek/core';
 import { reportText, SIMULATED, type ReportDocument, type ReportForm } from '@urvek/draw';
 import type { JudgementView } from '@urvek/study';
 import { ClipboardCopy } from 'lucide-react';
-import { startTransition, useEffect, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { useNotice } from '../../components/Notice.tsx';
 import { Empty } from '../../components/States.tsx';
-import { BlockView } from './BlockView.tsx';
+import { ReportPart } from './ReportPart.tsx';
 import { ReportTitle } from './ReportTitle.tsx';
 import * as phrases from './phrases.ts';
 
@@ -42,19 +43,7 @@ export function ReportSheet({
   }, [parts]);
   const sections = document.sections.slice(0, drawn);
   const editable = workspace.sealed || only.length > 0 ? undefined : workspace.comparison;
-  const walked = judged.ranges.flatMap((r) => r.summary.fitted);
-  const carried = {
-    walks: walked.reduce((sum, c) => sum + c.walks, 0),
-    allHeld: walked.every((c) => c.failures === 0),
-    claimsUpTo: judged.verdicts.some((v) => v.claim.upTo),
-    farthestM: Math.max(
-      0,
-      ...judged.ranges.flatMap((r) =>
-        r.walks.flatMap((w) => [w.interval?.heldM ?? 0, w.interval?.failedM ?? 0]),
-      ),
-    ),
-    made: wordsOf(document),
-  };
+  const carried = useMemo(() => carriedBy(document, judged), [document, judged]);
   return (
     <article className="sheet grid gap-5 p-8 print:p-0">
       {document.simulated && (
@@ -86,27 +75,27 @@ export function ReportSheet({
         <Empty title={phrases.nothingToPublishYet}>{phrases.noWalkIsFinished}</Empty>
       )}
       {sections.map((section) => (
-        <section
-          key={section.id}
-          id={`part-${section.id}`}
-          aria-label={section.title}
-          className="scroll-mt-2"
-        >
-          <h2 className="border-b-2 border-ink pb-0.5">{section.title}</h2>
-          <div className="mt-2 grid gap-2">
-            {section.blocks.map((block, i) => (
-              <BlockView
-                key={block.kind === 'paragraph' ? block.id : i}
-                block={block}
-                comparison={editable}
-                carried={carried}
-              />
-            ))}
-          </div>
-        </section>
+        <ReportPart key={section.id} {...{ section, carried }} comparison={editable} />
       ))}
     </article>
   );
+}
+
+/** What the data carry: words of the writer's own are held against it. */
+function carriedBy(document: ReportDocument, judged: JudgementView): Carried {
+  const walked = judged.ranges.flatMap((r) => r.summary.fitted);
+  return {
+    walks: walked.reduce((sum, c) => sum + c.walks, 0),
+    allHeld: walked.every((c) => c.failures === 0),
+    claimsUpTo: judged.verdicts.some((v) => v.claim.upTo),
+    farthestM: Math.max(
+      0,
+      ...judged.ranges.flatMap((r) =>
+        r.walks.flatMap((w) => [w.interval?.heldM ?? 0, w.interval?.failedM ?? 0]),
+      ),
+    ),
+    made: wordsOf(document),
+  };
 }
 
 /** All that the report itself says: words are held against it. */
