@@ -9,10 +9,10 @@ const REMEMBERED = 25;
 const LEAST_BANDS = 4;
 /** A part stands where its bands change by less than this share of the usual, and the other moves by more than that. */
 const [STANDS, MOVES] = [0.25, 0.6];
-/** With the next frame the part that stood makes up for it: so many times the usual. */
-const MAKES_UP = 1.25;
-/** Bands that usually change by less, in steps of 255, tell nothing. */
-const STILL = 0.4;
+/** With the next frame the part that stood makes up for it: so many times the usual. What changes by more is another. */
+const [MAKES_UP, JUMPS] = [1.25, 4];
+/** Bands that usually change by less, in steps of 255, tell nothing: a codec leaves them as they were now and then. */
+const STILL = 1;
 
 interface Tear {
   readonly fromS: number;
@@ -94,7 +94,8 @@ export class TornFrames {
   }
 
   private madeUp(changes: Float32Array, { top, end }: Tear): boolean {
-    return this.share(changes, top, end) > MAKES_UP;
+    const share = this.share(changes, top, end);
+    return share > MAKES_UP && share < JUMPS;
   }
 
   /** Torn again soon after is one stretch. */

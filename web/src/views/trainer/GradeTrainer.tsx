@@ -42,7 +42,7 @@ export function GradeTrainer() {
           />
         ) : (
           <form
-            className="sheet flex max-w-2xl flex-wrap items-end gap-3 p-4"
+            className="sheet flex max-w-4xl flex-wrap items-end gap-3 p-4"
             onSubmit={(e) => {
               e.preventDefault();
               setLevels(shuffledLevels());
