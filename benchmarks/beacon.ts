@@ -78,12 +78,14 @@ for (const [name, snrDb, codec, ending] of LINKS) {
   const worst = Math.max(...late.map((l) => Math.abs(l - middle)));
   const lengthS = 0.1 * (sequences.at(-1) ?? 0) + 4;
   console.log(
-    `| ${name} | ${right.length} of ${packets} | ${worst.toFixed(3)} | ${middle.toFixed(2)} | ${(1e6 * drift).toFixed(1)} | ${(lengthS / (ms / 1000)).toFixed(0)} |`,
+    `| ${name} | ${right.length} of ${packets} | ${worst.toFixed(3)} | ${middle.toFixed(2)} | ` +
+      `${(1e6 * drift).toFixed(1)} | ${(lengthS / (ms / 1000)).toFixed(0)} |`,
   );
 }
 
 console.log(
-  '\n| film, 720p, code of 40 % of its height, 6 frames each | read | of them with a wrong distance | first seen late by, frames, worst |',
+  '\n| film, 720p, code of 40 % of its height, 6 frames each | read | of them with a wrong ' +
+    'distance | first seen late by, frames, worst |',
 );
 for (const mbps of [6, 2, 1, 0.5]) {
   const codes = packets * 2;

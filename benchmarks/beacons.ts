@@ -89,7 +89,8 @@ export async function writeBeaconFilm(
       ],
       ...['-i', 'pipe:0', '-f', 'lavfi', '-i', `testsrc2=size=1280x720:rate=${FILM_FPS}`],
       ...['-filter_complex'],
-      `[0]scale=${side * px}:${side * px}:flags=neighbor[q];[1][q]overlay=480:200:shortest=1,noise=alls=${noise}:allf=t,format=yuv420p`,
+      `[0]scale=${side * px}:${side * px}` +
+        `:flags=neighbor[q];[1][q]overlay=480:200:shortest=1,noise=alls=${noise}:allf=t,format=yuv420p`,
       ...['-c:v', 'libx264', '-preset', 'veryfast', '-b:v', `${mbps}M`, '-maxrate', `${mbps}M`],
       ...['-bufsize', `${mbps}M`, '-g', '60', file],
     ],

@@ -105,7 +105,8 @@ const REACH = ['', `${''.padEnd(NAME)}${['median'].map((s) => s.padStart(10)).jo
 const reaches = [3, 5, 10].map((walksEach): PublishedRow => ({
   head: REACH,
   run: (comparisons) =>
-    `${`how far 40 Mbit/s reach, ${walksEach} walks`.padEnd(NAME)}${percent(figureReachIn(walksEach, comparisons, 'bench'))}`,
+    `${`how far 40 Mbit/s reach, ${walksEach} walks`.padEnd(NAME)}` +
+    `${percent(figureReachIn(walksEach, comparisons, 'bench'))}`,
 }));
 
 const CAP = ['', `${''.padEnd(NAME)}${['called cap'].map((s) => s.padStart(10)).join('')}`];
@@ -129,7 +130,8 @@ const more = (
 ).map(([gap, sigma]): PublishedRow => ({
   head: MORE,
   run: (comparisons) =>
-    `${`“about n walks”, gap ${gap}, spread ${sigma} (80 meant)`.padEnd(NAME)}${percent(decidedWithMoreWalks(gap, sigma, comparisons, 'bench'))}`,
+    `${`“about n walks”, gap ${gap}, spread ${sigma} (80 meant)`.padEnd(NAME)}` +
+    `${percent(decidedWithMoreWalks(gap, sigma, comparisons, 'bench'))}`,
 }));
 
 export const PUBLISHED_ROWS: readonly PublishedRow[] = [

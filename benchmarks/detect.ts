@@ -78,7 +78,10 @@ function filtered(input: string, kind: '-af' | '-vf', filter: string, word: stri
 
 const shown = (gaps: readonly Gap[], { gaps: found, ms }: Timed, withinS: number): string => {
   const s = scoreOf(gaps, found, withinS);
-  return `${`${s.found}/${gaps.length}`.padStart(8)} ${String(s.beside).padStart(6)} ${(1000 * s.worstOnsetS).toFixed(1).padStart(8)} ${(ms / 1000).toFixed(1).padStart(6)}`;
+  return (
+    `${`${s.found}/${gaps.length}`.padStart(8)} ${String(s.beside).padStart(6)} ` +
+    `${(1000 * s.worstOnsetS).toFixed(1).padStart(8)} ${(ms / 1000).toFixed(1).padStart(6)}`
+  );
 };
 const head = (title: string): void =>
   console.log(`\n${title.padEnd(44)}   found  beside  onset,ms   s    |   found  beside  onset,ms   s`);
@@ -103,7 +106,8 @@ function sound(): void {
   make('AAC 64 kbit/s', {}, '-c:a', 'aac', '-b:a', '64k');
   for (const [name, target, within] of rows)
     console.log(
-      `${name.padEnd(42)} ${shown(gaps, detected(target, '--signal', 'noise'), within)}    | ${shown(gaps, filtered(target, '-af', 'silencedetect=noise=-30dB:d=0.02', 'silence'), within)}`,
+      `${name.padEnd(42)} ${shown(gaps, detected(target, '--signal', 'noise'), within)}    | ` +
+        `${shown(gaps, filtered(target, '-af', 'silencedetect=noise=-30dB:d=0.02', 'silence'), within)}`,
     );
   writeWav(file('long.wav'), noiseOf('none', seconds, [], { swellDb: 6 }));
   console.log(
@@ -124,7 +128,10 @@ function speech(): void {
     const { reference, received, gaps, delayMs, driftPpm } = speechWithGaps(folder, codec);
     const found = detected(received, '--reference', reference, '--signal', 'speech');
     console.log(
-      `${name.padEnd(42)} ${shown(gaps, found, 0.02)}    | ${shown(gaps, filtered(received, '-af', 'silencedetect=noise=-45dB:d=0.02', 'silence'), 0.02)}\n  delay ${delayMs.toFixed(2)} ms, told ${found.delayMs?.toFixed(2)}; drift ${driftPpm} ppm, told ${found.driftPpm.toFixed(1)}`,
+      `${name.padEnd(42)} ${shown(gaps, found, 0.02)}    | ` +
+        `${shown(gaps, filtered(received, '-af', 'silencedetect=noise=-45dB:d=0.02', 'silence'), 0.02)}` +
+        `\n  delay ${delayMs.toFixed(2)} ms, told ${found.delayMs?.toFixed(2)}; drift ${driftPpm} ppm, ` +
+        `told ${found.driftPpm.toFixed(1)}`,
     );
   }
 }
@@ -173,7 +180,9 @@ function picture(): void {
       const target = file('film.mp4');
       writeFilm(target, { source, seconds: Math.min(60, seconds), gaps, mbps, noise });
       console.log(
-        `${`${source}, sensor noise ${noise}, ${mbps} Mbit/s`.padEnd(42)} ${shown(gaps, detected(target), 0.041)}    | ${shown(gaps, filtered(target, '-vf', 'freezedetect=n=0.003:d=0.15', 'freeze'), 0.041)}`,
+        `${`${source}, sensor noise ${noise}, ${mbps} Mbit/s`.padEnd(42)} ` +
+          `${shown(gaps, detected(target), 0.041)}    | ` +
+          `${shown(gaps, filtered(target, '-vf', 'freezedetect=n=0.003:d=0.15', 'freeze'), 0.041)}`,
       );
     }
 }

@@ -100,6 +100,7 @@ for (const [name, fed] of [
   }
   const took = (performance.now() - from) / 1000;
   console.log(
-    `${name}: ${hours} h in ${took.toFixed(0)} s, ${(seconds / took).toFixed(0)} times as fast; kept, MB at each tenth: ${kept.map((m) => m.toFixed(1)).join(', ')}; found: ${fed.found()}`,
+    `${name}: ${hours} h in ${took.toFixed(0)} s, ${(seconds / took).toFixed(0)} times as fast; ` +
+      `kept, MB at each tenth: ${kept.map((m) => m.toFixed(1)).join(', ')}; found: ${fed.found()}`,
   );
 }

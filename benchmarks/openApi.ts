@@ -64,7 +64,8 @@ export function openApi(): Json {
       license: { name: 'MIT', identifier: 'MIT' },
       description:
         'Logs of walks go in, findings come out. All of it is relative to the address at which one’s own Urvek runs. ' +
-        'A log only grows: an event that is there already, with the same content, does nothing; with other content it is refused.',
+        'A log only grows: an event that is there already, with the same content, does nothing; with ' +
+        'other content it is refused.',
     },
     servers: [{ url: '/api' }],
     paths: {

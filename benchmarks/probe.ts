@@ -121,9 +121,11 @@ try {
   const told = readIperf3(await afar('iperf3', '-c', delayed, ...udp, '-J'));
   console.log(
     [
-      `relay of ${DELAY_MS} ms one way, even to ± ${JITTER_MS} ms (mean difference of two: ${((2 * JITTER_MS) / 3).toFixed(2)} ms)`,
+      `relay of ${DELAY_MS} ms one way, even to ± ${JITTER_MS} ms (mean difference of two: ` +
+        `${((2 * JITTER_MS) / 3).toFixed(2)} ms)`,
       `round trip: probe ${show(late.rtt_ms.median)} ms, ping ${pinged} ms, set ${2 * DELAY_MS} ms`,
-      `jitter: probe ${show(late.loss.down?.jitter_ms)} down, ${show(late.loss.up?.jitter_ms)} up; iperf3 ${show(told.whole.find((r) => r.quantity === 'jitter')?.value)} up`,
+      `jitter: probe ${show(late.loss.down?.jitter_ms)} down, ${show(late.loss.up?.jitter_ms)} up; ` +
+        `iperf3 ${show(told.whole.find((r) => r.quantity === 'jitter')?.value)} up`,
     ].join('\n'),
   );
 } finally {

@@ -111,9 +111,11 @@ const LOWER = 'trunc(ih*0.2)*2';
 const SPOILT: Readonly<Record<Spoilt, (enabled: string) => string>> = {
   'square in grey': (on) => `drawbox=x=320:y=160:w=320:h=240:color=gray:t=fill:enable='${on}'`,
   card: (on) =>
-    `drawbox=x=0:y=0:w=iw:h=ih:color=navy:t=fill:enable='${on}',drawbox=x=440:y=300:w=400:h=120:color=white:t=fill:enable='${on}'`,
+    `drawbox=x=0:y=0:w=iw:h=ih:color=navy:t=fill:enable='${on}` +
+    `',drawbox=x=440:y=300:w=400:h=120:color=white:t=fill:enable='${on}'`,
   torn: (on) =>
-    `split[now][was];[was]tpad=start=1:start_mode=clone,crop=iw:${LOWER}:0:ih-${LOWER}[late];[now][late]overlay=0:H-h:shortest=1:enable='${on}'`,
+    `split[now][was];[was]tpad=start=1:start_mode=clone,crop=iw:${LOWER}:0:ih-${LOWER}` +
+    `[late];[now][late]overlay=0:H-h:shortest=1:enable='${on}'`,
 };
 
 /**

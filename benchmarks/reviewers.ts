@@ -88,7 +88,8 @@ function simulate(
 for (const reviewers of [100, 1000, 10_000]) {
   const rates = ratesOf(reviewers);
   console.log(
-    `${reviewers} reviewers, busiest hour: ${rates.append.toFixed(1)} batches, ${rates.request.toFixed(1)} requests, ${rates.finding.toFixed(2)} finished walks a second`,
+    `${reviewers} reviewers, busiest hour: ${rates.append.toFixed(1)} batches, ` +
+      `${rates.request.toFixed(1)} requests, ${rates.finding.toFixed(2)} finished walks a second`,
   );
   for (const servers of [1, 2, 4, 8, 16]) {
     const { answersMs, busy, database } = simulate(reviewers, servers);
@@ -96,7 +97,8 @@ for (const reviewers of [100, 1000, 10_000]) {
       (answersMs[Math.floor(share * (answersMs.length - 1))] ?? NaN).toFixed(0);
     const takes = busy < 1 ? `an answer takes ${at(0.5)} ms (median), ${at(0.99)} ms (p99)` : 'falls behind';
     console.log(
-      `  ${String(servers).padStart(2)} server processes: ${(100 * busy).toFixed(0).padStart(4)} % busy, database ${(100 * database).toFixed(0)} %; ${takes}`,
+      `  ${String(servers).padStart(2)} server processes: ${(100 * busy).toFixed(0).padStart(4)} % ` +
+        `busy, database ${(100 * database).toFixed(0)} %; ${takes}`,
     );
     if (Number(at(0.99)) <= GOAL_MS) break;
   }

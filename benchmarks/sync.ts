@@ -65,5 +65,7 @@ times.sort((a, b) => a - b);
 const at = (share: number): string =>
   (times[Math.min(times.length - 1, Math.floor(share * times.length))] as number).toFixed(1);
 console.log(
-  `${DEVICES} devices × ${PER_SECOND} events/s × ${seconds} s: ${stored.reduce((a, b) => a + b, 0)} of ${DEVICES * PER_SECOND * Number(seconds)} events stored; a sync call took ${at(0.5)} ms (median), ${at(0.95)} ms (p95), ${at(0.99)} ms (p99)`,
+  `${DEVICES} devices × ${PER_SECOND} events/s × ${seconds} s: ${stored.reduce((a, b) => a + b, 0)}` +
+    ` of ${DEVICES * PER_SECOND * Number(seconds)} events stored; a sync call took ${at(0.5)} ms ` +
+    `(median), ${at(0.95)} ms (p95), ${at(0.99)} ms (p99)`,
 );

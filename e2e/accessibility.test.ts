@@ -111,7 +111,8 @@ test('nor has a walk under way, in sun mode too; and its buttons are thumb-sized
   await (await session.page.find("//label[contains(., 'sun')]/input")).click();
   expect(await violations()).toEqual([]);
   const heights = await session.page.driver.executeScript<number[]>(
-    "return [...document.querySelectorAll('[role=group][aria-label=Log] button')].map((b) => b.getBoundingClientRect().height)",
+    "return [...document.querySelectorAll('[role=group][aria-label=Log] button')].map((b) => " +
+      'b.getBoundingClientRect().height)',
   );
   expect(heights.length).toBeGreaterThanOrEqual(11);
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64);

@@ -56,7 +56,8 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
   await session.page.press('Wall');
   const drawn = async (): Promise<(x: number, y: number) => { x: number; y: number; duration: number }> => {
     const [left, top, width, height] = (await session.page.driver.executeScript<number[]>(
-      'const p = document.querySelector("[data-plan]"); p.scrollIntoView({ block: "center" }); const b = p.getBoundingClientRect(); return [b.left, b.top, b.width, b.height]',
+      'const p = document.querySelector("[data-plan]"); p.scrollIntoView({ block: "center" }); const b ' +
+        '= p.getBoundingClientRect(); return [b.left, b.top, b.width, b.height]',
     )) as [number, number, number, number];
     return (x, y) => ({ x: Math.round(left + x * width), y: Math.round(top + y * height), duration: 50 });
   };
@@ -71,7 +72,8 @@ test('Paths: a wall drawn across the route appears on the tape and in the predic
     .perform();
   await session.page.until('the wall on the tape', async () =>
     session.page.driver.executeScript<boolean>(
-      "return [...document.querySelectorAll('[data-scene] text')].some((t) => t.textContent === 'Wall 1' && t.closest('[data-group=ground]'))",
+      "return [...document.querySelectorAll('[data-scene] text')].some((t) => t.textContent === 'Wall " +
+        "1' && t.closest('[data-group=ground]'))",
     ),
   );
   // What has just been drawn is in hand.
@@ -166,7 +168,8 @@ test('Plan: simulated power with progress and stop, then the run sheet', async (
   await session.page.press('Simulate comparisons');
   await session.page.see('28 of 28, 300 comparisons each');
   const row = await session.page.driver.executeScript<string[]>(
-    'return [...document.querySelectorAll(\'section[aria-label="How many walks"] tbody tr\')].map((r) => r.cells[1].textContent)',
+    'return [...document.querySelectorAll(\'section[aria-label="How many walks"] tbody ' +
+      "tr')].map((r) => r.cells[1].textContent)",
   );
   const powers = row.map((text) => Number(text.replace(/\D/g, '')));
   expect(powers).toHaveLength(7);

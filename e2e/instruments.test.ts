@@ -92,89 +92,92 @@ const WATCH = `
     };
   }, 20);`;
 
-test('a second device at the receiving end listens and watches: dropouts are logged by themselves, when they were', async () => {
-  const { page: walker } = session;
-  const [heard, shown] = [join(folder, 'heard.wav'), join(folder, 'shown.y4m')];
-  writeHeard(heard);
-  writeShown(shown);
-  await walker.open(`/c/${DEMO_ID}/walk`);
-  await walker.choose('Gear', 'real, on foot');
-  await walker.press('Begin the walk');
-  const question = '//*[@role="group"][contains(@aria-label, "they are rehearsals")]';
-  if ((await walker.driver.findElements({ xpath: question })).length > 0)
-    await walker.press('Begin with real gear');
-  await walker.see('Dropout begins');
-  await walker.press('options');
-  await walker.press('second device');
-  const code = await (await walker.find('//*[@data-join-code]')).getAttribute('data-join-code');
-  second = await openBrowser({
-    flags: [
-      ...['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'],
-      `--use-file-for-fake-audio-capture=${heard}%noloop`,
-      `--use-file-for-fake-video-capture=${shown}`,
-      '--autoplay-policy=no-user-gesture-required',
-    ],
-  });
-  const base = new Page(second.driver, walker.origin);
-  await base.open(`/join/${code}`);
-  await base.press('Join');
-  await base.see('what is received');
-  await base.driver.executeScript(WATCH);
-  await base.press('Listen by microphone or line');
-  await base.see('comes through');
-  const foundS = async (kind: EventKind): Promise<number[]> =>
-    (await newest()).log.filter((e) => e.kind === kind && 'found' in e.body).map((e) => e.time.walkS);
-  // By differences: when the fake input began is not known. A busy machine plays it haltingly, and what it skips is
-  // lost too: how closely sound is timed is held by core's tests of the clock and of the losses.
-  await base.until('three dropouts, as far from each other as in the sound', async () => {
-    const [begun, ended] = [await foundS('dropoutBegin'), await foundS('dropoutEnd')];
-    const near = (list: readonly number[], s: number): boolean => list.some((x) => Math.abs(x - s) < 1);
-    return begun.some((first) =>
-      GAPS.every(
-        ([from, to]) => near(begun, first + from - GAPS[0][0]) && near(ended, first + to - GAPS[0][0]),
-      ),
+test(
+  'a second device at the receiving end listens and watches: dropouts are logged by themselves, ' +
+    'when they were',
+  async () => {
+    const { page: walker } = session;
+    const [heard, shown] = [join(folder, 'heard.wav'), join(folder, 'shown.y4m')];
+    writeHeard(heard);
+    writeShown(shown);
+    await walker.open(`/c/${DEMO_ID}/walk`);
+    await walker.choose('Gear', 'real, on foot');
+    await walker.press('Begin the walk');
+    const question = '//*[@role="group"][contains(@aria-label, "they are rehearsals")]';
+    if ((await walker.driver.findElements({ xpath: question })).length > 0)
+      await walker.press('Begin with real gear');
+    await walker.see('Dropout begins');
+    await walker.press('options');
+    await walker.press('second device');
+    const code = await (await walker.find('//*[@data-join-code]')).getAttribute('data-join-code');
+    second = await openBrowser({
+      flags: [
+        ...['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'],
+        `--use-file-for-fake-audio-capture=${heard}%noloop`,
+        `--use-file-for-fake-video-capture=${shown}`,
+        '--autoplay-policy=no-user-gesture-required',
+      ],
+    });
+    const base = new Page(second.driver, walker.origin);
+    await base.open(`/join/${code}`);
+    await base.press('Join');
+    await base.see('what is received');
+    await base.driver.executeScript(WATCH);
+    await base.press('Listen by microphone or line');
+    await base.see('comes through');
+    const foundS = async (kind: EventKind): Promise<number[]> =>
+      (await newest()).log.filter((e) => e.kind === kind && 'found' in e.body).map((e) => e.time.walkS);
+    // By differences: when the fake input began is not known. A busy machine plays it haltingly, and what it skips is
+    // lost too: how closely sound is timed is held by core's tests of the clock and of the losses.
+    await base.until('three dropouts, as far from each other as in the sound', async () => {
+      const [begun, ended] = [await foundS('dropoutBegin'), await foundS('dropoutEnd')];
+      const near = (list: readonly number[], s: number): boolean => list.some((x) => Math.abs(x - s) < 1);
+      return begun.some((first) =>
+        GAPS.every(
+          ([from, to]) => near(begun, first + from - GAPS[0][0]) && near(ended, first + to - GAPS[0][0]),
+        ),
+      );
+    });
+    // A loss is told after 50 ms; the rest is the way to the log.
+    const after = await base.driver.executeScript<number[]>('return window.keptAfter');
+    expect(after.length).toBeGreaterThanOrEqual(2 * GAPS.length);
+    process.stdout.write(
+      `heard and kept: ${after.map((ms) => ms.toFixed(0)).join(', ')} ms after the sound changed\n`,
     );
-  });
-  // A loss is told after 50 ms; the rest is the way to the log.
-  const after = await base.driver.executeScript<number[]>('return window.keptAfter');
-  expect(after.length).toBeGreaterThanOrEqual(2 * GAPS.length);
-  process.stdout.write(
-    `heard and kept: ${after.map((ms) => ms.toFixed(0)).join(', ')} ms after the sound changed\n`,
-  );
-  expect(await base.text('//*[@data-received]')).toContain('comes through');
-  // Whoever walks sees it, too.
-  await walker.find('//*[@data-other-devices]//*[@data-heard="through"]');
-  await base.press('Stop listening');
-  // The picture that comes in, over and over: frozen for a second, black for a second.
-  await base.press('Watch by camera or capture device');
-  await base.see('comes through');
-  await walker.find('//*[@data-other-devices]//*[@data-heard="lost"][contains(., "lost")]');
-  await base.until('a freeze and a black picture', async () => {
-    const { log } = await newest();
-    const lost = (kind: string) => (e: WalkEvent) =>
-      e.kind === 'dropoutBegin' && e.body.found?.startsWith(kind) === true;
-    return log.some(lost('freeze')) && log.some(lost('black'));
-  });
-  await base.press('Stop watching');
-  await walker.press('Close');
-  // The picture that this device sends away says how far that is, from the mark on.
-  await walker.key('m');
-  const here = await walker.driver.getWindowHandle();
-  await walker.driver.switchTo().newWindow('tab');
-  await walker.open('/signals');
-  await walker.see('and the picture says how far that was');
-  await walker.press('Beacon in picture');
-  await walker.find('//*[@data-beacon][@data-sequence][string-length(@data-separation) > 0]');
-  const { separation } = (await codeOnScreen(walker)) ?? {};
-  const marked = (await newest()).log.findLast((e) => e.kind === 'mark');
-  const postM = marked?.kind === 'mark' ? marked.body.reading?.travelledM : undefined;
-  expect(postM).toBeGreaterThan(0);
-  expect(separation?.m).toBeCloseTo(postM as number, 0);
-  expect(separation?.uM).toBeGreaterThan(0);
-  await walker.driver.close();
-  await walker.driver.switchTo().window(here);
-  // Gear on a wire, played by the test: lines that come in pieces, one that is none, and a plug that is pulled.
-  await walker.driver.executeScript(`
+    expect(await base.text('//*[@data-received]')).toContain('comes through');
+    // Whoever walks sees it, too.
+    await walker.find('//*[@data-other-devices]//*[@data-heard="through"]');
+    await base.press('Stop listening');
+    // The picture that comes in, over and over: frozen for a second, black for a second.
+    await base.press('Watch by camera or capture device');
+    await base.see('comes through');
+    await walker.find('//*[@data-other-devices]//*[@data-heard="lost"][contains(., "lost")]');
+    await base.until('a freeze and a black picture', async () => {
+      const { log } = await newest();
+      const lost = (kind: string) => (e: WalkEvent) =>
+        e.kind === 'dropoutBegin' && e.body.found?.startsWith(kind) === true;
+      return log.some(lost('freeze')) && log.some(lost('black'));
+    });
+    await base.press('Stop watching');
+    await walker.press('Close');
+    // The picture that this device sends away says how far that is, from the mark on.
+    await walker.key('m');
+    const here = await walker.driver.getWindowHandle();
+    await walker.driver.switchTo().newWindow('tab');
+    await walker.open('/signals');
+    await walker.see('and the picture says how far that was');
+    await walker.press('Beacon in picture');
+    await walker.find('//*[@data-beacon][@data-sequence][string-length(@data-separation) > 0]');
+    const { separation } = (await codeOnScreen(walker)) ?? {};
+    const marked = (await newest()).log.findLast((e) => e.kind === 'mark');
+    const postM = marked?.kind === 'mark' ? marked.body.reading?.travelledM : undefined;
+    expect(postM).toBeGreaterThan(0);
+    expect(separation?.m).toBeCloseTo(postM as number, 0);
+    expect(separation?.uM).toBeGreaterThan(0);
+    await walker.driver.close();
+    await walker.driver.switchTo().window(here);
+    // Gear on a wire, played by the test: lines that come in pieces, one that is none, and a plug that is pulled.
+    await walker.driver.executeScript(`
     let to;
     window.wire = (text) => to.enqueue(new TextEncoder().encode(text));
     window.unplug = () => to.error(new Error('it was unplugged'));
@@ -182,29 +185,31 @@ test('a second device at the receiving end listens and watches: dropouts are log
       open: async () => undefined, close: async () => undefined,
       readable: new ReadableStream({ start: (c) => { to = c; } }),
     }) } });`);
-  await walker.press('options');
-  await walker.press('gear on a serial port');
-  await walker.press('Open a port');
-  await walker.see('Nothing was understood yet');
-  for (const piece of ['wheel,47', '.5\r\nlevel,-71\r\nready\r\nlost,no ca', 'rrier\nback\n'])
-    await walker.driver.executeScript('window.wire(arguments[0])', piece);
-  await walker.see('4 lines logged');
-  await walker.see('Not understood: ready');
-  await walker.until('the lines of the wire at the base', async () => {
-    const { log } = await newest();
-    return (
-      log.some((e) => e.kind === 'mark' && e.body.reading?.travelledM === 47.5) &&
-      log.some((e) => e.kind === 'measured' && e.body.value === -71 && e.body.instrument === 'wheel') &&
-      log.some((e) => e.kind === 'dropoutBegin' && e.body.found === 'wheel: no carrier')
-    );
-  });
-  await walker.driver.executeScript('window.unplug()');
-  await walker.see('The port was lost (it was unplugged)');
-  await walker.press('Close');
-  await walker.key('e');
-  await walker.press('time');
-  await walker.see('walk');
-}, 450_000);
+    await walker.press('options');
+    await walker.press('gear on a serial port');
+    await walker.press('Open a port');
+    await walker.see('Nothing was understood yet');
+    for (const piece of ['wheel,47', '.5\r\nlevel,-71\r\nready\r\nlost,no ca', 'rrier\nback\n'])
+      await walker.driver.executeScript('window.wire(arguments[0])', piece);
+    await walker.see('4 lines logged');
+    await walker.see('Not understood: ready');
+    await walker.until('the lines of the wire at the base', async () => {
+      const { log } = await newest();
+      return (
+        log.some((e) => e.kind === 'mark' && e.body.reading?.travelledM === 47.5) &&
+        log.some((e) => e.kind === 'measured' && e.body.value === -71 && e.body.instrument === 'wheel') &&
+        log.some((e) => e.kind === 'dropoutBegin' && e.body.found === 'wheel: no carrier')
+      );
+    });
+    await walker.driver.executeScript('window.unplug()');
+    await walker.see('The port was lost (it was unplugged)');
+    await walker.press('Close');
+    await walker.key('e');
+    await walker.press('time');
+    await walker.see('walk');
+  },
+  450_000,
+);
 
 test('Test signals: a beacon is sent in sound, and shown in a picture that is read from the screen', async () => {
   const { page } = session;

@@ -84,72 +84,76 @@ test('pasted from a spreadsheet, 500 rows: what is wrong stays, the rest is take
   expect(await cell(1, 0)).toBe('');
 }, 450_000);
 
-test('notes as text become rows beside their words; the table of words is corrected; XLSX goes out and in', async () => {
-  const { page } = session;
-  const folder = mkdtempSync(join(tmpdir(), 'urvek-notes-'));
-  await page.saveTo(folder);
-  await page.open('/notebook');
-  await page.find('//*[@role="grid"]');
-  // What waits from before is not wanted any more.
-  await page.press('Remove row 1');
-  await page.press('From notes as text');
-  await page.fill(
-    'Notes, as they were written',
-    'Clear at 50 m, like a bathroom at about 100 m and completely gone by the old oak. The sandwiches were good.',
-  );
-  await page.press('Propose rows');
-  await page.see('“like a bathroom at about 100 m”');
-  // Not all of it is wanted as it was proposed.
-  await page.fill('Place of row 1', '55 m');
-  await page.choose('Grade of row 1', '5');
-  await page.see('Put 4 rows into the grid');
-  await (await page.find("//label[contains(., 'row 4')]/input")).click();
-  await page.press('Put 3 rows into the grid');
-  await page.until('the rows', async () => (await cell(0, 3)) === '55 m');
-  const last = "//section[@aria-label='Words of this notebook, and your own']//tbody/tr[last()]";
-  await page.press('What words are taken to mean');
-  await page.see('nothing of the quality: kept as a remark');
-  await page.fill('Another saying', 'like a bathroom');
-  await page.press('Add it, as grade 3');
-  await page.see('grade 3, from “like a bathroom”');
-  await page.choose('“like a bathroom” means', 'grade 2, here');
-  await page.see('grade 2, from “like a bathroom”');
-  expect(await page.text(last)).toContain('like a bathroom');
-  await page.fill('Look a saying up', 'crackl');
-  await page.see('Here it means');
-  await page.fill('Comparison', 'Out of prose');
-  await page.press('Save as XLSX');
-  const file = join(folder, 'notebook.xlsx');
-  await page.until('the file', () => Promise.resolve(existsSync(file)));
-  await page.press('Take 3 rows');
-  await page.see('Trace: Unknown product on Unknown path, walk 1');
-  await page.see('grade 2');
+test(
+  'notes as text become rows beside their words; the table of words is corrected; XLSX goes out ' + 'and in',
+  async () => {
+    const { page } = session;
+    const folder = mkdtempSync(join(tmpdir(), 'urvek-notes-'));
+    await page.saveTo(folder);
+    await page.open('/notebook');
+    await page.find('//*[@role="grid"]');
+    // What waits from before is not wanted any more.
+    await page.press('Remove row 1');
+    await page.press('From notes as text');
+    await page.fill(
+      'Notes, as they were written',
+      'Clear at 50 m, like a bathroom at about 100 m and completely gone by the old oak. The sandwiches were good.',
+    );
+    await page.press('Propose rows');
+    await page.see('“like a bathroom at about 100 m”');
+    // Not all of it is wanted as it was proposed.
+    await page.fill('Place of row 1', '55 m');
+    await page.choose('Grade of row 1', '5');
+    await page.see('Put 4 rows into the grid');
+    await (await page.find("//label[contains(., 'row 4')]/input")).click();
+    await page.press('Put 3 rows into the grid');
+    await page.until('the rows', async () => (await cell(0, 3)) === '55 m');
+    const last = "//section[@aria-label='Words of this notebook, and your own']//tbody/tr[last()]";
+    await page.press('What words are taken to mean');
+    await page.see('nothing of the quality: kept as a remark');
+    await page.fill('Another saying', 'like a bathroom');
+    await page.press('Add it, as grade 3');
+    await page.see('grade 3, from “like a bathroom”');
+    await page.choose('“like a bathroom” means', 'grade 2, here');
+    await page.see('grade 2, from “like a bathroom”');
+    expect(await page.text(last)).toContain('like a bathroom');
+    await page.fill('Look a saying up', 'crackl');
+    await page.see('Here it means');
+    await page.fill('Comparison', 'Out of prose');
+    await page.press('Save as XLSX');
+    const file = join(folder, 'notebook.xlsx');
+    await page.until('the file', () => Promise.resolve(existsSync(file)));
+    await page.press('Take 3 rows');
+    await page.see('Trace: Unknown product on Unknown path, walk 1');
+    await page.see('grade 2');
 
-  // The same sheet into another notebook, and one that is meant to hurt.
-  await page.open('/notebook');
-  await page.find('//*[@role="grid"]');
-  const input = await page.driver.findElement({ css: 'input[type=file]' });
-  await input.sendKeys(file);
-  await page.until(
-    'its rows',
-    async () => (await cell(0, 3)) === '55 m' && (await cell(2, 6)).includes('gone'),
-  );
-  const torn = join(folder, 'torn.xlsx');
-  writeFileSync(torn, readFileSync(file).subarray(0, 2000));
-  await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(torn);
-  await page.see('torn.xlsx was not imported: line 1: the XLSX file');
-  await page.see('The notebook is as it was.');
-  rmSync(folder, { recursive: true });
+    // The same sheet into another notebook, and one that is meant to hurt.
+    await page.open('/notebook');
+    await page.find('//*[@role="grid"]');
+    const input = await page.driver.findElement({ css: 'input[type=file]' });
+    await input.sendKeys(file);
+    await page.until(
+      'its rows',
+      async () => (await cell(0, 3)) === '55 m' && (await cell(2, 6)).includes('gone'),
+    );
+    const torn = join(folder, 'torn.xlsx');
+    writeFileSync(torn, readFileSync(file).subarray(0, 2000));
+    await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(torn);
+    await page.see('torn.xlsx was not imported: line 1: the XLSX file');
+    await page.see('The notebook is as it was.');
+    rmSync(folder, { recursive: true });
 
-  // "The old oak" gets its distance off a map, and what was logged there follows.
-  await page.driver.navigate().back();
-  await page.press('Paths');
-  await page.press('Place “old oak”');
-  await page.fill('Place of checkpoint 1', '180');
-  await page.press('leg 1');
-  await page.fill('Length', '200');
-  await page.press('Save paths');
-  await page.see('Paths saved');
-  await page.press('Trace');
-  await page.see('failed by 180 m');
-}, 450_000);
+    // "The old oak" gets its distance off a map, and what was logged there follows.
+    await page.driver.navigate().back();
+    await page.press('Paths');
+    await page.press('Place “old oak”');
+    await page.fill('Place of checkpoint 1', '180');
+    await page.press('leg 1');
+    await page.fill('Length', '200');
+    await page.press('Save paths');
+    await page.see('Paths saved');
+    await page.press('Trace');
+    await page.see('failed by 180 m');
+  },
+  450_000,
+);

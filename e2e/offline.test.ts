@@ -34,71 +34,84 @@ const HELD = `
 const walksAtBase = async (): Promise<readonly StoredWalk[]> => walksOf(app.url, DEMO_ID);
 const inOrder = (log: readonly WalkEvent[]): WalkEvent[] => [...log].sort((a, b) => a.seq - b.seq);
 
-test('offline from cold: plan and paths are there, a walk is logged, and every event arrives once when the base is back', async () => {
-  await page.open('/');
-  await page.see('Clip microphones');
-  await page.until('the application kept for offline use', async () =>
-    page.driver.executeAsyncScript<boolean>(
-      "const done = arguments[0]; navigator.serviceWorker.ready.then(async () => done(Boolean(navigator.serviceWorker.controller) && (await caches.keys()).some((k) => k.includes('precache'))));",
-    ),
-  );
-  // Loaded once is enough.
-  await page.until('the comparison kept for offline use', async () =>
-    page.driver.executeAsyncScript<boolean>(
-      `const done = arguments[0]; caches.open('base').then(async (c) => done((await c.keys()).filter((r) => r.url.includes('${DEMO_ID}')).length >= 2));`,
-    ),
-  );
-  await app.stopServer();
-  // Closed as a person closes it: a browser that is shot may lose the index of what it kept of the base (never
-  // of the log, which other tests hold).
-  await browser.driver.quit();
+test(
+  'offline from cold: plan and paths are there, a walk is logged, and every event arrives once ' +
+    'when the base is back',
+  async () => {
+    await page.open('/');
+    await page.see('Clip microphones');
+    await page.until('the application kept for offline use', async () =>
+      page.driver.executeAsyncScript<boolean>(
+        'const done = arguments[0]; navigator.serviceWorker.ready.then(async () => ' +
+          'done(Boolean(navigator.serviceWorker.controller) && (await caches.keys()).some((k) => ' +
+          "k.includes('precache'))));",
+      ),
+    );
+    // Loaded once is enough.
+    await page.until('the comparison kept for offline use', async () =>
+      page.driver.executeAsyncScript<boolean>(
+        `const done = arguments[0]; caches.open('base').then(async (c) => done((await ` +
+          `c.keys()).filter((r) => r.url.includes('${DEMO_ID}')).length >= 2));`,
+      ),
+    );
+    await app.stopServer();
+    // Closed as a person closes it: a browser that is shot may lose the index of what it kept of the base (never
+    // of the log, which other tests hold).
+    await browser.driver.quit();
 
-  browser = await openBrowser({ profile: browser.profile });
-  page = new Page(browser.driver, app.url);
-  await page.open(`/c/${DEMO_ID}/walk`);
-  await page.press('Begin the walk');
-  await setSpeed(page, 5);
-  for (const key of ['4', 'm', 'd', 'd', '5']) await page.key(key);
-  await page.until('six events kept', async () => (await seen(page)).kept >= 6);
-  expect((await seen(page)).atBase).toBe(0);
-  await page.key('e');
-  await page.press('weather');
-  await page.see('ended: weather');
-  await page.see('to send');
-  const held = inOrder(await page.driver.executeAsyncScript<WalkEvent[]>(HELD));
+    browser = await openBrowser({ profile: browser.profile });
+    page = new Page(browser.driver, app.url);
+    await page.open(`/c/${DEMO_ID}/walk`);
+    await page.press('Begin the walk');
+    await setSpeed(page, 5);
+    for (const key of ['4', 'm', 'd', 'd', '5']) await page.key(key);
+    await page.until('six events kept', async () => (await seen(page)).kept >= 6);
+    expect((await seen(page)).atBase).toBe(0);
+    await page.key('e');
+    await page.press('weather');
+    await page.see('ended: weather');
+    await page.see('to send');
+    const held = inOrder(await page.driver.executeAsyncScript<WalkEvent[]>(HELD));
 
-  await app.startServer();
-  await page.until(
-    'everything at the base',
-    async () =>
-      (await walksAtBase()).some((w) => w.header.id === held[0]?.walkId && w.log.length === held.length),
-    30_000,
-  );
-  const sent = (await walksAtBase()).find((w) => w.header.id === held[0]?.walkId);
-  expect(inOrder(sent?.log ?? [])).toEqual(held);
-}, 600_000);
+    await app.startServer();
+    await page.until(
+      'everything at the base',
+      async () =>
+        (await walksAtBase()).some((w) => w.header.id === held[0]?.walkId && w.log.length === held.length),
+      30_000,
+    );
+    const sent = (await walksAtBase()).find((w) => w.header.id === held[0]?.walkId);
+    expect(inOrder(sent?.log ?? [])).toEqual(held);
+  },
+  600_000,
+);
 
-test('Walk now: two presses to a running log, nothing set up; afterwards it is filed, and what is unknown says so', async () => {
-  await page.open('/');
-  await page.press('Walk now');
-  await page.press('Begin the walk');
-  await page.see('Dropout begins');
-  await page.key('w');
-  await page.fill('Travelled distance', '0.04 km');
-  await page.press('Mark it');
-  await page.key('n');
-  await page.fill('Note', 'crackling by the wall');
-  await page.press('Keep it, and grade 4');
-  await page.key('d');
-  await page.key('e');
-  await page.press('time');
-  await page.see('File the walk');
-  await page.press('File it');
-  await page.see('Trace: Unknown product on Unknown path, walk 1');
-  await page.see('crackling by the wall');
-  await page.see('mark 40.0 m, by eye');
-  await page.see('begun, baseline not stated');
-}, 450_000);
+test(
+  'Walk now: two presses to a running log, nothing set up; afterwards it is filed, and what is ' +
+    'unknown says so',
+  async () => {
+    await page.open('/');
+    await page.press('Walk now');
+    await page.press('Begin the walk');
+    await page.see('Dropout begins');
+    await page.key('w');
+    await page.fill('Travelled distance', '0.04 km');
+    await page.press('Mark it');
+    await page.key('n');
+    await page.fill('Note', 'crackling by the wall');
+    await page.press('Keep it, and grade 4');
+    await page.key('d');
+    await page.key('e');
+    await page.press('time');
+    await page.see('File the walk');
+    await page.press('File it');
+    await page.see('Trace: Unknown product on Unknown path, walk 1');
+    await page.see('crackling by the wall');
+    await page.see('mark 40.0 m, by eye');
+    await page.see('begun, baseline not stated');
+  },
+  450_000,
+);
 
 test('stop and call: a checkpoint is not left silently half-filled', async () => {
   await page.open(`/c/${DEMO_ID}/walk`);

@@ -16,50 +16,54 @@ interface Read {
 const measured = async (): Promise<Read[]> =>
   (await keptEvents<Read>(session.page.driver)).flatMap((e) => (e.kind === 'measured' ? [e.body] : []));
 
-test('the probe: simulated gear answers it; where both ends are one machine it measures, and logs nothing', async () => {
-  const { page } = session;
-  await page.open(`/c/${DEMO_ID}/walk`);
-  await page.press('Begin the walk');
-  await page.see('Dropout begins');
-  await page.press('options');
-  await page.press('measure the link to the base');
-  await page.press('Measure');
-  await page.until('simulated readings', async () => (await measured()).length >= 4);
-  expect((await measured())[0]).toMatchObject({ quantity: 'throughput', instrument: 'Urvek probe' });
-  await page.press('End …');
-  await page.press('time');
-  await page.see('ended: time');
+test(
+  'the probe: simulated gear answers it; where both ends are one machine it measures, and logs ' + 'nothing',
+  async () => {
+    const { page } = session;
+    await page.open(`/c/${DEMO_ID}/walk`);
+    await page.press('Begin the walk');
+    await page.see('Dropout begins');
+    await page.press('options');
+    await page.press('measure the link to the base');
+    await page.press('Measure');
+    await page.until('simulated readings', async () => (await measured()).length >= 4);
+    expect((await measured())[0]).toMatchObject({ quantity: 'throughput', instrument: 'Urvek probe' });
+    await page.press('End …');
+    await page.press('time');
+    await page.see('ended: time');
 
-  // Walk now is real: the link under test is this machine's own, which is none.
-  const earlier = (await measured()).map((m) => JSON.stringify(m));
-  const before = earlier.length;
-  await page.open('/');
-  await page.press('Walk now');
-  await page.press('Begin the walk');
-  await page.see('Dropout begins');
-  await page.press('options');
-  await page.press('measure the link to the base');
-  await page.choose('At most', '10 GB');
-  await page.press('Measure');
-  await page.until('its end', async () =>
-    (await page.text("//section[@aria-label='Probe']")).includes('no link lies between'),
-  );
-  expect(await page.text("//section[@aria-label='Probe']")).toMatch(/Mbit\/s down/);
-  expect((await measured()).length).toBe(before);
+    // Walk now is real: the link under test is this machine's own, which is none.
+    const earlier = (await measured()).map((m) => JSON.stringify(m));
+    const before = earlier.length;
+    await page.open('/');
+    await page.press('Walk now');
+    await page.press('Begin the walk');
+    await page.see('Dropout begins');
+    await page.press('options');
+    await page.press('measure the link to the base');
+    await page.choose('At most', '10 GB');
+    await page.press('Measure');
+    await page.until('its end', async () =>
+      (await page.text("//section[@aria-label='Probe']")).includes('no link lies between'),
+    );
+    expect(await page.text("//section[@aria-label='Probe']")).toMatch(/Mbit\/s down/);
+    expect((await measured()).length).toBe(before);
 
-  // A set of readings, as people write them.
-  await page.press('Reading …');
-  await page.fill('Down', '125 to 150');
-  await page.fill('Up', '100 MB in 38 s');
-  await page.fill('Level', 'fast');
-  await page.see('this is no figure');
-  await page.fill('Level', '-61');
-  await page.press('Log 3 readings');
-  await page.until('three more', async () => (await measured()).length === before + 3);
-  // Walks stand in the store in no order of time.
-  const own = (await measured()).filter((m) => !earlier.includes(JSON.stringify(m)));
-  expect(own.map((m) => m.value)).toEqual([137.5, expect.closeTo(21.05, 2), -61]);
-}, 450_000);
+    // A set of readings, as people write them.
+    await page.press('Reading …');
+    await page.fill('Down', '125 to 150');
+    await page.fill('Up', '100 MB in 38 s');
+    await page.fill('Level', 'fast');
+    await page.see('this is no figure');
+    await page.fill('Level', '-61');
+    await page.press('Log 3 readings');
+    await page.until('three more', async () => (await measured()).length === before + 3);
+    // Walks stand in the store in no order of time.
+    const own = (await measured()).filter((m) => !earlier.includes(JSON.stringify(m)));
+    expect(own.map((m) => m.value)).toEqual([137.5, expect.closeTo(21.05, 2), -61]);
+  },
+  450_000,
+);
 
 test('what ping printed is taken in at a stand of a walk, with its losses', async () => {
   const { page } = session;

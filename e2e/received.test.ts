@@ -147,48 +147,53 @@ test('a recording of what was received is placed by its beacon, and a loss in it
   }
 }, 450_000);
 
-test('a film of what was received is placed by the codes in its picture, and codes that were not read are proposed as lost', async () => {
-  const { page } = session;
-  const folder = mkdtempSync(join(tmpdir(), 'urvek-received-'));
-  try {
-    const walkId = await walkedAtBase();
-    const film = join(folder, 'received.mp4');
-    await writeBeaconFilm(film, {
-      ...{ codes: 100, tag: tagOf(walkId), held: 6, mbps: 2, noise: 6 },
-      separationM: (sequence) => BEACON_TICK_S * sequence,
-      shown: (code) => code * 0.2 < UNSEEN[0] || code * 0.2 >= UNSEEN[1],
-    });
-    await page.open(`/c/${DEMO_ID}/trace/${walkId}`);
-    await page.press('Recording');
-    await page.find('//input[@type="file"]');
-    await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(film);
-    await page.press('Read the beacon in its sound');
-    await page.see('it has no sound');
-    await page.press('Read the beacon in its picture');
-    await page.press('Hold');
-    await page.see('Go on');
-    const done = async (): Promise<string | null> => (await page.find('//progress')).getAttribute('value');
-    // What was on its way when it was held may still be told.
-    await page.driver.sleep(700);
-    const held = await done();
-    await page.driver.sleep(1000);
-    expect(await done()).toBe(held);
-    await page.press('Go on');
-    await page.see('Placed by 90 codes of its beacon');
-    const laterS = Number(/at (-?[\d.]+) s/.exec(await page.text('//*[@data-placed]'))?.[1]);
-    expect(Math.abs(laterS)).toBeLessThan(0.05);
-    await page.see('1 lost stretch, 1 to decide');
-    expect(await wcagFindings(page.driver)).toEqual([]);
-    await (await page.find("//button[starts-with(@aria-label, 'Take ')]")).click();
-    const lost = async (): Promise<readonly WalkEvent[]> =>
-      (await walksOf(page.origin, DEMO_ID))
-        .find((w) => w.header.id === walkId)
-        ?.log.filter((e) => e.kind === 'dropoutBegin' || e.kind === 'dropoutEnd') ?? [];
-    await page.until('both edges at the base', async () => (await lost()).length === 2);
-    const [begun, ended] = await lost();
-    expect(Math.abs((begun?.time.walkS ?? 0) - UNSEEN[0])).toBeLessThan(0.25);
-    expect(Math.abs((ended?.time.walkS ?? 0) - UNSEEN[1])).toBeLessThan(0.25);
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
-}, 450_000);
+test(
+  'a film of what was received is placed by the codes in its picture, and codes that were not read ' +
+    'are proposed as lost',
+  async () => {
+    const { page } = session;
+    const folder = mkdtempSync(join(tmpdir(), 'urvek-received-'));
+    try {
+      const walkId = await walkedAtBase();
+      const film = join(folder, 'received.mp4');
+      await writeBeaconFilm(film, {
+        ...{ codes: 100, tag: tagOf(walkId), held: 6, mbps: 2, noise: 6 },
+        separationM: (sequence) => BEACON_TICK_S * sequence,
+        shown: (code) => code * 0.2 < UNSEEN[0] || code * 0.2 >= UNSEEN[1],
+      });
+      await page.open(`/c/${DEMO_ID}/trace/${walkId}`);
+      await page.press('Recording');
+      await page.find('//input[@type="file"]');
+      await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(film);
+      await page.press('Read the beacon in its sound');
+      await page.see('it has no sound');
+      await page.press('Read the beacon in its picture');
+      await page.press('Hold');
+      await page.see('Go on');
+      const done = async (): Promise<string | null> => (await page.find('//progress')).getAttribute('value');
+      // What was on its way when it was held may still be told.
+      await page.driver.sleep(700);
+      const held = await done();
+      await page.driver.sleep(1000);
+      expect(await done()).toBe(held);
+      await page.press('Go on');
+      await page.see('Placed by 90 codes of its beacon');
+      const laterS = Number(/at (-?[\d.]+) s/.exec(await page.text('//*[@data-placed]'))?.[1]);
+      expect(Math.abs(laterS)).toBeLessThan(0.05);
+      await page.see('1 lost stretch, 1 to decide');
+      expect(await wcagFindings(page.driver)).toEqual([]);
+      await (await page.find("//button[starts-with(@aria-label, 'Take ')]")).click();
+      const lost = async (): Promise<readonly WalkEvent[]> =>
+        (await walksOf(page.origin, DEMO_ID))
+          .find((w) => w.header.id === walkId)
+          ?.log.filter((e) => e.kind === 'dropoutBegin' || e.kind === 'dropoutEnd') ?? [];
+      await page.until('both edges at the base', async () => (await lost()).length === 2);
+      const [begun, ended] = await lost();
+      expect(Math.abs((begun?.time.walkS ?? 0) - UNSEEN[0])).toBeLessThan(0.25);
+      expect(Math.abs((ended?.time.walkS ?? 0) - UNSEEN[1])).toBeLessThan(0.25);
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
+  },
+  450_000,
+);

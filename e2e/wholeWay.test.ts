@@ -77,7 +77,8 @@ test('from two boxes on the bench to a published range', async () => {
   await session.page.press('Order');
   await session.page.see('Order of walks');
   const order = await session.page.driver.executeScript<string[]>(
-    'return [...document.querySelectorAll(\'section[aria-label="Order of walks"] tbody tr\')].map((r) => r.cells[2].textContent)',
+    'return [...document.querySelectorAll(\'section[aria-label="Order of walks"] tbody ' +
+      "tr')].map((r) => r.cells[2].textContent)",
   );
   expect(order).toEqual(['Pellarn One', 'Quenby Two', 'Quenby Two', 'Pellarn One']);
 

@@ -153,10 +153,12 @@ function textOf(
   ): string[] =>
     track
       ? [
-          `${what}: ${track.read.length} read, ${track.missing.length} missing, ${track.implausible.length} left out as impossible; walk tag ${track.tag}`,
+          `${what}: ${track.read.length} read, ${track.missing.length} missing, ${track.implausible.length}` +
+            ` left out as impossible; walk tag ${track.tag}`,
           ...(track.clock
             ? [
-                `  later than the walk’s clock by ${track.clock.laterS.toFixed(4)} s, drift ${track.clock.driftPpm.toFixed(1)} ppm`,
+                `  later than the walk’s clock by ${track.clock.laterS.toFixed(4)} s, drift ` +
+                  `${track.clock.driftPpm.toFixed(1)} ppm`,
               ]
             : []),
           ...track.read.map((r) => line(r, trace)),

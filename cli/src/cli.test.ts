@@ -224,39 +224,45 @@ describe('urvek trials and throughput', () => {
     expect((await run('throughput', path)).err).toContain('line 2, column throughput_mbps');
   });
 
-  test('throughput of Urvek’s own readings: each product, way and band by itself, the line behind as a range', async () => {
-    const path = join(folder, 'readings.csv');
-    const head =
-      'walk_id,product,path,walk,quantity,direction,travelled_m,separation_m,value,unit,band,simulated';
-    const row = (
-      product: string,
-      at: number,
-      value: number | '',
-      band: string,
-      direction = 'fixed-to-mobile',
-    ) => `w,${product},House,1,throughput,${direction},${at},${at},${value},Mbit/s,${band},no`;
-    writeFileSync(
-      path,
-      [
-        ...[head, row('Hub', 2, 188, '5 GHz'), row('Hub', 20, 160, '5 GHz'), row('Hub', 30, 20, '2.4 GHz')],
-        ...[row('Hub', 40, '', ''), row('Hub', 2, 40, '', 'mobile-to-fixed')],
-        'w,Hub,House,1,level,fixed-to-mobile,2,2,-40,dBm,,no',
-        '',
-      ].join('\n'),
-    );
-    const { out } = await run('throughput', path, '--backhaul', '150-200', '--need', '100', '--json');
-    const { curves } = JSON.parse(out) as { curves: { by: string | null; n: number; cap: object | null }[] };
-    expect(curves.map((c) => [c.by, c.n, c.cap !== null])).toEqual([
-      ['5 GHz', 2, true],
-      ['2.4 GHz', 2, false],
-      [null, 1, false],
-    ]);
-    expect(curves[0]).toMatchObject({ direction: 'fixed-to-mobile', cap: { to_m: 20, measured: true } });
-    expect((await run('throughput', path, '--backhaul', '200-150')).err).toContain('the least comes first');
-    expect((await run('throughput', path)).out).toContain('House, Hub, fixed-to-mobile, 5 GHz: n 2');
-    writeFileSync(path, `${head}\nw,Hub,House,1,speed,fixed-to-mobile,2,2,1,Mbit/s,,no\n`);
-    expect((await run('throughput', path)).err).toContain('line 2, column quantity');
-  });
+  test(
+    'throughput of Urvek’s own readings: each product, way and band by itself, the line behind as a ' +
+      'range',
+    async () => {
+      const path = join(folder, 'readings.csv');
+      const head =
+        'walk_id,product,path,walk,quantity,direction,travelled_m,separation_m,value,unit,band,simulated';
+      const row = (
+        product: string,
+        at: number,
+        value: number | '',
+        band: string,
+        direction = 'fixed-to-mobile',
+      ) => `w,${product},House,1,throughput,${direction},${at},${at},${value},Mbit/s,${band},no`;
+      writeFileSync(
+        path,
+        [
+          ...[head, row('Hub', 2, 188, '5 GHz'), row('Hub', 20, 160, '5 GHz'), row('Hub', 30, 20, '2.4 GHz')],
+          ...[row('Hub', 40, '', ''), row('Hub', 2, 40, '', 'mobile-to-fixed')],
+          'w,Hub,House,1,level,fixed-to-mobile,2,2,-40,dBm,,no',
+          '',
+        ].join('\n'),
+      );
+      const { out } = await run('throughput', path, '--backhaul', '150-200', '--need', '100', '--json');
+      const { curves } = JSON.parse(out) as {
+        curves: { by: string | null; n: number; cap: object | null }[];
+      };
+      expect(curves.map((c) => [c.by, c.n, c.cap !== null])).toEqual([
+        ['5 GHz', 2, true],
+        ['2.4 GHz', 2, false],
+        [null, 1, false],
+      ]);
+      expect(curves[0]).toMatchObject({ direction: 'fixed-to-mobile', cap: { to_m: 20, measured: true } });
+      expect((await run('throughput', path, '--backhaul', '200-150')).err).toContain('the least comes first');
+      expect((await run('throughput', path)).out).toContain('House, Hub, fixed-to-mobile, 5 GHz: n 2');
+      writeFileSync(path, `${head}\nw,Hub,House,1,speed,fixed-to-mobile,2,2,1,Mbit/s,,no\n`);
+      expect((await run('throughput', path)).err).toContain('line 2, column quantity');
+    },
+  );
 
   test('a probe of no address, or of nobody there', async () => {
     expect(await run('probe', 'nowhere')).toMatchObject({
@@ -534,28 +540,34 @@ describe('verdict, audit and report of a whole comparison', () => {
     expect((await run('audit', judgedFile())).out).toContain('left, because: only one of us was there');
   });
 
-  test('report: a page, its pictures and tables; every figure is that of ranges; nothing of a name is run', async () => {
-    const out = join(folder, 'report');
-    const { code, out: written } = await run('report', judgedFile(), '--out', out);
-    expect(code).toBe(0);
-    const html = readFileSync(join(out, 'report.html'), 'utf8');
-    const { fitted, product_ratios: ratios } = JSON.parse(
-      (await run('ranges', judgedFile(), '--json')).out,
-    ) as { fitted: { median: { estimate_m: number }; walks: number }[]; product_ratios: { ratio: number }[] };
-    for (const cell of fitted) expect(html).toContain(`median ${formatLength(cell.median.estimate_m)}`);
-    for (const r of ratios) expect(html).toContain(`${r.ratio.toFixed(2)}× as far`);
-    expect(html).toContain('Clip &lt;b&gt;a&lt;/b&gt;');
-    expect(html).not.toContain('<b>a</b>');
-    expect(html).toContain('Made up: these walks were played by simulated gear.');
-    expect(html).toContain('only one of us was there');
-    expect(written).toContain('ranges-field.svg');
-    expect(readFileSync(join(out, 'ranges-field.svg'), 'utf8')).toMatch(/^<svg /);
-    expect(readFileSync(join(out, 'findings.csv'), 'utf8').split('\r\n')[0]).toContain(
-      'value,low95,high95,unit',
-    );
-    await run('report', judgedFile(), '--out', out, '--form', 'short');
-    expect(readFileSync(join(out, 'report.txt'), 'utf8')).toContain('Who paid:');
-  });
+  test(
+    'report: a page, its pictures and tables; every figure is that of ranges; nothing of a name is ' + 'run',
+    async () => {
+      const out = join(folder, 'report');
+      const { code, out: written } = await run('report', judgedFile(), '--out', out);
+      expect(code).toBe(0);
+      const html = readFileSync(join(out, 'report.html'), 'utf8');
+      const { fitted, product_ratios: ratios } = JSON.parse(
+        (await run('ranges', judgedFile(), '--json')).out,
+      ) as {
+        fitted: { median: { estimate_m: number }; walks: number }[];
+        product_ratios: { ratio: number }[];
+      };
+      for (const cell of fitted) expect(html).toContain(`median ${formatLength(cell.median.estimate_m)}`);
+      for (const r of ratios) expect(html).toContain(`${r.ratio.toFixed(2)}× as far`);
+      expect(html).toContain('Clip &lt;b&gt;a&lt;/b&gt;');
+      expect(html).not.toContain('<b>a</b>');
+      expect(html).toContain('Made up: these walks were played by simulated gear.');
+      expect(html).toContain('only one of us was there');
+      expect(written).toContain('ranges-field.svg');
+      expect(readFileSync(join(out, 'ranges-field.svg'), 'utf8')).toMatch(/^<svg /);
+      expect(readFileSync(join(out, 'findings.csv'), 'utf8').split('\r\n')[0]).toContain(
+        'value,low95,high95,unit',
+      );
+      await run('report', judgedFile(), '--out', out, '--form', 'short');
+      expect(readFileSync(join(out, 'report.txt'), 'utf8')).toContain('Who paid:');
+    },
+  );
 
   test.each([
     [['report', 'FILE', '--out', 'x', '--unit', 'league'], '--unit league'],

@@ -77,7 +77,8 @@ async function foundIn(
         : []),
       ...(against?.loss && signal === 'speech'
         ? [
-            `losses can be heard in ${(100 * against.loss.audibleShare).toFixed(0)} % of the time; in pauses they leave no trace`,
+            `losses can be heard in ${(100 * against.loss.audibleShare).toFixed(0)} % of the time; in pauses ` +
+              'they leave no trace',
           ]
         : []),
       ...(picture?.tooStill ? ['the picture hardly moves: a freeze cannot be told'] : []),
@@ -140,7 +141,8 @@ const jsonOf = (found: Found): object => ({
 
 function textOf({ durationS, kind, dropouts, artefacts, alignment, thresholds, notes }: Found): string {
   const line = (d: Detected): string =>
-    `${d.fromS.toFixed(3).padStart(10)}  ${`${d.open ? '> ' : ''}${(d.toS - d.fromS).toFixed(3)}`.padStart(9)}  ${d.kind}: ${d.figure}`;
+    `${d.fromS.toFixed(3).padStart(10)}  ` +
+    `${`${d.open ? '> ' : ''}${(d.toS - d.fromS).toFixed(3)}`.padStart(9)}  ${d.kind}: ${d.figure}`;
   const list = (title: string, all: readonly Detected[]): string[] =>
     all.length === 0
       ? [`No ${title}.`]

@@ -18,7 +18,8 @@ export async function main(args: readonly string[], output: Output): Promise<num
   program
     .command('ranges <file>')
     .description(
-      'estimate range from a CSV of walk intervals (product,path,walk,held_m,failed_m) or from a comparison of Urvek (JSON)',
+      'estimate range from a CSV of walk intervals (product,path,walk,held_m,failed_m) or from a ' +
+        'comparison of Urvek (JSON)',
     )
     .option('--json', 'one JSON object instead of a table')
     .option('--criterion <name>', 'use the rows of this criterion')
@@ -47,7 +48,8 @@ export async function main(args: readonly string[], output: Output): Promise<num
   program
     .command('throughput <file>')
     .description(
-      'throughput over distance, from a CSV (distance_m,throughput_mbps), from Urvek’s readings.csv, or from a comparison (JSON)',
+      'throughput over distance, from a CSV (distance_m,throughput_mbps), from Urvek’s readings.csv, ' +
+        'or from a comparison (JSON)',
     )
     .option('--json', 'one JSON object instead of a table')
     .option('--need <mbps>', 'where this is no longer met')
@@ -68,7 +70,8 @@ export async function main(args: readonly string[], output: Output): Promise<num
   program
     .command('gear <kind> [address]')
     .description(
-      'simulated gear (wheel, link, remote) that joins a walk and hands in what it notices, or a simulated survey of the band as CSV (survey); docs/gear.md',
+      'simulated gear (wheel, link, remote) that joins a walk and hands in what it notices, or a ' +
+        'simulated survey of the band as CSV (survey); docs/gear.md',
     )
     .option('--code <code>', 'the code on the walker’s screen')
     .option('--key <key>', 'the program’s own key; without it the one in the address')
@@ -163,7 +166,8 @@ export async function main(args: readonly string[], output: Output): Promise<num
   program
     .command('probe <address>')
     .description(
-      'measure the link between here and a running Urvek: application throughput each way, round trips at rest and under load, loss and jitter',
+      'measure the link between here and a running Urvek: application throughput each way, round trips ' +
+        'at rest and under load, loss and jitter',
     )
     .option('--json', 'one JSON object instead of lines')
     .option('--seconds <n>', 'of each way', '8')

@@ -186,13 +186,16 @@ function textOf(result: ProbeResult, sameMachine: boolean, { origin }: Reached):
   const rate = (name: string, of: LoadedRate | undefined): string[] =>
     of
       ? [
-          `${name.padEnd(5)} ${of.rate.mbps.toFixed(1)} Mbit/s (samples ${of.rate.leastMbps.toFixed(1)} to ${of.rate.mostMbps.toFixed(1)})${of.riseMs === undefined ? '' : `, round trip ${of.riseMs >= 0 ? '+' : '−'}${Math.abs(of.riseMs).toFixed(1)} ms under load`}`,
+          `${name.padEnd(5)} ${of.rate.mbps.toFixed(1)} Mbit/s (samples ${of.rate.leastMbps.toFixed(1)} to ` +
+            `${of.rate.mostMbps.toFixed(1)})` +
+            `${of.riseMs === undefined ? '' : `, round trip ${of.riseMs >= 0 ? '+' : '−'}${Math.abs(of.riseMs).toFixed(1)} ms under load`}`,
         ]
       : [];
   const lost = (['down', 'up'] as const).flatMap((w) =>
     datagrams && 'down' in datagrams
       ? [
-          `loss  ${w} ${(100 * datagrams[w].loss).toFixed(1)} % of ${datagrams[w].sent}, jitter ${datagrams[w].jitterMs?.toFixed(1) ?? 'not known'} ms`,
+          `loss  ${w} ${(100 * datagrams[w].loss).toFixed(1)} % of ${datagrams[w].sent}, jitter ` +
+            `${datagrams[w].jitterMs?.toFixed(1) ?? 'not known'} ms`,
         ]
       : [],
   );
@@ -204,7 +207,8 @@ function textOf(result: ProbeResult, sameMachine: boolean, { origin }: Reached):
       : []),
     ...(idle
       ? [
-          `at rest: round trip ${idle.medianMs.toFixed(1)} ms (95 % ${idle.p95Ms.toFixed(1)}, worst ${idle.worstMs.toFixed(1)})`,
+          `at rest: round trip ${idle.medianMs.toFixed(1)} ms (95 % ${idle.p95Ms.toFixed(1)}, worst ` +
+            `${idle.worstMs.toFixed(1)})`,
         ]
       : []),
     ...rate('down', down),

@@ -63,7 +63,8 @@ function rowsOfComparison(
   const criteria = [...new Set(rows.map((r) => r.criterion))];
   if (wanted === undefined && criteria.length > 1)
     throw new BadInput(
-      `${file}: its kinds of product are judged by several criteria (${criteria.join(', ')}); choose one with --criterion`,
+      `${file}: its kinds of product are judged by several criteria (${criteria.join(', ')}); choose ` +
+        'one with --criterion',
     );
   return rows;
 }
@@ -78,13 +79,15 @@ function select(rows: readonly WalkIntervalRow[], selection: Selection, file: st
       if (wanted === undefined) {
         if (values.length > 1)
           throw new BadInput(
-            `${file}, column ${name}: several values (${values.map((v) => JSON.stringify(v)).join(', ')}); choose one with --${name}`,
+            `${file}, column ${name}: several values (${values.map((v) => JSON.stringify(v)).join(', ')}); ` +
+              `choose one with --${name}`,
           );
         return left;
       }
       if (!values.includes(wanted))
         throw new BadInput(
-          `${file}, column ${name}: no row has ${JSON.stringify(wanted)}; there is ${values.map((v) => JSON.stringify(v)).join(', ') || 'no row'}`,
+          `${file}, column ${name}: no row has ${JSON.stringify(wanted)}; there is ` +
+            `${values.map((v) => JSON.stringify(v)).join(', ') || 'no row'}`,
         );
       return left.filter((row) => (row[name] ?? '') === wanted);
     },

@@ -12,22 +12,28 @@ export function rangesTable(summary: RangeSummary): string {
   const widths = [0, 1].map((i) => Math.max(...cells.map((row) => (row[i] as string).length)));
   const ratios = summary.productRatios.map((r) => {
     const range = r.withScale95 && endsText(r.withScale95.low, r.withScale95.high, (v) => v.toFixed(3));
-    return `${r.numerator} / ${r.denominator}: ${r.estimate ? `${r.estimate.ratio.toFixed(3)}${range === undefined ? '' : ` (95 %: ${range})`}` : `no ratio: ${r.reason}`}`;
+    return (
+      `${r.numerator} / ${r.denominator}: ` +
+      `${r.estimate ? `${r.estimate.ratio.toFixed(3)}${range === undefined ? '' : ` (95 %: ${range})`}` : `no ratio: ${r.reason}`}`
+    );
   });
   return [
-    `${n} walks: ${censoring.interval} intervals, ${censoring.exact} exact, ${censoring.right} that the path ended, ${censoring.left} that failed at the first point`,
+    `${n} walks: ${censoring.interval} intervals, ${censoring.exact} exact, ${censoring.right} that ` +
+      `the path ended, ${censoring.left} that failed at the first point`,
     ...(summary.reason === undefined ? [] : [summary.reason]),
     '',
     ...cells.map(
       (row) =>
-        `${(row[0] as string).padEnd(widths[0] as number)}  ${(row[1] as string).padEnd(widths[1] as number)}  ${row[2]}`,
+        `${(row[0] as string).padEnd(widths[0] as number)}  ` +
+        `${(row[1] as string).padEnd(widths[1] as number)}  ${row[2]}`,
     ),
     ...(ratios.length > 0 ? ['', ...ratios] : []),
     ...(summary.sigma === undefined
       ? []
       : [
           '',
-          `walks differ by a factor of ${Math.exp(summary.sigma).toFixed(3)} (one standard deviation of ln distance: ${summary.sigma.toFixed(4)})`,
+          `walks differ by a factor of ${Math.exp(summary.sigma).toFixed(3)} (one standard deviation of ln ` +
+            `distance: ${summary.sigma.toFixed(4)})`,
         ]),
     '',
   ].join('\n');

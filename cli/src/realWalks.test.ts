@@ -361,7 +361,8 @@ describe('what is said without metres', () => {
     const [verdict] = await verdictsOf(claimed, walks);
     expect(verdict).toMatchObject({ outcome: 'undecided' });
     expect(verdict?.reason).toContain(
-      'It was noted that Radio b held where Radio a had failed on 2 outings; Radio b was farther on 2 of 2 outings (sign test, p = 0.5000): that orders them, and tells no ratio.',
+      'It was noted that Radio b held where Radio a had failed on 2 outings; Radio b was farther on 2 ' +
+        'of 2 outings (sign test, p = 0.5000): that orders them, and tells no ratio.',
     );
     expect(verdict?.reason).toContain('it lies between 1.00 and no bound');
     expect(verdict?.next).toContain('a ratio needs a distance of both');

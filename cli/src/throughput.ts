@@ -152,7 +152,9 @@ function curveText(of: CurveOf, needMbps: number | undefined): string {
     ...curve.map((c) => `${c.distanceM.toFixed(1).padStart(8)} m  ${c.mbps.toFixed(1).padStart(8)} Mbit/s`),
     ...(cap
       ? [
-          `the nearest ${countOf(cap.points, 'point reads', 'points read')} about ${cap.levelMbps.toFixed(1)} Mbit/s${cap.measured ? ', as what is behind gives by cable' : ''}: a cap; the link gives at least that`,
+          `the nearest ${countOf(cap.points, 'point reads', 'points read')} about ` +
+            `${cap.levelMbps.toFixed(1)} Mbit/s${cap.measured ? ', as what is behind gives by cable' : ''}: ` +
+            'a cap; the link gives at least that',
         ]
       : []),
     ...(fall && named.length > 0
@@ -163,7 +165,8 @@ function curveText(of: CurveOf, needMbps: number | undefined): string {
       : [
           crossing?.distanceM === undefined
             ? `${needMbps} Mbit/s: not crossed within these distances`
-            : `${needMbps} Mbit/s: held at ${crossing.holdM} m, no longer at ${crossing.failM} m; in between at about ${crossing.distanceM.toFixed(1)} m`,
+            : `${needMbps} Mbit/s: held at ${crossing.holdM} m, no longer at ${crossing.failM} m; in between ` +
+              `at about ${crossing.distanceM.toFixed(1)} m`,
         ]),
   ].join('\n');
 }

@@ -107,14 +107,16 @@ function table(
     }: ReturnType<typeof distance> & { over_walks: ReturnType<typeof overWalks> },
   ): string =>
     over.interval95
-      ? `${name}: ${metres(over.estimate_m ?? null, '')} (95 % over walks: ${over.interval95.map((m) => metres(m ?? null, '')).join(' to ')})`
+      ? `${name}: ${metres(over.estimate_m ?? null, '')} (95 % over walks: ` +
+        `${over.interval95.map((m) => metres(m ?? null, '')).join(' to ')})`
       : `${name}: ${metres(estimate_m, 'none: answers do not fall off with distance')} by the curve (${over.reason})`;
   return found
     .flatMap(({ product, result }) => [
       ...(product === undefined ? [] : [product]),
       ...result.stands.map(
         (s) =>
-          `at ${s.distance_m.toFixed(1)} m: ${s.answered} of ${s.of} answered, at least ${(100 * s.at_least).toFixed(0)} % (95 %, one-sided)`,
+          `at ${s.distance_m.toFixed(1)} m: ${s.answered} of ${s.of} answered, at least ` +
+          `${(100 * s.at_least).toFixed(0)} % (95 %, one-sided)`,
       ),
       ...(result.D50 ? [line('half of the presses answered at', result.D50)] : [result.reason]),
       ...(result.D90 ? [line('nine of ten answered at', result.D90)] : []),

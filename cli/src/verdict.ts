@@ -45,13 +45,16 @@ export async function verdict(file: string, { json }: { json?: true }): Promise<
   }
   return [
     ...verdicts.flatMap((v) => [
-      `${v.verdict.outcome.padEnd(10)}  ${v.subject}: ${v.claim.upTo ? 'up to ' : ''}${v.claim.entered}, ${v.claim.condition}${v.path ? `, on ${v.path.name}` : ''}`,
+      `${v.verdict.outcome.padEnd(10)}  ${v.subject}: ${v.claim.upTo ? 'up to ' : ''}${v.claim.entered}` +
+        `, ${v.claim.condition}${v.path ? `, on ${v.path.name}` : ''}`,
       `            ${v.verdict.reason}`,
       ...(v.verdict.next === undefined ? [] : [`            ${v.verdict.next}`]),
     ]),
     ...needs.map(
       (n) =>
-        `${n.verdict.outcome.padEnd(10)}  ${n.subject}: ${n.need.use}, ${needText(n.need)}${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}. ${n.verdict.reason}`,
+        `${n.verdict.outcome.padEnd(10)}  ${n.subject}: ${n.need.use}, ${needText(n.need)}` +
+        `${n.verdict.margin === undefined ? '' : `, ${marginText(n.verdict.margin, n.verdict.atLeast)}`}` +
+        `. ${n.verdict.reason}`,
     ),
     ...(verdicts.length + needs.length === 0 ? ['no claim and no need is entered'] : []),
     '',

@@ -23,7 +23,8 @@ export const patternIdWidthHeightPatternunitsUserspaceonuse = (
   stroke: string,
   width: number,
 ): string =>
-  `<pattern id="${id}" width="${size}" height="${size}" patternUnits="userSpaceOnUse"><path d="${d}" stroke="${stroke}" stroke-width="${width}" fill="none"/></pattern>`;
+  `<pattern id="${id}" width="${size}" height="${size}" patternUnits="userSpaceOnUse"><path d="${d}` +
+  `" stroke="${stroke}" stroke-width="${width}" fill="none"/></pattern>`;
 export const rectXYWidthHeight = (n: string, n2: string, n3: string, n4: string, role: string): string =>
   `<rect x="${n}" y="${n2}" width="${n3}" height="${n4}" ${role}/>`;
 export const svgXmlnsHttpWwwW3Org = (n: string, n2: string, escapeXml: string): string =>

@@ -87,46 +87,54 @@ describe('the plan of a site', () => {
     }
   });
 
-  test('each thing is a group with its name, told by its kind’s own look; the line of sight is there when a place is pointed at', () => {
-    const scene = planScene({ path, width: 900, height: 340, here: [60, 20], selectedId: 'wall' });
-    expect(scene.groups.map((g) => g.id)).toEqual([
-      'grid',
-      'feature-wall',
-      'feature-wagon',
-      'route',
-      'sight',
-    ]);
-    expect(scene.groups.find((g) => g.id === 'feature-wall')?.shapes.map((s) => s.role)).toEqual([
-      'plan-wall',
-      'plan-selected',
-      'small',
-    ]);
-    expect(planScene({ path, width: 900, height: 340 }).groups.some((g) => g.id === 'sight')).toBe(false);
-    expect(sceneToSvg(planScene({ path: { ...path, name: '<b>&' }, width: 900, height: 340 }))).toContain(
-      '&lt;b&gt;&amp;',
-    );
-  });
+  test(
+    'each thing is a group with its name, told by its kind’s own look; the line of sight is there ' +
+      'when a place is pointed at',
+    () => {
+      const scene = planScene({ path, width: 900, height: 340, here: [60, 20], selectedId: 'wall' });
+      expect(scene.groups.map((g) => g.id)).toEqual([
+        'grid',
+        'feature-wall',
+        'feature-wagon',
+        'route',
+        'sight',
+      ]);
+      expect(scene.groups.find((g) => g.id === 'feature-wall')?.shapes.map((s) => s.role)).toEqual([
+        'plan-wall',
+        'plan-selected',
+        'small',
+      ]);
+      expect(planScene({ path, width: 900, height: 340 }).groups.some((g) => g.id === 'sight')).toBe(false);
+      expect(sceneToSvg(planScene({ path: { ...path, name: '<b>&' }, width: 900, height: 340 }))).toContain(
+        '&lt;b&gt;&amp;',
+      );
+    },
+  );
 
-  test('what it adds to the tape stands where the route first has it between, and labels do not run into each other', () => {
-    const drawn = drawnObstructions(path);
-    expect(drawn.map((d) => d.label)).toEqual(['the wall', 'the wagon']);
-    expect(drawn[0]?.atM).toBeCloseTo(30.5, 6);
-    expect(travelledGround(path).obstructions).toEqual(drawn);
-    const close = {
-      ...travelledGround(path),
-      obstructions: [
-        { atM: 50, label: 'first obstruction' },
-        { atM: 50.5, label: 'second obstruction' },
-        { atM: 95, label: 'far' },
-      ],
-    };
-    const texts = tapeScene({ title: 'T', ground: close, unit: 'm', measure: 'travelled' })
-      .groups.flatMap((g) => g.shapes)
-      .flatMap((s) => (s.kind === 'text' && close.obstructions.some((o) => o.label === s.text) ? [s] : []));
-    const [a, b, c] = texts;
-    expect(Math.abs((a?.y ?? 0) - (b?.y ?? 0))).toBeGreaterThanOrEqual(12);
-    expect(c?.y).toBe(a?.y);
-  });
+  test(
+    'what it adds to the tape stands where the route first has it between, and labels do not run ' +
+      'into each other',
+    () => {
+      const drawn = drawnObstructions(path);
+      expect(drawn.map((d) => d.label)).toEqual(['the wall', 'the wagon']);
+      expect(drawn[0]?.atM).toBeCloseTo(30.5, 6);
+      expect(travelledGround(path).obstructions).toEqual(drawn);
+      const close = {
+        ...travelledGround(path),
+        obstructions: [
+          { atM: 50, label: 'first obstruction' },
+          { atM: 50.5, label: 'second obstruction' },
+          { atM: 95, label: 'far' },
+        ],
+      };
+      const texts = tapeScene({ title: 'T', ground: close, unit: 'm', measure: 'travelled' })
+        .groups.flatMap((g) => g.shapes)
+        .flatMap((s) => (s.kind === 'text' && close.obstructions.some((o) => o.label === s.text) ? [s] : []));
+      const [a, b, c] = texts;
+      expect(Math.abs((a?.y ?? 0) - (b?.y ?? 0))).toBeGreaterThanOrEqual(12);
+      expect(c?.y).toBe(a?.y);
+    },
+  );
 
   test('a name too long for its lane is cut there and stands whole in the title', () => {
     const label = 'Holmroe Pair, In hand and In hand B';

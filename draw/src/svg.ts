@@ -33,7 +33,9 @@ export function sceneToSvg(scene: Scene): string {
   );
   const groups = scene.groups.map(
     (g) =>
-      `<g${transformOf(g) === undefined ? '' : phrases.transform(transformOf(g))}>${g.title === undefined ? '' : `<title>${escapeXml(g.title)}</title>`}${g.shapes.map(shapeToSvg).join('')}</g>`,
+      `<g${transformOf(g) === undefined ? '' : phrases.transform(transformOf(g))}>` +
+      `${g.title === undefined ? '' : `<title>${escapeXml(g.title)}</title>`}` +
+      `${g.shapes.map(shapeToSvg).join('')}</g>`,
   );
   return [
     phrases.svgXmlnsHttpWwwW3Org(n(scene.width), n(scene.height), escapeXml(scene.title)),

@@ -76,7 +76,8 @@ function coarseSteps(range: RangeView): Sentence[] {
     .filter((r) => r.estimate && Math.abs(r.estimate.logRatio) < step)
     .map((r) =>
       say(
-        `${r.numerator} against ${r.denominator}: the brackets are ${(100 * Math.expm1(step)).toFixed(0)} % wide on the average, wider than the difference.`,
+        `${r.numerator} against ${r.denominator}: the brackets are ${(100 * Math.expm1(step)).toFixed(0)}` +
+          ' % wide on the average, wider than the difference.',
         cellRests(range, [r.numerator, r.denominator]),
       ),
     );

@@ -142,7 +142,8 @@ export class Page {
       ),
     );
     return this.find(
-      `//body//*[contains(normalize-space(.), ${quoted(text)}) and not(.//*[contains(normalize-space(.), ${quoted(text)})])]`,
+      `//body//*[contains(normalize-space(.), ${quoted(text)}) and ` +
+        `not(.//*[contains(normalize-space(.), ${quoted(text)})])]`,
     );
   }
 

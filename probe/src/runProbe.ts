@@ -282,7 +282,9 @@ class Run {
         const stopped = channelStopped(DATAGRAMS.count, ways.down, ways.up);
         if (!stopped)
           return { down: datagramsOf(DATAGRAMS.count, ways.down), up: datagramsOf(DATAGRAMS.count, ways.up) };
-        none = `the datagram channel stopped after ${Math.max(ways.down.length, ways.up.length)} of ${DATAGRAMS.count}, while the other connections went on`;
+        none =
+          `the datagram channel stopped after ${Math.max(ways.down.length, ways.up.length)} of ` +
+          `${DATAGRAMS.count}, while the other connections went on`;
       } finally {
         channel.close();
       }

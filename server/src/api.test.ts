@@ -309,27 +309,35 @@ describe('comparisons', () => {
     expect((await call('GET', `/comparisons/${randomUUID()}/revisions`)).status).toBe(404);
   });
 
-  test('the demo is there once, however often the server starts, and its CSV holds what the findings hold', async () => {
-    const second = await serve({ databaseUrl: server.databaseUrl, port: 0, demo: 'small', report: () => {} });
-    await second.close();
-    const list = (await call('GET', '/comparisons')).body as { demo: boolean; walksPlanned: number }[];
-    expect(list.filter((c) => c.demo)).toEqual([
-      expect.objectContaining({ walksPlanned: 12, walksMade: 12 }),
-    ]);
-    const { setup } = (await call('GET', `/comparisons/${DEMO_ID}`)).body as Comparison;
-    const walks = await demoWalksNow();
-    const finished = walks.filter((w) => w.log.some((e) => e.kind === 'end'));
-    expect(finished).toHaveLength(12);
-    const [range] = rangesByPath(setup, findWalks(setup, finished), 'first dropout');
-    const rows = readWalkIntervals(
-      (await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=first%20dropout`))
-        .body as string,
-    );
-    expect(rows).toHaveLength(range?.summary.n as number);
-    expect((await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=range`)).status).toBe(
-      422,
-    );
-  });
+  test(
+    'the demo is there once, however often the server starts, and its CSV holds what the findings ' + 'hold',
+    async () => {
+      const second = await serve({
+        databaseUrl: server.databaseUrl,
+        port: 0,
+        demo: 'small',
+        report: () => {},
+      });
+      await second.close();
+      const list = (await call('GET', '/comparisons')).body as { demo: boolean; walksPlanned: number }[];
+      expect(list.filter((c) => c.demo)).toEqual([
+        expect.objectContaining({ walksPlanned: 12, walksMade: 12 }),
+      ]);
+      const { setup } = (await call('GET', `/comparisons/${DEMO_ID}`)).body as Comparison;
+      const walks = await demoWalksNow();
+      const finished = walks.filter((w) => w.log.some((e) => e.kind === 'end'));
+      expect(finished).toHaveLength(12);
+      const [range] = rangesByPath(setup, findWalks(setup, finished), 'first dropout');
+      const rows = readWalkIntervals(
+        (await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=first%20dropout`))
+          .body as string,
+      );
+      expect(rows).toHaveLength(range?.summary.n as number);
+      expect((await call('GET', `/comparisons/${DEMO_ID}/walk-intervals.csv?criterion=range`)).status).toBe(
+        422,
+      );
+    },
+  );
 
   test('entities and migrations agree, and two servers may migrate at once', async () => {
     const fresh = await scratchDatabase();
@@ -366,110 +374,123 @@ describe('a walk that fills a place in the plan, and a whole comparison as a fil
     expect((await call('GET', `/comparisons/${randomUUID()}/comparison.json`)).status).toBe(404);
   });
 
-  test('another Urvek takes it in, with the same findings to the last digit; twice is refused, and half of one is nothing', async () => {
-    const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;
-    expect((await call('POST', '/comparisons/import', file)).status).toBe(409);
-    const other = await scratchDatabase();
-    const elsewhere = await serve({
-      databaseUrl: other.url,
-      port: 0,
-      demo: 'none',
-      report: (e) => {
-        throw e;
-      },
-    });
-    try {
-      const send = async (body: unknown): Promise<number> =>
-        (
-          await fetch(new URL('api/comparisons/import', elsewhere.url), {
-            method: 'POST',
-            headers: { 'content-type': 'application/json' },
-            body: typeof body === 'string' ? body : JSON.stringify(body),
-          })
-        ).status;
-      const spoiled = structuredClone(file) as unknown as { walks: { log: { body: object }[] }[] };
-      (spoiled.walks.find((w) => w.log.length > 50)?.log.at(-1) as { body: object }).body = {
-        reason: 'bored',
-      };
-      expect(await send(spoiled)).toBe(422);
-      expect(await send({ ...file, version: 99 })).toBe(422);
-      expect(await send({ ...file, setup: { ...file.setup, products: 'many' } })).toBe(422);
-      expect(await send('['.repeat(100_000))).toBe(413);
-      expect(await send('{"format":')).toBe(400);
-      // Nested deeper than any reader should follow, but well-formed.
-      expect(
-        await send(
-          JSON.stringify({ ...file, setup: 0 }).replace(
-            '"setup":0',
-            `"setup":{"products":${'['.repeat(2000)}${']'.repeat(2000)}}`,
+  test(
+    'another Urvek takes it in, with the same findings to the last digit; twice is refused, and half ' +
+      'of one is nothing',
+    async () => {
+      const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;
+      expect((await call('POST', '/comparisons/import', file)).status).toBe(409);
+      const other = await scratchDatabase();
+      const elsewhere = await serve({
+        databaseUrl: other.url,
+        port: 0,
+        demo: 'none',
+        report: (e) => {
+          throw e;
+        },
+      });
+      try {
+        const send = async (body: unknown): Promise<number> =>
+          (
+            await fetch(new URL('api/comparisons/import', elsewhere.url), {
+              method: 'POST',
+              headers: { 'content-type': 'application/json' },
+              body: typeof body === 'string' ? body : JSON.stringify(body),
+            })
+          ).status;
+        const spoiled = structuredClone(file) as unknown as { walks: { log: { body: object }[] }[] };
+        (spoiled.walks.find((w) => w.log.length > 50)?.log.at(-1) as { body: object }).body = {
+          reason: 'bored',
+        };
+        expect(await send(spoiled)).toBe(422);
+        expect(await send({ ...file, version: 99 })).toBe(422);
+        expect(await send({ ...file, setup: { ...file.setup, products: 'many' } })).toBe(422);
+        expect(await send('['.repeat(100_000))).toBe(413);
+        expect(await send('{"format":')).toBe(400);
+        // Nested deeper than any reader should follow, but well-formed.
+        expect(
+          await send(
+            JSON.stringify({ ...file, setup: 0 }).replace(
+              '"setup":0',
+              `"setup":{"products":${'['.repeat(2000)}${']'.repeat(2000)}}`,
+            ),
           ),
-        ),
-      ).toBe(413);
-      expect(await megabytes(elsewhere.url, 200)).toBe(413);
-      expect(await (await fetch(new URL('api/comparisons', elsewhere.url))).json()).toEqual([]);
-      expect(await send(file)).toBe(201);
-      const csv = async (at: string): Promise<string> =>
-        (await fetch(new URL(`api/comparisons/${DEMO_ID}/walk-intervals.csv`, at))).text();
-      expect(await csv(elsewhere.url)).toBe(await csv(server.serving.url));
-      const again = (await (
-        await fetch(new URL(`api/comparisons/${DEMO_ID}/comparison.json`, elsewhere.url))
-      ).json()) as Interchange;
-      expect(again).toEqual(file);
-      expect(await send(file)).toBe(409);
-    } finally {
-      await elsewhere.close();
-      await other.drop();
-    }
-  }, 60_000);
+        ).toBe(413);
+        expect(await megabytes(elsewhere.url, 200)).toBe(413);
+        expect(await (await fetch(new URL('api/comparisons', elsewhere.url))).json()).toEqual([]);
+        expect(await send(file)).toBe(201);
+        const csv = async (at: string): Promise<string> =>
+          (await fetch(new URL(`api/comparisons/${DEMO_ID}/walk-intervals.csv`, at))).text();
+        expect(await csv(elsewhere.url)).toBe(await csv(server.serving.url));
+        const again = (await (
+          await fetch(new URL(`api/comparisons/${DEMO_ID}/comparison.json`, elsewhere.url))
+        ).json()) as Interchange;
+        expect(again).toEqual(file);
+        expect(await send(file)).toBe(409);
+      } finally {
+        await elsewhere.close();
+        await other.drop();
+      }
+    },
+    60_000,
+  );
 });
 
-test('whatever the order of batches, repeated and split, by two devices at once: the same log, each device’s in order', async () => {
-  const devices = [randomUUID(), randomUUID()];
-  await fc.assert(
-    fc.asyncProperty(
-      fc.array(fc.record({ device: fc.nat(1), from: fc.nat(19), length: fc.integer({ min: 1, max: 20 }) }), {
-        minLength: 2,
-        maxLength: 10,
-      }),
-      async (batches) => {
-        const id = await newWalk();
-        const event = (device: number, seq: number) => ({
-          ...grade(id, seq, 1 + (seq % 5)),
-          deviceId: devices[device],
-        });
-        const run = (device: number, from: number, length: number) =>
-          Array.from({ length: Math.min(length, 20 - from) }, (_, i) => event(device, from + i + 1));
-        const sent = batches.map(({ device, from, length }) => run(device, from, length));
-        const answers = await Promise.all(
-          [...sent, ...sent.toReversed()].map((events) => call('POST', `/walks/${id}/events`, { events })),
-        );
-        expect(answers.map((a) => a.status)).toEqual(answers.map(() => 200));
-        const expected = devices.flatMap((deviceId, d) =>
-          [
-            ...new Set(
-              batches
-                .filter((b) => b.device === d)
-                .flatMap((b) => run(d, b.from, b.length).map((e) => e.seq)),
+test(
+  'whatever the order of batches, repeated and split, by two devices at once: the same log, each ' +
+    'device’s in order',
+  async () => {
+    const devices = [randomUUID(), randomUUID()];
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(
+          fc.record({ device: fc.nat(1), from: fc.nat(19), length: fc.integer({ min: 1, max: 20 }) }),
+          {
+            minLength: 2,
+            maxLength: 10,
+          },
+        ),
+        async (batches) => {
+          const id = await newWalk();
+          const event = (device: number, seq: number) => ({
+            ...grade(id, seq, 1 + (seq % 5)),
+            deviceId: devices[device],
+          });
+          const run = (device: number, from: number, length: number) =>
+            Array.from({ length: Math.min(length, 20 - from) }, (_, i) => event(device, from + i + 1));
+          const sent = batches.map(({ device, from, length }) => run(device, from, length));
+          const answers = await Promise.all(
+            [...sent, ...sent.toReversed()].map((events) => call('POST', `/walks/${id}/events`, { events })),
+          );
+          expect(answers.map((a) => a.status)).toEqual(answers.map(() => 200));
+          const expected = devices.flatMap((deviceId, d) =>
+            [
+              ...new Set(
+                batches
+                  .filter((b) => b.device === d)
+                  .flatMap((b) => run(d, b.from, b.length).map((e) => e.seq)),
+              ),
+            ]
+              .sort((a, b) => a - b)
+              .map((seq) => `${deviceId}:${seq}`),
+          );
+          const log = (await stored(id)) as { deviceId: string; seq: number }[];
+          expect(log.map((e) => `${e.deviceId}:${e.seq}`)).toEqual(
+            [...expected].sort((a, b) =>
+              (a.split(':')[0] as string) < (b.split(':')[0] as string)
+                ? -1
+                : a.split(':')[0] === b.split(':')[0]
+                  ? Number(a.split(':')[1]) - Number(b.split(':')[1])
+                  : 1,
             ),
-          ]
-            .sort((a, b) => a - b)
-            .map((seq) => `${deviceId}:${seq}`),
-        );
-        const log = (await stored(id)) as { deviceId: string; seq: number }[];
-        expect(log.map((e) => `${e.deviceId}:${e.seq}`)).toEqual(
-          [...expected].sort((a, b) =>
-            (a.split(':')[0] as string) < (b.split(':')[0] as string)
-              ? -1
-              : a.split(':')[0] === b.split(':')[0]
-                ? Number(a.split(':')[1]) - Number(b.split(':')[1])
-                : 1,
-          ),
-        );
-      },
-    ),
-    { numRuns: 12 },
-  );
-}, 60_000);
+          );
+        },
+      ),
+      { numRuns: 12 },
+    );
+  },
+  60_000,
+);
 
 test('names that a browser or a spreadsheet might run come out of tables as text', async () => {
   const file = (await call('GET', `/comparisons/${DEMO_ID}/comparison.json`)).body as Interchange;

@@ -67,36 +67,41 @@ describe('what is worked out from logs is kept', () => {
     expect((await keysKept()).size).toBe(12);
   });
 
-  test('an answer that did not change is not sent again; a log that grew is worked out anew, and it alone', async () => {
-    const first = await fetch(at(`/comparisons/${DEMO_ID}/findings`));
-    const tag = first.headers.get('etag') as string;
-    await first.text();
-    const again = (): Promise<Response> =>
-      fetch(at(`/comparisons/${DEMO_ID}/findings`), {
-        headers: { 'if-none-match': tag, 'cache-control': 'max-age=0' },
-      });
-    expect((await again()).status).toBe(304);
+  test(
+    'an answer that did not change is not sent again; a log that grew is worked out anew, and it ' + 'alone',
+    async () => {
+      const first = await fetch(at(`/comparisons/${DEMO_ID}/findings`));
+      const tag = first.headers.get('etag') as string;
+      await first.text();
+      const again = (): Promise<Response> =>
+        fetch(at(`/comparisons/${DEMO_ID}/findings`), {
+          headers: { 'if-none-match': tag, 'cache-control': 'max-age=0' },
+        });
+      expect((await again()).status).toBe(304);
 
-    const before = await keysKept();
-    const [walk] = demoWalks();
-    const last = walk?.log.at(-1) as WalkEvent;
-    const note = {
-      ...last,
-      seq: last.seq + 1000,
-      kind: 'note',
-      body: { text: 'seen afterwards' },
-    } as WalkEvent;
-    expect((await send('POST', `/walks/${note.walkId}/events`, { events: [note] })).status).toBe(200);
-    const changed = await again();
-    expect(changed.status).toBe(200);
-    const page = (await changed.json()) as Page;
-    const found = page.walks.find((w) => w.header.id === note.walkId);
-    expect(found?.derived?.directions[0]?.trace.notes).toEqual([
-      expect.objectContaining({ text: 'seen afterwards' }),
-    ]);
-    const after = await keysKept();
-    expect([...after].filter(([id, key]) => before.get(id) !== key).map(([id]) => id)).toEqual([note.walkId]);
-  });
+      const before = await keysKept();
+      const [walk] = demoWalks();
+      const last = walk?.log.at(-1) as WalkEvent;
+      const note = {
+        ...last,
+        seq: last.seq + 1000,
+        kind: 'note',
+        body: { text: 'seen afterwards' },
+      } as WalkEvent;
+      expect((await send('POST', `/walks/${note.walkId}/events`, { events: [note] })).status).toBe(200);
+      const changed = await again();
+      expect(changed.status).toBe(200);
+      const page = (await changed.json()) as Page;
+      const found = page.walks.find((w) => w.header.id === note.walkId);
+      expect(found?.derived?.directions[0]?.trace.notes).toEqual([
+        expect.objectContaining({ text: 'seen afterwards' }),
+      ]);
+      const after = await keysKept();
+      expect([...after].filter(([id, key]) => before.get(id) !== key).map(([id]) => id)).toEqual([
+        note.walkId,
+      ]);
+    },
+  );
 
   test('a path that was changed makes its walks anew; a plan that was, does not', async () => {
     const comparison = (await (await fetch(at(`/comparisons/${DEMO_ID}`))).json()) as Comparison;

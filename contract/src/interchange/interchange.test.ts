@@ -259,22 +259,26 @@ describe('a file of version 2', () => {
     ]);
   });
 
-  test('loses the seconds, the day and the beginning that a table never had; walks that were walked keep theirs', () => {
-    const mark = (travelledM: number, pressed: boolean) => ({
-      kind: 'mark',
-      body: { reading: { travelledM, method: 'paces', pressed }, name: `${travelledM.toFixed(1)} m` },
-    });
-    const walk = (pressed: boolean) => ({
-      header: { id: 'w' },
-      log: [
-        { kind: 'begin', body: { baselineGrade: 5, reading: {}, playoutDelayS: 0, mode: 'hits' } },
-        mark(20, pressed),
-      ],
-    });
-    expect(walkFromVersion2(walk(false))).toEqual({
-      header: { id: 'w', undated: true },
-      log: [{ kind: 'begin', body: { mode: 'hits', untimed: true } }, mark(20, false)],
-    });
-    expect(walkFromVersion2(walk(true))).toEqual(walk(true));
-  });
+  test(
+    'loses the seconds, the day and the beginning that a table never had; walks that were walked ' +
+      'keep theirs',
+    () => {
+      const mark = (travelledM: number, pressed: boolean) => ({
+        kind: 'mark',
+        body: { reading: { travelledM, method: 'paces', pressed }, name: `${travelledM.toFixed(1)} m` },
+      });
+      const walk = (pressed: boolean) => ({
+        header: { id: 'w' },
+        log: [
+          { kind: 'begin', body: { baselineGrade: 5, reading: {}, playoutDelayS: 0, mode: 'hits' } },
+          mark(20, pressed),
+        ],
+      });
+      expect(walkFromVersion2(walk(false))).toEqual({
+        header: { id: 'w', undated: true },
+        log: [{ kind: 'begin', body: { mode: 'hits', untimed: true } }, mark(20, false)],
+      });
+      expect(walkFromVersion2(walk(true))).toEqual(walk(true));
+    },
+  );
 });

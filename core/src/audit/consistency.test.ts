@@ -184,25 +184,35 @@ describe('each rule of consistency', () => {
   });
 });
 
-test('the mean of any figures lies within the bounds that best, spread and count give, and no true one is questioned', () => {
-  fc.assert(
-    fc.property(fc.array(fc.integer({ min: 1, max: 2000 }), { minLength: 1, maxLength: 12 }), (figures) => {
-      const [best, worst] = [Math.max(...figures), Math.min(...figures)];
-      const mean = figures.reduce((a, b) => a + b, 0) / figures.length;
-      const [low, high] = meanBounds(figures.length, best, best - worst);
-      expect(mean).toBeGreaterThanOrEqual(low - 1e-9);
-      expect(mean).toBeLessThanOrEqual(high + 1e-9);
-      expect(
-        auditConsistency({
-          quoted: [
-            quoted({ walks: figures.length, meanM: mean, bestM: best, worstM: worst, spreadM: best - worst }),
-          ],
-          walks: [],
-          ranges: [],
-          doubts: [],
-        }),
-      ).toEqual([]);
-    }),
-  );
-  expect(() => meanBounds(0, 1, 1)).toThrow('invalid n: 0');
-});
+test(
+  'the mean of any figures lies within the bounds that best, spread and count give, and no true ' +
+    'one is questioned',
+  () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 2000 }), { minLength: 1, maxLength: 12 }), (figures) => {
+        const [best, worst] = [Math.max(...figures), Math.min(...figures)];
+        const mean = figures.reduce((a, b) => a + b, 0) / figures.length;
+        const [low, high] = meanBounds(figures.length, best, best - worst);
+        expect(mean).toBeGreaterThanOrEqual(low - 1e-9);
+        expect(mean).toBeLessThanOrEqual(high + 1e-9);
+        expect(
+          auditConsistency({
+            quoted: [
+              quoted({
+                walks: figures.length,
+                meanM: mean,
+                bestM: best,
+                worstM: worst,
+                spreadM: best - worst,
+              }),
+            ],
+            walks: [],
+            ranges: [],
+            doubts: [],
+          }),
+        ).toEqual([]);
+      }),
+    );
+    expect(() => meanBounds(0, 1, 1)).toThrow('invalid n: 0');
+  },
+);

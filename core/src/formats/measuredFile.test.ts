@@ -80,15 +80,24 @@ describe('files of other instruments', () => {
   test.each([
     [
       'Linux',
-      '64 bytes from 10.0.0.1: icmp_seq=1 ttl=64 time=12.0 ms\n64 bytes from 10.0.0.1: icmp_seq=2 ttl=64 time=14.0 ms\n64 bytes from 10.0.0.1: icmp_seq=4 ttl=64 time=40.0 ms\n64 bytes from 10.0.0.1: icmp_seq=4 ttl=64 time=41.0 ms (DUP!)\n\n--- 10.0.0.1 ping statistics ---\n5 packets transmitted, 3 received, +1 duplicates, 40% packet loss, time 4005ms\nrtt min/avg/max/mdev = 12.0/22.0/40.0/12.7 ms',
+      '64 bytes from 10.0.0.1: icmp_seq=1 ttl=64 time=12.0 ms\n64 bytes from 10.0.0.1: icmp_seq=2 ' +
+        'ttl=64 time=14.0 ms\n64 bytes from 10.0.0.1: icmp_seq=4 ttl=64 time=40.0 ms\n64 bytes from ' +
+        '10.0.0.1: icmp_seq=4 ttl=64 time=41.0 ms (DUP!)\n\n--- 10.0.0.1 ping statistics ---\n5 packets ' +
+        'transmitted, 3 received, +1 duplicates, 40% packet loss, time 4005ms\nrtt min/avg/max/mdev = ' +
+        '12.0/22.0/40.0/12.7 ms',
     ],
     [
       'BSD',
-      '64 bytes from 10.0.0.1: icmp_seq=0 ttl=64 time=12.000 ms\n64 bytes from 10.0.0.1: icmp_seq=1 ttl=64 time=14.000 ms\nRequest timeout for icmp_seq 2\n64 bytes from 10.0.0.1: icmp_seq=3 ttl=64 time=40.000 ms\n64 bytes from 10.0.0.1: icmp_seq=3 ttl=64 time=40.500 ms (DUP!)\nRequest timeout for icmp_seq 4\n',
+      '64 bytes from 10.0.0.1: icmp_seq=0 ttl=64 time=12.000 ms\n64 bytes from 10.0.0.1: icmp_seq=1 ' +
+        'ttl=64 time=14.000 ms\nRequest timeout for icmp_seq 2\n64 bytes from 10.0.0.1: icmp_seq=3 ' +
+        'ttl=64 time=40.000 ms\n64 bytes from 10.0.0.1: icmp_seq=3 ttl=64 time=40.500 ms (DUP!)\nRequest ' +
+        'timeout for icmp_seq 4\n',
     ],
     [
       'busybox',
-      '64 bytes from 10.0.0.1: seq=0 ttl=64 time=12.000 ms\n64 bytes from 10.0.0.1: seq=1 ttl=64 time=14.000 ms\n64 bytes from 10.0.0.1: seq=3 ttl=64 time=40.000 ms\n64 bytes from 10.0.0.1: seq=3 ttl=64 time=40.900 ms (DUP!)\n5 packets transmitted, 3 packets received',
+      '64 bytes from 10.0.0.1: seq=0 ttl=64 time=12.000 ms\n64 bytes from 10.0.0.1: seq=1 ttl=64 ' +
+        'time=14.000 ms\n64 bytes from 10.0.0.1: seq=3 ttl=64 time=40.000 ms\n64 bytes from 10.0.0.1: ' +
+        'seq=3 ttl=64 time=40.900 ms (DUP!)\n5 packets transmitted, 3 packets received',
     ],
   ])('ping of %s: missing replies are losses, those that came twice enter once', (_, text) => {
     expect(isPing(text)).toBe(true);
@@ -104,12 +113,14 @@ describe('files of other instruments', () => {
 
   test('ping of Windows has no numbers; stamps of -D place replies by the clock', () => {
     const windows = readPing(
-      'Reply from 10.0.0.1: bytes=32 time=9ms TTL=64\r\nRequest timed out.\r\nReply from 10.0.0.1: bytes=32 time<1ms TTL=64\r\n    Packets: Sent = 3, Received = 2, Lost = 1 (33% loss),',
+      'Reply from 10.0.0.1: bytes=32 time=9ms TTL=64\r\nRequest timed out.\r\nReply from 10.0.0.1: ' +
+        'bytes=32 time<1ms TTL=64\r\n    Packets: Sent = 3, Received = 2, Lost = 1 (33% loss),',
     );
     expect(windows.steps.map((s) => s.value)).toEqual([9, undefined, 1]);
     expect(windows.whole.at(-1)?.value).toBeCloseTo(100 / 3, 9);
     const stamped = readPing(
-      '[1760000000.500000] 64 bytes from 10.0.0.1: icmp_seq=1 ttl=64 time=5.00 ms\n[1760000002.750000] 64 bytes from 10.0.0.1: icmp_seq=2 ttl=64 time=6.00 ms',
+      '[1760000000.500000] 64 bytes from 10.0.0.1: icmp_seq=1 ttl=64 time=5.00 ms\n[1760000002.750000] ' +
+        '64 bytes from 10.0.0.1: icmp_seq=2 ttl=64 time=6.00 ms',
     );
     expect(stamped.startedMs).toBe(1_760_000_000_500);
     expect(stamped.steps[1]?.fromS).toBeCloseTo(2.25, 6);

@@ -20,7 +20,8 @@ export function questionsOf(rows: readonly WalkIntervalRow[]): string[] {
   return [
     ...repeated.map(
       ({ row, times }) =>
-        `walk ${JSON.stringify(row.walk)} of ${row.product} on ${row.path} stands ${times} times, and counts ${times} times: is it one walk?`,
+        `walk ${JSON.stringify(row.walk)} of ${row.product} on ${row.path} stands ${times} times, and ` +
+        `counts ${times} times: is it one walk?`,
     ),
     ...alike(rows.map((r) => r.product)).map(
       (names) => `${names.join(' and ')} count as ${names.length} products: are they one?`,

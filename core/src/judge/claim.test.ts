@@ -43,14 +43,18 @@ test('an interval that holds the claim decides nothing, and the next measurement
   expect(verdict.next).toMatch(/126, 130, 134 m/);
 });
 
-test('bounds: five walks that all hold support a claim below their end; four do not; and never one beyond the path', () => {
-  const held = (n: number, m: number): WalkInterval[] => Array.from({ length: n }, () => walk(m));
-  expect(judge({}, held(5, 110), 110).outcome).toBe('supported');
-  expect(judge({}, held(4, 110), 110)).toMatchObject({ outcome: 'undecided' });
-  const short = judge({}, held(5, 90), 90);
-  expect(short.outcome).toBe('undecided');
-  expect(short.next).toContain('could never settle 100 m');
-});
+test(
+  'bounds: five walks that all hold support a claim below their end; four do not; and never one ' +
+    'beyond the path',
+  () => {
+    const held = (n: number, m: number): WalkInterval[] => Array.from({ length: n }, () => walk(m));
+    expect(judge({}, held(5, 110), 110).outcome).toBe('supported');
+    expect(judge({}, held(4, 110), 110)).toMatchObject({ outcome: 'undecided' });
+    const short = judge({}, held(5, 90), 90);
+    expect(short.outcome).toBe('undecided');
+    expect(short.next).toContain('could never settle 100 m');
+  },
+);
 
 test('one walk decides nothing; no walk in the claim’s condition is not tested', () => {
   expect(judge({}, [walk(150, 160)]).outcome).toBe('undecided');

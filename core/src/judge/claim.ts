@@ -146,7 +146,11 @@ function undecided(claim: Claim, cell: CellFinding, { low, high, above }: Known)
   const n = cellBasis(cell);
   const { bounds, walks } = cell;
   if (bounds && cell.failures === 0 && !cell.estimable)
-    return `${heldText(cell)}: a bound, not a range, and ${walks < WALKS_FOR_MEDIAN ? phrases.fewerThanTheWalksThatWould(WALKS_FOR_MEDIAN) : phrases.shortOf(claim.entered)}.`;
+    return (
+      `${heldText(cell)}: a bound, not a range, and ` +
+      `${walks < WALKS_FOR_MEDIAN ? phrases.fewerThanTheWalksThatWould(WALKS_FOR_MEDIAN) : phrases.shortOf(claim.entered)}` +
+      '.'
+    );
   if (low === undefined && high === undefined)
     return phrases.noMedian(n, plural(walks, 'bounds', 'bound'), cell.reason ?? phrases.tooFewForAnInterval);
   const upper = claim.upTo ? above : high;

@@ -21,7 +21,8 @@ export const atWhereBothWereHeardHeld = (
   secondOnly: number,
   either2: string,
 ): string =>
-  `At ${either} where both were heard ${product} held at ${firstOnly} where ${against} failed, ${against} at ${secondOnly}${either2}.`;
+  `At ${either} where both were heard ${product} held at ${firstOnly} where ${against} failed, ` +
+  `${against} at ${secondOnly}${either2}.`;
 export const beforeWith95PercentConfidenceThe = (
   what: string,
   formatLength: string,
@@ -93,7 +94,8 @@ export const measureByFramesOfAFast =
   'Measure by frames of a fast camera, whose own chain is not in between.';
 export const measureTheDistance = 'measure the distance';
 export const measureTheDistanceTheWalksWould = (byMethod: string): string =>
-  `Measure the distance: the walks would decide it if it were not known ${byMethod} only. Read the places again by tape, laser or map, and correct the marks in Trace.`;
+  `Measure the distance: the walks would decide it if it were not known ${byMethod} only. Read the ` +
+  'places again by tape, laser or map, and correct the marks in Trace.';
 export const measureTheFixedEnd = 'measure the fixed end';
 export const measureWhatIsBehindItBy =
   'Measure what is behind it by cable, and test again where that is faster than the claim.';
@@ -102,7 +104,9 @@ export const measureWhatIsBehindItBy2 =
 export const measureWhereEachEndsOnOne =
   'Measure where each ends, on one path and one outing: a ratio needs a distance of both.';
 export const measureWhereTheFixedEndStands =
-  'Measure where the fixed end stands and enter in Paths how well that is known, and learn the operator’s delay with the trainer on Bench, before the next walks: but for these the walks would decide it.';
+  'Measure where the fixed end stands and enter in Paths how well that is known, and learn the ' +
+  'operator’s delay with the trainer on Bench, before the next walks: but for these the walks ' +
+  'would decide it.';
 export const measuredBeyondTheClaimed = (what: string, entered: string): string =>
   `Measured ${what}, beyond the ${entered} claimed.`;
 export const measuredTheClaimIs = (what: string, entered: string): string =>
@@ -186,7 +190,8 @@ export const reachesAtLeastTimesAsFar = (
   n: string,
   entered: string,
 ): string =>
-  `${product} reaches at least ${show} times as far as ${against}, with 95 % confidence (${n}); the claim is ${entered}.`;
+  `${product} reaches at least ${show} times as far as ${against}, with 95 % confidence (${n}); ` +
+  `the claim is ${entered}.`;
 export const reachesAtMostTimesAsFar = (
   product: string,
   show: string,
@@ -194,7 +199,8 @@ export const reachesAtMostTimesAsFar = (
   n: string,
   entered: string,
 ): string =>
-  `${product} reaches at most ${show} times as far as ${against}, with 95 % confidence (${n}); the claim is ${entered}.`;
+  `${product} reaches at most ${show} times as far as ${against}, with 95 % confidence (${n}); the ` +
+  `claim is ${entered}.`;
 export const readBoth = 'read both';
 export const readBothAtTheSameStands =
   'Read both at the same stands, with one instrument, on two walks each or more.';
@@ -241,9 +247,11 @@ export const theMiddleOfIsMbitS = (n: string, show: string): string => `the midd
 export const theMiddleRoundTripOfIs = (n: string, median: string, entered: string): string =>
   `The middle round trip of ${n} is ${median} ms; six visits bound a median, so ${entered} is not settled.`;
 export const theNearPointReadsMbitS = (show: string, entered: string): string =>
-  `The near point reads ${show} Mbit/s, as much as what is behind it gives by cable: the product gives at least that, and the claim of ${entered} is not settled.`;
+  `The near point reads ${show} Mbit/s, as much as what is behind it gives by cable: the product ` +
+  `gives at least that, and the claim of ${entered} is not settled.`;
 export const theNearPointsAllReadAbout = (show: string, entered: string): string =>
-  `The near points all read about ${show} Mbit/s, and what is behind them may be why: the product gives at least that, and the claim of ${entered} is not settled.`;
+  `The near points all read about ${show} Mbit/s, and what is behind them may be why: the product ` +
+  `gives at least that, and the claim of ${entered} is not settled.`;
 export const theOneStand = 'the one stand';
 export const theRatioOfMediansLiesBetween = (show: string, show2: string): string =>
   `the ratio of medians lies between ${show} and ${show2}`;

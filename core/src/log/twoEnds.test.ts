@@ -206,16 +206,20 @@ describe('two logs', () => {
     expect(joinLogs(log).log.find((e) => e.kind === 'note')?.time.walkS).toBe(12);
   });
 
-  test('where simulated gear plays 20 times as fast, the joined device’s reaction is 20 times as long on the walk’s clock', () => {
-    const fast = (e: WalkEvent, trueMs: number): WalkEvent => ({
-      ...e,
-      time: { ...e.time, walkS: trueMs / 50, rate: 20 },
-    });
-    const log = out('mobile-to-fixed').map((e) => (e.deviceId === 'walker' ? fast(e, e.time.inputMs) : e));
-    const pressed = joinLogs([...log, event(base, 5_000, 'dropoutBegin', {})]).log.find(
-      (e) => e.kind === 'dropoutBegin',
-    );
-    expect(pressed?.time.rate).toBe(20);
-    expect(pressed?.time.walkS).toBeCloseTo(100, 0);
-  });
+  test(
+    'where simulated gear plays 20 times as fast, the joined device’s reaction is 20 times as long ' +
+      'on the walk’s clock',
+    () => {
+      const fast = (e: WalkEvent, trueMs: number): WalkEvent => ({
+        ...e,
+        time: { ...e.time, walkS: trueMs / 50, rate: 20 },
+      });
+      const log = out('mobile-to-fixed').map((e) => (e.deviceId === 'walker' ? fast(e, e.time.inputMs) : e));
+      const pressed = joinLogs([...log, event(base, 5_000, 'dropoutBegin', {})]).log.find(
+        (e) => e.kind === 'dropoutBegin',
+      );
+      expect(pressed?.time.rate).toBe(20);
+      expect(pressed?.time.walkS).toBeCloseTo(100, 0);
+    },
+  );
 });

@@ -21,4 +21,5 @@ export const invalidThicknessm = (thicknessM: number): string => `invalid thickn
 export const materialOrThickness = 'material or thickness';
 export const theGroundsReflectionCancelsTheDirect = 'the ground’s reflection cancels the direct ray here';
 export const theTableOfWallMaterialsStarts = (slabLeastMhz: number, frequencyMHz: number): string =>
-  `the table of wall materials starts at ${slabLeastMhz} MHz; at ${frequencyMHz} MHz the losses of walls are extrapolated`;
+  `the table of wall materials starts at ${slabLeastMhz} MHz; at ${frequencyMHz} MHz the losses of ` +
+  'walls are extrapolated';

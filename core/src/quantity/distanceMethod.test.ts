@@ -8,10 +8,14 @@ import {
 } from './distanceMethod.ts';
 
 describe('how a distance was come by', () => {
-  test('an odometer in tenths of a mile: 46.5 m (rectangular, JCGM 100 4.3.7, from memory), and half a step more', () => {
-    expect(METHOD_UNCERTAINTY.odometer.independentM).toBeCloseTo(46.46, 2);
-    expect(travelledOf({ travelledM: 160.9344, method: 'odometer' })).toBeCloseTo(241.4, 1);
-  });
+  test(
+    'an odometer in tenths of a mile: 46.5 m (rectangular, JCGM 100 4.3.7, from memory), and half a ' +
+      'step more',
+    () => {
+      expect(METHOD_UNCERTAINTY.odometer.independentM).toBeCloseTo(46.46, 2);
+      expect(travelledOf({ travelledM: 160.9344, method: 'odometer' })).toBeCloseTo(241.4, 1);
+    },
+  );
 
   test('a satellite fix: 4 m at each end, or the browser’s accuracy ÷ 2.45, in quadrature', () => {
     expect(METHOD_UNCERTAINTY.satellite.independentM).toBeCloseTo(5.66, 2);

@@ -107,35 +107,39 @@ describe('separation', () => {
   });
 });
 
-test('a longer path never shortens separation uncertainty: what is met over a stretch is met over every longer one', () => {
-  const legs = fc
-    .array(
-      fc.record({
-        lengthM: fc.double({ min: 1, max: 90, noNaN: true }),
-        bearingDeg: fc.double({ min: 0, max: 359, noNaN: true }),
-      }),
-      { minLength: 1, maxLength: 5 },
-    )
-    .map((list) => list.map((l) => leg(l.lengthM, l.bearingDeg)));
-  fc.assert(
-    fc.property(
-      legs,
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      fc.double({ min: 0, max: 60, noNaN: true }),
-      (route, a, b, longerM) => {
-        const totalM = route.reduce((sum, l) => sum + l.lengthM, 0);
-        const [from, to] = [Math.min(a, b) * totalM, Math.max(a, b) * totalM];
-        const [short, long] = [
-          separationRangeM({ legs: route }, from, to),
-          separationRangeM({ legs: [...route, leg(longerM + 1, 45)] }, from, to + longerM),
-        ];
-        expect(long.leastM).toBeLessThanOrEqual(short.leastM + 1e-6);
-        expect(long.greatestM).toBeGreaterThanOrEqual(short.greatestM - 1e-6);
-      },
-    ),
-  );
-});
+test(
+  'a longer path never shortens separation uncertainty: what is met over a stretch is met over ' +
+    'every longer one',
+  () => {
+    const legs = fc
+      .array(
+        fc.record({
+          lengthM: fc.double({ min: 1, max: 90, noNaN: true }),
+          bearingDeg: fc.double({ min: 0, max: 359, noNaN: true }),
+        }),
+        { minLength: 1, maxLength: 5 },
+      )
+      .map((list) => list.map((l) => leg(l.lengthM, l.bearingDeg)));
+    fc.assert(
+      fc.property(
+        legs,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (route, a, b, longerM) => {
+          const totalM = route.reduce((sum, l) => sum + l.lengthM, 0);
+          const [from, to] = [Math.min(a, b) * totalM, Math.max(a, b) * totalM];
+          const [short, long] = [
+            separationRangeM({ legs: route }, from, to),
+            separationRangeM({ legs: [...route, leg(longerM + 1, 45)] }, from, to + longerM),
+          ];
+          expect(long.leastM).toBeLessThanOrEqual(short.leastM + 1e-6);
+          expect(long.greatestM).toBeGreaterThanOrEqual(short.greatestM - 1e-6);
+        },
+      ),
+    );
+  },
+);
 
 test('a wheel that reads a little more than the path has does not lead off it', () => {
   expect(separationRangeM({ legs: [leg(70, 0)] }, 70.01, 70.02)).toEqual({

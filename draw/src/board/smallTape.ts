@@ -10,7 +10,9 @@ export function smallTape(name: string, ground: TapeGround, mostM: number, width
   return {
     width,
     height: HEIGHT,
-    title: `${name}: ${countOf(ground.legs.length, 'leg')}, ${ground.obstructions.length} across, ${ground.checkpoints.length} points`,
+    title:
+      `${name}: ${countOf(ground.legs.length, 'leg')}, ${ground.obstructions.length} across, ` +
+      `${ground.checkpoints.length} points`,
     groups: [
       {
         id: 'ground',

@@ -48,7 +48,8 @@ describe('readings in words', () => {
       { behindDownMbps: 150, behindDownMostMbps: 200, behindUpMbps: 40, behindUpMostMbps: 42 },
     );
     expect(texts[0]).toBe(
-      'A, down: at least 176 Mbit/s: up to 20.0 m it reads what is behind it, as by cable; it fell by at least 13 %, 188 to 163 Mbit/s, from 2.00 m to 20.0 m.',
+      'A, down: at least 176 Mbit/s: up to 20.0 m it reads what is behind it, as by cable; it fell by ' +
+        'at least 13 %, 188 to 163 Mbit/s, from 2.00 m to 20.0 m.',
     );
     expect(texts).toContainEqual(
       expect.stringMatching(
@@ -95,11 +96,16 @@ describe('readings in words', () => {
       { behindDownMbps: 620, behindDownMostMbps: 630 },
     );
     expect(texts).toEqual([
-      'A, down: at least 780 Mbit/s: up to 1.00 m it reads what is behind it, as by cable; it fell by at least 95 %, 780 to 40 Mbit/s, from 1.00 m to 15.0 m.',
-      'A, down: changed from 6 GHz to 5 GHz between 1.00 m and 8.00 m in 1 of 1 walk, as its readings say; each has a curve of its own.',
-      'A, down: changed from 5 GHz to 2.4 GHz between 8.00 m and 15.0 m in 1 of 1 walk, as its readings say; each has a curve of its own.',
-      'B, down: at least 600 Mbit/s: up to 1.00 m it reads what is behind it, as by cable; it fell by at least 88 %, 600 to 75 Mbit/s, from 1.00 m to 15.0 m.',
-      'A against B, down: not ranked: read with different instruments, “laptop” against “phone app”: read both with one at the same stands, or one stand with both.',
+      'A, down: at least 780 Mbit/s: up to 1.00 m it reads what is behind it, as by cable; it fell by ' +
+        'at least 95 %, 780 to 40 Mbit/s, from 1.00 m to 15.0 m.',
+      'A, down: changed from 6 GHz to 5 GHz between 1.00 m and 8.00 m in 1 of 1 walk, as its readings ' +
+        'say; each has a curve of its own.',
+      'A, down: changed from 5 GHz to 2.4 GHz between 8.00 m and 15.0 m in 1 of 1 walk, as its ' +
+        'readings say; each has a curve of its own.',
+      'B, down: at least 600 Mbit/s: up to 1.00 m it reads what is behind it, as by cable; it fell by ' +
+        'at least 88 %, 600 to 75 Mbit/s, from 1.00 m to 15.0 m.',
+      'A against B, down: not ranked: read with different instruments, “laptop” against “phone app”: ' +
+        'read both with one at the same stands, or one stand with both.',
     ]);
     const [curve] = study.curves()[0]?.throughput.curves ?? [];
     expect(curve?.parts.map((p) => [p.by, p.rows.map((r) => r.mbps)])).toEqual([
@@ -109,55 +115,59 @@ describe('readings in words', () => {
     ]);
   });
 
-  test('a drive by odometer: up fell by 80 %, down by 52 %, it was lost, and a reading was announced and never given', () => {
-    const { setup, walks } = taken(
-      [
-        'product,walk,path,at,method,down_mbps,up_mbps,remark,event',
-        'Dish,1,Lane,0.1 mi,odometer,620,100,,',
-        ',,,0.3 mi,odometer,466,44,,',
-        ',,,0.5 mi,odometer,,,speed test here at the half mile,',
-        ',,,0.8 mi,odometer,300,20,,',
-        ',,,0.9 mi,odometer,no connection,no connection,,',
-        ',,,,,,,,end: link failed',
-      ].join('\n'),
-    );
-    const study = Study.ofLogs(
-      {
-        ...setup,
-        needs: [
-          {
-            ...{ id: 'n', use: 'A stream', entered: '', figure: '40 Mbit/s', condition: 'unstated' },
-            ...{ kindId: 'router', criterion: 'by kind' },
-          },
-        ],
-      },
-      walks,
-    );
-    const [range] = study.ranges();
-    const [curves] = study.curves();
-    const texts = figureSentences(range!, curves!, 'mi').map((s) => s.text);
-    // 620 to 300 is 52 %, 100 to 20 is 80 %; an odometer truncates: half a step of 0.1 mi is added to each.
-    expect(texts).toContain('Dish: over the way up fell by 80 %, down by 52 %.');
-    expect(texts).toContain(
-      'Dish, down: no connection in 1 of 1 walk, nearest at 0.95 mi; it counts as 0 Mbit/s.',
-    );
-    expect(texts[0]).toContain('it fell by 52 %, 620 to 300 Mbit/s, from 0.15 mi to 0.85 mi');
-    expect(texts.find((t) => t.startsWith('Dish, at least 40 Mbit/s, down'))).toMatch(/0\.85 mi/);
-    const [bracket] = curves?.figures.find((f) => f.direction === 'fixed-to-mobile')?.rows ?? [];
-    expect([bracket?.heldM, bracket?.failedM].map((m) => (m ?? NaN) / 1609.344)).toEqual([
-      expect.closeTo(0.85, 6),
-      expect.closeTo(0.95, 6),
-    ]);
-    expect(
-      study
-        .judgement()
-        .audits.filter((a) => a.rule === 'announced')
-        .map((a) => a.what),
-    ).toEqual([
-      'Dish, walk 1: “speed test here at the half mile” stands in the notes, and no reading of its own there',
-    ]);
-    expect(study.judgement().needs[0]?.verdict.reason).toContain('At least 40 Mbit/s');
-  });
+  test(
+    'a drive by odometer: up fell by 80 %, down by 52 %, it was lost, and a reading was announced ' +
+      'and never given',
+    () => {
+      const { setup, walks } = taken(
+        [
+          'product,walk,path,at,method,down_mbps,up_mbps,remark,event',
+          'Dish,1,Lane,0.1 mi,odometer,620,100,,',
+          ',,,0.3 mi,odometer,466,44,,',
+          ',,,0.5 mi,odometer,,,speed test here at the half mile,',
+          ',,,0.8 mi,odometer,300,20,,',
+          ',,,0.9 mi,odometer,no connection,no connection,,',
+          ',,,,,,,,end: link failed',
+        ].join('\n'),
+      );
+      const study = Study.ofLogs(
+        {
+          ...setup,
+          needs: [
+            {
+              ...{ id: 'n', use: 'A stream', entered: '', figure: '40 Mbit/s', condition: 'unstated' },
+              ...{ kindId: 'router', criterion: 'by kind' },
+            },
+          ],
+        },
+        walks,
+      );
+      const [range] = study.ranges();
+      const [curves] = study.curves();
+      const texts = figureSentences(range!, curves!, 'mi').map((s) => s.text);
+      // 620 to 300 is 52 %, 100 to 20 is 80 %; an odometer truncates: half a step of 0.1 mi is added to each.
+      expect(texts).toContain('Dish: over the way up fell by 80 %, down by 52 %.');
+      expect(texts).toContain(
+        'Dish, down: no connection in 1 of 1 walk, nearest at 0.95 mi; it counts as 0 Mbit/s.',
+      );
+      expect(texts[0]).toContain('it fell by 52 %, 620 to 300 Mbit/s, from 0.15 mi to 0.85 mi');
+      expect(texts.find((t) => t.startsWith('Dish, at least 40 Mbit/s, down'))).toMatch(/0\.85 mi/);
+      const [bracket] = curves?.figures.find((f) => f.direction === 'fixed-to-mobile')?.rows ?? [];
+      expect([bracket?.heldM, bracket?.failedM].map((m) => (m ?? NaN) / 1609.344)).toEqual([
+        expect.closeTo(0.85, 6),
+        expect.closeTo(0.95, 6),
+      ]);
+      expect(
+        study
+          .judgement()
+          .audits.filter((a) => a.rule === 'announced')
+          .map((a) => a.what),
+      ).toEqual([
+        'Dish, walk 1: “speed test here at the half mile” stands in the notes, and no reading of its own there',
+      ]);
+      expect(study.judgement().needs[0]?.verdict.reason).toContain('At least 40 Mbit/s');
+    },
+  );
 
   test('upload above the plan puts the instrument in doubt on all axes', () => {
     const { texts, study } = said(

@@ -85,7 +85,8 @@ function productSentences(of: Of, found: ThroughputFinding, unit: LengthUnit): S
     ...(bounds === 0
       ? []
       : [
-          `${product}, ${WAY[direction]}: ${countOf(bounds, phrases.readingTells, phrases.readingsTell)} one side only, and ${plural(bounds, 'is', 'are')} in no curve.`,
+          `${product}, ${WAY[direction]}: ${countOf(bounds, phrases.readingTells, phrases.readingsTell)} ` +
+            `one side only, and ${plural(bounds, 'is', 'are')} in no curve.`,
         ]),
   ].map((text) => say(text, ofProduct(of, product)));
 }
@@ -155,7 +156,8 @@ function bothFell(of: Of, curves: readonly ThroughputFinding[]): Sentence[] {
     const cap = down?.cap || up?.cap ? phrases.atLeastForWhatIsNear : '';
     return [
       say(
-        `${product}: over the way up fell by ${(100 * b.share).toFixed(0)} %, down by ${(100 * a.share).toFixed(0)} %${cap}.`,
+        `${product}: over the way up fell by ${(100 * b.share).toFixed(0)} %, down by ` +
+          `${(100 * a.share).toFixed(0)} %${cap}.`,
         ofProduct(of, product),
       ),
     ];
@@ -179,7 +181,8 @@ const figureReach = (of: Of, { need, direction, summary }: FigureRange, unit: Le
     .filter((c) => c.walks > 0)
     .map((c) =>
       say(
-        `${c.product}, ${need}, ${WAY[direction]}: ${c.bounds && c.failures === 0 ? heldText(c) : estimateText(c, unit)}.`,
+        `${c.product}, ${need}, ${WAY[direction]}: ` +
+          `${c.bounds && c.failures === 0 ? heldText(c) : estimateText(c, unit)}.`,
         ofProduct(of, c.product),
       ),
     );
@@ -260,4 +263,5 @@ const columnOf = ({ quantity, direction }: StandSet): string =>
 
 /** "tilt 2: −61.5 dBm (−63 to −60), n 3". */
 export const settingText = ({ setting, mean, least, most, n }: SettingFound, quantity: Quantity): string =>
-  `${setting}: ${quantity === 'bars' ? '' : `${mean.toFixed(1)} ${QUANTITY_UNIT[quantity]} `}(${least} to ${most}), n ${n}`;
+  `${setting}: ${quantity === 'bars' ? '' : `${mean.toFixed(1)} ${QUANTITY_UNIT[quantity]} `}(` +
+  `${least} to ${most}), n ${n}`;

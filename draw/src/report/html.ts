@@ -26,7 +26,12 @@ function blockHtml(block: Block): string {
         ? ''
         : `<ul>${block.items.map((i) => `<li${by(i.rests)}>${e(i.text)}</li>`).join('')}</ul>`;
     case 'table':
-      return `<table><caption>${e(block.caption)}</caption><thead><tr>${block.head.map((h) => phrases.thScopeColTh(e(h))).join('')}</tr></thead><tbody>${block.rows.map((r) => `<tr${by(r.rests)}>${r.cells.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}</tbody></table>`;
+      return (
+        `<table><caption>${e(block.caption)}</caption><thead><tr>` +
+        `${block.head.map((h) => phrases.thScopeColTh(e(h))).join('')}</tr></thead><tbody>` +
+        `${block.rows.map((r) => `<tr${by(r.rests)}>${r.cells.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}` +
+        '</tbody></table>'
+      );
     case 'figure':
       return `<figure>${sceneToSvg(block.scene)}<figcaption>${e(block.caption.text)}</figcaption></figure>`;
   }

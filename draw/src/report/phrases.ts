@@ -24,18 +24,21 @@ export const at3 = 'At';
 export const atLeast = 'at least ';
 export const atLeastForWhatIsNear = ', at least, for what is near by is capped';
 export const atLeastMbitSItsNearest = (rate: string, points: number, show: string): string =>
-  `at least ${rate} Mbit/s: its nearest ${points} points, up to ${show}, read alike, and what is behind them was not measured`;
+  `at least ${rate} Mbit/s: its nearest ${points} points, up to ${show}, read alike, and what is ` +
+  'behind them was not measured';
 export const atLeastMbitSUpTo = (rate: string, show: string): string =>
   `at least ${rate} Mbit/s: up to ${show} it reads what is behind it, as by cable`;
 export const atOnePlace = 'At one place';
 export const atOneWayOnlyTheDoes = (product: string, group: string, deaf: string): string =>
-  `${product} at ${group}: one way only. The ${deaf} does not hear: a deaf receiver there, or a weak transmitter at the other end; a walk with the ends swapped tells which.`;
+  `${product} at ${group}: one way only. The ${deaf} does not hear: a deaf receiver there, or a ` +
+  'weak transmitter at the other end; a walk with the ends swapped tells which.';
 export const bandPower = 'Band, power';
 export const belowTheTapeAsAnExample = (product: string, label: string): string =>
   ` Below the tape, as an example, ${product}, walk ${label}: clear is solid, degraded is hatched, lost is a gap.`;
 export const betweenAnd = (nearM: string, farM: string): string => `between ${nearM} and ${farM}`;
 export const bracketOneWalkBetweenTheLast = (criterion: string, criterionMeaning: string): string =>
-  `${criterion}: ${criterionMeaning}. Bracket: one walk, between the last place that held and the first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.`;
+  `${criterion}: ${criterionMeaning}. Bracket: one walk, between the last place that held and the ` +
+  'first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.';
 export const byItsMeanDbMore = (dutyDb: string): string => `; by its mean, ${dutyDb} dB more`;
 export const changedFromToInOfEach = (
   product: string,
@@ -47,7 +50,8 @@ export const changedFromToInOfEach = (
   countOf: string,
   saidBy: string,
 ): string =>
-  `${product}, ${way}: changed from ${from} to ${to} ${where} in ${n} of ${countOf}, ${saidBy}; each has a curve of its own.`;
+  `${product}, ${way}: changed from ${from} to ${to} ${where} in ${n} of ${countOf}, ${saidBy}; ` +
+  'each has a curve of its own.';
 export const channel = 'Channel';
 export const claim = 'Claim';
 export const claims = 'Claims';
@@ -65,7 +69,9 @@ export const eachWalk = 'Each walk';
 export const elseText = (lost: string, either: string, digits: string, unit: string): string =>
   `${lost}, else ${either}${digits} ${unit}`;
 export const estimatesLognormalModelOnIntervalsOne = (intervalMethod: string): string =>
-  `Estimates: lognormal model on intervals, one spread for the medians of all products of a kind on a path unless spreads plainly differ, each its own for what 9 of 10 walks hold to; intervals by ${intervalMethod}.`;
+  'Estimates: lognormal model on intervals, one spread for the medians of all products of a kind ' +
+  'on a path unless spreads plainly differ, each its own for what 9 of 10 walks hold to; intervals ' +
+  `by ${intervalMethod}.`;
 export const everythingNeeded = 'Everything needed';
 export const failedAt = (failed: string): string => `failed at ${failed}`;
 export const failedAtAndWasUsableAgain = (show: string, show2: string, rise: string): string =>
@@ -88,9 +94,12 @@ export const heldToOnInOfWhere = (
   walks: number,
   walks2: string,
 ): string =>
-  `${product}: held to ${show} on ${name} in ${walks} of ${walks2}, where the walks ended; how much farther was not tested.`;
+  `${product}: held to ${show} on ${name} in ${walks} of ${walks2}, where the walks ended; how ` +
+  'much farther was not tested.';
 export const howEveryFigureIsMadeWith =
-  'How every figure is made, with sources and worked values: the page Methods of Urvek (docs/methods.md), paragraphs “Places”, “Bracket of a walk”, “Range of one product”, “Scale error”, “Ratio of two products”, “Claims”.';
+  'How every figure is made, with sources and worked values: the page Methods of Urvek ' +
+  '(docs/methods.md), paragraphs “Places”, “Bracket of a walk”, “Range of one product”, “Scale ' +
+  'error”, “Ratio of two products”, “Claims”.';
 export const howToRepeatIt = 'How to repeat it';
 export const inCheckpoints = (
   name: string,
@@ -143,7 +152,8 @@ export const noDirectionWasLookedAt = 'no direction was looked at.';
 export const noDistanceIsKnown = 'no distance is known';
 export const noPlace = 'no place';
 export const noRatioItWantsWhatThe =
-  'No ratio: it wants what the source puts out, how far or how well cabled it is to an end, and the wanted level there when the link just fails.';
+  'No ratio: it wants what the source puts out, how far or how well cabled it is to an end, and ' +
+  'the wanted level there when the link just fails.';
 export const noStandAtWhichBothWere = 'no stand at which both were read on one walk';
 export const noWalkYet = 'No walk yet';
 export const none = (refused: string | undefined): string => `none: ${refused}`;
@@ -188,7 +198,8 @@ export const placesDaysAndUnitsOtherThan = 'Places, days and units other than th
 export const product = 'Product';
 export const productsAndRigs = 'Products and rigs';
 export const productsReadAlikeAtTheNear = (way: string, rate: string): string =>
-  `Products read alike at the near point, ${way} (${rate} Mbit/s): that may measure what is behind them, not the products.`;
+  `Products read alike at the near point, ${way} (${rate} Mbit/s): that may measure what is behind ` +
+  'them, not the products.';
 export const rangeIsStatedInSeparationThe =
   'Range is stated in separation, the straight line between the two ends, and speaks for its path.';
 export const ranges = (rangeTitle: string): string => `ranges ${rangeTitle}`;
@@ -271,7 +282,8 @@ export const what = 'What';
 export const whatItBears = 'What it bears';
 export const whatItSays = 'What it says';
 export const whatWasHeardOnTheMove =
-  'What was heard on the move is logged late: positions are corrected by the operator’s reaction time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay, where it is stated.';
+  'What was heard on the move is logged late: positions are corrected by the operator’s reaction ' +
+  'time (0.6 ± 0.2 s unless it was measured) and the rig’s playout delay, where it is stated.';
 export const whatWasNotTested = 'What was not tested';
 export const whatWasTestedAndHowIt = 'What was tested, and how it was set up';
 export const where = 'Where';

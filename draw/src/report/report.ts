@@ -113,7 +113,10 @@ function dates(findings: readonly Finding[], day: (ms: number) => string): strin
   if (started.length === 0) return phrases.theDayIsNotStated(n);
   const [first, last] = [day(Math.min(...started)), day(Math.max(...started))];
   const undated = findings.length - started.length;
-  return `${n}, ${first === last ? first : phrases.to3(first, last)}${undated > 0 ? phrases.ofTheDayIsNotStated(undated) : ''}`;
+  return (
+    `${n}, ${first === last ? first : phrases.to3(first, last)}` +
+    `${undated > 0 ? phrases.ofTheDayIsNotStated(undated) : ''}`
+  );
 }
 
 const paragraph = (id: string, said: Sentence): MadeBlock => ({ kind: 'paragraph', id, said });
@@ -268,7 +271,8 @@ function estimates(range: RangeView, unit: LengthUnit): MadeBlock {
             String(cell.walks),
             estimateText(cell, unit),
             cell.own?.p10?.estimateM !== undefined
-              ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}; ${heldToText(own, cell.own.p10.estimateM)}`
+              ? `${show(cell.own.p10.estimateM)}${p10 === undefined ? '' : ` (95 %: ${p10})`}; ` +
+                `${heldToText(own, cell.own.p10.estimateM)}`
               : noTenthText(cell),
             own.map((interval) => intervalText(interval, unit)).join('; '),
           ],

@@ -94,7 +94,9 @@ export function whereBlocks({ paths }: Setup, findings: readonly Finding[], unit
         kind: 'figure',
         name: phrases.path(path.name),
         scene,
-        caption: `${pathText(path, unit)}${example ? phrases.belowTheTapeAsAnExample(example.product, example.label) : ''}`,
+        caption:
+          `${pathText(path, unit)}` +
+          `${example ? phrases.belowTheTapeAsAnExample(example.product, example.label) : ''}`,
       },
     ];
   });
@@ -148,7 +150,8 @@ function lostHops(finding: Finding): Sentence[] {
   if (!rig || hopsOf(rig).length < 2 || trace.lostHops.length === 0) return [];
   return [
     say(
-      `${product}, walk ${label}: lost ${trace.lostHops.map((h) => h ?? phrases.aHopNotKnownWhich).join(phrases.then)}.`,
+      `${product}, walk ${label}: lost ` +
+        `${trace.lostHops.map((h) => h ?? phrases.aHopNotKnownWhich).join(phrases.then)}.`,
       walkRests([finding]),
     ),
   ];

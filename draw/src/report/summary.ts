@@ -34,7 +34,10 @@ function reachText(
   const n = cellBasis(cell);
   const unplaced = cell.unplaced > 0 ? phrases.itFailedInOfAtA(cell.unplaced, walks(cell.walks)) : '';
   if (cell.median && interval !== undefined)
-    return `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or farther before ${criterion}, known to be ${interval} (95 %, ${n}).${unplaced}`;
+    return (
+      `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or ` +
+      `farther before ${criterion}, known to be ${interval} (95 %, ${n}).${unplaced}`
+    );
   if (cell.bounds && cell.failures === 0)
     return scaleText(cell.scale) === undefined
       ? phrases.heldToOnInOfWhere(
@@ -47,7 +50,10 @@ function reachText(
       : phrases.onHowMuchFartherWasNot(cell.product, path.name, lowerFirst(heldText(cell)));
   if (interval !== undefined)
     return `${cell.product}: its median for ${criterion} on ${path.name} is ${interval} (95 %, ${n}).${unplaced}`;
-  return `${cell.product}: ${walks(cell.walks)} on ${path.name} ${plural(cell.walks, 'bounds', 'bound')} no median (${cell.reason ?? phrases.tooFew}).${unplaced}`;
+  return (
+    `${cell.product}: ${walks(cell.walks)} on ${path.name} ${plural(cell.walks, 'bounds', 'bound')} ` +
+    `no median (${cell.reason ?? phrases.tooFew}).${unplaced}`
+  );
 }
 
 /** Ends of an interval as a sentence goes on with them: "between" needs both. */
@@ -102,7 +108,8 @@ function ratioText(ratio: RatioFinding): string {
 export const claimSentence = (judged: ClaimVerdict, ranges: readonly RangeView[]): Sentence => {
   const { subject, claim, path, verdict, neverSettled } = judged;
   return say(
-    `${subject}, “${claimText(claim)}”${path ? phrases.on(path.name) : ''}: ${verdict.outcome}. ${verdict.reason}${neverSettled === undefined ? '' : phrases.thePlanCouldNeverHaveSettled(neverSettled)}`,
+    `${subject}, “${claimText(claim)}”${path ? phrases.on(path.name) : ''}: ${verdict.outcome}. ` +
+      `${verdict.reason}${neverSettled === undefined ? '' : phrases.thePlanCouldNeverHaveSettled(neverSettled)}`,
     claimRests(judged, ranges),
   );
 };
@@ -148,7 +155,8 @@ export function comesBackSentences({ comesBack, path }: RangeView, unit: LengthU
   const rise = (higherM: number): string =>
     Math.abs(higherM) < 0.5
       ? ''
-      : `, ${formatLength(Math.abs(higherM), unit === 'm' || unit === 'km' ? 'm' : 'ft')} ${higherM > 0 ? 'higher' : 'lower'}`;
+      : `, ${formatLength(Math.abs(higherM), unit === 'm' || unit === 'km' ? 'm' : 'ft')} ` +
+        `${higherM > 0 ? 'higher' : 'lower'}`;
   const place = ({ failedAtM, backAtM, higherM }: CameBack): string =>
     phrases.failedAtAndWasUsableAgain(show(failedAtM), show(backAtM), rise(higherM));
   return comesBack.flatMap(({ product, direction, walks: of, times, first, most }) =>
@@ -179,7 +187,9 @@ export const wallSentences = (range: RangeView, unit: LengthUnit): Sentence[] =>
     const show = (m: number): string => formatLength(m, unit);
     const ends = median95M && endsText(median95M.low, median95M.high, show);
     return say(
-      `${product}: ${k} of ${walks(of)} end at ${show(atM)}, where ${boundaryText(label)}: the wall decides there, more than the product, and a smooth spread of distances does not describe it.${ends === undefined ? '' : phrases.withoutAModelTheMedianIs(ends, of)}`,
+      `${product}: ${k} of ${walks(of)} end at ${show(atM)}, where ${boundaryText(label)}: the wall ` +
+        'decides there, more than the product, and a smooth spread of distances does not describe it.' +
+        `${ends === undefined ? '' : phrases.withoutAModelTheMedianIs(ends, of)}`,
       cellRests(range, [product]),
     );
   });

@@ -39,29 +39,33 @@ describe('the demo with planted faults', () => {
     expect(judged.audits[0]?.sizeDb).toBeCloseTo(20 * Math.log10(1.6 / 0.7), 9);
   });
 
-  test('estimates of what the simulated gear truly does: of eight 95 % intervals no more than two miss the median of 20,000 walks', () => {
-    const inside = truth
-      .filter((t) => t.median_m !== undefined)
-      .map((t) => {
-        const range = judged.ranges.find(
-          (r) =>
-            r.path.id === t.path &&
-            r.summary.fitted.some(
-              (c) => c.product === SLATE_WORKS.products.find((p) => p.id === t.product)?.name,
-            ),
-        );
-        const interval = range?.summary.fitted.find(
-          (c) => c.product === SLATE_WORKS.products.find((p) => p.id === t.product)?.name,
-        )?.interval95M.median;
-        return (
-          (interval?.low ?? 0) <= (t.median_m as number) &&
-          (t.median_m as number) <= (interval?.high ?? Infinity)
-        );
-      });
-    expect(inside.length).toBeGreaterThanOrEqual(6);
-    // By chance three or more of eight would miss once in 150 times.
-    expect(inside.filter((x) => !x).length).toBeLessThanOrEqual(2);
-  });
+  test(
+    'estimates of what the simulated gear truly does: of eight 95 % intervals no more than two miss ' +
+      'the median of 20,000 walks',
+    () => {
+      const inside = truth
+        .filter((t) => t.median_m !== undefined)
+        .map((t) => {
+          const range = judged.ranges.find(
+            (r) =>
+              r.path.id === t.path &&
+              r.summary.fitted.some(
+                (c) => c.product === SLATE_WORKS.products.find((p) => p.id === t.product)?.name,
+              ),
+          );
+          const interval = range?.summary.fitted.find(
+            (c) => c.product === SLATE_WORKS.products.find((p) => p.id === t.product)?.name,
+          )?.interval95M.median;
+          return (
+            (interval?.low ?? 0) <= (t.median_m as number) &&
+            (t.median_m as number) <= (interval?.high ?? Infinity)
+          );
+        });
+      expect(inside.length).toBeGreaterThanOrEqual(6);
+      // By chance three or more of eight would miss once in 150 times.
+      expect(inside.filter((x) => !x).length).toBeLessThanOrEqual(2);
+    },
+  );
 
   test('the same findings, to the last digit, from a file that was written and read', () => {
     const file = writeInterchange(

@@ -108,30 +108,38 @@ describe('before pairing', () => {
     expect([401, 303]).toContain(status);
   });
 
-  test('a page is led to the pairing page, which carries no script of its own, and the authority may be had', async () => {
-    const led = await lan('GET', '/', { headers: { accept: 'text/html' } });
-    expect([led.status, led.headers.location]).toEqual([303, '/pair']);
-    const page = await lan('GET', '/pair');
-    expect(page.status).toBe(200);
-    expect(page.body).not.toMatch(/<script>|\son\w+=/);
-    expect(String(page.headers['content-security-policy'])).toContain("default-src 'self'");
-    expect(String(page.headers['content-security-policy'])).not.toContain("script-src 'unsafe-inline'");
-    expect((await lan('GET', '/authority.crt')).body).toBe(ca);
-  });
+  test(
+    'a page is led to the pairing page, which carries no script of its own, and the authority may be ' +
+      'had',
+    async () => {
+      const led = await lan('GET', '/', { headers: { accept: 'text/html' } });
+      expect([led.status, led.headers.location]).toEqual([303, '/pair']);
+      const page = await lan('GET', '/pair');
+      expect(page.status).toBe(200);
+      expect(page.body).not.toMatch(/<script>|\son\w+=/);
+      expect(String(page.headers['content-security-policy'])).toContain("default-src 'self'");
+      expect(String(page.headers['content-security-policy'])).not.toContain("script-src 'unsafe-inline'");
+      expect((await lan('GET', '/authority.crt')).body).toBe(ca);
+    },
+  );
 });
 
 describe('pairing', () => {
-  test('by the code, once; the cookie is for this host, over HTTPS, out of a script’s reach, and never sent from elsewhere', async () => {
-    const { code } = await offer();
-    const paired = await lan('POST', '/pair', { body: { code: code.toLowerCase(), name: 'Phone' } });
-    expect(paired.status).toBe(204);
-    expect(String(paired.headers['set-cookie'])).toMatch(
-      /^__Host-urvek-device=[\w-]{43}; Max-Age=\d+; Path=\/; Expires=.*; HttpOnly; Secure; SameSite=Strict$/,
-    );
-    const cookie = cookieIn(paired);
-    expect((await lan('GET', '/api/comparisons', { cookie })).status).toBe(200);
-    expect((await lan('POST', '/pair', { body: { code, name: 'Another' } })).status).toBe(403);
-  });
+  test(
+    'by the code, once; the cookie is for this host, over HTTPS, out of a script’s reach, and never ' +
+      'sent from elsewhere',
+    async () => {
+      const { code } = await offer();
+      const paired = await lan('POST', '/pair', { body: { code: code.toLowerCase(), name: 'Phone' } });
+      expect(paired.status).toBe(204);
+      expect(String(paired.headers['set-cookie'])).toMatch(
+        /^__Host-urvek-device=[\w-]{43}; Max-Age=\d+; Path=\/; Expires=.*; HttpOnly; Secure; SameSite=Strict$/,
+      );
+      const cookie = cookieIn(paired);
+      expect((await lan('GET', '/api/comparisons', { cookie })).status).toBe(200);
+      expect((await lan('POST', '/pair', { body: { code, name: 'Another' } })).status).toBe(403);
+    },
+  );
 
   test('by the secret in the fragment: 128 bits, once', async () => {
     const {
@@ -341,39 +349,45 @@ describe('pairing', () => {
     );
   });
 
-  test('a page of another origin can do nothing, even with the cookie; nor can another name for this host', async () => {
-    const cookie = await pair();
-    expect(
-      (await lan('GET', '/api/comparisons', { cookie, headers: { origin: 'https://elsewhere.example' } }))
-        .status,
-    ).toBe(403);
-    expect(
-      (
-        await lan('POST', '/pair', {
-          body: { code: 'X', name: 'x' },
-          headers: { origin: 'https://elsewhere.example' },
-        })
-      ).status,
-    ).toBe(403);
-    expect(
-      (await lan('GET', '/api/comparisons', { cookie, headers: { host: 'rebound.example' } })).status,
-    ).toBe(403);
-  });
+  test(
+    'a page of another origin can do nothing, even with the cookie; nor can another name for this ' + 'host',
+    async () => {
+      const cookie = await pair();
+      expect(
+        (await lan('GET', '/api/comparisons', { cookie, headers: { origin: 'https://elsewhere.example' } }))
+          .status,
+      ).toBe(403);
+      expect(
+        (
+          await lan('POST', '/pair', {
+            body: { code: 'X', name: 'x' },
+            headers: { origin: 'https://elsewhere.example' },
+          })
+        ).status,
+      ).toBe(403);
+      expect(
+        (await lan('GET', '/api/comparisons', { cookie, headers: { host: 'rebound.example' } })).status,
+      ).toBe(403);
+    },
+  );
 });
 
 describe('the authority', () => {
-  test('its key is its owner’s only; the server’s certificate names the address and lasts 397 days at most', async () => {
-    for (const name of readdirSync(folder)) expect(statSync(join(folder, name)).mode & 0o077).toBe(0);
-    const { certificatePem } = await (
-      await openAuthority(folder, ['127.0.0.1'], clock)
-    ).serverFor('127.0.0.1');
-    const certificate = new X509Certificate(certificatePem);
-    expect(certificate.subjectAltName).toBe('IP Address:127.0.0.1');
-    expect(
-      (Date.parse(certificate.validTo) - Date.parse(certificate.validFrom)) / 86_400_000,
-    ).toBeLessThanOrEqual(SERVER_DAYS);
-    expect(new X509Certificate(ca).ca).toBe(true);
-  });
+  test(
+    'its key is its owner’s only; the server’s certificate names the address and lasts 397 days at ' + 'most',
+    async () => {
+      for (const name of readdirSync(folder)) expect(statSync(join(folder, name)).mode & 0o077).toBe(0);
+      const { certificatePem } = await (
+        await openAuthority(folder, ['127.0.0.1'], clock)
+      ).serverFor('127.0.0.1');
+      const certificate = new X509Certificate(certificatePem);
+      expect(certificate.subjectAltName).toBe('IP Address:127.0.0.1');
+      expect(
+        (Date.parse(certificate.validTo) - Date.parse(certificate.validFrom)) / 86_400_000,
+      ).toBeLessThanOrEqual(SERVER_DAYS);
+      expect(new X509Certificate(ca).ca).toBe(true);
+    },
+  );
 
   test('is made once, and anew for another address', async () => {
     expect((await openAuthority(folder, ['127.0.0.1'], clock)).fresh).toBe(false);

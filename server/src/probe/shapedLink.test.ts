@@ -120,7 +120,9 @@ const iperfed = async (...way: string[]): Promise<number> => {
       for (let i = 0; i < 2 && found.limited_by !== null; i++) found = await probed();
       const [down, up] = [await iperfed('-R'), await iperfed()];
       process.stdout.write(
-        `20 Mbit/s, 5 %: probe ${found.down.mbps.toFixed(2)} down, ${found.up.mbps.toFixed(2)} up, ${found.loss.down.loss_pct.toFixed(1)} and ${found.loss.up.loss_pct.toFixed(1)} % lost; iperf3 ${down.toFixed(2)} and ${up.toFixed(2)}\n`,
+        `20 Mbit/s, 5 %: probe ${found.down.mbps.toFixed(2)} down, ${found.up.mbps.toFixed(2)} up, ` +
+          `${found.loss.down.loss_pct.toFixed(1)} and ${found.loss.up.loss_pct.toFixed(1)} % lost; iperf3 ` +
+          `${down.toFixed(2)} and ${up.toFixed(2)}\n`,
       );
       expect(found).toMatchObject({ outcome: 'done', rehearsal: false });
       // Beside other tests the two are not measured in one quiet minute: bench:probe shows how near they come.

@@ -51,7 +51,8 @@ export function shape({ name, cable }: FarHost, mbps: number): void {
  */
 export function loseDatagrams({ name, cable }: FarHost, percent: number): void {
   const rules = (device: string): string =>
-    `table inet urvek {\n chain input {\n type filter hook input priority 0;\n iifname "${device}" meta l4proto udp numgen random mod 1000 < ${Math.round(10 * percent)} drop\n }\n}\n`;
+    `table inet urvek {\n chain input {\n type filter hook input priority 0;\n iifname "${device}" ` +
+    `meta l4proto udp numgen random mod 1000 < ${Math.round(10 * percent)} drop\n }\n}\n`;
   execFileSync('nft', ['-f', '-'], { input: rules(cable) });
   execFileSync('ip', ['netns', 'exec', name, 'nft', '-f', '-'], { input: rules('far0') });
 }

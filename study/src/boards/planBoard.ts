@@ -152,7 +152,9 @@ function forClaim(
       outlook: 'too few',
       ...(Number.isFinite(needed) ? { figure: String(needed) } : {}),
       short: Number.isFinite(needed) ? phrases.tooFewItsClaimNeeds(needed) : phrases.tooNearItsClaim,
-      why: `${path}${predictedText(predictedM)} ${Number.isFinite(needed) ? phrases.ifThatIsRightAboutWalks(needed, walksEach) : phrases.ifThatIsRightItLies}`,
+      why:
+        `${path}${predictedText(predictedM)} ` +
+        `${Number.isFinite(needed) ? phrases.ifThatIsRightAboutWalks(needed, walksEach) : phrases.ifThatIsRightItLies}`,
     };
   return { outlook: 'settles', short: phrases.canSettleItsClaim, why: `${path}${predictedText(predictedM)}` };
 }

@@ -128,34 +128,40 @@ describe('the reach board', () => {
     expect([a.apart, b.apart]).toEqual([true, true]);
   });
 
-  test('two rigs of one product: each has its own walks to make, and one that is told apart a row before it is walked', () => {
-    const [first] = setup.products as [Setup['products'][number]];
-    const rig = first.rigs[0] as (typeof first.rigs)[number];
-    const two = (channel: string): Setup => ({
-      ...setup,
-      products: [
-        {
-          ...first,
-          rigs: [
-            { ...rig, channel: '1' },
-            { ...rig, id: 'ar2', name: 'Hand', channel },
-          ],
-        },
-      ],
-      plan: { ...setup.plan, rigIds: ['ar', 'ar2'] },
-    });
-    const rows = (of: Setup) =>
-      reachBoard({
-        setup: of,
-        ranges: rangesByPath(of, findWalks(of, [walk('a', 83), walk('a', 94)]), 'first dropout').map(viewOf),
-        criterion: 'first dropout',
-      }).rows.map((r) => [r.subject, r.cells[0]?.state, r.cells[0]?.planned]);
-    expect(rows(two('1'))).toEqual([['A', expect.not.stringMatching('planned'), 6]]);
-    expect(rows(two('6'))).toEqual([
-      ['A', expect.not.stringMatching('planned'), 3],
-      ['A, Hand', 'planned', 3],
-    ]);
-  });
+  test(
+    'two rigs of one product: each has its own walks to make, and one that is told apart a row ' +
+      'before it is walked',
+    () => {
+      const [first] = setup.products as [Setup['products'][number]];
+      const rig = first.rigs[0] as (typeof first.rigs)[number];
+      const two = (channel: string): Setup => ({
+        ...setup,
+        products: [
+          {
+            ...first,
+            rigs: [
+              { ...rig, channel: '1' },
+              { ...rig, id: 'ar2', name: 'Hand', channel },
+            ],
+          },
+        ],
+        plan: { ...setup.plan, rigIds: ['ar', 'ar2'] },
+      });
+      const rows = (of: Setup) =>
+        reachBoard({
+          setup: of,
+          ranges: rangesByPath(of, findWalks(of, [walk('a', 83), walk('a', 94)]), 'first dropout').map(
+            viewOf,
+          ),
+          criterion: 'first dropout',
+        }).rows.map((r) => [r.subject, r.cells[0]?.state, r.cells[0]?.planned]);
+      expect(rows(two('1'))).toEqual([['A', expect.not.stringMatching('planned'), 6]]);
+      expect(rows(two('6'))).toEqual([
+        ['A', expect.not.stringMatching('planned'), 3],
+        ['A, Hand', 'planned', 3],
+      ]);
+    },
+  );
 
   test('walks that say nothing in metres are refused, with why', () => {
     const blank = walk('a', undefined);

@@ -42,7 +42,9 @@ let n = 0;
 const newId = (): string => `00000000-0000-4000-8000-${String(n++).padStart(12, '0')}`;
 
 const GOOD =
-  'Device;Where;Run;Distance;Quality;Remarks\nbrindle;Lane;1;100 ft;loud and clear;\nBrindle;lane;1;0.2 km;crackling;near the gate\nBrindle;Lane;1;260;silence;\nCorvane;Lane;1;300;5;\n';
+  'Device;Where;Run;Distance;Quality;Remarks\nbrindle;Lane;1;100 ft;loud and ' +
+  'clear;\nBrindle;lane;1;0.2 km;crackling;near the ' +
+  'gate\nBrindle;Lane;1;260;silence;\nCorvane;Lane;1;300;5;\n';
 
 test('“ten feet beyond the edge” is a place where the path has an edge, and by its order where not', () => {
   const edged = {

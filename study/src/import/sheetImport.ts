@@ -218,7 +218,8 @@ function readPoint(
     if (!found)
       throw new RowProblem(
         mapping[field],
-        `no ${field} is called ${JSON.stringify(cell(field))}; there are ${list.map((x) => x.name).join(', ') || 'none'}`,
+        `no ${field} is called ${JSON.stringify(cell(field))}; there are ` +
+          `${list.map((x) => x.name).join(', ') || 'none'}`,
       );
     return found;
   };
@@ -300,7 +301,8 @@ function placeOf(
     if (error instanceof UnknownPoint) return { reading: undefined, side: 'at', name: text };
     throw new RowProblem(
       column,
-      `${JSON.stringify(text)} is not a distance: write “40”, “about 40 yd”, “30-40”, “over 40”, or “?” where nobody knows`,
+      `${JSON.stringify(text)} is not a distance: write “40”, “about 40 yd”, “30-40”, “over 40”, or ` +
+        '“?” where nobody knows',
     );
   }
 }
@@ -322,7 +324,8 @@ function gradeOfCell(
   if (grade === undefined)
     throw new RowProblem(
       column,
-      `${JSON.stringify(text)} is no grade of ${kindOf(kindId).name}: write 1 to 5, or words such as ${JSON.stringify(kindOf(kindId).words[5])}`,
+      `${JSON.stringify(text)} is no grade of ${kindOf(kindId).name}: write 1 to 5, or words such as ` +
+        `${JSON.stringify(kindOf(kindId).words[5])}`,
     );
   return { grade, from: text };
 }

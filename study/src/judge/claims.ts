@@ -15,7 +15,8 @@ export const distanceClaims = (product: Product): ProductClaim[] =>
   product.claims.filter((c) => c.form === 'distance');
 
 export const claimText = (claim: ProductClaim): string =>
-  `${claim.upTo ? phrases.upTo : ''}${claim.entered}, ${claim.condition === 'unstated' ? phrases.conditionUnstated : claim.condition}`;
+  `${claim.upTo ? phrases.upTo : ''}${claim.entered}, ` +
+  `${claim.condition === 'unstated' ? phrases.conditionUnstated : claim.condition}`;
 
 /** Whether a path can speak to a claim. */
 export const speaksTo = (path: SetupPath, claim: Pick<ProductClaim, 'condition'>): boolean =>

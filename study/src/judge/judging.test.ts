@@ -108,29 +108,39 @@ function walk(
 const rules = (found: readonly { rule: string }[]): string[] => [...new Set(found.map((f) => f.rule))].sort();
 
 describe('the audits where mending is cheap', () => {
-  test('on a plan before the first walk: rigs that stand differently are found, and nothing where they stand alike', () => {
-    const alike = auditPlan({ ...setup, plan: { ...setup.plan, blind: true } }, []);
-    expect(alike).toEqual([]);
-    const empty = { ...setup, products: [product('a', { channel: '', heightFixedM: undefined })] };
-    expect(auditPlan(empty, []).map((a) => a.what)).toEqual(['A: the height of the fixed end, the channel']);
-    const uneven = {
-      ...setup,
-      products: [product('a'), product('b', { heightMobileM: 3, channel: '11' }), product('c')],
-    };
-    expect(rules(auditPlan(uneven, []))).toEqual(['channel', 'heights']);
-  });
+  test(
+    'on a plan before the first walk: rigs that stand differently are found, and nothing where they ' +
+      'stand alike',
+    () => {
+      const alike = auditPlan({ ...setup, plan: { ...setup.plan, blind: true } }, []);
+      expect(alike).toEqual([]);
+      const empty = { ...setup, products: [product('a', { channel: '', heightFixedM: undefined })] };
+      expect(auditPlan(empty, []).map((a) => a.what)).toEqual([
+        'A: the height of the fixed end, the channel',
+      ]);
+      const uneven = {
+        ...setup,
+        products: [product('a'), product('b', { heightMobileM: 3, channel: '11' }), product('c')],
+      };
+      expect(rules(auditPlan(uneven, []))).toEqual(['channel', 'heights']);
+    },
+  );
 
-  test('at the begin of a walk: what it would add, of its own product, and not what only the whole can answer for', () => {
-    const [slot] = plannedWalks(setup).filter((s) => s.item.product.id === 'b');
-    if (!slot) throw new Error('nothing is planned');
-    const before = findWalks(setup, [walk(1, 'a', 90, { conditions: { weather: 'dry' } })]);
-    expect(auditBegin(setup, before, slot.item, { weather: 'dry' }, 1e12)).toEqual([]);
-    expect(auditBegin(setup, before, slot.item, { weather: 'rain' }, 1e12 + 9e7).map((f) => f.what)).toEqual([
-      expect.stringContaining('A: dry; B: rain'),
-    ]);
-    const other = { ...slot.item, rig: { ...slot.item.rig, heightFixedM: 0.5 } };
-    expect(rules(auditBegin(setup, before, other, {}, 1e12))).toEqual(['heights']);
-  });
+  test(
+    'at the begin of a walk: what it would add, of its own product, and not what only the whole can ' +
+      'answer for',
+    () => {
+      const [slot] = plannedWalks(setup).filter((s) => s.item.product.id === 'b');
+      if (!slot) throw new Error('nothing is planned');
+      const before = findWalks(setup, [walk(1, 'a', 90, { conditions: { weather: 'dry' } })]);
+      expect(auditBegin(setup, before, slot.item, { weather: 'dry' }, 1e12)).toEqual([]);
+      expect(
+        auditBegin(setup, before, slot.item, { weather: 'rain' }, 1e12 + 9e7).map((f) => f.what),
+      ).toEqual([expect.stringContaining('A: dry; B: rain')]);
+      const other = { ...slot.item, rig: { ...slot.item.rig, heightFixedM: 0.5 } };
+      expect(rules(auditBegin(setup, before, other, {}, 1e12))).toEqual(['heights']);
+    },
+  );
 
   test('what was acknowledged stays so while the thing found is the same, and carries its reason', () => {
     const walks = [walk(1, 'a', 90), walk(2, 'b', 140)];
@@ -163,19 +173,23 @@ describe('needs, costs and latency of a comparison', () => {
     criterion: 'by kind' as const,
   };
 
-  test('a need is judged for each product of its kind, the greatest margin first; on no path of its condition it is unknown', () => {
-    const { needs } = Study.ofLogs(
-      { ...setup, needs: [need, { ...need, id: 'm', condition: 'obstructed' }] },
-      walks,
-    ).judgement();
-    expect(needs.map((n) => [n.need.id, n.product.id, n.verdict.outcome])).toEqual([
-      ['n', 'b', 'meets'],
-      ['n', 'a', 'meets'],
-      ['m', 'a', 'unknown'],
-      ['m', 'b', 'unknown'],
-    ]);
-    expect((needs[0]?.verdict.margin ?? 0) / (needs[1]?.verdict.margin ?? 1)).toBeCloseTo(1.6, 1);
-  });
+  test(
+    'a need is judged for each product of its kind, the greatest margin first; on no path of its ' +
+      'condition it is unknown',
+    () => {
+      const { needs } = Study.ofLogs(
+        { ...setup, needs: [need, { ...need, id: 'm', condition: 'obstructed' }] },
+        walks,
+      ).judgement();
+      expect(needs.map((n) => [n.need.id, n.product.id, n.verdict.outcome])).toEqual([
+        ['n', 'b', 'meets'],
+        ['n', 'a', 'meets'],
+        ['m', 'a', 'unknown'],
+        ['m', 'b', 'unknown'],
+      ]);
+      expect((needs[0]?.verdict.margin ?? 0) / (needs[1]?.verdict.margin ?? 1)).toBeCloseTo(1.6, 1);
+    },
+  );
 
   test('of two paths of its condition the one that serves it worst counts', () => {
     const far = { ...path, id: 'field', name: 'Field' };
@@ -217,54 +231,72 @@ describe('needs, costs and latency of a comparison', () => {
     expect(dear?.perMetreGained).toBeCloseTo(150 / ((dear?.reachM ?? 0) - (cheap?.reachM ?? 0)), 9);
   });
 
-  test('a latency is found, or refused in words where the chain hides it; a claim of latency is judged on the nearest', () => {
-    const latency: Setup['latency'] = [
-      {
-        id: 'far',
-        productId: 'a',
-        method: 'frames',
-        distanceM: 100,
-        framesPerS: 120,
-        frames: [30, 31],
-        baselineMs: 0,
-      },
-      { id: 'bench', productId: 'a', method: 'frames', framesPerS: 120, frames: [6, 6, 6, 6], baselineMs: 0 },
-      {
-        id: 'hidden',
-        productId: 'b',
-        method: 'filmed clock',
-        readings: [[1000, 960]],
-        baselineMs: 40,
-        refreshHz: 60,
-      },
-    ];
-    const measured = {
-      ...setup,
-      latency,
-      products: [
-        product(
-          'a',
-          {},
-          {
-            claims: [
-              { id: 'c', form: 'latency', entered: '80 ms', upTo: false, condition: 'unstated', source: '' },
-            ],
-          },
-        ),
-        product('b'),
-      ],
-    };
-    expect(setupSchema.isValidSync(measured, { strict: true })).toBe(true);
-    expect(findLatencies(measured).map((l) => [l.row.id, l.refused === undefined])).toEqual([
-      ['bench', true],
-      ['far', true],
-      ['hidden', false],
-    ]);
-    expect(Study.ofLogs(measured, []).judgement().verdicts[0]?.verdict).toMatchObject({
-      outcome: 'supported',
-      reason: expect.stringContaining('50 ms'),
-    });
-  });
+  test(
+    'a latency is found, or refused in words where the chain hides it; a claim of latency is judged ' +
+      'on the nearest',
+    () => {
+      const latency: Setup['latency'] = [
+        {
+          id: 'far',
+          productId: 'a',
+          method: 'frames',
+          distanceM: 100,
+          framesPerS: 120,
+          frames: [30, 31],
+          baselineMs: 0,
+        },
+        {
+          id: 'bench',
+          productId: 'a',
+          method: 'frames',
+          framesPerS: 120,
+          frames: [6, 6, 6, 6],
+          baselineMs: 0,
+        },
+        {
+          id: 'hidden',
+          productId: 'b',
+          method: 'filmed clock',
+          readings: [[1000, 960]],
+          baselineMs: 40,
+          refreshHz: 60,
+        },
+      ];
+      const measured = {
+        ...setup,
+        latency,
+        products: [
+          product(
+            'a',
+            {},
+            {
+              claims: [
+                {
+                  id: 'c',
+                  form: 'latency',
+                  entered: '80 ms',
+                  upTo: false,
+                  condition: 'unstated',
+                  source: '',
+                },
+              ],
+            },
+          ),
+          product('b'),
+        ],
+      };
+      expect(setupSchema.isValidSync(measured, { strict: true })).toBe(true);
+      expect(findLatencies(measured).map((l) => [l.row.id, l.refused === undefined])).toEqual([
+        ['bench', true],
+        ['far', true],
+        ['hidden', false],
+      ]);
+      expect(Study.ofLogs(measured, []).judgement().verdicts[0]?.verdict).toMatchObject({
+        outcome: 'supported',
+        reason: expect.stringContaining('50 ms'),
+      });
+    },
+  );
 
   test.each<[string, object, string]>([
     [

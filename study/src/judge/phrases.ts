@@ -35,7 +35,8 @@ export const readMbitSThroughALine = (
   either: string,
   planMbps: string,
 ): string =>
-  `${instrument} read ${readMbps} Mbit/s ${either} through a line sold as ${planMbps}: what shows the impossible on one axis is doubted on all.`;
+  `${instrument} read ${readMbps} Mbit/s ${either} through a line sold as ${planMbps}: what shows ` +
+  'the impossible on one axis is doubted on all.';
 export const readingsOfOneSettingLieApart = (repeatSd: string, unit: string, countOf: string): string =>
   `Readings of one setting lie ${repeatSd} ${unit} apart (standard deviation of ${countOf}).`;
 export const theInstrumentWhichNobodyNamed = 'The instrument, which nobody named,';

@@ -8,7 +8,8 @@ const rows = (text: string, kindId = 'microphone') =>
 
 test('each place of a sentence is a row with its own words', () => {
   const text =
-    'Clip A on The lane, first walk. Crystal clear at 50 m, a slight crackle at about 100 m and completely gone at 150 yards. Turned round there.';
+    'Clip A on The lane, first walk. Crystal clear at 50 m, a slight crackle at about 100 m and ' +
+    'completely gone at 150 yards. Turned round there.';
   const found = readProse(text, context);
   expect(found.map((r) => r.text)).toEqual([
     'Crystal clear at 50 m',

@@ -170,7 +170,8 @@ export function readRow({ line, cells }: NotebookRow, context: RowContext): Obse
   if (observation.reading && observation.reading.travelledM > farthest(path) + 1)
     throw new RowTrouble(
       'at',
-      `${observation.reading.travelledM.toFixed(1)} m lies beyond ${path.name}, which ends at ${farthest(path).toFixed(1)} m`,
+      `${observation.reading.travelledM.toFixed(1)} m lies beyond ${path.name}, which ends at ` +
+        `${farthest(path).toFixed(1)} m`,
     );
   return observation;
 }

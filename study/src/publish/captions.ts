@@ -32,7 +32,8 @@ export function momentOf({ trace }: Walked, atS: number, unit: LengthUnit): Mome
   return {
     distance:
       here &&
-      `${formatLength(here.travelledM, unit)} ± ${formatLength(here.uncertaintyM, unit)}${marked.length > 0 ? ` (${marked.join(', ')})` : ''}`,
+      `${formatLength(here.travelledM, unit)} ± ${formatLength(here.uncertaintyM, unit)}` +
+        `${marked.length > 0 ? ` (${marked.join(', ')})` : ''}`,
     state: stretch?.stated ? phrases.grade(stretch.state, stretch.grade) : phrases.notGraded,
     dropouts: trace.noticed.filter((s) => s.grade === 1 && s.fromS <= atS).length,
   };

@@ -194,24 +194,31 @@ describe('what Ranges draws', () => {
     ]);
   });
 
-  test('the hold curve has the model and the walks alone; kinds and paths are kept apart, and joined across paths', () => {
-    const drop = (s: number): Entry[] => [[s, 'dropoutBegin', {}]];
-    const walks = [70, 80, 90, 75, 85].flatMap((s, i) => [
-      walk(i, 'clip', 'x', drop(s)),
-      walk(i + 10, 'clip', 'y', drop(s - 20)),
-    ]);
-    const findings = findWalks(setup, walks);
-    const ranges = rangesByPath(setup, findings, 'by kind');
-    expect(ranges.filter((r) => r.summary.n > 0).map((r) => r.id)).toEqual(['x-microphone', 'y-microphone']);
-    const [range] = ranges;
-    const [curve] = holdCurves(range as NonNullable<typeof range>);
-    expect(curve?.model?.medianM).toBeGreaterThan(60);
-    expect(curve?.steps.masses.reduce((sum, m) => sum + m.mass, 0)).toBeCloseTo(1, 9);
-    expect(acrossPaths(ranges)).toMatchObject([{ kindId: 'microphone', summary: { n: 10 } }]);
-    expect(pathCurves(setup, range as NonNullable<typeof range>).availability[0]?.bins[0]).toMatchObject({
-      walks: 5,
-    });
-  });
+  test(
+    'the hold curve has the model and the walks alone; kinds and paths are kept apart, and joined ' +
+      'across paths',
+    () => {
+      const drop = (s: number): Entry[] => [[s, 'dropoutBegin', {}]];
+      const walks = [70, 80, 90, 75, 85].flatMap((s, i) => [
+        walk(i, 'clip', 'x', drop(s)),
+        walk(i + 10, 'clip', 'y', drop(s - 20)),
+      ]);
+      const findings = findWalks(setup, walks);
+      const ranges = rangesByPath(setup, findings, 'by kind');
+      expect(ranges.filter((r) => r.summary.n > 0).map((r) => r.id)).toEqual([
+        'x-microphone',
+        'y-microphone',
+      ]);
+      const [range] = ranges;
+      const [curve] = holdCurves(range as NonNullable<typeof range>);
+      expect(curve?.model?.medianM).toBeGreaterThan(60);
+      expect(curve?.steps.masses.reduce((sum, m) => sum + m.mass, 0)).toBeCloseTo(1, 9);
+      expect(acrossPaths(ranges)).toMatchObject([{ kindId: 'microphone', summary: { n: 10 } }]);
+      expect(pathCurves(setup, range as NonNullable<typeof range>).availability[0]?.bins[0]).toMatchObject({
+        walks: 5,
+      });
+    },
+  );
 
   test('a scale error is that of the worst method of a walk, and is carried with its rows', () => {
     const findings = findWalks(setup, [walk(1, 'clip', 'x', [[60, 'dropoutBegin', {}]], 'paces')]);

@@ -3,9 +3,11 @@
  * is another such file.
  */
 export const anInstrumentThatReadsMbitS = (readMbps: string, planMbps: string): string =>
-  `an instrument that reads ${readMbps} Mbit/s through a line sold as ${planMbps} is in doubt on all it read: read both again with another`;
+  `an instrument that reads ${readMbps} Mbit/s through a line sold as ${planMbps} is in doubt on ` +
+  'all it read: read both again with another';
 export const atEveryStandThatBothReached = (at: string): string =>
-  `at every stand that both reached they read what is behind them: they can be told apart farther out than ${at}, or on a faster line`;
+  'at every stand that both reached they read what is behind them: they can be told apart farther ' +
+  `out than ${at}, or on a faster line`;
 export const day = (day: number): string => `day ${day}`;
 export const failedAt = 'failed at';
 export const heldAt = 'held at';

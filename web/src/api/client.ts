@@ -144,7 +144,8 @@ export const base = {
   append: (walkId: string, events: readonly WalkEvent[]) =>
     call<BatchAccepted>('POST', `/walks/${walkId}/events`, { events }),
   intervalsCsv: (id: string, criterion: WantedCriterion, side?: Side) =>
-    `/api/comparisons/${id}/walk-intervals.csv?${new URLSearchParams({ criterion, ...(side ? { direction: side } : {}) }).toString()}`,
+    `/api/comparisons/${id}/walk-intervals.csv?` +
+    `${new URLSearchParams({ criterion, ...(side ? { direction: side } : {}) }).toString()}`,
   wholeFile: (id: string, withPrivate = false) =>
     `/api/comparisons/${id}/comparison.json${withPrivate ? '?private=kept' : ''}`,
   file: (id: string, name: string) => `/api/comparisons/${id}/files/${name}`,

@@ -19,7 +19,8 @@ export function StageStrip({ id }: { id: string }) {
             <NavLink
               to={{ pathname: `/c/${id}/${stage}`, search: lensSearch(params) }}
               className={({ isActive }) =>
-                `block h-full border-l border-rule px-3 pt-1 pb-1.5 hover:bg-white ${isActive ? 'bg-white shadow-[inset_0_-5px_0_var(--color-accent)]' : ''}`
+                'block h-full border-l border-rule px-3 pt-1 pb-1.5 hover:bg-white ' +
+                `${isActive ? 'bg-white shadow-[inset_0_-5px_0_var(--color-accent)]' : ''}`
               }
             >
               <span className="relative flex items-baseline gap-1.5 font-head font-bold">

@@ -22,7 +22,8 @@ export const direction = 'Direction';
 export const discardChanges = 'Discard changes';
 export const done = 'Done';
 export const eachWalkOnItsPathWhat =
-  'Each walk on its path. What was pressed late is set back by the reaction; what was wrong is corrected with a reason, never overwritten.';
+  'Each walk on its path. What was pressed late is set back by the reaction; what was wrong is ' +
+  'corrected with a reason, never overwritten.';
 export const earlier = 'Earlier';
 export const figuresOf = (label: string): string => `Figures of ${label}`;
 export const howIsWorkedOut = (what: string): string => `How ${what} is worked out`;
@@ -31,7 +32,8 @@ export const howOftenHolds = (what: string): string => `How often ${what} holds`
 export const howOftenItHolds = 'how often it holds';
 export const inText = (suffix: string): string => ` in ${suffix}`;
 export const inTheFieldThisIsIn =
-  'In the field this is in your hand: one key for a dropout, one for a post. It needs no network. Try it with simulated gear, or go on.';
+  'In the field this is in your hand: one key for a dropout, one for a post. It needs no network. ' +
+  'Try it with simulated gear, or go on.';
 export const itTookLongerThanSTo = (longestMs: number): string =>
   `it took longer than ${longestMs} s to read`;
 export const itWasCancelled = 'it was cancelled';
@@ -76,14 +78,16 @@ export const theFiguresAndFilesOfThem = 'The figures, and files of them';
 export const theFileIsLargerThanMb = (limitBytes: number): string =>
   `the file is larger than ${limitBytes} MB`;
 export const thePageToPublishEveryFigure =
-  'The page to publish. Every figure leads back to its walks. That was all: press Urvek, at the top, and put a question of your own.';
+  'The page to publish. Every figure leads back to its walks. That was all: press Urvek, at the ' +
+  'top, and put a question of your own.';
 export const thePlans = (criterion: string): string => `the plan’s: ${criterion}`;
 export const theTwoChangesAreOfDifferent = 'The two changes are of different things: both are kept.';
 export const theUsualOneOfEachKind = 'the usual one of each kind of product';
 export const theView = 'the view';
 export const theirsSaved = 'Theirs, saved';
 export const thisDeviceReadsItsOwnWalks = (withheld: number): string =>
-  `This device reads its own walks only. Others: ${withheld}; here they count for the plan, not for results. Those stand on the machine that runs Urvek.`;
+  `This device reads its own walks only. Others: ${withheld}; here they count for the plan, not ` +
+  'for results. Those stand on the machine that runs Urvek.';
 export const thisOne = 'this one';
 export const thisSetUpWasChangedElsewhere =
   'This set-up was changed elsewhere while you edited it. Nothing of either is lost.';
@@ -98,11 +102,13 @@ export const urvek2 = (title: string): string => `${title}, Urvek`;
 export const wasNotImported = (name: string, why: string, kept: string): string =>
   `${name} was not imported: ${why}. ${kept}`;
 export const whatIsUnderTestWithWhat =
-  'What is under test, with what its makers claim on one tape. The rig sheet shows where two set-ups differ, and by how many dB.';
+  'What is under test, with what its makers claim on one tape. The rig sheet shows where two ' +
+  'set-ups differ, and by how many dB.';
 export const whatLiesBetweenTheEndsTo =
   'What lies between the ends, to scale: legs, obstructions, checkpoints whose distance is known.';
 export const whatMayBeSaidOfEach =
-  'What may be said of each claim, why, and the next step that would decide it. What could be unfair is counted beside it.';
+  'What may be said of each claim, why, and the next step that would decide it. What could be ' +
+  'unfair is counted beside it.';
 export const whoIsWalkedWhenInAn =
   'Who is walked when, in an order that favours nobody; whether it will settle each claim; when you are home.';
 export const whoReachesHowFarABar =

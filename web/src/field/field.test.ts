@@ -95,13 +95,19 @@ afterEach(async () => {
 });
 
 describe('the log on the device', () => {
-  test('numbers are given in the transaction that stores: no gap and none twice, however many press at once', async () => {
-    const id = crypto.randomUUID();
-    await fieldLog.adopt(header(id), 1);
-    await Promise.all(Array.from({ length: 40 }, (_, i) => note(id, String(i))));
-    expect((await fieldLog.logOf(id)).map((e) => e.seq)).toEqual(Array.from({ length: 40 }, (_, i) => i + 1));
-    expect(new Set((await fieldLog.logOf(id)).map((e) => e.deviceId)).size).toBe(1);
-  });
+  test(
+    'numbers are given in the transaction that stores: no gap and none twice, however many press at ' +
+      'once',
+    async () => {
+      const id = crypto.randomUUID();
+      await fieldLog.adopt(header(id), 1);
+      await Promise.all(Array.from({ length: 40 }, (_, i) => note(id, String(i))));
+      expect((await fieldLog.logOf(id)).map((e) => e.seq)).toEqual(
+        Array.from({ length: 40 }, (_, i) => i + 1),
+      );
+      expect(new Set((await fieldLog.logOf(id)).map((e) => e.deviceId)).size).toBe(1);
+    },
+  );
 
   test('a walk is under way until its end is logged, and adopting it twice changes nothing', async () => {
     const id = crypto.randomUUID();

@@ -156,19 +156,22 @@ describe('a walk under way without a screen', () => {
     expect(session.current()).toMatchObject({ state: { grade: 4, entries: 2 } });
   });
 
-  test('it goes on where a log was left, keeps the order of what is pressed at once, and tells who listens', async () => {
-    const device = keeper();
-    await new WalkSession('w', device).append('begin', BEGIN, time(0));
-    const session = new WalkSession('w', device);
-    let told = 0;
-    const stop = session.subscribe(() => told++);
-    await Promise.all([1, 2, 3, 4].map((s) => session.append('grade', { grade: 4 }, time(s))));
-    expect(device.kept.map((e) => e.time.walkS)).toEqual([0, 1, 2, 3, 4]);
-    expect(told).toBe(5);
-    stop();
-    await session.append('grade', { grade: 5 }, time(5));
-    expect(told).toBe(5);
-  });
+  test(
+    'it goes on where a log was left, keeps the order of what is pressed at once, and tells who ' + 'listens',
+    async () => {
+      const device = keeper();
+      await new WalkSession('w', device).append('begin', BEGIN, time(0));
+      const session = new WalkSession('w', device);
+      let told = 0;
+      const stop = session.subscribe(() => told++);
+      await Promise.all([1, 2, 3, 4].map((s) => session.append('grade', { grade: 4 }, time(s))));
+      expect(device.kept.map((e) => e.time.walkS)).toEqual([0, 1, 2, 3, 4]);
+      expect(told).toBe(5);
+      stop();
+      await session.append('grade', { grade: 5 }, time(5));
+      expect(told).toBe(5);
+    },
+  );
 
   test('a press that the device neither keeps nor refuses is seen as one that waits, until it is kept', async () => {
     const device = keeper();

@@ -55,7 +55,10 @@ export function eventText(event: WalkEvent): string {
     case 'tried':
       return phrases.triedAndFailedOf(event.body.failed, event.body.tries);
     case 'call':
-      return `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ${countOf(event.body.tries, 'try', 'tries')}`;
+      return (
+        `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ` +
+        `${countOf(event.body.tries, 'try', 'tries')}`
+      );
     case 'hits':
       return phrases.ofAnswered(
         event.body.hits,

@@ -20,7 +20,9 @@ export const failedWithoutDistance: ConsistencyRule = {
       .map((w) => ({
         products: [w.productId],
         path: w.path,
-        what: `${w.product}, walk ${w.label}: ${countOf(w.unplacedFailures, phrases.failureHas, phrases.failuresHave)} no place`,
+        what:
+          `${w.product}, walk ${w.label}: ` +
+          `${countOf(w.unplacedFailures, phrases.failureHas, phrases.failuresHave)} no place`,
         mend: phrases.ifItIsKnownCorrectThe,
       })),
   ],

@@ -20,7 +20,9 @@ export const logAgainstTable: ConsistencyRule = {
             {
               products: [q.productId],
               path: q.path,
-              what: `${q.product}, ${q.source}: a mean of ${q.meanM} m, where ${own.walks} logged walks put the median within ${ends}`,
+              what:
+                `${q.product}, ${q.source}: a mean of ${q.meanM} m, where ${own.walks} logged walks put the ` +
+                `median within ${ends}`,
               mend: phrases.takeTheTableFromTheLog,
             },
           ]

@@ -25,18 +25,21 @@ export const bestAndSpreadPutTheMean = (
 export const bestLessWorstIsNotThe = (show: string, show2: string, show3: string): string =>
   `best ${show} less worst ${show2} is not the spread of ${show3}`;
 export const bothAreKeptSideBySide =
-  'Both are kept, side by side in Trace, and the walk’s own device is what is judged on. Ask which of the two heard what, and withdraw what was not so.';
+  'Both are kept, side by side in Trace, and the walk’s own device is what is judged on. Ask which ' +
+  'of the two heard what, and withdraw what was not so.';
 export const enterItInTraceIfIt =
   'Enter it in Trace if it was kept elsewhere; otherwise it was not measured.';
 export const enterThePlanAsItIs =
-  'Enter the plan as it is in Paths; say there if the server stands inside the network; else read again with another instrument.';
+  'Enter the plan as it is in Paths; say there if the server stands inside the network; else read ' +
+  'again with another instrument.';
 export const failureHas = 'failure has';
 export const failuresHave = 'failures have';
 export const fasterThanTheLineWasSold = 'Faster than the line was sold';
 export const heldToFailedBy = (formatLength: string, formatLength2: string): string =>
   `held to ${formatLength}, failed by ${formatLength2}`;
 export const ifItIsKnownCorrectThe =
-  'If it is known, correct the distance of its mark in Trace, where it has one; else it counts as failed, place unknown, between the places that are known.';
+  'If it is known, correct the distance of its mark in Trace, where it has one; else it counts as ' +
+  'failed, place unknown, between the places that are known.';
 export const invalidN = (n: number): string => `invalid n: ${n}`;
 export const invalidSpread = (spread: number): string => `invalid spread: ${spread}`;
 export const itIsLeftOutOfWhat = 'It is left out of what is worked out. Withdraw it in Trace.';

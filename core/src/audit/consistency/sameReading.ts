@@ -19,7 +19,9 @@ export const sameReading: ConsistencyRule = {
       pairsIn(w).map(([a, b]) => ({
         products: [w.productId],
         path: w.path,
-        what: `${w.product}, walk ${w.label}: ${a.value} is ${nameOf(a)} at ${placeOf(a)}, and ${nameOf(b)} at ${placeOf(b)}`,
+        what:
+          `${w.product}, walk ${w.label}: ${a.value} is ${nameOf(a)} at ${placeOf(a)}, and ${nameOf(b)} at ` +
+          `${placeOf(b)}`,
         mend: phrases.lookWhichOfThemWasRead2,
       })),
     ),

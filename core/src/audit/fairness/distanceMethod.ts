@@ -6,7 +6,10 @@ import * as phrases from './phrases.ts';
 
 const words = (method: DistanceMethod): string => {
   const { independentM, scale } = METHOD_UNCERTAINTY[method];
-  return `${method} ± ${independentM.toFixed(independentM < 1 ? 2 : 0)} m${scale > 0 ? phrases.andPercent((100 * scale).toFixed(1)) : ''}`;
+  return (
+    `${method} ± ${independentM.toFixed(independentM < 1 ? 2 : 0)} m` +
+    `${scale > 0 ? phrases.andPercent((100 * scale).toFixed(1)) : ''}`
+  );
 };
 
 /** A scale error cancels in a ratio only where both were measured by one method. */

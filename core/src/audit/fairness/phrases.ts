@@ -59,7 +59,8 @@ export const mOfWalking = (apartS: string): string => `${apartS} m of walking`;
 export const measureBothByOneMethodBest = 'Measure both by one method, best by the marked line.';
 export const measureEachDelayAtTheFixed = 'Measure each delay at the fixed end, by switching the sender off.';
 export const measureWhatIsBehindItBy =
-  'Measure what is behind it by cable and enter it in Paths; where that is the cap, feed it from a server on its own cable that gives more, and read the near points again.';
+  'Measure what is behind it by cable and enter it in Paths; where that is the cap, feed it from a ' +
+  'server on its own cable that gives more, and read the near points again.';
 export const notBegunAtTheFixedEnd = 'Not begun at the fixed end';
 export const notJudgedBlind = 'Not judged blind';
 export const notStated = 'Not stated';
@@ -99,7 +100,8 @@ export const readWith = (a: string, b: string): string => `Read with ${a}; ${b}`
 export const readsMbitSAtItsNear = (name: string, levelMbps: string): string =>
   `${name} reads ${levelMbps} Mbit/s at its near point, as much as what is behind it gives by cable: at least that`;
 export const readsMbitSAtNearestPoints = (name: string, levelMbps: string, points: number): string =>
-  `${name} reads ${levelMbps} Mbit/s at ${points} nearest points, and what is behind it was not measured: at least that`;
+  `${name} reads ${levelMbps} Mbit/s at ${points} nearest points, and what is behind it was not ` +
+  'measured: at least that';
 export const setBothToOnePowerOr = 'Set both to one power, or say that each ran at its own greatest.';
 export const setBothToTheNarrowerWidth = 'Set both to the narrower width.';
 export const setMarksNoWiderThanApart = (percent: string): string =>

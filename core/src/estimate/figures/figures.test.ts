@@ -29,23 +29,27 @@ describe('throughput over distance', () => {
     expect(() => crossNeed(curve, 0)).toThrow('invalid needMbps: 0');
   });
 
-  test('three nearest points alike are a cap; two are not, unless they are the stated backhaul or shared by two products', () => {
-    expect(capOf(rows([5, 94], [10, 92], [20, 93], [40, 60]))).toEqual({
-      ...{ levelMbps: 93, points: 3, toM: 20, measured: false },
-    });
-    expect(capOf(rows([5, 94], [10, 92], [20, 70], [40, 60]))).toBeUndefined();
-    const line = (leastMbps: number, mostMbps = leastMbps) => ({ leastMbps, mostMbps });
-    expect(capOf(rows([5, 94], [10, 80]), line(95))).toMatchObject({ points: 1, measured: true });
-    // What is behind it is ten times as fast: flat points are the product's own.
-    expect(capOf(rows([5, 94], [10, 92], [20, 93], [40, 60]), line(900))).toBeUndefined();
-    // As what is behind it was measured, from and to: far equals near, and neither says anything of the link.
-    expect(capOf(rows([2, 196], [30, 152], [60, 90]), line(150, 200))).toMatchObject({
-      ...{ points: 2, toM: 30, measured: true },
-    });
-    expect(capOf(rows([5, 0], [10, 0], [20, 0]))).toBeUndefined();
-    expect(sharedCap([rows([5, 94], [10, 80]), rows([5, 92], [10, 60])])).toMatchObject({ points: 2 });
-    expect(sharedCap([rows([5, 94]), rows([5, 60])])).toBeUndefined();
-  });
+  test(
+    'three nearest points alike are a cap; two are not, unless they are the stated backhaul or ' +
+      'shared by two products',
+    () => {
+      expect(capOf(rows([5, 94], [10, 92], [20, 93], [40, 60]))).toEqual({
+        ...{ levelMbps: 93, points: 3, toM: 20, measured: false },
+      });
+      expect(capOf(rows([5, 94], [10, 92], [20, 70], [40, 60]))).toBeUndefined();
+      const line = (leastMbps: number, mostMbps = leastMbps) => ({ leastMbps, mostMbps });
+      expect(capOf(rows([5, 94], [10, 80]), line(95))).toMatchObject({ points: 1, measured: true });
+      // What is behind it is ten times as fast: flat points are the product's own.
+      expect(capOf(rows([5, 94], [10, 92], [20, 93], [40, 60]), line(900))).toBeUndefined();
+      // As what is behind it was measured, from and to: far equals near, and neither says anything of the link.
+      expect(capOf(rows([2, 196], [30, 152], [60, 90]), line(150, 200))).toMatchObject({
+        ...{ points: 2, toM: 30, measured: true },
+      });
+      expect(capOf(rows([5, 0], [10, 0], [20, 0]))).toBeUndefined();
+      expect(sharedCap([rows([5, 94], [10, 80]), rows([5, 92], [10, 60])])).toMatchObject({ points: 2 });
+      expect(sharedCap([rows([5, 94]), rows([5, 60])])).toBeUndefined();
+    },
+  );
 
   test('a change of band or cell in mid-walk splits the readings; one that nobody noted is no change', () => {
     const at = (distanceM: number, band?: string, cell?: string) => ({ distanceM, band, cell });

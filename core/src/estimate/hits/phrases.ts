@@ -4,7 +4,8 @@
  */
 export const answersDoNotFallOffWith = 'answers do not fall off with distance in every walk';
 export const fewerThanPressesAtMostStands = (enoughPresses: number): string =>
-  `fewer than ${enoughPresses} presses at most stands: only the bracket of “fewer than half answered” (last usable) is an interval`;
+  `fewer than ${enoughPresses} presses at most stands: only the bracket of “fewer than half ` +
+  'answered” (last usable) is an interval';
 export const invalidDistancem = (distanceM: number): string => `invalid distanceM: ${distanceM}`;
 export const invalidP = (p: number): string => `invalid p: ${p}`;
 export const invalidTrialsOf = (successes: number, trials: number): string =>

@@ -63,24 +63,28 @@ describe('hits and misses, Firth-penalised', () => {
     }
   });
 
-  test('the same in other units and in any order; a profile end lies where the penalised likelihood has dropped by 1.92', () => {
-    const rows = rowsOf('i1.csv');
-    const [a, b] = [
-      firth(rows),
-      firth([...rows].reverse().map((r) => ({ ...r, distanceM: r.distanceM / 0.3048 }))),
-    ];
-    expect(b?.coefficients[1]).toBeCloseTo(a?.coefficients[1] ?? 0, 8);
-    const [d, e] = [
-      a && distanceOf(rows, a, 0.9),
-      b &&
-        distanceOf(
-          rows.map((r) => ({ ...r, distanceM: r.distanceM / 0.3048 })),
-          b,
-          0.9,
-        ),
-    ];
-    expect((e?.profile95M.low ?? 0) * 0.3048).toBeCloseTo(d?.profile95M.low ?? -1, 5);
-  });
+  test(
+    'the same in other units and in any order; a profile end lies where the penalised likelihood has ' +
+      'dropped by 1.92',
+    () => {
+      const rows = rowsOf('i1.csv');
+      const [a, b] = [
+        firth(rows),
+        firth([...rows].reverse().map((r) => ({ ...r, distanceM: r.distanceM / 0.3048 }))),
+      ];
+      expect(b?.coefficients[1]).toBeCloseTo(a?.coefficients[1] ?? 0, 8);
+      const [d, e] = [
+        a && distanceOf(rows, a, 0.9),
+        b &&
+          distanceOf(
+            rows.map((r) => ({ ...r, distanceM: r.distanceM / 0.3048 })),
+            b,
+            0.9,
+          ),
+      ];
+      expect((e?.profile95M.low ?? 0) * 0.3048).toBeCloseTo(d?.profile95M.low ?? -1, 5);
+    },
+  );
 
   test('separation is told, and what has no distance has none', () => {
     expect(

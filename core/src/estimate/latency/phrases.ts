@@ -10,4 +10,5 @@ export const invalidReadingsNone = 'invalid readings: none';
 export const invalidRefreshhz = (refreshHz: number): string => `invalid refreshHz: ${refreshHz}`;
 export const invalidSampleratehz = (sampleRateHz: number): string => `invalid sampleRateHz: ${sampleRateHz}`;
 export const theChainsOwnMsWiredBaseline = (part: string, part2: string): string =>
-  `the chain's own ${part} ms (wired baseline and one refresh) exceed the ${part2} ms that are left: film it with a faster screen, or a shorter chain`;
+  `the chain's own ${part} ms (wired baseline and one refresh) exceed the ${part2} ms that are ` +
+  'left: film it with a faster screen, or a shorter chain';

@@ -135,27 +135,31 @@ describe('designs beyond product and path', () => {
     expect(unsaid?.p).toBeGreaterThan(0.05);
   });
 
-  test('a median over three outings or more is Student’s t of their means, and never narrower than one walk by one', () => {
-    const of = (d: number, i: number, k: number): WalkInterval =>
-      exact('A', 'x', 100 * d * (1 + 0.01 * k), { outing: `${i}` });
-    const walks = [1, 1.3, 0.8, 1.1].flatMap((d, i) => [0, 1, 2].map((k) => of(d, i, k)));
-    const [cell] = summariseRanges(walks).fitted;
-    const mus = [1, 1.3, 0.8, 1.1].map(
-      (d) => [0, 1, 2].reduce((s, k) => s + Math.log(100 * d * (1 + 0.01 * k)), 0) / 3,
-    );
-    const mean = mus.reduce((a, b) => a + b) / 4;
-    const half =
-      (studentQuantile(0.975, 3) * Math.sqrt(mus.reduce((s, m) => s + (m - mean) ** 2, 0) / 3)) / 2;
-    expect(cell?.outings).toEqual({ count: 4, repeated: true });
-    expect(cell?.median?.estimateM).toBeCloseTo(Math.exp(mean), 6);
-    expect(cell?.interval95M.median?.low).toBeCloseTo(Math.exp(mean - half), 6);
-    expect(outingText(cell?.outings)).toBe('over 4 outings');
-    expect(outingText(outingsOf(walks.slice(0, 3)))).toBe('one outing: for that day and set-up');
-    expect(outingText(outingsOf(walks.filter((_, i) => i % 3 === 0)))).toBeUndefined();
-    // By its own spread what 9 of 10 hold to rests on four outings, not on twelve walks.
-    const [loose] = summariseRanges(walks.map(({ outing: _, ...w }) => w)).fitted;
-    expect(cell?.withScale95M.p10?.low ?? 0).toBeLessThan(loose?.withScale95M.p10?.low ?? 0);
-  });
+  test(
+    'a median over three outings or more is Student’s t of their means, and never narrower than one ' +
+      'walk by one',
+    () => {
+      const of = (d: number, i: number, k: number): WalkInterval =>
+        exact('A', 'x', 100 * d * (1 + 0.01 * k), { outing: `${i}` });
+      const walks = [1, 1.3, 0.8, 1.1].flatMap((d, i) => [0, 1, 2].map((k) => of(d, i, k)));
+      const [cell] = summariseRanges(walks).fitted;
+      const mus = [1, 1.3, 0.8, 1.1].map(
+        (d) => [0, 1, 2].reduce((s, k) => s + Math.log(100 * d * (1 + 0.01 * k)), 0) / 3,
+      );
+      const mean = mus.reduce((a, b) => a + b) / 4;
+      const half =
+        (studentQuantile(0.975, 3) * Math.sqrt(mus.reduce((s, m) => s + (m - mean) ** 2, 0) / 3)) / 2;
+      expect(cell?.outings).toEqual({ count: 4, repeated: true });
+      expect(cell?.median?.estimateM).toBeCloseTo(Math.exp(mean), 6);
+      expect(cell?.interval95M.median?.low).toBeCloseTo(Math.exp(mean - half), 6);
+      expect(outingText(cell?.outings)).toBe('over 4 outings');
+      expect(outingText(outingsOf(walks.slice(0, 3)))).toBe('one outing: for that day and set-up');
+      expect(outingText(outingsOf(walks.filter((_, i) => i % 3 === 0)))).toBeUndefined();
+      // By its own spread what 9 of 10 hold to rests on four outings, not on twelve walks.
+      const [loose] = summariseRanges(walks.map(({ outing: _, ...w }) => w)).fitted;
+      expect(cell?.withScale95M.p10?.low ?? 0).toBeLessThan(loose?.withScale95M.p10?.low ?? 0);
+    },
+  );
 
   test('an advantage that depends on the path is told by the interaction, and one that does not is not', () => {
     const random = seeded('interaction');

@@ -197,24 +197,28 @@ describe('known truth', () => {
     );
   }
 
-  test('the calibrated 95 % intervals of median, p10 and ratio cover it in 85 to 100 % of 60 comparisons of 2 × 5 walks', () => {
-    const truth = { A: 100, B: 150 };
-    const [sigma, runs] = [0.25, 60];
-    const p10 = truth.A * Math.exp(-1.2815515655446004 * sigma);
-    const hits = { median: 0, p10: 0, ratio: 0 };
-    const inside = (
-      ends: { low: number | undefined; high: number | undefined } | undefined,
-      value: number,
-    ): number => (ends && (ends.low ?? 0) <= value && value <= (ends.high ?? Infinity) ? 1 : 0);
-    for (let i = 0; i < runs; i++) {
-      const summary = summariseRanges(simulated(`truth/${i}`, truth, sigma, 5));
-      hits.median += inside(summary.fitted[0]?.interval95M.median, truth.A);
-      hits.p10 += inside(summary.fitted[0]?.interval95M.p10, p10);
-      hits.ratio += inside(summary.productRatios[0]?.interval95, truth.B / truth.A);
-    }
-    for (const covered of Object.values(hits)) expect(covered / runs).toBeGreaterThanOrEqual(0.85);
-    expect(hits.median + hits.p10 + hits.ratio).toBeLessThan(3 * runs);
-  });
+  test(
+    'the calibrated 95 % intervals of median, p10 and ratio cover it in 85 to 100 % of 60 ' +
+      'comparisons of 2 × 5 walks',
+    () => {
+      const truth = { A: 100, B: 150 };
+      const [sigma, runs] = [0.25, 60];
+      const p10 = truth.A * Math.exp(-1.2815515655446004 * sigma);
+      const hits = { median: 0, p10: 0, ratio: 0 };
+      const inside = (
+        ends: { low: number | undefined; high: number | undefined } | undefined,
+        value: number,
+      ): number => (ends && (ends.low ?? 0) <= value && value <= (ends.high ?? Infinity) ? 1 : 0);
+      for (let i = 0; i < runs; i++) {
+        const summary = summariseRanges(simulated(`truth/${i}`, truth, sigma, 5));
+        hits.median += inside(summary.fitted[0]?.interval95M.median, truth.A);
+        hits.p10 += inside(summary.fitted[0]?.interval95M.p10, p10);
+        hits.ratio += inside(summary.productRatios[0]?.interval95, truth.B / truth.A);
+      }
+      for (const covered of Object.values(hits)) expect(covered / runs).toBeGreaterThanOrEqual(0.85);
+      expect(hits.median + hits.p10 + hits.ratio).toBeLessThan(3 * runs);
+    },
+  );
 
   test('for exact distances the median’s interval is Student’s t on ln distance', () => {
     const logs = [4.1, 4.25, 4.4, 4.33, 4.02];

@@ -195,6 +195,7 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
     p: undefined,
     estimable: false,
     reason:
-      'each was walked on outings of its own, one of them on one only: days and set-ups cannot be told from the products',
+      'each was walked on outings of its own, one of them on one only: days and set-ups cannot be told ' +
+      'from the products',
   };
 }

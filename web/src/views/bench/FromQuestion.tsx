@@ -18,7 +18,10 @@ export function FromQuestion() {
           {TEMPLATES.map((t) => (
             <label
               key={t.kindId}
-              className={`sheet flex cursor-pointer items-center gap-3 px-3 py-2 has-focus-visible:outline-3 ${t === template ? 'border-l-8 border-l-accent' : ''}`}
+              className={
+                'sheet flex cursor-pointer items-center gap-3 px-3 py-2 has-focus-visible:outline-3 ' +
+                `${t === template ? 'border-l-8 border-l-accent' : ''}`
+              }
             >
               <input
                 type="radio"

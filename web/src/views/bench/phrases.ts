@@ -5,11 +5,13 @@
 export const aComparison = 'a comparison';
 export const aKeyForAProgram = 'A key for a program';
 export const aPhoneLogsTheWalkOr =
-  'A phone logs the walk, or listens at the other end, over the local network. Nothing is open there to a device that is not paired.';
+  'A phone logs the walk, or listens at the other end, over the local network. Nothing is open ' +
+  'there to a device that is not paired.';
 export const aPictureOfThePairingAddress = (host: string): string =>
   `A picture of the pairing address at ${host}`;
 export const aReceiverAMeterOrA =
-  'A receiver, a meter or a script logs and reads over HTTP by a key of its own, which can be revoked. How is told in docs/gear.md and docs/openapi.json.';
+  'A receiver, a meter or a script logs and reads over HTTP by a key of its own, which can be ' +
+  'revoked. How is told in docs/gear.md and docs/openapi.json.';
 export const aWalkIsNotFinished = 'A walk is not finished';
 export const aWalkOfIsKeptOn = (format: string): string =>
   `A walk of ${format} is kept on this device only: `;
@@ -108,12 +110,15 @@ export const theDevices = 'the devices';
 export const theFirst = 'The first';
 export const theOther = 'The other';
 export const thePairingPageOffersItToo =
-  '. The pairing page offers it too, and says how on the usual systems. It can vouch for nothing but this machine’s own addresses.';
+  '. The pairing page offers it too, and says how on the usual systems. It can vouch for nothing ' +
+  'but this machine’s own addresses.';
 export const thePathGetsTenPostsEvenly =
-  'The path gets ten posts, evenly spaced. Distances count as judged by eye until you say how they were measured, under Paths.';
+  'The path gets ten posts, evenly spaced. Distances count as judged by eye until you say how they ' +
+  'were measured, under Paths.';
 export const theQuestion = 'The question';
 export const thisMachineHasANewAuthority =
-  'This machine has a new authority, because it is the first start on the network or its addresses changed: phones install it again.';
+  'This machine has a new authority, because it is the first start on the network or its addresses ' +
+  'changed: phones install it again.';
 export const title = 'Title';
 export const toLetPhonesOnTheLocal =
   'To let phones on the local network take part, stop it and start it with ';

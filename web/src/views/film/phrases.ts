@@ -7,7 +7,8 @@ export const aBrowserKeepsNoFilesChoose =
 export const aChangeUnderOfTheUsual = (v: number): string => `a change under ${v} of the usual`;
 export const aFallOfDb = (v: number): string => `a fall of ${v} dB`;
 export const aFilmOrASoundRecording =
-  'A film or a sound recording of your own walk, played on this device; it is not sent anywhere. What is logged stands on the recording’s clock: pausing stops it, and nothing is a gap.';
+  'A film or a sound recording of your own walk, played on this device; it is not sent anywhere. ' +
+  'What is logged stands on the recording’s clock: pausing stops it, and nothing is a gap.';
 export const aFilmOrSoundFileOr = 'A film or sound file, or several in a row';
 export const aGpxFileOfTheWalk = 'A GPX file of the walk, with times';
 export const aPauseIsSilentToo = ' A pause is silent too.';
@@ -46,7 +47,8 @@ export const cutsCsv = 'Cuts, CSV';
 export const dayIfKnown = 'Day, if known';
 export const distanceNotKnown = 'distance not known';
 export const distanceStateGradeAndDropoutsAre =
-  'Distance, state, grade and dropouts are the log’s, with their uncertainty; what is simulated, or placed by eye or another method than a wheel or a laser, says so.';
+  'Distance, state, grade and dropouts are the log’s, with their uncertainty; what is simulated, ' +
+  'or placed by eye or another method than a wheel or a laser, says so.';
 export const dropouts = (distance: string, state: string, dropouts: number): string =>
   `${distance} · ${state} · dropouts ${dropouts}`;
 export const enterThatInPaths = 'enter that in Paths';
@@ -83,7 +85,8 @@ export const lostToDecide = (ownCount: number, plural: string, openCount: number
 export const makeTheOverlay = 'Make the overlay';
 export const mb = (bytes: string): string => `${bytes} MB`;
 export const mp4MovMkvWebmWavMp3 =
-  'MP4, MOV, MKV, WebM, WAV, MP3 or M4A, as far as this browser plays them. Several files are taken one after the other, by their names.';
+  'MP4, MOV, MKV, WebM, WAV, MP3 or M4A, as far as this browser plays them. Several files are ' +
+  'taken one after the other, by their names.';
 export const n5SBack = '5 s back';
 export const n5SOn = '5 s on';
 export const noPlaceOfTheTrackIs = 'No place of the track is within the walk: is the clock right?';
@@ -127,7 +130,8 @@ export const rigThatWasWalked = 'Rig that was walked';
 export const secondRecording = (name: string): string => `Second recording ${name}`;
 export const sizeOfTheFilm = 'Size of the film';
 export const spacePlaysAndPausesTheArrows =
-  'Space plays and pauses, the arrows go frame by frame, Page up and down 5 s. What is logged while it stands has no reaction in it; what is logged in play has.';
+  'Space plays and pauses, the arrows go frame by frame, Page up and down 5 s. What is logged ' +
+  'while it stands has no reaction in it; what is logged in play has.';
 export const speed = 'Speed';
 export const stand = 'stand';
 export const stands = 'stands';

@@ -67,7 +67,10 @@ export function KitList({
               <tr
                 key={product.id}
                 onClick={() => onSelect(product.id)}
-                className={`cursor-pointer border-t border-rule ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+                className={
+                  'cursor-pointer border-t border-rule ' +
+                  `${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`
+                }
               >
                 <th scope="row" className="px-2 py-0.5">
                   <button

@@ -24,7 +24,8 @@ export const asItIsFirstKept = 'as it is first kept';
 export const asItWasAfterChange = (revision: number): string => `As it was after change ${revision}`;
 export const atTheFixedEnd = 'At the fixed end';
 export const atTheFixedEndWithThe = (leastPlayoutTries: number, either: string): string =>
-  `At the fixed end, with the sound or picture in front of you: press the first button as you switch the sender off, the second when it is gone. ${leastPlayoutTries} tries or more. ${either}`;
+  'At the fixed end, with the sound or picture in front of you: press the first button as you ' +
+  `switch the sender off, the second when it is gone. ${leastPlayoutTries} tries or more. ${either}`;
 export const atTheMobileEnd = 'At the mobile end';
 export const band = 'Band';
 export const battery = 'Battery';

@@ -45,7 +45,11 @@ export function GridCell({
       aria-selected={selected}
       aria-invalid={mark !== undefined}
       title={mark?.what}
-      className={`relative overflow-hidden border-r border-b border-rule py-1 pl-1.5 whitespace-nowrap ${mark ? 'pr-5' : 'pr-1.5'} ${selected ? 'bg-[#dbe7ee]' : 'bg-white'} ${current ? 'outline-2 -outline-offset-2 outline-ink' : ''}`}
+      className={
+        'relative overflow-hidden border-r border-b border-rule py-1 pl-1.5 whitespace-nowrap ' +
+        `${mark ? 'pr-5' : 'pr-1.5'} ${selected ? 'bg-[#dbe7ee]' : 'bg-white'} ` +
+        `${current ? 'outline-2 -outline-offset-2 outline-ink' : ''}`
+      }
       onMouseDown={(e) => {
         if (editing !== undefined) return;
         e.preventDefault();

@@ -51,7 +51,8 @@ export const nothingInItTellsOfA =
 export const nothingOfTheQualityKeptAs = 'nothing of the quality: kept as a remark';
 export const ofYourOwn = (ownCount: number): string => ` (${ownCount} of your own)`;
 export const oneRowAnObservationInThe =
-  'One row an observation, in the order of walking: where, and how it was. Leave empty what nobody knows; product, walk and path are as in the row above.';
+  'One row an observation, in the order of walking: where, and how it was. Leave empty what nobody ' +
+  'knows; product, walk and path are as in the row above.';
 export const oneThingIs = 'One thing is';
 export const placeOfRow = (nth: number): string => `Place of row ${nth}`;
 export const proposeRows = 'Propose rows';

@@ -93,7 +93,8 @@ export const inABuilding = 'in a building';
 export const inHand = (partNames: string): string => `In hand: ${partNames}`;
 export const interferenceAsACabledOrShielded = 'Interference, as a cabled or shielded test';
 export const interferenceOnPurposeIsUnlawfulIn =
-  'Interference on purpose is unlawful in most places outside a shielded room or a cable. The result is a ratio of wanted to unwanted, not a range.';
+  'Interference on purpose is unlawful in most places outside a shielded room or a cable. The ' +
+  'result is a ratio of wanted to unwanted, not a range.';
 export const itFallsWithTheExponent = 'It falls with the exponent ';
 export const itStandsInsideTheNetworkNo = 'it stands inside the network: no line in between';
 export const keepPlaceAndCoordinatesPrivate = 'keep place and coordinates private';
@@ -125,13 +126,15 @@ export const mobile = 'mobile';
 export const modelExponentAboutM = (model: string, exponent: number, aboutM: string): string =>
   `(${model} model, exponent ${exponent} about ${aboutM} m)`;
 export const modelShadowingOfDb8Of = (model: string, shadowingSdDb: number, entries: string): string =>
-  `Model: ${model}, shadowing of ${shadowingSdDb} dB (8 of 10 places lie in the band). Events at margins of ${entries}: an assumption for digital links. Beside the measured, never instead.`;
+  `Model: ${model}, shadowing of ${shadowingSdDb} dB (8 of 10 places lie in the band). Events at ` +
+  `margins of ${entries}: an assumption for digital links. Beside the measured, never instead.`;
 export const move = 'Move';
 export const nameOfCheckpoint = (nth: number): string => `Name of checkpoint ${nth}`;
 export const nameText = 'Name';
 export const namedOnWalksWithoutADistance = 'Named on walks, without a distance';
 export const namedOnWalksWithoutADistance2 =
-  'Named on walks, without a distance: until they have one, they only order. Once a place is known, by a known length or off a map, all that was logged there follows.';
+  'Named on walks, without a distance: until they have one, they only order. Once a place is ' +
+  'known, by a known length or off a map, all that was logged there follows.';
 export const needsCorrecting = 'needs correcting';
 export const newPath = 'New path';
 export const noLineOfSight = 'no line of sight';

@@ -34,7 +34,10 @@ export const BoardCell = ({
         onClick={onSelect}
         onKeyDown={onKey}
         title={cell.short}
-        className={`flex w-full items-center gap-2 px-2 py-1 text-left ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+        className={
+          'flex w-full items-center gap-2 px-2 py-1 text-left ' +
+          `${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`
+        }
       >
         <Picture scene={scene} className="block shrink-0" style={{ width: scene.width }} aria-hidden />
         <span

@@ -138,7 +138,8 @@ export const simulateComparisons = 'Simulate comparisons';
 export const simulatedSoFar = 'Simulated so far';
 export const smallestDifferenceThatMatters = 'Smallest difference that matters';
 export const standSBeforeTheFirstCall = (settleS: number, tries: number, timeoutS: number): string =>
-  `Stand ${settleS} s before the first call; ${tries} tries of ${timeoutS} s each way. Nothing heard: write that down, and move on at the time above all the same.`;
+  `Stand ${settleS} s before the first call; ${tries} tries of ${timeoutS} s each way. Nothing ` +
+  'heard: write that down, and move on at the time above all the same.';
 export const start = 'Start';
 export const start2 = (startTime: string): string => `start ${startTime}`;
 export const state = 'State';

@@ -18,7 +18,10 @@ export function ReachCell({ cell, scale, unit, selected, onSelect, onKey }: Show
         aria-label={reachTold(cell, unit)}
         onClick={() => onSelect(cell.id)}
         onKeyDown={(e) => onKey(e, cell.id)}
-        className={`block w-full px-2 pt-0.5 pb-0.5 text-left focus-visible:-outline-offset-2 ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+        className={
+          'block w-full px-2 pt-0.5 pb-0.5 text-left focus-visible:-outline-offset-2 ' +
+          `${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`
+        }
       >
         <span className="flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
           <span className={`figure ${quiet ? 'text-faint' : 'text-base font-bold'}`}>{value}</span>

@@ -30,7 +30,9 @@ export const atExponent = (exponent: number): string => ` at exponent ${exponent
 export const barIts95PercentIntervalDashed =
   '; bar: its 95 % interval, dashed beyond the path’s end (heavy stroke); ';
 export const bracketsJoinTheLastPlaceThat =
-  'Brackets join the last place that held and the first that failed; what was noticed on the move is drawn as wide as its place is known (two standard uncertainties). A walk opens its trace, by a click or by Enter.';
+  'Brackets join the last place that held and the first that failed; what was noticed on the move ' +
+  'is drawn as wide as its place is known (two standard uncertainties). A walk opens its trace, by ' +
+  'a click or by Enter.';
 export const byItsOwnSpread = 'by its own spread';
 export const byTheCurve = (show: string, reason: string): string => `${show} by the curve (${reason})`;
 export const correctedForTheNumberOfPairs = ', corrected for the number of pairs (Holm)';
@@ -152,7 +154,9 @@ export const walksAlone = (product: string): string => `${product}, walks alone`
 export const walksDifferByAFactorOf = ' (walks differ by a factor of ';
 export const weakPoints = (thinCount: number): string => `Weak points (${thinCount})`;
 export const what9Of10WalksHold = (intervalMethod: string): string =>
-  `; what 9 of 10 walks hold to by each product’s own spread, its ends by the noncentral t: below 29 walks it is a statement of the model. Intervals: ${intervalMethod}. All of it speaks for this path. Walks of one outing share what that day was: `;
+  '; what 9 of 10 walks hold to by each product’s own spread, its ends by the noncentral t: below ' +
+  `29 walks it is a statement of the model. Intervals: ${intervalMethod}. All of it speaks for ` +
+  'this path. Walks of one outing share what that day was: ';
 export const whatOutingsTell = 'what outings tell';
 export const whetherTheAdvantageDependsOnThe =
   'Whether the advantage depends on the path cannot be tested: too few products, paths or walks with both ends.';

@@ -7,7 +7,8 @@ function pointText(p: SheetPreview['walks'][number]['points'][number], turned: b
   const where = [
     p.name,
     p.reading
-      ? `${p.side === 'at' ? '' : `${p.side} `}${formatLength(p.reading.travelledM)}${p.reading.uncertaintyM === undefined ? '' : ` ± ${formatLength(2 * p.reading.uncertaintyM)}`}`
+      ? `${p.side === 'at' ? '' : `${p.side} `}${formatLength(p.reading.travelledM)}` +
+        `${p.reading.uncertaintyM === undefined ? '' : ` ± ${formatLength(2 * p.reading.uncertaintyM)}`}`
       : phrases.placeUnknown,
   ]
     .filter((t) => t !== '')

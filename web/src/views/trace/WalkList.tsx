@@ -63,7 +63,10 @@ export function WalkList({ id, walks, current }: { id: string; walks: readonly W
                     data-walk={w.walkId}
                     to={{ pathname: `/c/${id}/trace/${w.walkId}`, search }}
                     aria-current={w.walkId === current ? 'page' : undefined}
-                    className={`block border-b border-rule px-2 pt-0.5 hover:bg-white focus-visible:-outline-offset-3 ${w.walkId === current ? 'bg-white font-bold shadow-[inset_5px_0_0_var(--color-accent)]' : ''}`}
+                    className={
+                      'block border-b border-rule px-2 pt-0.5 hover:bg-white focus-visible:-outline-offset-3 ' +
+                      `${w.walkId === current ? 'bg-white font-bold shadow-[inset_5px_0_0_var(--color-accent)]' : ''}`
+                    }
                   >
                     <span className="flex gap-2">
                       <span className={`flex-1 truncate ${w.leftOut === undefined ? '' : 'line-through'}`}>

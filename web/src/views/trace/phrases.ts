@@ -6,7 +6,8 @@ export const aPlace = 'a place';
 export const aPlayoutDelayIsNotStated = '; a playout delay is not stated, and reckoned as none.';
 export const aRehearsalTheReceiverWasOff = 'a rehearsal; the receiver was off';
 export const aSpreadsheetSavedAsCsvOne =
-  'A spreadsheet saved as CSV, one row a point: where, and how good. Products and paths are matched by name with Kit and Paths.';
+  'A spreadsheet saved as CSV, one row a point: where, and how good. Products and paths are ' +
+  'matched by name with Kit and Paths.';
 export const aTraceIsWorkedOutFrom = 'A trace is worked out from the log of a walk: ';
 export const add = (either: string | number): string => `Add ${either}`;
 export const addAnEntry = 'Add an entry';
@@ -53,7 +54,8 @@ export const correction = 'Correction';
 export const correctionLogged = 'Correction logged';
 export const countItAgain = 'Count it again';
 export const coverageComesBackBeyondTheFirst =
-  'Coverage comes back beyond the first loss: a farther place works where a nearer one fails. First dropout and last usable differ.';
+  'Coverage comes back beyond the first loss: a farther place works where a nearer one fails. ' +
+  'First dropout and last usable differ.';
 export const criterion = 'Criterion';
 export const day = 'Day';
 export const dayNotStated = 'day not stated';
@@ -88,7 +90,8 @@ export const firstAt = ', first at ';
 export const fixedEnd = 'fixed end';
 export const forgottenOnTheWalkSeenOn = 'forgotten on the walk; seen on the film';
 export const fromSettingARigUpTo =
-  'From setting a rig up to taking it down; walks of one share that day and that set-up. Unless it is said, a night between two walks parts them.';
+  'From setting a rig up to taking it down; walks of one share that day and that set-up. Unless it ' +
+  'is said, a night between two walks parts them.';
 export const grade = 'Grade';
 export const grade2 = (grade: number): string => `grade ${grade}`;
 export const gradeOrWords = 'Grade or words';
@@ -273,7 +276,9 @@ export const stoodThere = 'stood there';
 export const takeWalksFromATable = 'take walks from a table';
 export const theEntryStaysInTheLog = 'The entry stays in the log; the correction stands beside it.';
 export const theFirstLineNamesTheColumns =
-  'The first line names the columns, whatever they are called: product, path, walk, distance, and a grade, words, or presses and hits. “100 ft”, “about 40”, “30-40”, “over 200”, “?” and “silence” are understood; what is left empty stays not stated.';
+  'The first line names the columns, whatever they are called: product, path, walk, distance, and ' +
+  'a grade, words, or presses and hits. “100 ft”, “about 40”, “30-40”, “over 200”, “?” and ' +
+  '“silence” are understood; what is left empty stays not stated.';
 export const theFixedEndMoved = 'the fixed end moved';
 export const theLogIsAsItWas = 'The log is as it was.';
 export const theLongestStretch = ', the longest stretch ';
@@ -336,7 +341,8 @@ export const whatTheSimulatedGearReallyPlayed = 'What the simulated gear really 
 export const whatTheWalkSays = 'What the walk says';
 export const whatWasNoticedIsMovedBack = 'What was noticed is moved back by a reaction of ';
 export const whatWasReceivedAtTheOther =
-  'What was received at the other end, recorded: what was lost in it is found here, placed on this walk, and proposed for its log. It is not sent anywhere.';
+  'What was received at the other end, recorded: what was lost in it is found here, placed on this ' +
+  'walk, and proposed for its log. It is not sent anywhere.';
 export const whatWouldBeImported = 'What would be imported';
 export const wheelReadingsToo = 'wheel readings too';
 export const whenOnTheWalksClock = 'When, on the walk’s clock';

@@ -7,7 +7,8 @@ export const aPictureThatMoves = 'a picture that moves';
 export const aTune = 'a tune';
 export const aVoice = 'a voice';
 export const aVoiceAndAMovingMark =
-  'A voice and a moving mark drop out now and then. Press as soon as you notice; Urvek learns how late that is, and corrects positions by it.';
+  'A voice and a moving mark drop out now and then. Press as soon as you notice; Urvek learns how ' +
+  'late that is, and corrects positions by it.';
 export const aboutS = (n: number, round: number): string => `${n}, about ${round} s`;
 export const afterADropoutBegins = ' after a dropout begins, ± ';
 export const and = (person: string, person2: string): string => `${person} and ${person2}: `;
@@ -22,7 +23,8 @@ export const by = (share: string): string => `by ${share}`;
 export const clipOfGradeItByA = (gradedCount: number, levelsCount: number): string =>
   `Clip ${gradedCount} of ${levelsCount}: grade it, by a press or the keys 1 to 5`;
 export const clipsWithLossesOfKnownSize =
-  'Clips of a voice, a tune or a picture with losses of known size, graded blind: where you set each grade, and how steadily.';
+  'Clips of a voice, a tune or a picture with losses of known size, graded blind: where you set ' +
+  'each grade, and how steadily.';
 export const dOrSpace = 'D or space';
 export const dropouts = 'Dropouts';
 export const forgetIt = 'Forget it';
@@ -36,7 +38,8 @@ export const gradesApart = (wobble: string): string => `${wobble} grades apart`;
 export const grading = 'Grading';
 export const hearItAgain = 'Hear it again';
 export const iListenByTheDevicesOwn =
-  'I listen by the device’s own speaker or by wire. Wireless headphones delay the sound by an unknown time: they will not do.';
+  'I listen by the device’s own speaker or by wire. Wireless headphones delay the sound by an ' +
+  'unknown time: they will not do.';
 export const inForceOnThisDevice = 'In force on this device: ';
 export const isUsed = ' is used.';
 export const itDroppedOut = 'It dropped out';
@@ -53,7 +56,8 @@ export const sameClipTwice = 'same clip twice';
 export const seeItAgain = 'See it again';
 export const shareLostGradedBelow = 'Share lost, graded below';
 export const soundComesOutMsLateAs = (lateMs: string): string =>
-  `Sound comes out ${lateMs} ms late, as over wireless headphones. Nothing was changed. Use the device’s speaker or a wire, and begin again.`;
+  `Sound comes out ${lateMs} ms late, as over wireless headphones. Nothing was changed. Use the ` +
+  'device’s speaker or a wire, and begin again.';
 export const stopWithoutKeeping = 'Stop without keeping';
 export const thePictureToGrade = 'The picture to grade';
 export const thisBrowserPlaysNoSoundNothing =

@@ -25,7 +25,10 @@ export function LedgerRow({
   return (
     <tr
       {...data}
-      className={`cursor-pointer border-t border-rule align-top ${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`}
+      className={
+        'cursor-pointer border-t border-rule align-top ' +
+        `${on ? 'bg-white outline-[3px] -outline-offset-3 outline-accent' : 'hover:bg-white'}`
+      }
       onClick={onSelect}
     >
       <td className="px-2 py-1.5">

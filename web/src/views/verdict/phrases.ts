@@ -6,7 +6,8 @@ export const aClaimOf = (form: string): string => `a claim of ${form}`;
 export const aNeedIsAUseWith =
   'A need is a use with a distance, a condition and a criterion. Take one from the list below, or write your own.';
 export const aTableInANotebookA =
-  'A table in a notebook, a leaflet, another test: held against the logs, and mean, best, worst and spread against each other. They enter no estimate.';
+  'A table in a notebook, a leaflet, another test: held against the logs, and mean, best, worst ' +
+  'and spread against each other. They enter no estimate.';
 export const aVerdict = 'a verdict';
 export const acceptWithAReason = (what: string): string => `Accept with a reason: ${what}`;
 export const acceptWithAReason2 = 'Accept with a reason';
@@ -66,7 +67,8 @@ export const itFailedAndWhereIsNot = 'it failed, and where is not said';
 export const itsWalksRatiosAndCurves = 'Its walks, ratios and curves';
 export const judgedOn = (name: string): string => `judged on ${name}`;
 export const judgedOnTheDistanceToWhich =
-  'Judged on the distance to which 9 of 10 walks hold; the margin is that distance over the need. Of several paths of its condition, the one that serves it worst counts. ';
+  'Judged on the distance to which 9 of 10 walks hold; the margin is that distance over the need. ' +
+  'Of several paths of its condition, the one that serves it worst counts. ';
 export const kind = 'Kind';
 export const latency = 'Latency';
 export const latency95Percent = 'Latency, 95 %';
@@ -108,7 +110,8 @@ export const price = 'Price';
 export const product = 'Product';
 export const productNotStated = 'product not stated';
 export const productsAndPathsAreMatchedBy =
-  'Products and paths are matched by name. Compared are only walks over the same points by the same criterion; anything else is from memory.';
+  'Products and paths are matched by name. Compared are only walks over the same points by the ' +
+  'same criterion; anything else is from memory.';
 export const provenance = 'Provenance';
 export const readings = 'Readings';
 export const reasonWhichIsPrinted = 'Reason, which is printed';
@@ -137,7 +140,8 @@ export const theProduct = 'the product';
 export const theVerdictOnANeed = 'the verdict on a need';
 export const theVerdicts = 'the verdicts';
 export const theWiredBaselineIsTheSame =
-  'The wired baseline is the same chain with a cable in place of the link. Counts are good to half a frame at each end.';
+  'The wired baseline is the same chain with a cable in place of the link. Counts are good to half ' +
+  'a frame at each end.';
 export const thisVerdict = 'this verdict';
 export const tiltOfTheDish = 'tilt of the dish';
 export const unstated = 'unstated';

@@ -37,7 +37,10 @@ export function OtherDevices({
       {data.map((heard) => (
         <li
           key={heard.deviceId}
-          className={`border-4 px-3 py-1 text-lg font-bold ${silent ? 'border-dashed border-rule text-faint' : heard.lost ? 'border-double border-lost text-lost' : 'border-clear'}`}
+          className={
+            'border-4 px-3 py-1 text-lg font-bold ' +
+            `${silent ? 'border-dashed border-rule text-faint' : heard.lost ? 'border-double border-lost text-lost' : 'border-clear'}`
+          }
           data-heard={heard.lost ? 'lost' : 'through'}
         >
           <span className="text-[0.87rem] font-normal">

@@ -12,7 +12,9 @@ export const aPathSinceRemoved = 'a path since removed';
 export const aPictureOfTheAddressTo = (address: string): string =>
   `A picture of the address ${address}, to scan`;
 export const aPictureThatFreezesIsBlack =
-  'A picture that freezes, is black or of one colour, or is cut to a still one, as a receiver’s “no signal” is, for 150 ms and more is logged as found, with the time at which it began. The picture stays on this device.';
+  'A picture that freezes, is black or of one colour, or is cut to a still one, as a receiver’s ' +
+  '“no signal” is, for 150 ms and more is logged as found, with the time at which it began. The ' +
+  'picture stays on this device.';
 export const aPlannedWalkIsNotFinished = 'A planned walk is not finished';
 export const aProductSinceRemoved = 'A product since removed';
 export const aStreamOf = 'A stream of';
@@ -42,7 +44,8 @@ export const atM = 'At … m';
 export const atMost = 'At most';
 export const atTheBase = (countOf: string, length: number): string => `${countOf}, ${length} at the base`;
 export const atTheStartPointWithThe =
-  'At the start point, with the signal on: what is heard first is the usual level. Dropouts of 50 ms and more (silence: half a second) are logged as found, with the time at which they began.';
+  'At the start point, with the signal on: what is heard first is the usual level. Dropouts of 50 ' +
+  'ms and more (silence: half a second) are logged as found, with the time at which they began.';
 export const backAtTheFixedEndEnd = 'Back at the fixed end: end the walk.';
 export const bandCellInstrumentBarsAStream = 'Band, cell, instrument, bars, a stream';
 export const bars = 'Bars';
@@ -132,7 +135,8 @@ export const itIsFiled = 'It is filed';
 export const itIsKeptOnThisDevice =
   'It is kept on this device. Say what it was a walk of; what you do not know can be said later.';
 export const itLogsWhatIsReceivedAt =
-  'It logs what is received at its end. Clocks are compared through the base; with no network, press here and there at one count, at the start and at the end.';
+  'It logs what is received at its end. Clocks are compared through the base; with no network, ' +
+  'press here and there at one count, at the start and at the end.';
 export const itWas = 'It was';
 export const itWatched = 'It watched';
 export const itWatches = 'It watches';
@@ -166,14 +170,16 @@ export const listenByMicrophoneOrLine = 'Listen by microphone or line';
 export const listenForDropoutsHere = 'listen for dropouts here';
 export const listenToOrWatch = (watched: string): string => `Listen to or watch: ${watched}`;
 export const littleSpaceIsLeftForUrvek =
-  'Little space is left for Urvek on this device (under 20 MB). Free some before a long walk, or save the log as a file now and then.';
+  'Little space is left for Urvek on this device (under 20 MB). Free some before a long walk, or ' +
+  'save the log as a file now and then.';
 export const loadOnTheLink = 'Load on the link';
 export const location = (location: string): string => `location ${location}`;
 export const log = 'Log';
 export const logFromARecording = 'Log from a recording';
 export const logOf = (hits: number, presses: number): string => `Log ${hits} of ${presses}`;
 export const logOnTheyWaitInThis =
-  ' Log on: they wait in this page, which must stay open, and are kept by themselves once there is room. Delete films or pictures on this device, or save the log as a file.';
+  ' Log on: they wait in this page, which must stay open, and are kept by themselves once there is ' +
+  'room. Delete films or pictures on this device, or save the log as a file.';
 export const logReadings = (readCount: number): string => `Log ${readCount} readings`;
 export const logTheLevel = (either: string): string => `Log the level: ${either}`;
 export const logTheReading = 'Log the reading';
@@ -243,7 +249,8 @@ export const nothingToWalkYet = 'Nothing to walk yet';
 export const nothingWasFinished = 'nothing was finished';
 export const npmStartLan = 'npm start -- --lan';
 export const ofAWalkThatAnotherDevice =
-  'Of a walk that another device made and has sent. The two logs are joined at the moments that both pressed; without one, by their wall clocks, poorly.';
+  'Of a walk that another device made and has sent. The two logs are joined at the moments that ' +
+  'both pressed; without one, by their wall clocks, poorly.';
 export const ofAreCountedAndNotLogged = (hits: number, presses: number): string =>
   `${hits} of ${presses} are counted and not logged. Log them before the walk ends?`;
 export const ofGood = (good: number, checksCount: number): string => `${good} of ${checksCount} good`;
@@ -359,7 +366,8 @@ export const theWalkThatHasJustEnded = 'The walk that has just ended';
 export const thisBrowserDoesNotSayWhether =
   'This browser does not say whether it keeps data. Save the log as a file after each walk.';
 export const thisBrowserDoesNotTurnOff = (meddling: string): string =>
-  `This browser does not turn off ${meddling}: short dropouts may be hidden, and quiet sound taken for one. Use a line input, or another browser.`;
+  `This browser does not turn off ${meddling}: short dropouts may be hidden, and quiet sound taken ` +
+  'for one. Use a line input, or another browser.';
 export const thisDeviceDidNotJoinThat = 'This device did not join that walk';
 export const thisDeviceDoesNotKeepData =
   'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. ';
@@ -370,7 +378,8 @@ export const thisPathHasNoCheckpointsLay =
 export const thisUrvekServesThisMachineOnly =
   'This Urvek serves this machine only. For another device stop it, start it with ';
 export const thisWalkWasPutBackFrom =
-  ' This walk was put back from this page and goes on; it is sent when there is a link. Walks that had not reached the base are gone from this device.';
+  ' This walk was put back from this page and goes on; it is sent when there is a link. Walks that ' +
+  'had not reached the base are gone from this device.';
 export const thisWasNotKeptUrvekFailed =
   'This was not kept: Urvek failed on it. All before it is safe. Note it, and save the log as a file.';
 export const thisWasNotKeptUrvekFailed2 =

@@ -65,4 +65,5 @@ export const whereAFigureComesFromMeasured =
   'Where a figure comes from: measured, derived, estimated by eye, quoted, or from memory.';
 export const whereOneWalks = 'Where one walks';
 export const whichRangeIsMeantFirstArtefact =
-  'Which range is meant: first artefact, first unusable, first dropout, last usable, lost; on the way back, where it came back.';
+  'Which range is meant: first artefact, first unusable, first dropout, last usable, lost; on the ' +
+  'way back, where it came back.';

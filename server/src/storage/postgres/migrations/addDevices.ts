@@ -6,7 +6,9 @@ export class AddDevices1764200000000 implements MigrationInterface {
 
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(
-      'CREATE TABLE device (id uuid NOT NULL, name text NOT NULL, token_hash text NOT NULL, paired_at timestamptz NOT NULL, seen_at timestamptz NOT NULL, revoked_at timestamptz, CONSTRAINT device_key PRIMARY KEY (id), CONSTRAINT device_token UNIQUE (token_hash))',
+      'CREATE TABLE device (id uuid NOT NULL, name text NOT NULL, token_hash text NOT NULL, paired_at ' +
+        'timestamptz NOT NULL, seen_at timestamptz NOT NULL, revoked_at timestamptz, CONSTRAINT ' +
+        'device_key PRIMARY KEY (id), CONSTRAINT device_token UNIQUE (token_hash))',
     );
   }
 
