@@ -1,6 +1,7 @@
 // npm run bench:pages: when each stage of a comparison of 2,052 walks shows what comes from them, in Chromium, how
 // long the page's thread is at work at once meanwhile, and how soon a key shows its effect once it stands (from the
-// press to the next picture, by Event Timing: multiples of 8 ms; under 16 is told as 16). On a cluster of its own; the web application must be built.
+// press to the next picture, by Event Timing: multiples of 8 ms; under 16 is told as 16). On a cluster of its own; the
+// web application must be built.
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

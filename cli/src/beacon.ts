@@ -2,6 +2,7 @@ import {
   beaconTrack,
   CHIRP_RATE_HZ,
   ChirpReader,
+  CODES_LOOKED_AT,
   placeAt,
   SeenCodes,
   tagOf,
@@ -25,9 +26,6 @@ export interface BeaconOptions {
   /** A walk that was saved as a file: its log says where each message was sent. */
   readonly walk?: string;
 }
-
-/** Codes are looked for in frames of this size: at two fifths of the height a module is 9 px wide. */
-const LOOKED_AT = { width: 1280, height: 720 };
 
 /** The `beacon` command: what a recording carries of where and when it was. @throws BadInput */
 export async function beacon(file: string, options: BeaconOptions): Promise<string> {
@@ -73,7 +71,7 @@ async function seenIn(file: string): Promise<readonly SeenCode[]> {
   // Beside the package, not from the network.
   const wasm = createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm');
   prepareZXingModule({ overrides: { wasmBinary: readFileSync(wasm).buffer as ArrayBuffer } });
-  const { width, height } = LOOKED_AT;
+  const { width, height } = CODES_LOOKED_AT;
   const fit = `scale=${width}:${height}:force_original_aspect_ratio=decrease:flags=area,pad=${width}:${height}`;
   const codes = new SeenCodes();
   const pixels = new Uint8ClampedArray(4 * width * height).fill(255);

@@ -1,6 +1,5 @@
 import { transformOf, type Scene, type Shape } from './scene.ts';
 import { SCENE_CSS, SCENE_PATTERNS } from './style.ts';
-import * as phrases from './phrases.ts';
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',
@@ -16,29 +15,31 @@ function shapeToSvg(shape: Shape): string {
   const role = `class="s-${escapeXml(shape.role)}"`;
   switch (shape.kind) {
     case 'rect':
-      return phrases.rectXYWidthHeight(n(shape.x), n(shape.y), n(shape.width), n(shape.height), role);
+      return `<rect x="${n(shape.x)}" y="${n(shape.y)}" width="${n(shape.width)}" height="${n(shape.height)}" ${role}/>`;
     case 'line':
-      return phrases.lineX1Y1X2Y2(n(shape.x1), n(shape.y1), n(shape.x2), n(shape.y2), role);
+      return `<line x1="${n(shape.x1)}" y1="${n(shape.y1)}" x2="${n(shape.x2)}" y2="${n(shape.y2)}" ${role}/>`;
     case 'path':
-      return phrases.pathD(escapeXml(shape.d), role);
+      return `<path d="${escapeXml(shape.d)}" ${role}/>`;
     case 'text':
-      return phrases.textXYTextAnchorText(n(shape.x), n(shape.y), shape.anchor, role, escapeXml(shape.text));
+      return `<text x="${n(shape.x)}" y="${n(shape.y)}" text-anchor="${shape.anchor}" ${role}>${escapeXml(shape.text)}</text>`;
   }
 }
 
 /** A scene as a stand-alone SVG document, style included. */
 export function sceneToSvg(scene: Scene): string {
-  const patterns = SCENE_PATTERNS.map((p) =>
-    phrases.patternIdWidthHeightPatternunitsUserspaceonuse(p.id, p.size, p.d, p.stroke, p.width),
+  const patterns = SCENE_PATTERNS.map(
+    (p) =>
+      `<pattern id="${p.id}" width="${p.size}" height="${p.size}" patternUnits="userSpaceOnUse"><path d="${p.d}` +
+      `" stroke="${p.stroke}" stroke-width="${p.width}" fill="none"/></pattern>`,
   );
   const groups = scene.groups.map(
     (g) =>
-      `<g${transformOf(g) === undefined ? '' : phrases.transform(transformOf(g))}>` +
+      `<g${transformOf(g) === undefined ? '' : ` transform="${transformOf(g)}"`}>` +
       `${g.title === undefined ? '' : `<title>${escapeXml(g.title)}</title>`}` +
       `${g.shapes.map(shapeToSvg).join('')}</g>`,
   );
   return [
-    phrases.svgXmlnsHttpWwwW3Org(n(scene.width), n(scene.height), escapeXml(scene.title)),
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" role="img"><title>${escapeXml(scene.title)}</title>`,
     `<style>${SCENE_CSS}</style><defs>${patterns.join('')}</defs>`,
     ...groups,
     '</svg>',

@@ -1,8 +1,7 @@
 import { certaintyOf, type Detected, type DropoutKind } from '../detect/detected.ts';
-import { median } from '../numeric/median.ts';
 import { countOf } from '../quantity/plural.ts';
 import { BEACON_TICK_S } from './message.ts';
-import type { BeaconTrack } from './track.ts';
+import { stepOf, type BeaconTrack } from './track.ts';
 import type { SeenCode } from './seenCodes.ts';
 
 /** One code is passed over now and then, by a rolling shutter or a key frame; so many in a row are a loss. */
@@ -17,8 +16,7 @@ export function beaconLosses(
   { read }: Pick<BeaconTrack<SeenCode>, 'read'>,
   endS: number,
 ): Detected<DropoutKind>[] {
-  const steps = read.slice(1).map((r, i) => r.sequence - (read[i] as SeenCode).sequence);
-  const stepS = steps.length === 0 ? 0 : BEACON_TICK_S * median(steps);
+  const stepS = BEACON_TICK_S * stepOf(read);
   if (stepS <= 0) return [];
   return read.flatMap((r, i): Detected<DropoutKind>[] => {
     const next = read[i + 1];

@@ -1,5 +1,8 @@
 import { pictureMessageOf, type PictureMessage } from './pictureCode.ts';
 
+/** Codes are looked for in frames of this size: at two fifths of the height a module is 9 px wide. */
+export const CODES_LOOKED_AT = { width: 1280, height: 720 } as const;
+
 /** A code of the beacon in a picture, for as long as it was seen. */
 export interface SeenCode extends PictureMessage {
   /** When it was first seen, s of the recording. */

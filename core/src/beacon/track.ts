@@ -72,10 +72,15 @@ function clockOf(read: readonly Read[]): BeaconTrack<Read>['clock'] {
   };
 }
 
+/** By how much most numbers are beyond the one before; 0 where nothing tells. */
+export function stepOf(read: readonly Read[]): number {
+  const steps = read.slice(1).map((r, i) => r.sequence - (read[i] as Read).sequence);
+  return steps.length === 0 ? 0 : Math.round(median(steps));
+}
+
 /** Sent in the steps in which most were, and not read. */
 function missingOf(read: readonly Read[]): { sequence: number; atS: number }[] {
-  const steps = read.slice(1).map((r, i) => r.sequence - (read[i] as Read).sequence);
-  const step = steps.length === 0 ? 0 : Math.round(median(steps));
+  const step = stepOf(read);
   if (step <= 0) return [];
   const missing: { sequence: number; atS: number }[] = [];
   read.slice(1).forEach((r, i) => {

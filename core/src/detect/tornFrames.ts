@@ -9,7 +9,7 @@ const REMEMBERED = 25;
 const LEAST_BANDS = 4;
 /** A part stands where its bands change by less than this share of the usual, and the other moves by more than that. */
 const [STANDS, MOVES] = [0.25, 0.6];
-/** With the next frame the part that stood makes up for it: so many times the usual. What changes by more is another. */
+/** With the next frame the part that stood makes up for it, so many times the usual; more is something else. */
 const [MAKES_UP, JUMPS] = [1.25, 4];
 /** Bands that usually change by less, in steps of 255, tell nothing: a codec leaves them as they were now and then. */
 const STILL = 1;

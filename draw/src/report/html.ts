@@ -2,7 +2,6 @@ import { escapeXml, sceneToSvg } from '../svg.ts';
 import { COLOUR } from '../style.ts';
 import { SIMULATED, type Block, type ReportDocument } from './document.ts';
 import { type Rest } from './sentence.ts';
-import * as phrases from './phrases.ts';
 
 const CSS = `
 body{font:15px/1.45 "Atkinson Hyperlegible",sans-serif;color:${COLOUR.ink};max-width:980px;margin:24px auto;padding:0 16px}
@@ -15,7 +14,7 @@ figure{margin:1em 0;break-inside:avoid}figcaption,.when{color:${COLOUR.faint};fo
 const e = escapeXml;
 
 /** The ids of the data stand in the page beside what is said by them. */
-const by = (rests: readonly Rest[]): string => phrases.dataRests(e(rests.join(' ')));
+const by = (rests: readonly Rest[]): string => ` data-rests="${e(rests.join(' '))}"`;
 
 function blockHtml(block: Block): string {
   switch (block.kind) {
@@ -28,7 +27,7 @@ function blockHtml(block: Block): string {
     case 'table':
       return (
         `<table><caption>${e(block.caption)}</caption><thead><tr>` +
-        `${block.head.map((h) => phrases.thScopeColTh(e(h))).join('')}</tr></thead><tbody>` +
+        `${block.head.map((h) => `<th scope="col">${e(h)}</th>`).join('')}</tr></thead><tbody>` +
         `${block.rows.map((r) => `<tr${by(r.rests)}>${r.cells.map((c) => `<td>${e(c)}</td>`).join('')}</tr>`).join('')}` +
         '</tbody></table>'
       );
@@ -40,9 +39,9 @@ function blockHtml(block: Block): string {
 /** The report as one page that stands alone: no script, nothing fetched. */
 export function reportHtml({ title, question, when, simulated, sections }: ReportDocument): string {
   return [
-    phrases.doctypeHtmlHtmlLangEnHead(e(title), CSS),
-    ...(simulated ? [phrases.pClassSimulatedP(e(SIMULATED))] : []),
-    phrases.h1H1PPPClass(e(title), e(question), e(when)),
+    `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${e(title)}</title><style>${CSS}</style></head><body>`,
+    ...(simulated ? [`<p class="simulated">${e(SIMULATED)}</p>`] : []),
+    `<h1>${e(title)}</h1><p>${e(question)}</p><p class="when">${e(when)}</p>`,
     ...sections.map((s) => `<section><h2>${e(s.title)}</h2>${s.blocks.map(blockHtml).join('')}</section>`),
     '</body></html>',
     '',

@@ -58,13 +58,10 @@ export const claims = 'Claims';
 export const conditionNotStated = 'condition not stated';
 export const costOfAMetre = 'Cost of a metre';
 export const couldBeWorth = 'Could be worth';
-export const dataRests = (e: string): string => ` data-rests="${e}"`;
 export const dbAtThe = (db: string, end: string | number | undefined): string => `${db} dB at the ${end}`;
 export const direction = 'Direction';
 export const distancesCheckpointsAt = (name: string, byMethod: string, checkpoints: string): string =>
   `${name}: distances ${byMethod}; checkpoints at ${checkpoints}.`;
-export const doctypeHtmlHtmlLangEnHead = (e: string, css: string): string =>
-  `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${e}</title><style>${css}</style></head><body>`;
 export const eachWalk = 'Each walk';
 export const elseText = (lost: string, either: string, digits: string, unit: string): string =>
   `${lost}, else ${either}${digits} ${unit}`;
@@ -83,8 +80,6 @@ export const foundByTheAudits = 'Found by the audits';
 export const frequency = 'Frequency';
 export const gradesAtStandsEachWayOn = (name: string): string => `Grades at stands, each way, on ${name}`;
 export const groundWet = 'Ground wet';
-export const h1H1PPPClass = (e: string, e2: string, e3: string): string =>
-  `<h1>${e}</h1><p>${e2}</p><p class="when">${e3}</p>`;
 export const heightsFixedAndMobileEnd = 'Heights, fixed and mobile end';
 export const heldAt = (held: string): string => `held at ${held}`;
 export const heldToOnInOfWhere = (
@@ -187,7 +182,6 @@ export const onOnOfAFartherPlace = (
   `${product} on ${name}, ${direction}: on ${times} of ${walks} a farther place worked again; walk ${walk} ${place}.`;
 export const open = (mend: string): string => `open. ${mend}`;
 export const otherTransmitters = 'Other transmitters';
-export const pClassSimulatedP = (e: string): string => `<p class="simulated">${e}</p>`;
 export const pOverAllPairs = (either: string): string => `; p = ${either} over all pairs`;
 export const path = (name: string): string => `path ${name}`;
 export const peopleAbout = 'People about';
@@ -231,7 +225,6 @@ export const temperatureC = 'Temperature, °C';
 export const test = 'Test';
 export const testSignal = (name: string, testSignal: string): string =>
   `${name}, test signal: ${testSignal}.`;
-export const thScopeColTh = (e: string): string => `<th scope="col">${e}</th>`;
 export const theBench = 'the bench';
 export const theClaimOf = (subject: string, claimText: string, reason: string): string =>
   `The claim of ${subject}, “${claimText}”: ${reason}`;

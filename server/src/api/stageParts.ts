@@ -14,7 +14,8 @@ const STAGE = /^\/(?:c\/[0-9a-f-]{36}\/([a-z]+)(?:\/[^/]*)?)?$/i;
 
 /**
  * The files that a page is made of, as values of a Link header: the program's own first, then those of the stage's
- * view, so that a browser fetches these beside the program and not after it. Views stand at `src/views/<stage>/<Stage>.tsx`; an address that is no stage's has none.
+ * view, so that a browser fetches these beside the program and not after it. Views stand at
+ * `src/views/<stage>/<Stage>.tsx`; an address that is no stage's has none.
  * @param webRoot where the build is; without a manifest nothing is told
  */
 export function stageParts(webRoot: string): (path: string) => readonly string[] {

@@ -6,15 +6,18 @@ const FACT = 'graders';
 /** How somebody graded clips on this device. */
 export interface Grader {
   readonly person: string;
-  /** What was graded; absent in what was kept before there was more than speech. */
-  readonly clips?: string;
+  /** What was graded. */
+  readonly clips: string;
   readonly atMs: number;
   readonly graded: readonly Graded[];
 }
 
 export async function graders(): Promise<readonly Grader[]> {
   const fact = await fieldLog.facts.get(FACT);
-  return fact ? (JSON.parse(fact.value) as Grader[]) : [];
+  if (!fact) return [];
+  // What was kept before there was more than speech does not say so.
+  const kept = JSON.parse(fact.value) as readonly (Omit<Grader, 'clips'> & Partial<Grader>)[];
+  return kept.map((g) => ({ ...g, clips: g.clips ?? 'speech' }));
 }
 
 /** The newest of each person and kind of clip is kept. */

@@ -1,13 +1,9 @@
-import { SeenCodes, type SeenCode } from '@urvek/core';
+import { CODES_LOOKED_AT, SeenCodes, type SeenCode } from '@urvek/core';
 import { CanvasSink, type InputVideoTrack } from 'mediabunny';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
+import { tellsNowAndThen } from './progress.ts';
 import type { Turnstile } from './turnstile.ts';
 import wasmUrl from 'zxing-wasm/reader/zxing_reader.wasm?url';
-
-/** Codes are looked for in frames of this size: at two fifths of the height a module is 9 px wide. */
-const LOOKED_AT = { width: 1280, height: 720 };
-/** Progress is told this often, s of the recording. */
-const TELL_EVERY_S = 2;
 
 /** The codes of the beacon in a film, by frame time, with the reader that ships with the page. */
 export async function codesInPicture(
@@ -15,10 +11,9 @@ export async function codesInPicture(
   { told, gate }: { readonly told: (share: number) => void; readonly gate: Turnstile },
 ): Promise<readonly SeenCode[]> {
   prepareZXingModule({ overrides: { locateFile: () => wasmUrl } });
-  const { width, height } = LOOKED_AT;
-  const seconds = await track.computeDuration();
+  const { width, height } = CODES_LOOKED_AT;
+  const tell = tellsNowAndThen(told, await track.computeDuration());
   const codes = new SeenCodes();
-  let toldS = 0;
   const frames = new CanvasSink(track, { width, height, fit: 'contain', poolSize: 2 });
   for await (const { canvas, timestamp } of frames.canvases()) {
     await gate.pass();
@@ -27,7 +22,7 @@ export async function codesInPicture(
       ...{ formats: ['QRCode'], maxNumberOfSymbols: 1, tryRotate: false, tryInvert: false },
     });
     codes.push(code?.text, timestamp);
-    if (timestamp - toldS > TELL_EVERY_S) told((toldS = timestamp) / seconds);
+    tell(timestamp);
   }
   return codes.seen;
 }

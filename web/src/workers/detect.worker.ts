@@ -27,6 +27,7 @@ import {
   WavOutputFormat,
 } from 'mediabunny';
 import { codesInPicture } from './codesInPicture.ts';
+import { tellsNowAndThen } from './progress.ts';
 import { Turnstile } from './turnstile.ts';
 import * as phrases from './phrases.ts';
 
@@ -43,8 +44,6 @@ export interface FoundInFile {
 }
 
 type Told = (share: number) => void;
-/** Progress is told this often, s of the recording. */
-const TELL_EVERY_S = 2;
 
 const gate = new Turnstile();
 
@@ -134,9 +133,8 @@ function samplesTo(take: (samples: Float32Array) => void): WritableStream<Stream
 }
 
 async function inSound(track: InputAudioTrack, signal: SentSignal, told: Told): Promise<SoundFound> {
-  const seconds = await track.computeDuration();
+  const tell = tellsNowAndThen(told, await track.computeDuration());
   let detector: SoundDetector | undefined;
-  let toldS = 0;
   for await (const sample of new AudioSampleSink(track).samples()) {
     await gate.pass();
     detector ??= new SoundDetector({ rateHz: sample.sampleRate, channels: sample.numberOfChannels, signal });
@@ -149,17 +147,16 @@ async function inSound(track: InputAudioTrack, signal: SentSignal, told: Told): 
     );
     const atS = sample.timestamp;
     sample.close();
-    if (atS - toldS > TELL_EVERY_S) told((toldS = atS) / seconds);
+    tell(atS);
   }
   return (detector ?? new SoundDetector({ rateHz: 48_000, channels: 1, signal })).end();
 }
 
 async function inPicture(track: InputVideoTrack, told: Told): Promise<PictureFound> {
-  const seconds = await track.computeDuration();
+  const tell = tellsNowAndThen(told, await track.computeDuration());
   const { width, height } = LOOKED_AT;
   const detector = new PictureDetector();
   const grey = new Uint8Array(width * height);
-  let toldS = 0;
   for await (const { canvas, timestamp } of new CanvasSink(track, {
     width,
     height,
@@ -169,7 +166,7 @@ async function inPicture(track: InputVideoTrack, told: Told): Promise<PictureFou
     await gate.pass();
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
     detector.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), timestamp);
-    if (timestamp - toldS > TELL_EVERY_S) told((toldS = timestamp) / seconds);
+    tell(timestamp);
   }
   return detector.end();
 }

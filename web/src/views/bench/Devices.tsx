@@ -18,7 +18,7 @@ export function Devices() {
       {data?.addresses.length === 0 && (
         <Empty title={phrases.urvekServesThisMachineOnly}>
           {phrases.toLetPhonesOnTheLocal}
-          <code>{phrases.npmStartLan}</code>.
+          <code>npm start -- --lan</code>.
         </Empty>
       )}
       {data && data.addresses.length > 0 && (

@@ -74,7 +74,6 @@ export const notSeenSince = 'not seen since';
 export const nothingWasChangedChooseAnotherFile = 'Nothing was changed; choose another file.';
 export const nothingWasStoredChooseAnotherFile = 'Nothing was stored; choose another file.';
 export const nothingYet = 'Nothing yet.';
-export const npmStartLan = 'npm start -- --lan';
 export const ofText = (walksMade: number, walksPlanned: number): string => `${walksMade} of ${walksPlanned}`;
 export const ofText2 = (title: string): string => `of “${title}”`;
 export const pair = (a: string): string => `${a}pair `;

@@ -100,9 +100,9 @@ export function Signals() {
         )}
         <span className="figure">{clock.tag}</span>
         {phrases.recordingsAreReadBy}
-        <code>{phrases.binUrvekBeaconFile}</code>
+        <code>./bin/urvek beacon FILE</code>
         {phrases.withText}
-        <code>{phrases.walk}</code>
+        <code>--walk</code>
         {phrases.andTheWalkThatWasSaved}
       </p>
       {shown === 'code' && <BeaconPicture clock={clock} onClose={() => setShown(undefined)} />}

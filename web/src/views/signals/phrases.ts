@@ -10,7 +10,6 @@ export const andThePictureSaysHowFar = ', and the picture says how far that was'
 export const andTheWalkThatWasSaved = ' and the walk that was saved as a file.';
 export const beaconInSound = 'Beacon in sound';
 export const beaconSent = (sent: number): string => `Beacon: ${sent} sent.`;
-export const binUrvekBeaconFile = './bin/urvek beacon FILE';
 export const clicks = 'Clicks';
 export const close = 'Close';
 export const forLinksThatTakeNoiseFor = 'For links that take noise for silence and cut it.';
@@ -36,6 +35,5 @@ export const thisBrowserPlaysNoSoundTry = 'This browser plays no sound. Try anot
 export const tone1Khz = 'Tone, 1 kHz';
 export const turnTheVolumeDownFirstTake =
   'Turn the volume down first, take off headphones, and turn it up until it is as loud as a voice.';
-export const walk = '--walk';
 export const whatGoesIntoTheLinkSo = 'What goes into the link, so that what is lost can be found.';
 export const withText = ', with ';

@@ -12,7 +12,7 @@ import { GradersTable } from './GradersTable.tsx';
 import { GradingClips } from './GradingClips.tsx';
 import * as phrases from './phrases.ts';
 
-/** Where a person sets each grade: clips of speech, of a tune or of a picture with losses of known size, graded blind. */
+/** Where a person sets each grade: clips of a voice, a tune or a picture with losses of known size, graded blind. */
 export function GradeTrainer() {
   const known = useFieldLog(graders, 'graders');
   const [person, setPerson] = useState('');
@@ -73,7 +73,7 @@ export function GradeTrainer() {
         )}
         {!levels &&
           CLIP_KINDS.map((k) => {
-            const graders = known?.filter((g) => (g.clips ?? 'speech') === k) ?? [];
+            const graders = known?.filter((g) => g.clips === k) ?? [];
             return graders.length > 0 && <GradersTable key={k} {...{ of: k, graders }} />;
           })}
       </Stage>

@@ -45,7 +45,7 @@ export function SecondDevice({
         {origins?.length === 0 ? (
           <p>
             {phrases.thisUrvekServesThisMachineOnly}
-            <code>{phrases.npmStartLan}</code>
+            <code>npm start -- --lan</code>
             {phrases.andPairTheDeviceUnderDevices}
             <strong className="break-all">{phrases.join(window.location.origin)}</strong>
             {phrases.type}

@@ -247,7 +247,6 @@ export const nothingIsSetUpAndNothing =
   'Nothing is set up and nothing is asked: the press begins, and what it was a walk of is said afterwards.';
 export const nothingToWalkYet = 'Nothing to walk yet';
 export const nothingWasFinished = 'nothing was finished';
-export const npmStartLan = 'npm start -- --lan';
 export const ofAWalkThatAnotherDevice =
   'Of a walk that another device made and has sent. The two logs are joined at the moments that ' +
   'both pressed; without one, by their wall clocks, poorly.';
