@@ -180,7 +180,7 @@ test(
       await page.see('Placed by 90 codes of its beacon');
       const laterS = Number(/at (-?[\d.]+) s/.exec(await page.text('//*[@data-placed]'))?.[1]);
       expect(Math.abs(laterS)).toBeLessThan(0.05);
-      await page.see('1 lost stretch, 1 to decide');
+      await page.see('1 stretch without a code that was read, 1 to decide');
       expect(await wcagFindings(page.driver)).toEqual([]);
       await (await page.find("//button[starts-with(@aria-label, 'Take ')]")).click();
       const lost = async (): Promise<readonly WalkEvent[]> =>

@@ -29,10 +29,13 @@ export function ProposedLosses({
   onLook,
   onAccept,
   known = NONE,
+  said = phrases.lostToDecide,
 }: Proposing & {
   found: readonly Detected<DropoutKind>[];
   /** What was found and is no loss, in words. */
   beside?: string;
+  /** How many there are, and how many are to be decided, in words that say no more than is known. */
+  said?: (count: number, stretches: string, open: number) => string;
   /** How it was looked for. */
   children?: ReactNode;
 }) {
@@ -50,7 +53,7 @@ export function ProposedLosses({
       <p>
         {own.length === 0
           ? phrases.nothingWasLostAsFarAs
-          : phrases.lostToDecide(own.length, plural(own.length, 'stretch', 'stretches'), open.length)}
+          : said(own.length, plural(own.length, 'stretch', 'stretches'), open.length)}
         {beside}
         {within.length < found.length && phrases.outsideTheWalkAreLeftOut(found.length - within.length)}
         {own.length < within.length && phrases.areInTheLogAlready(within.length - own.length)}

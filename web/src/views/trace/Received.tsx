@@ -80,7 +80,14 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
       {clock ? (
         <>
           {placed.beacon && placed.beacon.of === 'picture' && (
-            <ProposedLosses {...proposingOn(clock)} key={clock.laterS} found={placed.beacon.losses} />
+            <ProposedLosses
+              {...proposingOn(clock)}
+              key={clock.laterS}
+              found={placed.beacon.losses}
+              said={phrases.withoutACodeToDecide}
+            >
+              <p className="text-[0.87rem] text-faint">{phrases.aBeaconThatWasHiddenIs}</p>
+            </ProposedLosses>
           )}
           <FindLosses reel={reel} {...proposingOn(clock)} />
         </>

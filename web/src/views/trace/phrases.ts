@@ -2,6 +2,7 @@
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
+export const aBeaconThatWasHiddenIs = 'A beacon that was hidden or switched off is unread too.';
 export const aPlace = 'a place';
 export const aPlayoutDelayIsNotStated = '; a playout delay is not stated, and reckoned as none.';
 export const aRehearsalTheReceiverWasOff = 'a rehearsal; the receiver was off';
@@ -352,6 +353,8 @@ export const whyAndWhoSaysSo = 'Why, and who says so';
 export const whyItEnded = 'Why it ended';
 export const whyItIsLeftOut = 'Why it is left out';
 export const wider = 'Wider ';
+export const withoutACodeToDecide = (count: number, stretches: string, open: number): string =>
+  `${count} ${stretches} without a code that was read, ${open} to decide.`;
 export const writeAWalkDown = 'Write a walk down';
 export const writeOneDown = 'write one down';
 export const yourNameIfYouLike = 'Your name, if you like';
