@@ -15,8 +15,10 @@ import {
   type Study,
   type WalkRow,
 } from '@urvek/study';
-import type { ReportDocument, ReportForm } from './report/document.ts';
+import { walksCarry, type WalksCarry } from './report/carried.ts';
+import type { ReportForm, ShownDocument } from './report/document.ts';
 import { reportOf } from './report/report.ts';
+import { shownOf } from './report/shown.ts';
 
 /** What every stage shows before anything is worked out for it. */
 export interface Overview {
@@ -28,8 +30,12 @@ export interface Overview {
 }
 
 export interface ReportView {
-  readonly document: ReportDocument;
-  readonly judged: JudgementView;
+  readonly document: ShownDocument;
+  /** Some walk says something of a range. */
+  readonly walked: boolean;
+  readonly carried: WalksCarry;
+  /** What is open yet: claims undecided, questions of fairness that nobody has answered. */
+  readonly open: { readonly undecided: number; readonly questions: number };
   /** Some path knows where it is: there are route files. */
   readonly routes: boolean;
 }
@@ -61,6 +67,8 @@ export interface Asks {
   /** Null: no such walk. */
   finding: { readonly with: { readonly walkId: string }; readonly answer: Finding | null };
   report: { readonly with: ReportWanted; readonly answer: ReportView };
+  /** The judgement as the report may tell it. */
+  published: { readonly with: Partial<Narrowing>; readonly answer: JudgementView };
 }
 
 export type Ask = keyof Asks;
@@ -106,6 +114,8 @@ const ANSWERING: Answering = {
   unplacedNames: (seen, { pathId }) => seen.unplacedNames(pathId),
   finding: (seen, { walkId }) => seen.finding(walkId) ?? null,
   report: (seen, wanted, { comparison }) => reportView(seen, comparison, wanted),
+  published: (seen, { kindId, pathId }, { comparison }) =>
+    viewOfJudgement(narrowed(leaving(seen, comparison).study, { kindId, pathId }).judgement()),
 };
 
 /** The same in the page's thread and on the base. */
@@ -120,13 +130,16 @@ export const answerTo = <K extends Ask>(
     held,
   );
 
+const leaving = (seen: Study, comparison: Comparison): ReturnType<typeof leavingStudy> =>
+  leavingStudy({ ...comparison, setup: seen.setup }, seen.entries);
+
 /** The report, without what it withholds. */
 function reportView(
   seen: Study,
   comparison: Comparison,
   { form, unit, zone, kindId, pathId }: ReportWanted,
 ): ReportView {
-  const { comparison: out, study: whole } = leavingStudy({ ...comparison, setup: seen.setup }, seen.entries);
+  const { comparison: out, study: whole } = leaving(seen, comparison);
   const study = narrowed(whole, { kindId, pathId });
   const judged = viewOfJudgement(study.judgement());
   const days = new Intl.DateTimeFormat('en-GB', {
@@ -145,5 +158,14 @@ function reportView(
     },
     form,
   );
-  return { document, judged, routes: out.setup.paths.some((p) => p.fixedEnd) };
+  return {
+    document: shownOf(document),
+    walked: judged.ranges.some((r) => r.summary.n > 0),
+    carried: walksCarry(judged),
+    open: {
+      undecided: judged.verdicts.filter((v) => v.verdict.outcome === 'undecided').length,
+      questions: judged.audits.filter((a) => a.acknowledged === undefined).length,
+    },
+    routes: out.setup.paths.some((p) => p.fixedEnd),
+  };
 }

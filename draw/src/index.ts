@@ -24,6 +24,7 @@ export * from './tape/tell.ts';
 export * from './tape/walkLanes.ts';
 export * from './thinness.ts';
 export * from './time/timeLine.ts';
+export { wordsOf, type WalksCarry } from './report/carried.ts';
 export * from './report/document.ts';
 export * from './report/figures.ts';
 export * from './report/html.ts';

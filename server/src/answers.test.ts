@@ -46,6 +46,7 @@ const QUESTIONS: readonly (readonly [string, () => Question])[] = [
   ['one walk', () => ({ ask: 'finding', walkId: walkId() })],
   ['report', () => ({ ask: 'report', form: 'long', unit: 'm', zone: 'Etc/UTC' })],
   ['report of one path', () => ({ ask: 'report', form: 'short', unit: 'ft', zone: 'Asia/Tokyo', pathId })],
+  ['what is published', () => ({ ask: 'published', kindId: 'router' })],
 ];
 
 describe('a comparison of 324 walks is answered for by the base', () => {

@@ -98,7 +98,8 @@ if (asked !== undefined) {
 
 /** What was asked for before the service worker was there is asked for once more, by this page, so that it is kept. */
 async function keepForOffline(): Promise<void> {
-  await client.refetchQueries();
+  // What the study answers is worked out here again whenever it is asked for.
+  await client.refetchQueries({ predicate: ({ queryKey: [of] }) => of !== 'study' });
   // The study's thread is older than the service worker, which does not see what that fetches.
   const { keepAtBase } = await import('./workers/entries.ts');
   for (const { id } of client.getQueryData<ComparisonSummary[]>(['comparisons']) ?? []) await keepAtBase(id);
@@ -116,6 +117,10 @@ void compareWithBase()
   .then((all) => (all ? undefined : askBackgroundSync()));
 
 window.addEventListener('online', () => void sync());
+
+// The first Tab begins at the body, and not with a search through all of the page: a third of a second of a long report.
+document.body.tabIndex = -1;
+document.body.focus({ preventScroll: true });
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

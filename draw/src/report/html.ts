@@ -1,6 +1,6 @@
 import { escapeXml, sceneToSvg } from '../svg.ts';
 import { COLOUR } from '../style.ts';
-import { SIMULATED, type Block, type ReportDocument } from './document.ts';
+import { SIMULATED, type Block, type ReportDocument, type ShownDocument } from './document.ts';
 import { type Rest } from './sentence.ts';
 
 const CSS = `
@@ -49,7 +49,7 @@ export function reportHtml({ title, question, when, simulated, sections }: Repor
 }
 
 /** The short form as plain text, for a video's description or a card. */
-export const reportText = ({ title, question, when, simulated, sections }: ReportDocument): string =>
+export const reportText = ({ title, question, when, simulated, sections }: ShownDocument): string =>
   [
     title,
     question,

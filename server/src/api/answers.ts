@@ -45,6 +45,7 @@ const TAKES: Readonly<Record<Ask, yup.ObjectShape>> = {
       .test('zone', 'zone: no time zone', (zone) => isZone(zone)),
     ...{ kindId, pathId },
   },
+  published: { kindId, pathId },
 };
 
 const isAsk = (text: string): text is Ask => Object.hasOwn(TAKES, text);

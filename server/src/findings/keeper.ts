@@ -1,5 +1,5 @@
 import { ARITHMETIC } from '@urvek/core';
-import type { Setup } from '@urvek/contract';
+import type { Setup, StoredWalk } from '@urvek/contract';
 import { deriveEntry, type DerivedEntry } from '@urvek/study';
 import { createHash } from 'node:crypto';
 import type { KeptFinding, ListedWalk, Storage } from '../storage/port.ts';
@@ -46,17 +46,26 @@ export async function derive(
   walks: readonly ListedWalk[],
 ): Promise<KeptFinding[]> {
   const logs = await storage.logsOf(walks.map((w) => w.header.id));
+  // The log as it was read counts, not as it was listed: more may have come in between.
+  return keepFound(
+    storage,
+    setup,
+    walks.map(({ header }) => ({ header, log: logs.get(header.id) ?? [] })),
+  );
+}
+
+/** The same of logs that are at hand. */
+export async function keepFound(
+  storage: Storage,
+  setup: Setup,
+  walks: readonly StoredWalk[],
+): Promise<KeptFinding[]> {
   const keyOf = findingKeys(setup);
-  const found = walks.map(({ header }): KeptFinding => {
-    const log = logs.get(header.id) ?? [];
-    const { derived } = deriveEntry(setup, { header, log });
-    // The log as it was read counts, not as it was listed: more may have come in between.
-    return {
-      walkId: header.id,
-      key: keyOf({ header, entries: log.length }),
-      json: JSON.stringify(derived ?? null),
-    };
-  });
+  const found = walks.map((walk): KeptFinding => ({
+    walkId: walk.header.id,
+    key: keyOf({ header: walk.header, entries: walk.log.length }),
+    json: JSON.stringify(deriveEntry(setup, walk).derived ?? null),
+  }));
   await storage.keepFindings(found);
   return found;
 }

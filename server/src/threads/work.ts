@@ -2,13 +2,13 @@ import type { Question } from '@urvek/draw';
 import type { DataSource } from 'typeorm';
 import { systemClock } from '../clock.ts';
 import { answerOf } from '../findings/heldStudy.ts';
-import { derive, stale } from '../findings/keeper.ts';
+import { derive, keepFound, stale } from '../findings/keeper.ts';
 import { fileOf, type FileAsked } from '../publish/files.ts';
 import { doJob } from '../jobs/doJob.ts';
 import { openDatabase } from '../storage/postgres/database.ts';
 import { meaningOf } from '../storage/postgres/meaning.ts';
 import { Store } from '../storage/postgres/store.ts';
-import { InterchangeError, readInterchange, readWalks } from '@urvek/contract';
+import { InterchangeError, readInterchange, readWalks, type Setup, type StoredWalk } from '@urvek/contract';
 
 /** What a thread is asked to do. Only plain data cross. */
 export type Work =
@@ -83,12 +83,23 @@ async function work(asked: Work): Promise<unknown> {
       return fileOf(storage, asked.asked);
     case 'job':
       return doJob(storage, asked.jobId);
-    case 'import':
-      return storage.importComparison(readInterchange(jsonOf(asked.text)));
+    case 'import': {
+      const file = readInterchange(jsonOf(asked.text));
+      const comparison = await storage.importComparison(file);
+      await foundAtOnce(storage, comparison.setup, file.walks);
+      return comparison;
+    }
     case 'importWalks': {
       const walks = readWalks((jsonOf(asked.text) as { walks?: unknown } | null)?.walks, asked.comparisonId);
       await storage.importWalks(asked.comparisonId, walks);
+      await foundAtOnce(storage, (await storage.getComparison(asked.comparisonId)).setup, walks);
       return { walks: walks.length };
     }
   }
+}
+
+/** While the logs are at hand: whoever looks next need not wait for them to be read again. */
+async function foundAtOnce(storage: Store, setup: Setup, walks: readonly StoredWalk[]): Promise<void> {
+  // They are in whatever comes of this; what is not kept is worked out when it is asked for.
+  await keepFound(storage, setup, walks).catch(() => undefined);
 }

@@ -1,6 +1,6 @@
 import type { Comparison } from '@urvek/contract';
 import type { Carried } from '@urvek/core';
-import { sceneToSvg, type Block } from '@urvek/draw';
+import { sceneToSvg, type ShownBlock } from '@urvek/draw';
 import { SaveAs } from '../../components/Chart.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { BlockCell } from './BlockCell.tsx';
@@ -12,7 +12,7 @@ export function BlockView({
   comparison,
   carried,
 }: {
-  block: Block;
+  block: ShownBlock;
   comparison: Comparison | undefined;
   carried: Carried;
 }) {
@@ -43,7 +43,7 @@ export function BlockView({
             </thead>
             <tbody>
               {block.rows.map((row, i) => (
-                <tr key={i} data-rests={row.rests.join(' ')}>
+                <tr key={i}>
                   {row.cells.map((cell, k) => (
                     <td key={k}>
                       <BlockCell text={cell} />

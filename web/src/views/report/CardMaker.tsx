@@ -1,3 +1,4 @@
+import type { Comparison } from '@urvek/contract';
 import { countOf, kindOf } from '@urvek/core';
 import {
   CARD_SHAPES,
@@ -13,14 +14,13 @@ import {
   type CardShape,
   type Scene,
 } from '@urvek/draw';
-import { reachBoard, type ReachBoard } from '@urvek/study';
+import { reachBoard, type JudgementView, type ReachBoard } from '@urvek/study';
 import { useState } from 'react';
 import { SaveAs } from '../../components/Chart.tsx';
 import { Choice, Field, Options } from '../../components/Field.tsx';
 import { Picture } from '../../components/Picture.tsx';
 import { useLens } from '../../state/lens.ts';
 import { useUnit } from '../../state/unit.ts';
-import type { About } from './cardsParts.ts';
 import * as phrases from './phrases.ts';
 
 const SHOWN = ['result', 'tape', 'board'] as const;
@@ -33,7 +33,15 @@ const TAPE_PX: Readonly<Record<CardShape, number>> = { '16:9': 820, '1:1': 640, 
 const COLUMN_PX = 300;
 
 /** The result, the tape or the board, in the frame that is asked for. */
-export function CardMaker({ workspace: { comparison }, judged, simulated }: About) {
+export function CardMaker({
+  comparison,
+  judged,
+  simulated,
+}: {
+  comparison: Comparison;
+  judged: JudgementView;
+  simulated: boolean;
+}) {
   const { setup } = comparison;
   const [lens] = useLens();
   const [unit] = useUnit();

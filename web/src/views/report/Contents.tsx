@@ -1,6 +1,5 @@
 import { countOf } from '@urvek/core';
-import type { ReportDocument } from '@urvek/draw';
-import type { JudgementView } from '@urvek/study';
+import type { ReportView } from '@urvek/draw';
 import { Link } from 'react-router';
 import * as phrases from './phrases.ts';
 
@@ -8,17 +7,16 @@ import * as phrases from './phrases.ts';
 export function Contents({
   id,
   document,
-  judged,
+  open,
   whole,
 }: {
   id: string;
-  document: ReportDocument;
-  judged: JudgementView;
+  document: ReportView['document'];
+  open: ReportView['open'];
   /** Own wording is of the whole report: of a part its figures say something else. */
   whole: boolean;
 }) {
-  const questions = judged.audits.filter((a) => a.acknowledged === undefined).length;
-  const undecided = judged.verdicts.filter((v) => v.verdict.outcome === 'undecided').length;
+  const { questions, undecided } = open;
   const stale = document.sections.flatMap((s) =>
     s.blocks.flatMap((b) =>
       whole && b.kind === 'paragraph' && b.was !== undefined ? [{ section: s.id, id: b.id }] : [],

@@ -36,7 +36,7 @@ export function ReportPage(workspace: Ready) {
       id="work"
       className="mx-auto grid w-full max-w-[1240px] items-start gap-4 px-4 py-2.5 lg:grid-cols-[200px_1fr] print:block"
     >
-      <Contents id={workspace.id} document={data.document} judged={data.judged} whole={only.length === 0} />
+      <Contents id={workspace.id} document={data.document} open={data.open} whole={only.length === 0} />
       <div className="min-w-0">
         <div className="no-print mb-3 flex flex-wrap items-center gap-2">
           <fieldset className="mr-auto flex items-center gap-3">
@@ -67,14 +67,8 @@ export function ReportPage(workspace: Ready) {
           routes={data.routes}
           walks={workspace.walks.length}
         />
-        <Cards workspace={workspace} judged={data.judged} simulated={data.document.simulated} />
-        <ReportSheet
-          workspace={workspace}
-          document={data.document}
-          judged={data.judged}
-          form={form}
-          only={only}
-        />
+        <Cards workspace={workspace} simulated={data.document.simulated} />
+        <ReportSheet workspace={workspace} report={data} form={form} only={only} />
       </div>
     </main>
   );

@@ -1,6 +1,6 @@
 import type { Comparison } from '@urvek/contract';
 import type { Carried } from '@urvek/core';
-import type { ReportDocument } from '@urvek/draw';
+import type { ShownSection } from '@urvek/draw';
 import { memo } from 'react';
 import { BlockView } from './BlockView.tsx';
 
@@ -10,7 +10,7 @@ export const ReportPart = memo(function ReportPart({
   comparison,
   carried,
 }: {
-  section: ReportDocument['sections'][number];
+  section: ShownSection;
   comparison: Comparison | undefined;
   carried: Carried;
 }) {

@@ -1,6 +1,4 @@
-import type { Carried } from '@urvek/core';
-import { reportText, SIMULATED, type ReportDocument, type ReportForm } from '@urvek/draw';
-import type { JudgementView } from '@urvek/study';
+import { reportText, SIMULATED, wordsOf, type ReportForm, type ReportView } from '@urvek/draw';
 import { ClipboardCopy } from 'lucide-react';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -16,19 +14,18 @@ const DRAWN_FIRST = 2;
 /** The page as it is printed. */
 export function ReportSheet({
   workspace,
-  document,
-  judged,
+  report,
   form,
   only,
 }: {
   workspace: Ready;
-  document: ReportDocument;
-  judged: JudgementView;
+  report: ReportView;
   form: ReportForm;
   /** What the report is narrowed to; empty: nothing. */
   only: readonly string[];
 }) {
   const notice = useNotice();
+  const { document, walked } = report;
   // What is read first is drawn first, and then one part after the other: of years of walks the whole is long.
   const [drawn, setDrawn] = useState(DRAWN_FIRST);
   const parts = document.sections.length;
@@ -43,7 +40,8 @@ export function ReportSheet({
   }, [parts]);
   const sections = document.sections.slice(0, drawn);
   const editable = workspace.sealed || only.length > 0 ? undefined : workspace.comparison;
-  const carried = useMemo(() => carriedBy(document, judged), [document, judged]);
+  // What the data carry: words of the writer's own are held against it.
+  const carried = useMemo(() => ({ ...report.carried, made: wordsOf(report.document) }), [report]);
   return (
     <article className="sheet grid gap-5 p-8 print:p-0">
       {document.simulated && (
@@ -71,45 +69,10 @@ export function ReportSheet({
           </button>
         )}
       </header>
-      {!judged.ranges.some((r) => r.summary.n > 0) && (
-        <Empty title={phrases.nothingToPublishYet}>{phrases.noWalkIsFinished}</Empty>
-      )}
+      {!walked && <Empty title={phrases.nothingToPublishYet}>{phrases.noWalkIsFinished}</Empty>}
       {sections.map((section) => (
         <ReportPart key={section.id} {...{ section, carried }} comparison={editable} />
       ))}
     </article>
   );
 }
-
-/** What the data carry: words of the writer's own are held against it. */
-function carriedBy(document: ReportDocument, judged: JudgementView): Carried {
-  const walked = judged.ranges.flatMap((r) => r.summary.fitted);
-  return {
-    walks: walked.reduce((sum, c) => sum + c.walks, 0),
-    allHeld: walked.every((c) => c.failures === 0),
-    claimsUpTo: judged.verdicts.some((v) => v.claim.upTo),
-    farthestM: Math.max(
-      0,
-      ...judged.ranges.flatMap((r) =>
-        r.walks.flatMap((w) => [w.interval?.heldM ?? 0, w.interval?.failedM ?? 0]),
-      ),
-    ),
-    made: wordsOf(document),
-  };
-}
-
-/** All that the report itself says: words are held against it. */
-const wordsOf = ({ sections }: ReportDocument): string[] =>
-  sections.flatMap((s) =>
-    s.blocks.flatMap((b) =>
-      b.kind === 'paragraph'
-        ? [b.made]
-        : b.kind === 'list'
-          ? b.items.map((i) => i.made)
-          : b.kind === 'table'
-            ? b.rows.flatMap((r) => r.cells)
-            : b.kind === 'figure'
-              ? [b.caption.made]
-              : [],
-    ),
-  );

@@ -1,6 +1,6 @@
 import type { Comparison } from '@urvek/contract';
 import type { Carried } from '@urvek/core';
-import type { Worded } from '@urvek/draw';
+import type { ShownSentence } from '@urvek/draw';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { WordingEditor } from './WordingEditor.tsx';
@@ -17,7 +17,7 @@ export function WordedText({
   carried,
   paragraph = false,
 }: {
-  worded: Worded;
+  worded: ShownSentence;
   /** Absent where nothing is saved from the report. */
   comparison: Comparison | undefined;
   carried: Carried;
@@ -41,11 +41,7 @@ export function WordedText({
   const Tag = paragraph ? 'p' : 'span';
   return (
     <div>
-      <Tag
-        className={paragraph ? 'text-base' : ''}
-        data-worded={worded.id}
-        data-rests={worded.rests.join(' ')}
-      >
+      <Tag className={paragraph ? 'text-base' : ''} data-worded={worded.id}>
         {worded.text}
       </Tag>
       {comparison && !paragraph && (

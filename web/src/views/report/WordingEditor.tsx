@@ -1,6 +1,6 @@
 import { PLAIN_REPORT, type Comparison } from '@urvek/contract';
 import type { Carried } from '@urvek/core';
-import type { Worded } from '@urvek/draw';
+import type { ShownSentence } from '@urvek/draw';
 import { useEffect, useId, useRef } from 'react';
 import { useSaveComparison } from '../../api/queries.ts';
 import { useNotice } from '../../components/Notice.tsx';
@@ -18,7 +18,7 @@ export function WordingEditor({
   carried,
   onDone,
 }: {
-  worded: Worded;
+  worded: ShownSentence;
   draft: string;
   onDraft: (text: string) => void;
   comparison: Comparison;

@@ -53,6 +53,7 @@ export const tryAgain = 'Try again';
 export const undecided = (countOf: string): string => `${countOf} undecided`;
 export const whatIsLeftOut = 'What is left out';
 export const whatItShows = 'What it shows';
+export const whatThePicturesShow = 'what the pictures show';
 export const whoPaidAndWhatStaysPrivate = 'Who paid, and what stays private';
 export const whoPaidForThisWhoLent = 'Who paid for this, who lent the gear';
 export const wholeComparisonAsAFile = 'Whole comparison as a file';
