@@ -57,6 +57,8 @@ interface ReportWanted extends Partial<Narrowing> {
 export interface Asks {
   overview: { readonly with: object; readonly answer: Overview };
   stages: { readonly with: object; readonly answer: readonly StageState[] };
+  /** The way out of every walk in bands of state, by its id. */
+  bands: { readonly with: object; readonly answer: Study['bands'] };
   judgement: { readonly with: Looked; readonly answer: JudgementView };
   curves: { readonly with: Looked; readonly answer: readonly PathCurves[] };
   planBoard: { readonly with: object; readonly answer: PlanBoard };
@@ -105,6 +107,7 @@ const ANSWERING: Answering = {
     withheld: seen.entries.filter((e) => e.withheld).length,
   }),
   stages: (seen) => seen.stages(),
+  bands: (seen) => seen.bands,
   judgement: (seen, { criterion, side }) => viewOfJudgement(seen.judgement(criterion, side)),
   curves: (seen, { criterion, side }) => seen.curves(criterion, side),
   planBoard: (seen) => seen.planBoard(),

@@ -35,6 +35,7 @@ const pathId = 'incline';
 const QUESTIONS: readonly (readonly [string, () => Question])[] = [
   ['overview', () => ({ ask: 'overview' })],
   ['stages', () => ({ ask: 'stages' })],
+  ['bands', () => ({ ask: 'bands' })],
   ['judgement', () => ({ ask: 'judgement' })],
   ['judgement by another criterion', () => ({ ask: 'judgement', criterion: 'first dropout' })],
   ['curves', () => ({ ask: 'curves' })],

@@ -14,7 +14,7 @@ import { pathCurves, type PathCurves } from './results/curves.ts';
 import { counted, deriveEntry, nameFindings, type DerivedEntry, type Finding } from './results/findings.ts';
 import { loggedLevels } from './results/levels.ts';
 import { acrossPaths, countOutcomes, rangesByPath, type PathRanges } from './results/ranges.ts';
-import { rowOf, withheldRows, type WalkRow } from './results/rows.ts';
+import { bandsOf, rowOf, withheldRows, type StateBand, type WalkRow } from './results/rows.ts';
 
 /**
  * One comparison with its walks: made once from a set-up and what was derived from the logs, indexed by id,
@@ -68,6 +68,13 @@ export class Study {
   }
 
   /** Every walk in a line: what lists, the plan and the strip of stages need. */
+  /** The way out of every walk in bands of state, by its id. */
+  get bands(): Readonly<Record<string, readonly StateBand[]>> {
+    return this.once('bands', () =>
+      Object.fromEntries(this.all.map(({ walkId, trace }) => [walkId, bandsOf(trace)])),
+    );
+  }
+
   get rows(): readonly WalkRow[] {
     return this.once('rows', () => [...this.all.map(rowOf), ...withheldRows(this.setup, this.entries)]);
   }

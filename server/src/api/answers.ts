@@ -27,6 +27,7 @@ const looked = {
 const TAKES: Readonly<Record<Ask, yup.ObjectShape>> = {
   overview: {},
   stages: {},
+  bands: {},
   judgement: looked,
   curves: looked,
   planBoard: {},

@@ -27,6 +27,7 @@ const REPORT: Question = {
 /** What each stage asks first, beside the overview. */
 const OF_STAGE: Readonly<Record<string, readonly Question[]>> = {
   plan: [{ ask: 'planBoard' }],
+  trace: [{ ask: 'bands' }],
   ranges: [{ ask: 'judgement' }],
   verdict: [{ ask: 'judgement' }],
   report: [REPORT],
@@ -42,6 +43,7 @@ export const firstOf = (stage: string): readonly Question[] => [
 const FIRST: readonly Question[] = [
   { ask: 'overview' },
   { ask: 'stages' },
+  { ask: 'bands' },
   { ask: 'judgement' },
   { ask: 'curves' },
   { ask: 'planBoard' },

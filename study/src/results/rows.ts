@@ -25,8 +25,7 @@ export interface WalkRow {
   readonly outing: string | undefined;
   /** Why it is in no result; absent where it counts. */
   readonly leftOut: string | undefined;
-  /** The way out in bands of state, and how far the path goes; empty where nothing is known. */
-  readonly bands: readonly StateBand[];
+  /** How far the path goes. */
   readonly lengthM: number;
   /** Another device's: nothing is known of it but that it was made. */
   readonly withheld?: true;
@@ -50,7 +49,6 @@ export const rowOf = ({
   header,
   product,
   path: path.name,
-  bands: bandsOf(trace),
   lengthM: pathLengthM(path),
   direction: trace.direction,
   endReason: trace.endReason,
@@ -59,8 +57,8 @@ export const rowOf = ({
   checked: trace.begin.body.checks?.some((c) => c.result !== 'not done') ?? false,
 });
 
-/** Stretches of one state that touch are one band. */
-function bandsOf(trace: Trace): StateBand[] {
+/** The way out in bands of state: stretches of one state that touch are one band; empty where nothing is known. */
+export function bandsOf(trace: Trace): StateBand[] {
   const bands: { fromM: number; toM: number; state: LinkState }[] = [];
   for (const { returning, stated, from, to, state } of trace.stretches) {
     if (returning || !stated || !from || !to) continue;
@@ -86,7 +84,6 @@ export const withheldRows = ({ products, paths }: Setup, entries: readonly Deriv
         header,
         product: product.name,
         path: path.name,
-        bands: [],
         lengthM: pathLengthM(path),
         direction: kindOf(product.kindId).direction,
         endReason: 'not stated',

@@ -15,6 +15,8 @@ import * as phrases from './phrases.ts';
 /** The walk itself comes after the list: it brings films and tables along. */
 const PointedWalk = lazy(async () => ({ default: (await import('./PointedWalk.tsx')).PointedWalk }));
 
+const NO_BANDS = {};
+
 /** Walks by path, and the one that is selected. */
 export function TraceStage(workspace: Ready) {
   const { id, comparison } = workspace;
@@ -37,6 +39,7 @@ export function TraceStage(workspace: Ready) {
         walks.findLast((w) => w.leftOut === undefined) ??
         walks.at(-1))
       : walks.find((w) => w.walkId === walkId);
+  const { data: bands = NO_BANDS } = useAnswer(workspace, { ask: 'bands' });
   const { data: finding, error } = useAnswer(
     workspace,
     { ask: 'finding', walkId: row?.walkId ?? '' },
@@ -109,7 +112,12 @@ export function TraceStage(workspace: Ready) {
     >
       <LensBar setup={comparison.setup} />
       <div className="grid gap-4 lg:grid-cols-[216px_1fr]">
-        <WalkList id={id} walks={looked.length > 0 ? looked : walks} current={row.walkId} />
+        <WalkList
+          id={id}
+          walks={looked.length > 0 ? looked : walks}
+          bands={bands}
+          current={row.walkId}
+        />
         <div className="grid min-w-0 content-start gap-4">
           {row.leftOut !== undefined && (
             <p role="status" className="border-l-4 border-degraded bg-sheet p-2">

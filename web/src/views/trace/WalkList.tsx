@@ -1,5 +1,5 @@
 import { walkBand } from '@urvek/draw';
-import type { WalkRow } from '@urvek/study';
+import type { Study, WalkRow } from '@urvek/study';
 import { Fragment, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { Paged } from '../../components/Paged.tsx';
@@ -11,7 +11,18 @@ const BAND_PX = 196;
 const PAGE = 100;
 
 /** The walks, path by path, each with its bands; arrow keys go from one to the next. */
-export function WalkList({ id, walks, current }: { id: string; walks: readonly WalkRow[]; current: string }) {
+export function WalkList({
+  id,
+  walks,
+  bands,
+  current,
+}: {
+  id: string;
+  walks: readonly WalkRow[];
+  /** By the walk's id; empty until they are there. */
+  bands: Study['bands'];
+  current: string;
+}) {
   const navigate = useNavigate();
   const { search } = useLocation();
   const list = useRef<HTMLElement>(null);
@@ -81,7 +92,7 @@ export function WalkList({ id, walks, current }: { id: string; walks: readonly W
                       </span>
                     </span>
                     <Picture
-                      scene={walkBand(w, BAND_PX)}
+                      scene={walkBand(w, bands[w.walkId] ?? [], BAND_PX)}
                       className="block"
                       style={{ width: BAND_PX }}
                       aria-hidden
