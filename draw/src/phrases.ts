@@ -1,17 +1,18 @@
+import { countOf, plural } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
 export const begunAndNotFinishedWhatIs = (countOf: string): string =>
   `${countOf} begun and not finished: what is left may be the better ones.`;
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const lookedAtOnly = (part: string | undefined): string => `Looked at ${part} only.`;
 export const noWalkFailedSoWhatIs = (product: string): string =>
   `${product}: no walk failed, so what is known is a bound ("more than"), not a range.`;
 export const notEstimable = 'not estimable';
 export const ofText = ', of ';
-export const oneUnitOfTheResultsSpeak = (part: string, plural: string): string =>
-  `One unit of ${part}: the results speak for ${plural}.`;
+export const oneUnitOfTheResultsSpeak = (part: string, units: number): string =>
+  `One unit of ${part}: the results speak for ${plural(units, 'that unit', 'those units')}.`;
 export const oneWalkDecidesNothingItsInterval = (product: string): string =>
   `${product}: one walk decides nothing; its interval is all there is.`;
-export const thatUnit = 'that unit';
-export const thoseUnits = 'those units';

@@ -1,5 +1,5 @@
 import type { Setup } from '@urvek/contract';
-import { countOf, plural, scaleText } from '@urvek/core';
+import { scaleText } from '@urvek/core';
 import { unitsOf, type RangeView } from '@urvek/study';
 import { cellRests, say, walkRests, type Sentence } from './report/sentence.ts';
 import * as phrases from './phrases.ts';
@@ -39,27 +39,23 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
     ...cells
       .filter((c) => c.unplaced > 0)
       .map((c) =>
-        of(`${c.product}: ${countOf(c.unplaced, 'walk')} failed at a place that nobody knows.`, c.product),
+        of(
+          `${c.product}: ${phrases.countedWalks(c.unplaced)} failed at a place that nobody knows.`,
+          c.product,
+        ),
       ),
     ...cells.flatMap((c) => {
       const scaled = scaleText(c.scale);
       return scaled === undefined ? [] : [of(`${c.product}: ${scaled}.`, c.product)];
     }),
     ...(units.size > 0 && [...units.values()].every((n) => n === 1)
-      ? [
-          ofAll(
-            phrases.oneUnitOfTheResultsSpeak(
-              [...units.keys()].join(phrases.ofText),
-              plural(units.size, phrases.thatUnit, phrases.thoseUnits),
-            ),
-          ),
-        ]
+      ? [ofAll(phrases.oneUnitOfTheResultsSpeak([...units.keys()].join(phrases.ofText), units.size))]
       : []),
     ...(directions.size === 1 && side !== 'both ways'
       ? [say(phrases.lookedAtOnly([...directions][0]), walkRests(walks))]
       : []),
     ...(begun.length > 0
-      ? [say(phrases.begunAndNotFinishedWhatIs(countOf(begun.length, 'walk')), walkRests(begun))]
+      ? [say(phrases.begunAndNotFinishedWhatIs(phrases.countedWalks(begun.length)), walkRests(begun))]
       : []),
   ];
 }

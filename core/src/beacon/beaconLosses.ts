@@ -1,8 +1,8 @@
 import { certaintyOf, type Detected, type DropoutKind } from '../detect/detected.ts';
-import { countOf } from '../quantity/plural.ts';
 import { BEACON_TICK_S } from './message.ts';
 import { stepOf, type BeaconTrack } from './track.ts';
 import type { SeenCode } from './seenCodes.ts';
+import * as phrases from './phrases.ts';
 
 /** One code is passed over now and then, by a rolling shutter or a key frame; so many in a row are a loss. */
 const LEAST_IN_A_ROW = 2;
@@ -29,7 +29,7 @@ export function beaconLosses(
             kind: 'beacon unread',
             ...{ fromS: dueS, toS: cameS, open: next === undefined },
             certainty: certaintyOf(missed, 1),
-            figure: `${countOf(missed, 'code')} in a row not read${r.toS > dueS ? ', the one before stood' : ''}`,
+            figure: `${phrases.countedCodes(missed)} in a row not read${r.toS > dueS ? ', the one before stood' : ''}`,
           },
         ];
   });

@@ -1,6 +1,5 @@
 import { FilledParts } from './filledParts.ts';
 import { TornFrames } from './tornFrames.ts';
-import { countOf } from '../quantity/plural.ts';
 import { median } from '../numeric/median.ts';
 import {
   certaintyOf,
@@ -9,6 +8,7 @@ import {
   type DropoutKind,
   type Thresholds,
 } from './detected.ts';
+import * as phrases from './phrases.ts';
 
 /** Frames are looked at in grey and as small as this: sensor noise is averaged, motion is not. */
 export const LOOKED_AT = { width: 160, height: 90 } as const;
@@ -240,7 +240,7 @@ export class PictureDetector {
         this.artefacts.push({
           kind: 'repeated frame',
           ...{ fromS: run.fromS, toS, open: false, certainty: 0.5 },
-          figure: `${countOf(run.frames, 'frame')} once more`,
+          figure: `${phrases.countedFrames(run.frames)} once more`,
         });
       return;
     }

@@ -1,5 +1,5 @@
 import { certaintyOf, type Detected } from './detected.ts';
-import { countOf } from '../quantity/plural.ts';
+import * as phrases from './phrases.ts';
 
 /** A picture is looked at in bands across it, of three rows of 90. */
 const [BANDS, ROWS, HEIGHT] = [30, 3, 90];
@@ -119,7 +119,7 @@ export class TornFrames {
       kind: 'torn frame',
       ...{ fromS, toS, open: false },
       certainty: certaintyOf(frames, 0.5),
-      figure: `${countOf(frames, 'frame')} whose ${top === 0 ? 'upper' : 'lower'} ${share} % came late`,
+      figure: `${phrases.countedFrames(frames)} whose ${top === 0 ? 'upper' : 'lower'} ${share} % came late`,
     });
   }
 }

@@ -1,4 +1,3 @@
-import { countOf, plural } from '../quantity/plural.ts';
 import { Z90 } from '../numeric/normal.ts';
 import type { Ends } from '../estimate/range/ends.ts';
 import { cellBasis } from '../estimate/range/basis.ts';
@@ -136,7 +135,7 @@ function knownOf(
 const decides = (claim: Claim, { low, above }: Known): boolean =>
   (low !== undefined && low >= claim.distanceM) || (above !== undefined && above < claim.distanceM);
 
-const walksText = (n: number): string => countOf(n, 'walk');
+const walksText = (n: number): string => phrases.countedWalks(n);
 
 const allFailed = (cell: CellFinding, walks: number): number | undefined =>
   cell.walks >= walks ? cell.withScale95M.allFailedByM : undefined;
@@ -152,7 +151,7 @@ function undecided(claim: Claim, cell: CellFinding, { low, high, above }: Known)
       '.'
     );
   if (low === undefined && high === undefined)
-    return phrases.noMedian(n, plural(walks, 'bounds', 'bound'), cell.reason ?? phrases.tooFewForAnInterval);
+    return phrases.noMedian(n, walks, cell.reason ?? phrases.tooFewForAnInterval);
   const upper = claim.upTo ? above : high;
   return phrases.theClaimOfLiesBetweenThe(
     claim.entered,
@@ -231,8 +230,8 @@ function nextMeasurement(claim: Claim, { pathReachM }: Evidence, cell: CellFindi
         next: phrases.theClaimLiesTooCloseTo(more),
       }
     : {
-        step: phrases.more(more, plural(more, 'walk')),
-        next: phrases.aboutMoreIfTheMedianStays(more, plural(more, 'walk'), marks),
+        step: phrases.more(more),
+        next: phrases.aboutMoreIfTheMedianStays(more, marks),
       };
 }
 

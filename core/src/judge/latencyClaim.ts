@@ -1,4 +1,3 @@
-import { countOf } from '../quantity/plural.ts';
 import type { Latency } from '../estimate/latency/latency.ts';
 import type { Verdict } from './claim.ts';
 import * as phrases from './phrases.ts';
@@ -28,7 +27,7 @@ export function judgeLatencyClaim(
       caveats: [],
     };
   const [low, high] = [found.latencyS - found.halfWidthS, found.latencyS + found.halfWidthS];
-  const what = `${ms(found.latencyS)} ± ${ms(found.halfWidthS)} (95 %, ${countOf(found.readings, 'reading')})`;
+  const what = `${ms(found.latencyS)} ± ${ms(found.halfWidthS)} (95 %, ${phrases.countedReadings(found.readings)})`;
   const figures = {
     figure: ms(found.latencyS),
     interval: `± ${ms(found.halfWidthS)}`,

@@ -1,4 +1,3 @@
-import { countOf } from '../quantity/plural.ts';
 import { cellBasis } from '../estimate/range/basis.ts';
 import type { CellFinding } from '../estimate/range/cellFinding.ts';
 import type { Ends } from '../estimate/range/ends.ts';
@@ -58,7 +57,7 @@ export function heldToText(
   distanceM: number,
 ): string {
   const { held, of } = heldTo(walks, distanceM);
-  return of === 0 ? phrases.noWalkTells : phrases.ofHeldToIt(held, countOf(of, 'walk'));
+  return of === 0 ? phrases.noWalkTells : phrases.ofHeldToIt(held, phrases.countedWalks(of));
 }
 
 /** Walks that must all hold before 9 of 10 may be said to. */

@@ -1,3 +1,5 @@
+import { countOf, plural } from '../quantity/plural.ts';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -7,8 +9,8 @@ export const aFasterCamera = 'a faster camera';
 export const aFasterCameraItsFramesAre = 'A faster camera: its frames are longer than the difference.';
 export const aFasterLine = 'a faster line';
 export const aPath = 'a path';
-export const aboutMoreIfTheMedianStays = (more: number, plural: string, marks: string): string =>
-  `About ${more} more ${plural}, ${marks}, if the median stays where it is.`;
+export const aboutMoreIfTheMedianStays = (more: number, marks: string): string =>
+  `About ${more} more ${plural(more, 'walk')}, ${marks}, if the median stays where it is.`;
 export const acrossAPlatformOrAGarden = 'Across a platform or a garden';
 export const anPath = (condition: string): string => `an ${condition} path`;
 export const and = ', and ';
@@ -40,6 +42,10 @@ export const beyondTheClaimed = (found: string, entered: string): string =>
 export const cameraOnAVehicleMonitorBy = 'Camera on a vehicle, monitor by the road';
 export const compareThemWhereNeitherReadsWhat =
   'Compare them where neither reads what is behind it: farther out, or on a faster line.';
+export const countedOutings = (n: number): string => countOf(n, 'outing');
+export const countedReadings = (n: number): string => countOf(n, 'reading');
+export const countedVisits = (n: number): string => countOf(n, 'visit');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const countFramesBetweenAnActAnd =
   'Count frames between an act and its picture, or film a clock beside its screen; ten readings.';
 export const deskTwoRoomsAway = 'Desk two rooms away';
@@ -114,7 +120,7 @@ export const measuredTheClaimIs = (what: string, entered: string): string =>
 export const measuredWhichHoldsTheClaimed = (what: string, entered: string): string =>
   `Measured ${what}, which holds the ${entered} claimed.`;
 export const median = (formatLength: string, ends: string): string => `median ${formatLength} (${ends})`;
-export const more = (more: number, plural: string): string => `${more} more ${plural}`;
+export const more = (more: number): string => `${more} more ${plural(more, 'walk')}`;
 export const moreReadings = 'more readings';
 export const moreReadingsOfTheSameKind = 'More readings of the same kind.';
 export const moreVisit = 'more visit';
@@ -145,8 +151,8 @@ export const noIntervalASideHasOne = 'no interval: a side has one walk only';
 export const noLatencyOfThisProductWas = 'No latency of this product was measured.';
 export const noLikeStand = 'no like stand';
 export const noLongerAt = (formatLength: string): string => `, no longer at ${formatLength}`;
-export const noMedian = (n: string, plural: string, reason: string): string =>
-  `${n} ${plural} no median: ${reason}.`;
+export const noMedian = (n: string, walks: number, reason: string): string =>
+  `${n} ${plural(walks, 'bounds', 'bound')} no median: ${reason}.`;
 export const noMoreIsKnown = (capital: string, held: string, failed: string, n: string): string =>
   `${capital}: ${held}${failed}; no more is known (${n}).`;
 export const noPathHereIsWalksElsewhere = (condition: string): string =>
@@ -268,12 +274,11 @@ export const timesAtLikeOfWalks = (
   either: string,
   ratio: string,
   ends: string,
-  standsCount: number,
-  plural: string,
+  stands: number,
   walks: string,
   without: string,
 ): string =>
-  `${either}${ratio} times (${ends}) at ${standsCount} like ${plural}, of ${walks} walks${without}`;
+  `${either}${ratio} times (${ends}) at ${stands} like ${plural(stands, 'stand')}, of ${walks} walks${without}`;
 export const to = (either: string, either2: string): string => `${either} to ${either2}`;
 export const toTheNearPoint = (countOf: string): string => `${countOf} to the near point.`;
 export const tooCloseToTell = 'too close to tell';

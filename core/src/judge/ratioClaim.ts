@@ -1,4 +1,3 @@
-import { countOf } from '../quantity/plural.ts';
 import { hangsOn, type Bracket } from '../estimate/pairs/constantRatio.ts';
 import type { StandPairs } from '../estimate/pairs/standPairs.ts';
 import type { Ends } from '../estimate/range/ends.ts';
@@ -119,7 +118,7 @@ export function besides(product: string, against: string, evidence: RatioEvidenc
           pairs.firstFarther + pairs.secondFarther,
           pairs.p.toFixed(4),
         );
-  const times = (n: number): string => phrases.on(countOf(n, 'outing'));
+  const times = (n: number): string => phrases.on(phrases.countedOutings(n));
   const show = (end: number | undefined): string => (end === undefined ? phrases.noBound : end.toFixed(2));
   return [
     ...(atStands

@@ -1,4 +1,3 @@
-import { countOf } from '../quantity/plural.ts';
 import { median } from '../numeric/median.ts';
 import { medianInterval } from '../numeric/medianInterval.ts';
 import type { Next, Verdict } from './claim.ts';
@@ -22,7 +21,7 @@ export function judgeRoundTripClaim(entered: string, claimedS: number, visitsMs:
     },
   });
   const claimedMs = 1000 * claimedS;
-  const n = countOf(visitsMs.length, 'visit');
+  const n = phrases.countedVisits(visitsMs.length);
   if (!known)
     return said('undecided', phrases.theMiddleRoundTripOfIs(n, median(visitsMs).toFixed(0), entered), MORE);
   const found = phrases.theMedianRoundTripOfLies(n, known.low.toFixed(0), known.high.toFixed(0));

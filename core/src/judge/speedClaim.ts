@@ -1,4 +1,3 @@
-import { plural } from '../quantity/plural.ts';
 import type { LikeStands, SpeedRatio } from '../estimate/figures/speedRatio.ts';
 import type { Next, Verdict } from './claim.ts';
 import * as phrases from './phrases.ts';
@@ -32,7 +31,6 @@ export function speedRatioText({ ratio, bound, like }: SpeedEvidence): string | 
     ratio.ratio.toFixed(2),
     ends,
     stands.length,
-    plural(stands.length, 'stand'),
     walks.join(' and '),
     without,
   );

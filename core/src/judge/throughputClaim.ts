@@ -41,7 +41,7 @@ export function judgeThroughputClaim(
   const known = medianInterval(values);
   const show = (x: number): string => x.toFixed(0);
   const n = phrases.atM(
-    countOf(visits.length, 'visit'),
+    phrases.countedVisits(visits.length),
     Math.min(...visits.map((v) => v.distanceM)).toFixed(0),
   );
   const found = known

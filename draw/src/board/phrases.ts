@@ -1,7 +1,12 @@
+import { countOf, plural } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
+export const brackets = (n: number): string => plural(n, 'bracket');
+export const countedLegs = (n: number): string => countOf(n, 'leg');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const day = (min: number): string => `day ${min}`;
 export const failedAtOnce = 'failed at once';
 export const heldToTheEnd = 'held to the end';

@@ -1,4 +1,4 @@
-import { countOf, plural, formatLength, type LengthUnit } from '@urvek/core';
+import { formatLength, type LengthUnit } from '@urvek/core';
 import { farthestM, ratioFigures, type ReachCell } from '@urvek/study';
 import { line, path, rect, text, type Scene, type Shape } from '../scene.ts';
 import { endsText, estimateText } from '../tape/rangeLanes.ts';
@@ -170,7 +170,7 @@ function valueOf(of: ReachCell, unit: LengthUnit): Pick<ReachFigures, 'value' | 
           }
         : { value: `< ${show(nearestFail(of))}`, beside: phrases.failedAtOnce };
     case 'brackets':
-      return { value: bracketsText(of, unit), beside: plural(of.brackets.length, 'bracket') };
+      return { value: bracketsText(of, unit), beside: phrases.brackets(of.brackets.length) };
   }
 }
 
@@ -193,9 +193,9 @@ export function reachTold(of: ReachCell, unit: LengthUnit): string {
     case 'not planned':
       return `${where}: not planned`;
     case 'planned':
-      return `${where}: ${countOf(of.planned, 'walk')} to make`;
+      return `${where}: ${phrases.countedWalks(of.planned)} to make`;
     case 'refused':
-      return `${where}: ${countOf(of.walks, 'walk')}, no distance: ${of.why ?? ''}`;
+      return `${where}: ${phrases.countedWalks(of.walks)}, no distance: ${of.why ?? ''}`;
     default: {
       const against = of.ratio && ratioFigures(of.ratio);
       const other = of.ratio && (of.ratio.inverse ? of.ratio.of.numerator : of.ratio.of.denominator);

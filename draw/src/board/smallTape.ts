@@ -1,6 +1,6 @@
-import { countOf } from '@urvek/core';
 import type { TapeGround } from '../tape/tape.ts';
 import { line, path, rect, type Scene } from '../scene.ts';
+import * as phrases from './phrases.ts';
 
 const [HEIGHT, TOP, BAR] = [22, 6, 10];
 
@@ -11,7 +11,7 @@ export function smallTape(name: string, ground: TapeGround, mostM: number, width
     width,
     height: HEIGHT,
     title:
-      `${name}: ${countOf(ground.legs.length, 'leg')}, ${ground.obstructions.length} across, ` +
+      `${name}: ${phrases.countedLegs(ground.legs.length)}, ${ground.obstructions.length} across, ` +
       `${ground.checkpoints.length} points`,
     groups: [
       {

@@ -1,6 +1,4 @@
 import {
-  countOf,
-  plural,
   formatLength,
   heldText,
   QUANTITY_UNIT,
@@ -51,7 +49,7 @@ export function nearText({ parts, cap, nearVisits }: ThroughputFinding, unit: Le
   const show = (m: number): string => formatLength(m, unit);
   const near = parts[0]?.curve[0];
   if (!near) return phrases.nothingWasReadNearBy;
-  const n = countOf(nearVisits.length, 'visit');
+  const n = phrases.countedVisits(nearVisits.length);
   if (cap?.measured) return phrases.atLeastMbitSUpTo(rate(cap.levelMbps), show(cap.toM));
   if (cap) return phrases.atLeastMbitSItsNearest(rate(cap.levelMbps), cap.points, show(cap.toM));
   return phrases.mbitSAt(rate(near.mbps), show(near.distanceM), n);
@@ -82,12 +80,7 @@ function productSentences(of: Of, found: ThroughputFinding, unit: LengthUnit): S
     `${product}, ${WAY[direction]}: ${nearText(found, unit)}${fall === undefined ? '' : phrases.it(fall)}.`,
     ...(lostAtM === undefined ? [] : [lostText(found, lostAtM, show)]),
     ...handOverTexts(found, show),
-    ...(bounds === 0
-      ? []
-      : [
-          `${product}, ${WAY[direction]}: ${countOf(bounds, phrases.readingTells, phrases.readingsTell)} ` +
-            `one side only, and ${plural(bounds, 'is', 'are')} in no curve.`,
-        ]),
+    ...(bounds === 0 ? [] : [phrases.readingsTellOneSideOnly(product, WAY[direction], bounds)]),
   ].map((text) => say(text, ofProduct(of, product)));
 }
 
@@ -103,7 +96,7 @@ function lostText(
     product,
     WAY[direction],
     lost,
-    countOf(walks, 'walk'),
+    phrases.countedWalks(walks),
     show(lostAtM),
   );
 }
@@ -139,7 +132,7 @@ function handOverTexts(
       to,
       where,
       n,
-      countOf(walks, 'walk'),
+      phrases.countedWalks(walks),
       saidBy(own),
     );
   });

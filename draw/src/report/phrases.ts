@@ -1,3 +1,5 @@
+import { countOf, plural } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -36,6 +38,8 @@ export const bandPower = 'Band, power';
 export const belowTheTapeAsAnExample = (product: string, label: string): string =>
   ` Below the tape, as an example, ${product}, walk ${label}: clear is solid, degraded is hatched, lost is a gap.`;
 export const betweenAnd = (nearM: string, farM: string): string => `between ${nearM} and ${farM}`;
+export const boundNoMedian = (product: string, walks: number, path: string, reason: string): string =>
+  `${product}: ${countedWalks(walks)} on ${path} ${plural(walks, 'bounds', 'bound')} no median (${reason}).`;
 export const bracketOneWalkBetweenTheLast = (criterion: string, criterionMeaning: string): string =>
   `${criterion}: ${criterionMeaning}. Bracket: one walk, between the last place that held and the ` +
   'first that failed. Open arrow: a bound. Bar and diamond: the median with its 95 % interval.';
@@ -58,6 +62,9 @@ export const claims = 'Claims';
 export const conditionNotStated = 'condition not stated';
 export const costOfAMetre = 'Cost of a metre';
 export const couldBeWorth = 'Could be worth';
+export const countedLegs = (n: number): string => countOf(n, 'leg');
+export const countedVisits = (n: number): string => countOf(n, 'visit');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const dbAtThe = (db: string, end: string | number | undefined): string => `${db} dB at the ${end}`;
 export const direction = 'Direction';
 export const distancesCheckpointsAt = (name: string, byMethod: string, checkpoints: string): string =>
@@ -153,8 +160,8 @@ export const noStandAtWhichBothWere = 'no stand at which both were read on one w
 export const noWalkYet = 'No walk yet';
 export const none = (refused: string | undefined): string => `none: ${refused}`;
 export const notEstimable = 'not estimable';
-export const notFinishedLeftOut = (countOf: string, plural: string): string =>
-  `${countOf} not finished ${plural} left out.`;
+export const notFinishedLeftOut = (n: number): string =>
+  `${countOf(n, 'walk that was', 'walks that were')} not finished ${plural(n, 'is', 'are')} left out.`;
 export const notRanked = (refused: string): string => `not ranked: ${refused}`;
 export const notStated = 'not stated';
 export const notStatedWhoPaidForThis =
@@ -206,11 +213,12 @@ export const reachesAsFarAs = (
   apartText: string,
 ): string => `${numerator} reaches ${ratio}× as far as ${denominator}${either}; ${apartText}.`;
 export const readWith = 'Read with';
-export const readingTells = 'reading tells';
 export const readings = 'Readings';
 export const readingsAtPlacesEachStandsIn = (places: number): string =>
   `Readings at ${places} places: each stands in readings.csv.`;
-export const readingsTell = 'readings tell';
+export const readingsTellOneSideOnly = (product: string, way: string, n: number): string =>
+  `${product}, ${way}: ${countOf(n, 'reading tells', 'readings tell')} one side only, and ` +
+  `${plural(n, 'is', 'are')} in no curve.`;
 export const readingsWithoutAWalk = 'Readings without a walk';
 export const resolution = 'Resolution';
 export const resultOn = (rangeTitle: string): string => `Result on ${rangeTitle}`;
@@ -264,8 +272,6 @@ export const walkOfOnWasLeftOut = (
   name: string,
   leftOut: string | undefined,
 ): string => `Walk ${label} of ${product} on ${name} was left out: ${leftOut}`;
-export const walkThatWas = 'walk that was';
-export const walksThatWere = 'walks that were';
 export const wasNotLookedAt = (find: string): string => `${find} was not looked at.`;
 export const wasNotWalked = (name: string): string => `${name} was not walked.`;
 export const wasNotWalkedOn = (name: string, without: string): string =>

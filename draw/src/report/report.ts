@@ -1,5 +1,5 @@
 import { PLAIN_REPORT, type Setup } from '@urvek/contract';
-import { countOf, CRITERION_MEANING, formatLength, heldToText, type LengthUnit } from '@urvek/core';
+import { CRITERION_MEANING, formatLength, heldToText, type LengthUnit } from '@urvek/core';
 import {
   claimFlags,
   claimText,
@@ -108,7 +108,7 @@ interface Own extends ReportInput {
 
 function dates(findings: readonly Finding[], day: (ms: number) => string): string {
   if (findings.length === 0) return phrases.noWalkYet;
-  const n = countOf(findings.length, 'walk');
+  const n = phrases.countedWalks(findings.length);
   const started = findings.filter((f) => !f.header.undated).map((f) => f.header.startedMs);
   if (started.length === 0) return phrases.theDayIsNotStated(n);
   const [first, last] = [day(Math.min(...started)), day(Math.max(...started))];

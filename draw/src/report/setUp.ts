@@ -1,7 +1,5 @@
 import type { Setup } from '@urvek/contract';
 import {
-  countOf,
-  plural,
   byMethod,
   CRITERION_MEANING,
   DIRECTIONS,
@@ -107,7 +105,7 @@ const pathText = (path: SetupPath, unit: LengthUnit): string =>
     path.name,
     path.condition === 'unstated' ? phrases.conditionNotStated : path.condition,
     formatLength(pathLengthM(path), unit),
-    countOf(path.legs.length, 'leg'),
+    phrases.countedLegs(path.legs.length),
     path.obstructions.length > 0
       ? `; ${path.obstructions.map((o) => phrases.at2(o.label, formatLength(o.atM, unit))).join(', ')}`
       : '',
@@ -137,7 +135,7 @@ export function conditionItems(findings: readonly Finding[]): Sentence[] {
       const value = said(f.trace.begin.body.conditions?.[key] as string | number | boolean);
       counts.set(value, (counts.get(value) ?? 0) + 1);
     }
-    const values = [...counts].map(([value, n]) => `${value} (${countOf(n, 'walk')})`);
+    const values = [...counts].map(([value, n]) => `${value} (${phrases.countedWalks(n)})`);
     return stating.length > 0 ? [say(`${LABEL[key]}: ${values.join(', ')}.`, walkRests(stating))] : [];
   });
   return noted.length > 0 ? noted : [say(phrases.nothingWasNotedOfWeatherPeople, walkRests(findings))];
@@ -187,15 +185,7 @@ export function caveatItems(
           ];
     }),
     ...(unfinished.length > 0
-      ? [
-          say(
-            phrases.notFinishedLeftOut(
-              countOf(unfinished.length, phrases.walkThatWas, phrases.walksThatWere),
-              plural(unfinished.length, 'is', 'are'),
-            ),
-            walkRests(unfinished),
-          ),
-        ]
+      ? [say(phrases.notFinishedLeftOut(unfinished.length), walkRests(unfinished))]
       : []),
     ...ranges.flatMap((r) =>
       thinnessOf(setup, r).map(({ text, rests }) => say(`${rangeTitle(setup, r)}: ${text}`, rests)),
@@ -303,7 +293,7 @@ export function repeatItems(setup: Setup, ranges: readonly RangeView[], unit: Le
             say(
               `${rangeTitle(setup, r)}: ${
                 each.length === 1
-                  ? phrases.ofEachProduct(countOf(each[0] ?? 0, 'walk'))
+                  ? phrases.ofEachProduct(phrases.countedWalks(each[0] ?? 0))
                   : cells.map((c) => phrases.ofText(c.walks, c.product)).join(', ')
               }.`,
               cellRests(r),

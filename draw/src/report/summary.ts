@@ -1,7 +1,5 @@
 import type { Setup } from '@urvek/contract';
 import {
-  countOf,
-  plural,
   besides,
   cellBasis,
   ratioBasis,
@@ -17,7 +15,7 @@ import { endsText } from '../tape/rangeLanes.ts';
 import { cellRests, say, walkRest, type Rest, type Sentence } from './sentence.ts';
 import * as phrases from './phrases.ts';
 
-const walks = (n: number): string => countOf(n, 'walk');
+const walks = (n: number): string => phrases.countedWalks(n);
 
 /** How far one product is good for, in a sentence with its uncertainty. */
 export const reachSentence = (cell: CellFinding, range: RangeView, unit: LengthUnit): Sentence =>
@@ -50,10 +48,7 @@ function reachText(
       : phrases.onHowMuchFartherWasNot(cell.product, path.name, lowerFirst(heldText(cell)));
   if (interval !== undefined)
     return `${cell.product}: its median for ${criterion} on ${path.name} is ${interval} (95 %, ${n}).${unplaced}`;
-  return (
-    `${cell.product}: ${walks(cell.walks)} on ${path.name} ${plural(cell.walks, 'bounds', 'bound')} ` +
-    `no median (${cell.reason ?? phrases.tooFew}).${unplaced}`
-  );
+  return phrases.boundNoMedian(cell.product, cell.walks, path.name, cell.reason ?? phrases.tooFew) + unplaced;
 }
 
 /** Ends of an interval as a sentence goes on with them: "between" needs both. */

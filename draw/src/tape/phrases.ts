@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -12,6 +14,7 @@ export const beyond = (show: string): string => `, beyond ${show}`;
 export const beyondThisTape = (said: string): string => `${said} (beyond this tape)`;
 export const byItsOwnSpread = 'by its own spread';
 export const claim = (label: string): string => `claim ${label}`;
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const failedPlaceUnknown = (either: string, either2: string): string =>
   `failed, place unknown${either}${either2}`;
 export const failedWhere = 'failed, where?';

@@ -1,5 +1,4 @@
 import {
-  countOf,
   aboutText,
   outingText,
   formatLength,
@@ -20,7 +19,7 @@ export function rangeLanes(cell: CellFinding, walks: readonly RangeWalk[], unit:
   const estimate: Lane = {
     id: `estimate-${cell.product}`,
     label: cell.product,
-    note: countOf(cell.walks, 'walk'),
+    note: phrases.countedWalks(cell.walks),
     title: `${cell.product}: ${estimateText(cell, unit)}`,
     estimate: { lowM: median?.low, valueM: cell.median?.estimateM, highM: median?.high },
     height: 36,

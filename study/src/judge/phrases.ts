@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -10,6 +12,7 @@ export const byBarsBarsHaveAnOrder = (settings: string): string =>
 export const checkpointsAreNotTheSamePoints = (missingCount: number): string =>
   `${missingCount} checkpoints are not the same points`;
 export const conditionUnstated = 'condition unstated';
+export const countedRepeats = (n: number): string => countOf(n, 'repeat');
 export const inDistanceBetweenExponent2And = (open: string, ground: string): string =>
   `in distance between ×${open} (exponent 2) and ×${ground} (exponent 4)`;
 export const isBestAgainst = (setting: string, over: string): string => `${setting} is best, against ${over}`;

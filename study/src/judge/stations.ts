@@ -1,5 +1,4 @@
 import {
-  countOf,
   distanceRatios,
   isMoreBetter,
   QUANTITY_UNIT,
@@ -49,7 +48,11 @@ function sentencesOf(row: StationRow, found: StationFound): string[] {
   const spread =
     repeatSd === undefined
       ? phrases.noSettingWasReadTwiceHow
-      : phrases.readingsOfOneSettingLieApart(repeatSd.toFixed(1), unit, countOf(found.repeatDf, 'repeat'));
+      : phrases.readingsOfOneSettingLieApart(
+          repeatSd.toFixed(1),
+          unit,
+          phrases.countedRepeats(found.repeatDf),
+        );
   const effect = beforeAfter ?? best;
   return [
     ...(effect ? [effectText(effect, row, beforeAfter !== undefined, isBest)] : []),

@@ -1,8 +1,11 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
 export const atTheFixedEnd = 'at the fixed end';
+export const countedEntries = (n: number): string => countOf(n, 'entry', 'entries');
 export const fromHowFarDoAnswerA = (all: string): string => `From how far do ${all} answer a press?`;
 export const fromHowFarDoesItAnswer = 'From how far does it answer?';
 export const howFarDoesThePictureHold = 'How far does the picture hold?';

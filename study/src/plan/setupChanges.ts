@@ -1,5 +1,4 @@
 import type { Setup } from '@urvek/contract';
-import { countOf } from '@urvek/core';
 import * as phrases from './phrases.ts';
 
 /** One value of a set-up that two versions of it have differently. Absent: that version does not have it. */
@@ -76,7 +75,7 @@ const UNNAMED = new Set(['products', 'paths', 'rigs']);
 export function valueText(value: unknown): string {
   if (value === undefined) return phrases.notStated;
   if (typeof value !== 'object' || value === null) return String(value);
-  if (Array.isArray(value)) return countOf(value.length, 'entry', 'entries');
+  if (Array.isArray(value)) return phrases.countedEntries(value.length);
   return nameOf(value, 'stated');
 }
 

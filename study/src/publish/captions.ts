@@ -1,4 +1,4 @@
-import { countOf, byMethod, formatLength, positionAt, writeTable, type LengthUnit } from '@urvek/core';
+import { byMethod, formatLength, positionAt, writeTable, type LengthUnit } from '@urvek/core';
 import type { Finding } from '../results/findings.ts';
 import * as phrases from './phrases.ts';
 
@@ -46,7 +46,7 @@ interface Cue {
 }
 
 const textOf = ({ distance, state, dropouts }: Moment): string =>
-  [distance ?? phrases.distanceNotKnown, state, countOf(dropouts, 'dropout')].join(' · ');
+  [distance ?? phrases.distanceNotKnown, state, phrases.countedDropouts(dropouts)].join(' · ');
 
 /** One a second, and a new one where the state changes; equal neighbours are one. Seconds of the recording. */
 function cuesOf(finding: Walked, clock: RecordingClock, unit: LengthUnit): Cue[] {

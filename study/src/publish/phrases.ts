@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -7,6 +9,7 @@ export const atM = (figure: string): string => `at ${figure} m`;
 export const authorsOfCorrections = 'authors of corrections';
 export const backGrade = (grade: number): string => `back, grade ${grade}`;
 export const coordinatesOfFixedEnds = 'coordinates of fixed ends';
+export const countedDropouts = (n: number): string => countOf(n, 'dropout');
 export const deviceLocations = 'device locations';
 export const distanceNotKnown = 'distance not known';
 export const dropout = (dropouts: number): string => `dropout ${dropouts}`;

@@ -1,5 +1,4 @@
 import {
-  countOf,
   byMethod,
   formatLength,
   QUANTITY_UNIT,
@@ -57,7 +56,7 @@ export function eventText(event: WalkEvent): string {
     case 'call':
       return (
         `${event.body.checkpoint}, ${event.body.direction}: grade ${event.body.grade} after ` +
-        `${countOf(event.body.tries, 'try', 'tries')}`
+        `${phrases.countedTries(event.body.tries)}`
       );
     case 'hits':
       return phrases.ofAnswered(

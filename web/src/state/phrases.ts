@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -11,6 +13,7 @@ export const besideAnother = (how: string): string => `beside another: ${how}`;
 export const clockComparedMs = (halfRttMs: string): string => `clock compared, ± ${halfRttMs} ms`;
 export const comingIn = 'coming in';
 export const correction = (action: string, reason: string): string => `correction (${action}): ${reason}`;
+export const countedTries = (n: number): string => countOf(n, 'try', 'tries');
 export const countsAgain = 'counts again';
 export const dropoutBegins = 'dropout begins';
 export const dropoutEnds = 'dropout ends';

@@ -1,4 +1,3 @@
-import { countOf } from '../../quantity/plural.ts';
 import type { CellFinding } from './cellFinding.ts';
 import { outingText } from './outings.ts';
 import type { RatioFinding } from './ratioFinding.ts';
@@ -11,7 +10,7 @@ const joined = (parts: readonly (string | undefined)[]): string =>
 /** What a cell rests on: "6 walks, over 3 outings, distances by eye, which may all be off by a factor of 1.67". */
 export const cellBasis = (cell: CellFinding): string =>
   joined([
-    countOf(cell.walks, 'walk'),
+    phrases.countedWalks(cell.walks),
     cell.medianBy === 'own spread' ? phrases.byItsOwnSpread : undefined,
     outingText(cell.outings),
     scaleText(cell.scale),
@@ -27,7 +26,7 @@ export const ratioBasis = ({
   scale,
 }: RatioFinding): string =>
   joined([
-    phrases.and(walks[0], countOf(walks[1], 'walk')),
+    phrases.and(walks[0], phrases.countedWalks(walks[1])),
     basis,
     method === 'welch' ? phrases.eachWithItsOwnSpreadWelch : undefined,
     spreadsInDoubt ? phrases.oneSpreadForBothThoughFew : undefined,

@@ -1,3 +1,5 @@
+import { countOf } from '../../quantity/plural.ts';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -11,6 +13,9 @@ export const byAndOutings = (own: number, own2: number): string => `by ${own} an
 export const byEye = 'by eye';
 export const byItsOwnSpread = 'by its own spread';
 export const censoredOnOneSide = 'censored on one side';
+export const countedOutings = (n: number): string => countOf(n, 'outing');
+export const countedPairs = (n: number): string => countOf(n, 'pair');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const distancesWhichMayAllBe = (either: string, factor: string): string =>
   `distances ${either}which may all be ${factor}`;
 export const eachWithItsOwnSpreadWelch = 'each with its own spread, Welch';

@@ -1,4 +1,3 @@
-import { countOf } from '../../quantity/plural.ts';
 import type { WalkInterval } from '../../walk/walkInterval.ts';
 import { fitRanges, type NoFit, type RangeFit } from './fit.ts';
 import { AS_STATED } from './levels.ts';
@@ -92,7 +91,7 @@ function pairedRatio({ pairedWalks, paired }: Blocks, compared: Compared): Ratio
       fit.model.productDifference(numerator, denominator),
       {
         method: 'paired',
-        basis: phrases.sideBySide(countOf(both, 'pair')),
+        basis: phrases.sideBySide(phrases.countedPairs(both)),
         forTheseSetUps: false,
       },
     ),
@@ -175,7 +174,7 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
   if (shared > 0) {
     const inBlocks = blocks.outings();
     const weights = inBlocks.model.productDifference(numerator, denominator);
-    const basis = phrases.withBoth(countOf(shared, 'outing'));
+    const basis = phrases.withBoth(phrases.countedOutings(shared));
     if (weights)
       return ratioInFit(inBlocks, compared, weights, {
         method: 'outings',

@@ -1,4 +1,4 @@
-import { plural, type Detected, type DropoutKind } from '@urvek/core';
+import { type Detected, type DropoutKind } from '@urvek/core';
 import { useState, type ReactNode } from 'react';
 import { FoundLoss } from './FoundLoss.tsx';
 import * as phrases from './phrases.ts';
@@ -35,7 +35,7 @@ export function ProposedLosses({
   /** What was found and is no loss, in words. */
   beside?: string;
   /** How many there are, and how many are to be decided, in words that say no more than is known. */
-  said?: (count: number, stretches: string, open: number) => string;
+  said?: (stretches: number, open: number) => string;
   /** How it was looked for. */
   children?: ReactNode;
 }) {
@@ -51,9 +51,7 @@ export function ProposedLosses({
   return (
     <div role="status" className="mt-2" data-losses={own.length}>
       <p>
-        {own.length === 0
-          ? phrases.nothingWasLostAsFarAs
-          : said(own.length, plural(own.length, 'stretch', 'stretches'), open.length)}
+        {own.length === 0 ? phrases.nothingWasLostAsFarAs : said(own.length, open.length)}
         {beside}
         {within.length < found.length && phrases.outsideTheWalkAreLeftOut(found.length - within.length)}
         {own.length < within.length && phrases.areInTheLogAlready(within.length - own.length)}

@@ -1,4 +1,4 @@
-import { plural, ROUTE_FILE_LIMIT_BYTES, type Coordinate, type EventOf, type TimedPlace } from '@urvek/core';
+import { ROUTE_FILE_LIMIT_BYTES, type Coordinate, type EventOf, type TimedPlace } from '@urvek/core';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { FilePick } from '../../components/FilePick.tsx';
@@ -58,11 +58,7 @@ export function TrackBeside({
         )}
         {known.length > 0 ? (
           <p className="flex flex-wrap items-center gap-2">
-            {phrases.ofTheDeviceOrOfA(
-              known.length,
-              plural(known.length, 'place'),
-              known.length === 1 ? phrases.stands : phrases.stand,
-            )}
+            {phrases.placesOfTheDeviceOrOfATrack(known.length)}
             <button
               type="button"
               className="btn"

@@ -1,4 +1,4 @@
-import { plural, trackOnWalk, type Coordinate, type TimedPlace } from '@urvek/core';
+import { trackOnWalk, type Coordinate, type TimedPlace } from '@urvek/core';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { clockMs, clockText, dayText } from './trackClock.ts';
@@ -64,9 +64,7 @@ export function TrackJoin({
       </div>
       {places && (
         <p role="status">
-          {places.length === 0
-            ? phrases.noPlaceOfTheTrackIs
-            : phrases.withinTheWalk(places.length, plural(places.length, 'place'))}
+          {places.length === 0 ? phrases.noPlaceOfTheTrackIs : phrases.placesWithinTheWalk(places.length)}
         </p>
       )}
       <p className="flex flex-wrap items-center gap-2">

@@ -1,3 +1,5 @@
+import { countOf, plural } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -80,8 +82,8 @@ export const lookingAtItsFrames = 'Looking at its frames …';
 export const loopHere = 'Loop here';
 export const loopOff = 'Loop off';
 export const lostStretches = 'Lost stretches';
-export const lostToDecide = (ownCount: number, plural: string, openCount: number): string =>
-  `${ownCount} lost ${plural}, ${openCount} to decide.`;
+export const lostToDecide = (stretches: number, open: number): string =>
+  `${countOf(stretches, 'lost stretch', 'lost stretches')}, ${open} to decide.`;
 export const makeTheOverlay = 'Make the overlay';
 export const mb = (bytes: string): string => `${bytes} MB`;
 export const mp4MovMkvWebmWavMp3 =
@@ -101,8 +103,8 @@ export const nothingHasChanged = (trouble: string): string => `${trouble}. Nothi
 export const nothingWasLostAsFarAs = 'Nothing was lost, as far as this can tell.';
 export const ofText = (clock: string, clock2: string): string => `${clock} of ${clock2}`;
 export const ofText2 = (name: string, trouble: string): string => ` Of ${name}: ${trouble}.`;
-export const ofTheDeviceOrOfA = (knownCount: number, plural: string, either: string): string =>
-  `${knownCount} ${plural} of the device or of a track ${either} in the log.`;
+export const placesOfTheDeviceOrOfATrack = (n: number): string =>
+  `${countOf(n, 'place')} of the device or of a track ${plural(n, 'stands', 'stand')} in the log.`;
 export const onFromTheRecording = (name: string, name2: string): string =>
   `${name} on ${name2}, from the recording`;
 export const outsideTheWalkAreLeftOut = (dropoutsCount: number): string =>
@@ -133,8 +135,6 @@ export const spacePlaysAndPausesTheArrows =
   'Space plays and pauses, the arrows go frame by frame, Page up and down 5 s. What is logged ' +
   'while it stands has no reaction in it; what is logged in play has.';
 export const speed = 'Speed';
-export const stand = 'stand';
-export const stands = 'stands';
 export const stop = 'Stop';
 export const take = 'Take';
 export const takeAllIntoTheLog = (openCount: number): string => `Take all ${openCount} into the log`;
@@ -167,6 +167,5 @@ export const wasNotOpenedItDoesNot = (name: string): string =>
   `${name} was not opened: it does not say how long it is`;
 export const whatWasSent = 'What was sent';
 export const where = 'Where';
-export const withinTheWalk = (placesCount: number, plural: string): string =>
-  `${placesCount} ${plural} within the walk.`;
+export const placesWithinTheWalk = (n: number): string => `${countOf(n, 'place')} within the walk.`;
 export const written = (done: number): string => `${done} written …`;

@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import { newRig, type Setup } from '@urvek/contract';
 import { kitLines, rigSheet } from '@urvek/study';
 import { Plus } from 'lucide-react';
@@ -101,9 +100,7 @@ export function KitEditor({ comparison }: Ready) {
               {
                 id: 'sheet',
                 name:
-                  differing === 0
-                    ? phrases.rigSheet
-                    : phrases.rigSheet2(countOf(differing, 'differs', 'differ')),
+                  differing === 0 ? phrases.rigSheet : phrases.rigSheet2(phrases.countedDiffer(differing)),
                 draw: () => (
                   <RigSheet
                     key={fields.fields.map((f) => f.key).join()}

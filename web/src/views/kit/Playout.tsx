@@ -1,4 +1,4 @@
-import { countOf, LEAST_PLAYOUT_TRIES, playoutDelay, type PlayoutTry } from '@urvek/core';
+import { LEAST_PLAYOUT_TRIES, playoutDelay, type PlayoutTry } from '@urvek/core';
 import { useState } from 'react';
 import { useFieldLog } from '../../api/queries.ts';
 import { learnedDelay } from '../../field/operator.ts';
@@ -54,7 +54,7 @@ export function Playout({ onMeasured }: { onMeasured: (delayS: number) => void }
         </button>
       </div>
       <p role="status">
-        {countOf(tries.length, 'try', 'tries')}
+        {phrases.countedTries(tries.length)}
         {found && (
           <>
             :{' '}

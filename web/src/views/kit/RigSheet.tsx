@@ -1,4 +1,3 @@
-import { plural } from '@urvek/core';
 import { rigSheet } from '@urvek/study';
 import { useState } from 'react';
 import { Tick } from '../../components/Field.tsx';
@@ -28,12 +27,7 @@ export function RigSheet({ form, kindId }: { form: SetupForm; kindId: string | u
         <p role="status" className="flex-1">
           {differing === 0
             ? phrases.theyAreSetUpAlikeIn
-            : phrases.ofFromTheFirstRigOf(
-                differing,
-                columns.filter((c) => c.against).length,
-                plural(differing, 'differs', 'differ'),
-                plural(differing, 'its', 'their'),
-              )}{' '}
+            : phrases.ofFromTheFirstRigOf(differing, columns.filter((c) => c.against).length)}{' '}
           <span className="text-[0.87rem] text-faint">{phrases.notchDiffersWithItsSizeHatched}</span>
         </p>
         <Tick label={phrases.allKinds} checked={allKinds} onChange={(e) => setAllKinds(e.target.checked)} />

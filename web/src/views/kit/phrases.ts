@@ -1,3 +1,5 @@
+import { countOf, plural } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -51,6 +53,8 @@ export const copy2 = 'Copy';
 export const copyAColumn = 'copy a column …';
 export const copyARigFromAnotherProduct = 'Copy a rig from another product';
 export const copyOneFrom = 'copy one from …';
+export const countedDiffer = (n: number): string => countOf(n, 'differs', 'differ');
+export const countedTries = (n: number): string => countOf(n, 'try', 'tries');
 export const db = (either: string, gainDb: string): string => `${either}${gainDb} dB`;
 export const delayOfWhatIsHeard = 'Delay of what is heard';
 export const direction = 'Direction';
@@ -91,12 +95,9 @@ export const notStated2 = 'not stated';
 export const notchDiffersWithItsSizeHatched = 'Notch: differs, with its size; hatched: not stated.';
 export const nothingIsKeptYet = 'Nothing is kept yet';
 export const obstructed = 'obstructed';
-export const ofFromTheFirstRigOf = (
-  differing: number,
-  length: number,
-  plural: string,
-  plural2: string,
-): string => `${differing} of ${length} ${plural} from the first rig of ${plural2} kind.`;
+export const ofFromTheFirstRigOf = (differing: number, rigs: number): string =>
+  `${differing} of ${rigs} ${plural(differing, 'differs', 'differ')} from the first rig of ` +
+  `${plural(differing, 'its', 'their')} kind.`;
 export const ofText = 'Of';
 export const ofTheRig = 'Of the rig';
 export const open = 'open';

@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import { readProse, type ProposedRow, type ProseContext } from '@urvek/study';
 import { useId, useState } from 'react';
 import type { Cells } from './gridState.ts';
@@ -97,7 +96,7 @@ export function Prose({
                   setText('');
                 }}
               >
-                {phrases.putIntoTheGrid(countOf(taken.length, 'row'))}
+                {phrases.putIntoTheGrid(phrases.countedRows(taken.length))}
               </button>
             </p>
           )}

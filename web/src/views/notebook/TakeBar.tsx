@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import type { TakenNotebook } from '@urvek/study';
 import { OutOfReach } from '../../api/client.ts';
 import { Trouble } from '../../components/States.tsx';
@@ -29,7 +28,7 @@ export function TakeBar({
           disabled={taken.walks.length === 0 || wrong > 0 || busy}
           onClick={onTake}
         >
-          {isPending ? phrases.takingThem : phrases.take(countOf(taken.rows, 'row'))}
+          {isPending ? phrases.takingThem : phrases.take(phrases.countedRows(taken.rows))}
         </button>
         {wrong > 0 && taken.walks.length > 0 && (
           <button type="button" className="btn" disabled={busy} onClick={onTake}>
@@ -38,7 +37,7 @@ export function TakeBar({
         )}
         <span className="text-faint">
           {isStale && phrases.readingTheRows}
-          {countOf(taken.walks.length, 'walk')}
+          {phrases.countedWalks(taken.walks.length)}
           {taken.made.length > 0 && phrases.newAllElseOfThemNot(taken.made.join(', '))}
         </span>
       </div>

@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -17,6 +19,8 @@ export const askedMostOften = (grade: number): string => `asked; most often ${gr
 export const byItsWords = 'by its words';
 export const clearAt50MASlight = 'Clear at 50 m, a slight crackle at about 100 m, gone at 150 yards.';
 export const comparison = 'Comparison';
+export const countedRows = (n: number): string => countOf(n, 'row');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const crack = 'crack';
 export const distancesBy = 'Distances by';
 export const eventOfRow = (nth: number): string => `Event of row ${nth}`;

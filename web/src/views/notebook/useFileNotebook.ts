@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Comparison } from '@urvek/contract';
-import { countOf, type Saying } from '@urvek/core';
+import { type Saying } from '@urvek/core';
 import type { TakenNotebook } from '@urvek/study';
 import { useNavigate } from 'react-router';
 import { base } from '../../api/client.ts';
@@ -53,7 +53,7 @@ export function useFileNotebook({
       notice({
         text: phrases.rowsAreNow(
           taken.rows,
-          countOf(taken.walks.length, 'walk'),
+          phrases.countedWalks(taken.walks.length),
           left > 0 ? phrases.waitInTheNotebook(left) : '',
         ),
       });

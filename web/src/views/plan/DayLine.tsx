@@ -1,4 +1,4 @@
-import { countOf, clockText } from '@urvek/core';
+import { clockText } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
 import { dayScene } from '@urvek/draw';
 import { planDaylight, planTroubles, timedPlan } from '@urvek/study';
@@ -41,7 +41,7 @@ export function DayLine({ setup }: { setup: Setup }) {
     atMobileEnd && phrases.walking(atMobileEnd),
     secondChannel && phrases.secondChannel(secondChannel),
     hoursAtHand !== undefined && phrases.dashedHAvailable(hoursAtHand),
-    troubles > 0 && phrases.toSettleInCanItBe(countOf(troubles, 'thing')),
+    troubles > 0 && phrases.toSettleInCanItBe(phrases.countedThings(troubles)),
   ].filter((t) => t !== false && t !== '');
   return (
     <section className="mt-2" aria-label={phrases.theDay}>

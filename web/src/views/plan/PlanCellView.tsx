@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
 import { travelledGround } from '@urvek/draw';
 import { claimFlags, type PlanCell } from '@urvek/study';
@@ -13,7 +12,7 @@ export function PlanCellView({ cell, workspace, setup }: { cell: PlanCell; works
   const { product, path, why, made, wanted } = cell;
   return (
     <section className="sheet px-4 py-2" aria-label={phrases.on(product.name, path.name)}>
-      <h2>{phrases.onOfMade(product.name, path.name, made, countOf(wanted, 'walk'))}</h2>
+      <h2>{phrases.onOfMade(product.name, path.name, made, phrases.countedWalks(wanted))}</h2>
       <p className="mt-1 max-w-[100ch]">{why}</p>
       <Tape
         title={phrases.andTheClaims(path.name)}

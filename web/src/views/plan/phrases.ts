@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -20,6 +22,8 @@ export const checkpoint = 'Checkpoint';
 export const checksOfThePlan = 'Checks of the plan';
 export const chosenAtEachWalk = 'chosen at each walk';
 export const clock = 'Clock';
+export const countedThings = (n: number): string => countOf(n, 'thing');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const criterion = (criterion: string): string => `criterion ${criterion}`;
 export const dashedHAvailable = (hoursAtHand: number): string => `dashed: ${hoursAtHand} h available`;
 export const day = 'Day';

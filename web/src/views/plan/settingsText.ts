@@ -1,11 +1,10 @@
-import { countOf } from '@urvek/core';
 import type { Setup } from '@urvek/contract';
 import * as phrases from './phrases.ts';
 
 /** What is settled, in a line. */
 export const settingsText = ({ plan }: Setup): string =>
   [
-    phrases.ofEachOnEachPath(countOf(plan.walksEach, 'walk')),
+    phrases.ofEachOnEachPath(phrases.countedWalks(plan.walksEach)),
     phrases.criterion(plan.criterion),
     phrases.differencesMatterFrom(plan.ratio),
     `walk-to-walk spread ${plan.sigma}`,

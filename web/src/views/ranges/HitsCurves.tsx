@@ -1,6 +1,5 @@
 import { HowMade, HowTrue } from '../../components/HowMade.tsx';
 import {
-  countOf,
   atLeastShare,
   clopperPearson,
   formatLength,
@@ -100,7 +99,7 @@ export function HitsCurves({
         {curves.map((c) => (
           <li key={c.product}>
             <strong>{c.product}</strong>
-            {phrases.halfAnsweredAt(countOf(c.walks, 'walk'))}
+            {phrases.halfAnsweredAt(phrases.countedWalks(c.walks))}
             <span className="figure">{said(c.d50, c.overWalks50)}</span>
             {phrases.nineOfTenAt}
             <span className="figure">{said(c.d90, c.overWalks90)}</span>.

@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -36,6 +38,7 @@ export const bracketsJoinTheLastPlaceThat =
 export const byItsOwnSpread = 'by its own spread';
 export const byTheCurve = (show: string, reason: string): string => `${show} by the curve (${reason})`;
 export const correctedForTheNumberOfPairs = ', corrected for the number of pairs (Holm)';
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const curve = (product: string): string => `${product}, curve`;
 export const curves = 'Curves';
 export const db = (either: string, abs: string): string => `${either}${abs} dB`;

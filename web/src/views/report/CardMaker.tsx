@@ -1,5 +1,5 @@
 import type { Comparison } from '@urvek/contract';
-import { countOf, kindOf } from '@urvek/core';
+import { kindOf } from '@urvek/core';
 import {
   CARD_SHAPES,
   cardScene,
@@ -80,7 +80,7 @@ export function CardMaker({
       : `${kindOf(range.kindId).name}, ${range.path.name} (${range.path.condition}): ${range.criterion}.`;
   const scene = cardScene({
     ...{ shape, title, lead, blocks: blocks() },
-    foot: phrases.separationInAStraightLine(countOf(own, 'walk'), intervalLegend),
+    foot: phrases.separationInAStraightLine(phrases.countedWalks(own), intervalLegend),
     simulated: simulated ? SIMULATED : undefined,
   });
   return (

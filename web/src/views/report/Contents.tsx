@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import type { ReportView } from '@urvek/draw';
 import { Link } from 'react-router';
 import * as phrases from './phrases.ts';
@@ -32,17 +31,17 @@ export function Contents({
           <strong>{phrases.open}</strong>
           {undecided > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict`}>
-              {phrases.undecided(countOf(undecided, 'claim'))}
+              {phrases.undecided(phrases.countedClaims(undecided))}
             </Link>
           )}
           {stale[0] && (
             <a className="block py-1 underline" href={`#part-${stale[0].section}`}>
-              {phrases.wordedBeforeTheFiguresChanged(countOf(stale.length, 'paragraph'))}
+              {phrases.wordedBeforeTheFiguresChanged(phrases.countedParagraphs(stale.length))}
             </a>
           )}
           {questions > 0 && (
             <Link className="block py-1 underline" to={`/c/${id}/verdict?show=fairness`}>
-              {phrases.ofFairness(countOf(questions, 'question'))}
+              {phrases.ofFairness(phrases.countedQuestions(questions))}
             </Link>
           )}
         </div>

@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -9,6 +11,10 @@ export const cancel = 'Cancel';
 export const contents = 'Contents';
 export const coordinatesAndDeviceLocations = 'coordinates and device locations';
 export const copyAsText = 'Copy as text';
+export const countedClaims = (n: number): string => countOf(n, 'claim');
+export const countedParagraphs = (n: number): string => countOf(n, 'paragraph');
+export const countedQuestions = (n: number): string => countOf(n, 'question');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const editTitleAndQuestion = 'Edit title and question';
 export const filesTheWholeComparisonAndTables = 'Files: the whole comparison, and tables';
 export const form = (f: string): string => `${f} form`;

@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { Length } from '../../components/Length.tsx';
 import * as phrases from './phrases.ts';
@@ -39,7 +38,7 @@ export const DropoutSummary = ({ finding: { summary, trace } }: { finding: Findi
     {trace.gaps > 0 && (
       <>
         {' '}
-        <strong>{countOf(trace.gaps, 'gap')}</strong>
+        <strong>{phrases.countedGaps(trace.gaps)}</strong>
         {phrases.inWhichNothingCouldBeLogged}
       </>
     )}

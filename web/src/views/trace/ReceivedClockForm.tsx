@@ -1,4 +1,4 @@
-import { plural, type ReceivedClock } from '@urvek/core';
+import { type ReceivedClock } from '@urvek/core';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
@@ -75,11 +75,9 @@ export function ReceivedClockForm({
         <p role="status" data-placed>
           {phrases.theWalks000IsAt(
             beacon
-              ? phrases.placedByOfItsBeaconMissing(
-                  beacon.read,
-                  plural(beacon.read, beacon.of === 'sound' ? 'packet' : 'code'),
-                  beacon.missing,
-                )
+              ? (beacon.of === 'sound'
+                  ? phrases.placedByPacketsOfItsBeacon
+                  : phrases.placedByCodesOfItsBeacon)(beacon.read, beacon.missing)
               : phrases.placedByAMomentThatBoth,
           )}
           <span className="figure">{clock.laterS.toFixed(3)} s</span>

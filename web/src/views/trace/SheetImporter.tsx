@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import {
   guessMapping,
@@ -51,7 +50,7 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
       ),
     onSuccess: ({ walks }) => {
       void client.invalidateQueries({ queryKey: ['walks', id] });
-      notice({ text: phrases.imported(countOf(walks, 'walk')) });
+      notice({ text: phrases.imported(phrases.countedWalks(walks)) });
       void navigate(`/c/${id}/trace`);
     },
   });
@@ -89,7 +88,7 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
         <>
           {preview.problems.length > 0 && <SheetProblems preview={preview} />}
           <section className="sheet mt-4 p-4" aria-label={phrases.whatWouldBeImported}>
-            <h2>{countOf(preview.walks.length, 'walk')}</h2>
+            <h2>{phrases.countedWalks(preview.walks.length)}</h2>
             <SheetWalks preview={preview} />
             <p className="mt-2 text-[0.87rem] text-faint">{phrases.gradesReadFromWordsStandBeside}</p>
             {take.error && <Trouble error={take.error} />}
@@ -98,7 +97,7 @@ export function SheetImporter({ id, comparison: { setup } }: Ready) {
               disabled={preview.problems.length > 0 || preview.walks.length === 0 || take.isPending}
               onClick={() => take.mutate(preview)}
             >
-              {phrases.importText(countOf(preview.walks.length, 'walk'))}
+              {phrases.importText(phrases.countedWalks(preview.walks.length))}
             </button>
           </section>
         </>

@@ -112,12 +112,7 @@ export function TraceStage(workspace: Ready) {
     >
       <LensBar setup={comparison.setup} />
       <div className="grid gap-4 lg:grid-cols-[216px_1fr]">
-        <WalkList
-          id={id}
-          walks={looked.length > 0 ? looked : walks}
-          bands={bands}
-          current={row.walkId}
-        />
+        <WalkList id={id} walks={looked.length > 0 ? looked : walks} bands={bands} current={row.walkId} />
         <div className="grid min-w-0 content-start gap-4">
           {row.leftOut !== undefined && (
             <p role="status" className="border-l-4 border-degraded bg-sheet p-2">

@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -53,6 +55,9 @@ export const correctAtS = (eventText: string, walkS: string): string => `Correct
 export const correctIt = 'Correct it';
 export const correction = 'Correction';
 export const correctionLogged = 'Correction logged';
+export const countedGaps = (n: number): string => countOf(n, 'gap');
+export const countedLosses = (n: number): string => countOf(n, 'loss', 'losses');
+export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const countItAgain = 'Count it again';
 export const coverageComesBackBeyondTheFirst =
   'Coverage comes back beyond the first loss: a farther place works where a nearer one fails. ' +
@@ -228,8 +233,10 @@ export const placeItThere = 'Place it there';
 export const placeUnknown = 'place unknown';
 export const placed = 'Placed';
 export const placedByAMomentThatBoth = 'Placed by a moment that both have: ';
-export const placedByOfItsBeaconMissing = (read: number, plural: string, missing: number): string =>
-  `Placed by ${read} ${plural} of its beacon, ${missing} missing: `;
+export const placedByCodesOfItsBeacon = (read: number, missing: number): string =>
+  `Placed by ${countOf(read, 'code')} of its beacon, ${missing} missing: `;
+export const placedByPacketsOfItsBeacon = (read: number, missing: number): string =>
+  `Placed by ${countOf(read, 'packet')} of its beacon, ${missing} missing: `;
 export const pointAtAtS = (eventText: string, walkS: string): string => `Point at ${eventText} at ${walkS} s`;
 export const points = 'Points';
 export const pressedAt = ', pressed at ';
@@ -353,8 +360,8 @@ export const whyAndWhoSaysSo = 'Why, and who says so';
 export const whyItEnded = 'Why it ended';
 export const whyItIsLeftOut = 'Why it is left out';
 export const wider = 'Wider ';
-export const withoutACodeToDecide = (count: number, stretches: string, open: number): string =>
-  `${count} ${stretches} without a code that was read, ${open} to decide.`;
+export const withoutACodeToDecide = (stretches: number, open: number): string =>
+  `${countOf(stretches, 'stretch', 'stretches')} without a code that was read, ${open} to decide.`;
 export const writeAWalkDown = 'Write a walk down';
 export const writeOneDown = 'write one down';
 export const yourNameIfYouLike = 'Your name, if you like';

@@ -1,5 +1,4 @@
 import {
-  countOf,
   type Correction,
   type Entry,
   type EventBodies,
@@ -78,7 +77,7 @@ export function useWriting({ header, walkId, trace }: Finding) {
       }
       void sync();
       notice({
-        text: phrases.logged(countOf(list.length, 'loss', 'losses')),
+        text: phrases.logged(phrases.countedLosses(list.length)),
         undo: () => void takeBack(keys),
       });
     },

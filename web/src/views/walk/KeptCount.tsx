@@ -1,4 +1,3 @@
-import { countOf } from '@urvek/core';
 import { useFieldLog } from '../../api/queries.ts';
 import { AT_BASE, fieldLog, SET_ASIDE } from '../../field/fieldLog.ts';
 import * as phrases from './phrases.ts';
@@ -17,7 +16,10 @@ export function KeptCount({ walkId }: { walkId: string }) {
       data-kept={events.length}
       data-at-base={events.filter((e) => e.place === AT_BASE).length}
     >
-      {phrases.atTheBase(countOf(events.length, 'event'), events.filter((e) => e.place === AT_BASE).length)}
+      {phrases.atTheBase(
+        phrases.countedEvents(events.length),
+        events.filter((e) => e.place === AT_BASE).length,
+      )}
       {aside.length > 0 && (
         <strong className="text-lost">
           {phrases.refusedAndSetAside(aside.length)}

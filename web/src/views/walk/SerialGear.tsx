@@ -1,5 +1,5 @@
 import { readGearCsv } from '@urvek/contract';
-import { countOf, measuredTrouble, type Direction } from '@urvek/core';
+import { measuredTrouble, type Direction } from '@urvek/core';
 import { gearEntry } from '@urvek/study';
 import { useEffect, useRef, useState } from 'react';
 import { Choice, Field } from '../../components/Field.tsx';
@@ -112,7 +112,7 @@ export function SerialGear({
         <p role="status" data-serial={heard.kept}>
           {heard.kept === 0
             ? phrases.openNothingWasUnderstoodYet
-            : phrases.loggedTheLast(countOf(heard.kept, 'line'), heard.last)}
+            : phrases.loggedTheLast(phrases.countedLines(heard.kept), heard.last)}
           {heard.refused !== undefined && (
             <span className="block border-l-4 border-degraded pl-2">
               {phrases.notUnderstood(heard.refused)}

@@ -1,3 +1,5 @@
+import { countOf } from '@urvek/core';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
@@ -72,6 +74,8 @@ export const codeOfThatWalk = 'Code of that walk';
 export const codeOnTheWalkersScreen = 'Code on the walker’s screen';
 export const comesThrough = '✓ comes through';
 export const counted = 'Counted';
+export const countedEvents = (n: number): string => countOf(n, 'event');
+export const countedLines = (n: number): string => countOf(n, 'line');
 export const db = (level: string): string => `${level} dB`;
 export const dbm = (levelDbm: number): string => `${levelDbm} dBm`;
 export const direction = 'Direction';
