@@ -24,6 +24,28 @@ const SMALL_TEXTS = `
   }
   return [...small];`;
 
+/**
+ * How many words the page itself says on its first screen, and in how many sizes of type. Not counted: what the
+ * comparison says (names, notes), notes of the log, figures with their units, and what is drawn.
+ */
+const OVERVIEW = `
+  const comparison = JSON.stringify(arguments[0]).replace(/\\s+/g, ' ');
+  const words = [];
+  const sizes = new Set();
+  const walk = document.createTreeWalker(document.querySelector('main'), NodeFilter.SHOW_TEXT);
+  for (let node = walk.nextNode(); node; node = walk.nextNode()) {
+    const e = node.parentElement;
+    const text = node.data.trim().replace(/\\s+/g, ' ');
+    if (!text || !e.checkVisibility() || e.closest('.sr-only, svg')) continue;
+    const range = document.createRange();
+    range.selectNodeContents(node);
+    const box = range.getBoundingClientRect();
+    if (box.width === 0 || box.bottom < 0 || box.top > innerHeight) continue;
+    sizes.add(getComputedStyle(e).fontSize);
+    if (!comparison.includes(text) && !/\\d|^“/.test(text)) words.push(...text.match(/\\p{L}{2,}/gu) ?? []);
+  }
+  return { words, sizes: [...sizes] };`;
+
 test.each([
   ['kit', 'Not stated'],
   ['kit?show=sheet', 'set up alike'],
@@ -34,13 +56,21 @@ test.each([
   ['ranges', 'one scale for all'],
   ['verdict', 'Next step'],
 ])(
-  '%s: no longer than two screens, no text under 13 px, nothing against WCAG 2.2 AA',
+  '%s: no longer than two screens, 120 words in three sizes of type, none under 13 px, nothing against WCAG 2.2 AA',
   async (stage, sign) => {
     const { page } = session;
     await page.open(at(stage));
     await page.see(sign);
     await page.driver.sleep(500);
     expect(await script<number>('return document.documentElement.scrollHeight')).toBeLessThanOrEqual(1600);
+    const said = await fetch(new URL(`api/comparisons/${SLATE_WORKS_ID}`, session.app.url));
+    const { words, sizes } = await page.driver.executeScript<{ words: string[]; sizes: string[] }>(
+      OVERVIEW,
+      await said.json(),
+    );
+    expect(words.length).toBeGreaterThan(10);
+    expect(words.length).toBeLessThanOrEqual(120);
+    expect(sizes.length).toBeLessThanOrEqual(3);
     expect(await script<string[]>(SMALL_TEXTS)).toEqual([]);
     expect(await wcagFindings(page.driver)).toEqual([]);
   },

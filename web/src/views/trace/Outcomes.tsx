@@ -21,13 +21,15 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
   const comesBack = firstLost !== -1 && out.slice(firstLost).some((s) => s.grade >= 3);
   return (
     <section className="py-1" aria-label={phrases.outcomes}>
-      <h2>{phrases.outcomesInSeparation}</h2>
-      <p className="text-[0.87rem]">
-        {phrases.rangesAreStatedIn}
-        <Term of="separation" />
-        {phrases.eachIsMeantByIts}
-        <Term of="criterion" />. <HowMade of="places" what={phrases.aPlace} />
-      </p>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <h2>
+          {phrases.outcomesIn}
+          <Term of="separation" />
+          {phrases.eachByIts}
+          <Term of="criterion" />
+        </h2>
+        <HowMade of="places" what={phrases.aPlace} />
+      </div>
       <table className="table mt-1 text-[0.87rem]">
         <thead>
           <tr>

@@ -110,7 +110,7 @@ export function TimeLine({
         {selected ? (
           <SelectedEntry finding={finding} event={selected} />
         ) : (
-          <span className="text-faint">{phrases.stepToAnEntryToSee}</span>
+          <span className="text-faint">{phrases.stepToAnEntry}</span>
         )}
       </p>
     </section>

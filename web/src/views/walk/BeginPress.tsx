@@ -26,7 +26,7 @@ export function BeginPress({
         />
       ) : (
         <button
-          className="btn btn-main min-h-16 w-full justify-center text-lg md:w-64"
+          className="btn btn-main min-h-16 w-full justify-center text-[1.35rem] md:w-64"
           onClick={() => {
             const meaning = mixingOf(walks, gear);
             if (meaning) setMixing(meaning);
