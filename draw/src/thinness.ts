@@ -19,7 +19,7 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
       .map((c) => of(phrases.oneWalkDecidesNothingItsInterval(c.product), c.product)),
     ...cells
       .filter((c) => c.walks > 1 && c.walks < 5)
-      .map((c) => of(`${c.product}: ${c.walks} walks give a wide interval.`, c.product)),
+      .map((c) => of(phrases.walksGiveAWideInterval(c.product, c.walks), c.product)),
     ...cells
       .filter((c) => c.failures === 0)
       .map((c) => of(phrases.noWalkFailedSoWhatIs(c.product), c.product)),
@@ -30,7 +30,7 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
       .filter((r) => !r.estimate)
       .map((r) =>
         of(
-          `${r.numerator} against ${r.denominator}: no ratio (${r.reason ?? phrases.notEstimable}).`,
+          phrases.againstNoRatio(r.numerator, r.denominator, r.reason ?? phrases.notEstimable),
           r.numerator,
           r.denominator,
         ),
@@ -39,10 +39,7 @@ export function thinnessOf(setup: Setup, range: RangeView): Sentence[] {
     ...cells
       .filter((c) => c.unplaced > 0)
       .map((c) =>
-        of(
-          `${c.product}: ${phrases.countedWalks(c.unplaced)} failed at a place that nobody knows.`,
-          c.product,
-        ),
+        of(phrases.failedAtAPlaceThatNobody(c.product, phrases.countedWalks(c.unplaced)), c.product),
       ),
     ...cells.flatMap((c) => {
       const scaled = scaleText(c.scale);
@@ -72,8 +69,11 @@ function coarseSteps(range: RangeView): Sentence[] {
     .filter((r) => r.estimate && Math.abs(r.estimate.logRatio) < step)
     .map((r) =>
       say(
-        `${r.numerator} against ${r.denominator}: the brackets are ${(100 * Math.expm1(step)).toFixed(0)}` +
-          ' % wide on the average, wider than the difference.',
+        phrases.againstTheBracketsArePercentWide(
+          r.numerator,
+          r.denominator,
+          (100 * Math.expm1(step)).toFixed(0),
+        ),
         cellRests(range, [r.numerator, r.denominator]),
       ),
     );

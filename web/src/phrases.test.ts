@@ -7,6 +7,7 @@ import ts from 'typescript';
 const SAID = new Set([
   'title',
   'label',
+  'help',
   'alt',
   'placeholder',
   'aria-label',

@@ -29,7 +29,10 @@ export function beaconLosses(
             kind: 'beacon unread',
             ...{ fromS: dueS, toS: cameS, open: next === undefined },
             certainty: certaintyOf(missed, 1),
-            figure: `${phrases.countedCodes(missed)} in a row not read${r.toS > dueS ? ', the one before stood' : ''}`,
+            figure: phrases.inARowNotRead(
+              phrases.countedCodes(missed),
+              r.toS > dueS ? ', the one before stood' : '',
+            ),
           },
         ];
   });

@@ -5,3 +5,5 @@ import { countOf } from '../quantity/plural.ts';
  * is another such file.
  */
 export const countedCodes = (n: number): string => countOf(n, 'code');
+export const inARowNotRead = (countedCodes: string, either: string): string =>
+  `${countedCodes} in a row not read${either}`;

@@ -1,4 +1,5 @@
 import { certaintyOf, type Detected } from './detected.ts';
+import * as phrases from './phrases.ts';
 
 /** A picture is looked at in so many parts each way, of ten dots by ten: about 80 by 80 of a 720-line picture. */
 const [ACROSS, DOWN, DOTS] = [16, 9, 10];
@@ -101,7 +102,7 @@ export class FilledParts {
       kind: 'blocks',
       ...{ fromS: run.fromS, toS: run.toS, open: false },
       certainty: certaintyOf(run.parts, LEAST_PARTS / 2),
-      figure: `${Math.round((100 * run.parts) / PARTS)} % of the picture filled with one grey at once`,
+      figure: phrases.percentOfThePictureFilledWith(Math.round((100 * run.parts) / PARTS)),
     });
   }
 }

@@ -2,6 +2,7 @@ import FFT from 'fft.js';
 import { powerDb } from './blockPower.ts';
 import { type Detected } from './detected.ts';
 import { HEARD_DB, noiseRise, OVER_DB, RISEN_DB } from './noiseRise.ts';
+import * as phrases from './phrases.ts';
 
 /** Short enough for the closure before a consonant, s. */
 const WINDOW_S = 0.02;
@@ -132,7 +133,7 @@ export class FloorRise {
   private tell(until: number, open: boolean): void {
     const windowS = this.sound.length / this.rateHz;
     const [fromS, toS] = [(this.since ?? 0) * windowS, until * windowS];
-    this.found.push(noiseRise(fromS, toS, open, this.most, 'where the sound is quietest'));
+    this.found.push(noiseRise(fromS, toS, open, this.most, phrases.whereTheSoundIsQuietest));
     this.since = undefined;
   }
 }

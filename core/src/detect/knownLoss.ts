@@ -1,5 +1,6 @@
 import { powerDb } from './blockPower.ts';
 import { certaintyOf, type Detected, type Thresholds } from './detected.ts';
+import * as phrases from './phrases.ts';
 
 /** Power of a steady signal is looked at in blocks of this length, s. */
 export const LOSS_BLOCK_S = 0.001;
@@ -184,6 +185,4 @@ export class KnownLoss {
 }
 
 const figureOf = (belowDb: number): string =>
-  belowDb > 60
-    ? 'more than 60 dB below what was expected'
-    : `${belowDb.toFixed(0)} dB below what was expected`;
+  belowDb > 60 ? phrases.moreThan60DbBelowWhat : phrases.dbBelowWhatWasExpected(belowDb.toFixed(0));

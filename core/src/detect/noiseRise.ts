@@ -1,5 +1,6 @@
 import { powerDb } from './blockPower.ts';
 import { certaintyOf, type Detected } from './detected.ts';
+import * as phrases from './phrases.ts';
 
 /** Noise is weighed over so long, s: its level is then known to about a decibel. */
 const WINDOW_S = 0.05;
@@ -89,5 +90,5 @@ export const noiseRise = (
   toS,
   open,
   certainty: certaintyOf(mostDb, RISEN_DB),
-  figure: `noise ${mostDb.toFixed(0)} dB above what was usual ${where}`,
+  figure: phrases.noiseDbAboveWhatWasUsual(mostDb.toFixed(0), where),
 });

@@ -240,7 +240,7 @@ export class PictureDetector {
         this.artefacts.push({
           kind: 'repeated frame',
           ...{ fromS: run.fromS, toS, open: false, certainty: 0.5 },
-          figure: `${phrases.countedFrames(run.frames)} once more`,
+          figure: phrases.onceMore(phrases.countedFrames(run.frames)),
         });
       return;
     }
@@ -250,7 +250,7 @@ export class PictureDetector {
       certainty: run.kind === 'freeze' ? certaintyOf(frozenShare, run.figure) : certaintyOf(lasted, leastS),
       figure:
         run.kind === 'freeze'
-          ? `${run.frames} frames that change by at most ${(100 * run.figure).toFixed(0)} % of the usual`
+          ? phrases.framesThatChangeByAtMost(run.frames, (100 * run.figure).toFixed(0))
           : `${run.frames} frames`,
     });
   }

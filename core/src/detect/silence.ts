@@ -1,5 +1,6 @@
 import { powerDb } from './blockPower.ts';
 import { certaintyOf, type Detected, type Thresholds } from './detected.ts';
+import * as phrases from './phrases.ts';
 
 export interface SilenceOptions {
   /** Below this it counts as silent, dB against full scale. */
@@ -76,4 +77,4 @@ export class Silence {
   }
 }
 
-const figureOf = (quietestDb: number): string => `down to ${quietestDb.toFixed(0)} dB of full scale`;
+const figureOf = (quietestDb: number): string => phrases.downToDbOfFullScale(quietestDb.toFixed(0));

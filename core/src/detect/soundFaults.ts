@@ -1,5 +1,6 @@
 import { BlockPower, powerDb } from './blockPower.ts';
 import { certaintyOf, type Detected } from './detected.ts';
+import * as phrases from './phrases.ts';
 
 /** So many samples in a row at one height, and it was cut there. */
 const CLIPPED_SAMPLES = 4;
@@ -35,7 +36,7 @@ export class SampleFaults {
         this.tell(
           'clipping',
           at,
-          `${CLIPPED_SAMPLES} samples and more at ${Math.abs(x).toFixed(2)} of full scale`,
+          phrases.samplesAndMoreAtOfFull(CLIPPED_SAMPLES, Math.abs(x).toFixed(2)),
           0.9,
         );
       // Second difference: a wave of speech is smooth, a lost sample is not.
@@ -46,7 +47,7 @@ export class SampleFaults {
         this.tell(
           'click',
           at,
-          `a jump of ${(jump / Math.max(meanStep, 1e-9)).toFixed(0)} times the usual`,
+          phrases.aJumpOfTimesTheUsual((jump / Math.max(meanStep, 1e-9)).toFixed(0)),
           certaintyOf(jump, most),
         );
       meanStep += ((jump > most + 1e-4 ? most + 1e-4 : jump) - meanStep) * keep;
@@ -132,7 +133,7 @@ export class MissingChannel {
       kind: 'channel missing',
       ...{ fromS: run.from * CHANNEL_BLOCK_S, toS: block * CHANNEL_BLOCK_S, open },
       certainty: certaintyOf(run.deepest, MISSING_DB / 2),
-      figure: `${run.channel === 0 ? 'left' : 'right'} is ${run.deepest.toFixed(0)} dB below the other`,
+      figure: phrases.isDbBelowTheOther(run.channel === 0 ? 'left' : 'right', run.deepest.toFixed(0)),
     });
   }
 }

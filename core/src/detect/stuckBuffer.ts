@@ -1,4 +1,5 @@
 import type { Detected } from './detected.ts';
+import * as phrases from './phrases.ts';
 
 /** So many samples that are alike begin a suspicion; noise of 16 bits repeats them by chance once in 10⁷⁷. */
 const WINDOW = 16;
@@ -105,7 +106,7 @@ export class StuckBuffer {
         toS: at / rateHz,
         open: false,
         certainty: 0.99,
-        figure: `${((1000 * lag) / rateHz).toFixed(0)} ms played ${(run / lag + 1).toFixed(0)} times`,
+        figure: phrases.msPlayedTimes(((1000 * lag) / rateHz).toFixed(0), (run / lag + 1).toFixed(0)),
       });
     this.lag = this.run = 0;
   }

@@ -119,7 +119,11 @@ export class TornFrames {
       kind: 'torn frame',
       ...{ fromS, toS, open: false },
       certainty: certaintyOf(frames, 0.5),
-      figure: `${phrases.countedFrames(frames)} whose ${top === 0 ? 'upper' : 'lower'} ${share} % came late`,
+      figure: phrases.whosePercentCameLate(
+        phrases.countedFrames(frames),
+        top === 0 ? 'upper' : 'lower',
+        share,
+      ),
     });
   }
 }

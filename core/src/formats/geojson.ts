@@ -1,5 +1,6 @@
 import { checkCoordinate, type Coordinate } from '../geometry/geodesic.ts';
 import { MOST_PLACES, ROUTE_FILE_LIMIT_BYTES, RouteFileError, type RouteFile } from './gpx.ts';
+import * as phrases from './phrases.ts';
 
 type Json = Record<string, unknown>;
 
@@ -15,7 +16,7 @@ function placeOf(position: unknown, where: string): Coordinate {
     position.length < 2 ||
     !position.slice(0, 3).every((v) => typeof v === 'number')
   )
-    throw new RouteFileError(`${where}: ${JSON.stringify(position).slice(0, 200)} is not a position`);
+    throw new RouteFileError(phrases.isNotAPosition(where, JSON.stringify(position).slice(0, 200)));
   const [longitudeDeg, latitudeDeg, heightM] = position as [number, number, number | undefined];
   const place = { latitudeDeg, longitudeDeg, ...(heightM === undefined ? {} : { heightM }) };
   try {
@@ -40,7 +41,7 @@ function isDeeper(text: string): boolean {
 }
 
 const listOf = (value: unknown, where: string): unknown[] => {
-  if (!Array.isArray(value)) throw new RouteFileError(`${where}: a list is missing`);
+  if (!Array.isArray(value)) throw new RouteFileError(phrases.aListIsMissing(where));
   return value;
 };
 
@@ -50,13 +51,13 @@ const listOf = (value: unknown, where: string): unknown[] => {
  */
 export function readGeoJson(text: string): RouteFile {
   if (text.length > ROUTE_FILE_LIMIT_BYTES)
-    throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
-  if (isDeeper(text)) throw new RouteFileError('it is nested too deep');
+    throw new RouteFileError(phrases.theFileIsLargerThanMb(ROUTE_FILE_LIMIT_BYTES / 1e6));
+  if (isDeeper(text)) throw new RouteFileError(phrases.itIsNestedTooDeep);
   let root: unknown;
   try {
     root = JSON.parse(text);
   } catch (error) {
-    throw new RouteFileError(`not JSON: ${(error as Error).message}`);
+    throw new RouteFileError(phrases.notJson((error as Error).message));
   }
   const lines: { name: string; places: Coordinate[] }[] = [];
   const waypoints: (Coordinate & { name: string })[] = [];
@@ -64,7 +65,7 @@ export function readGeoJson(text: string): RouteFile {
     isObject(root) && root.type === 'FeatureCollection' ? listOf(root.features, 'features') : [root];
   features.forEach((feature, i) => {
     const where = `feature ${i + 1}`;
-    if (!isObject(feature)) throw new RouteFileError(`${where}: not an object`);
+    if (!isObject(feature)) throw new RouteFileError(phrases.notAnObject(where));
     const geometry = feature.type === 'Feature' ? feature.geometry : feature;
     if (!isObject(geometry)) return;
     const said = isObject(feature.properties) ? feature.properties.name : undefined;
@@ -79,11 +80,11 @@ export function readGeoJson(text: string): RouteFile {
     else if (geometry.type === 'Point') waypoints.push({ ...placeOf(geometry.coordinates, where), name });
     else if (!OTHER_GEOMETRIES.includes(geometry.type))
       throw new RouteFileError(
-        `${where}: not GeoJSON: its type is ${JSON.stringify(geometry.type) ?? 'missing'}`,
+        phrases.notGeojsonItsTypeIs(where, JSON.stringify(geometry.type) ?? 'missing'),
       );
   });
   if (lines.reduce((sum, l) => sum + l.places.length, waypoints.length) > MOST_PLACES)
-    throw new RouteFileError(`it holds more than ${MOST_PLACES} places`);
+    throw new RouteFileError(phrases.itHoldsMoreThanPlaces(MOST_PLACES));
   return { lines: lines.filter((l) => l.places.length > 1), waypoints };
 }
 

@@ -1,6 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { checkCoordinate, type Coordinate } from '../geometry/geodesic.ts';
 import { writeXml } from './xml.ts';
+import * as phrases from './phrases.ts';
 
 /** A file of routes: lines of places, and named places apart. */
 export interface RouteFile {
@@ -61,15 +62,13 @@ const nameOf = (element: Record<string, unknown>, otherwise: string): string =>
  */
 export function gpxRoot(text: string): Record<string, unknown> {
   if (text.length > ROUTE_FILE_LIMIT_BYTES)
-    throw new RouteFileError(`the file is larger than ${ROUTE_FILE_LIMIT_BYTES / 1e6} MB`);
-  if (/<!DOCTYPE|<!ENTITY/i.test(text))
-    throw new RouteFileError('the file declares a document type or entities, which no GPX file needs');
+    throw new RouteFileError(phrases.theFileIsLargerThanMb(ROUTE_FILE_LIMIT_BYTES / 1e6));
+  if (/<!DOCTYPE|<!ENTITY/i.test(text)) throw new RouteFileError(phrases.theFileDeclaresADocumentType);
   if ((text.match(/<(trkpt|rtept|wpt)\b/g) ?? []).length > MOST_PLACES)
-    throw new RouteFileError(`it holds more than ${MOST_PLACES} places`);
-  if (isDeeper(text)) throw new RouteFileError('its elements are nested too deep');
+    throw new RouteFileError(phrases.itHoldsMoreThanPlaces(MOST_PLACES));
+  if (isDeeper(text)) throw new RouteFileError(phrases.itsElementsAreNestedTooDeep);
   const valid = XMLValidator.validate(text);
-  if (valid !== true)
-    throw new RouteFileError(`not well-formed XML: line ${valid.err.line}: ${valid.err.msg}`);
+  if (valid !== true) throw new RouteFileError(phrases.notWellFormedXmlLine(valid.err.line, valid.err.msg));
   const root = (
     new XMLParser({
       ignoreAttributes: false,
@@ -80,8 +79,7 @@ export function gpxRoot(text: string): Record<string, unknown> {
       removeNSPrefix: true,
     }).parse(text) as { gpx?: unknown }
   ).gpx;
-  if (typeof root !== 'object' || root === null)
-    throw new RouteFileError('not a GPX file: there is no gpx element');
+  if (typeof root !== 'object' || root === null) throw new RouteFileError(phrases.notAGpxFileThereIs);
   return root as Record<string, unknown>;
 }
 

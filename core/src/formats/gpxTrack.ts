@@ -1,5 +1,6 @@
 import type { Coordinate } from '../geometry/geodesic.ts';
 import { asList, gpxRoot, placeOf, RouteFileError } from './gpx.ts';
+import * as phrases from './phrases.ts';
 
 /** A place of a track, and when it was there, by the track's own clock, ms since 1970. */
 export interface TimedPlace extends Coordinate {
@@ -27,8 +28,7 @@ export function readGpxTrack(text: string): TimedPlace[] {
       }),
     ),
   );
-  if (places.length < 2)
-    throw new RouteFileError('its tracks do not say when they were where: there is no time at their points');
+  if (places.length < 2) throw new RouteFileError(phrases.itsTracksDoNotSayWhen);
   return places.sort((a, b) => a.atMs - b.atMs);
 }
 

@@ -1,6 +1,7 @@
 import type { Direction } from '../grade/direction.ts';
 import { FormatError } from './table.ts';
 import { wholeOf, type FileReading, type MeasuredFile } from './measuredFile.ts';
+import * as phrases from './phrases.ts';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -39,7 +40,7 @@ export function readIperf3(text: string, sends: Direction = 'mobile-to-fixed'): 
   try {
     json = JSON.parse(text);
   } catch (error) {
-    throw new FormatError(1, undefined, `no JSON: ${(error as Error).message}`);
+    throw new FormatError(1, undefined, phrases.noJson((error as Error).message));
   }
   const start = part(json, 'start');
   const test = part(start, 'test_start');
@@ -66,7 +67,7 @@ export function readIperf3(text: string, sends: Direction = 'mobile-to-fixed'): 
   const error = (json as Json).error;
   const retransmits = figure(part(end, 'sum_sent'), 'retransmits');
   if (steps.length === 0 && typeof error !== 'string')
-    throw new FormatError(1, undefined, 'no interval was measured: is this what iperf3 -J writes?');
+    throw new FormatError(1, undefined, phrases.noIntervalWasMeasuredIsThis);
   const lost = steps.length === 0 ? [noConnection(main)] : [];
   return {
     instrument: `iperf3 ${udp ? 'UDP' : 'TCP'}`,
@@ -75,9 +76,9 @@ export function readIperf3(text: string, sends: Direction = 'mobile-to-fixed'): 
     steps: [...steps, ...lost],
     whole: [...received(end, steps, main, both, seconds, udp), ...lost],
     notes: [
-      ...(typeof error === 'string' ? [`it ended with: ${error}`] : []),
+      ...(typeof error === 'string' ? [phrases.itEndedWith(error)] : []),
       ...(retransmits !== undefined && retransmits > 0 ? [`${retransmits} retransmissions`] : []),
-      ...(omitted > 0 ? [`${omitted} intervals at the beginning were left out, as it was told`] : []),
+      ...(omitted > 0 ? [phrases.intervalsAtTheBeginningWereLeft(omitted)] : []),
     ],
   };
 }

@@ -2,6 +2,7 @@ import type { Direction } from '../grade/direction.ts';
 import { median } from '../numeric/median.ts';
 import type { FileReading, MeasuredFile } from './measuredFile.ts';
 import { FormatError } from './table.ts';
+import * as phrases from './phrases.ts';
 
 /** A reply of the common dialects: of Linux, of BSD, of busybox, of Windows. */
 const REPLY = /(?:icmp_seq|seq)[=\s](\d+).*?time[=<]([\d.]+)\s*ms|(?:^|\s)time[=<]([\d.]+)\s*ms\s+TTL/i;
@@ -55,8 +56,7 @@ export function readPing(text: string, direction: Direction = 'mobile-to-fixed')
   }
   const answered = [...replies.values()].sort((a, b) => a.seq - b.seq);
   const numbers = [...replies.keys(), ...lost];
-  if (numbers.length === 0)
-    throw new FormatError(1, undefined, 'no reply and no loss: is this what ping prints?');
+  if (numbers.length === 0) throw new FormatError(1, undefined, phrases.noReplyAndNoLossIs);
   const [first, last] = [Math.min(...numbers), Math.max(...numbers)];
   const asked = Math.max(sent, last - first + 1);
   const began = answered.find((r) => r.stampS !== undefined);
@@ -94,6 +94,6 @@ export function readPing(text: string, direction: Direction = 'mobile-to-fixed')
         : []),
       { ...of, quantity: 'loss', value: (100 * (asked - answered.length)) / asked },
     ],
-    notes: [`${answered.length} of ${asked} answered`, ...(twice > 0 ? [`${twice} came twice`] : [])],
+    notes: [`${answered.length} of ${asked} answered`, ...(twice > 0 ? [phrases.cameTwice(twice)] : [])],
   };
 }

@@ -1,4 +1,5 @@
 import type { WalkIntervalRow } from './walkIntervalsCsv.ts';
+import * as phrases from './phrases.ts';
 
 /** What a file of walks makes one ask before its figures are believed. */
 export function questionsOf(rows: readonly WalkIntervalRow[]): string[] {
@@ -18,16 +19,14 @@ export function questionsOf(rows: readonly WalkIntervalRow[]): string[] {
   }
   const repeated = [...seen.values()].filter((s) => s.times > 1);
   return [
-    ...repeated.map(
-      ({ row, times }) =>
-        `walk ${JSON.stringify(row.walk)} of ${row.product} on ${row.path} stands ${times} times, and ` +
-        `counts ${times} times: is it one walk?`,
+    ...repeated.map(({ row, times }) =>
+      phrases.walkOfOnStandsTimesAnd(JSON.stringify(row.walk), row.product, row.path, times),
     ),
-    ...alike(rows.map((r) => r.product)).map(
-      (names) => `${names.join(' and ')} count as ${names.length} products: are they one?`,
+    ...alike(rows.map((r) => r.product)).map((names) =>
+      phrases.countAsProductsAreTheyOne(names.join(' and '), names.length),
     ),
-    ...alike(rows.map((r) => r.path)).map(
-      (names) => `${names.join(' and ')} count as ${names.length} paths: are they one?`,
+    ...alike(rows.map((r) => r.path)).map((names) =>
+      phrases.countAsPathsAreTheyOne(names.join(' and '), names.length),
     ),
   ];
 }

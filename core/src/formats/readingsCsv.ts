@@ -1,6 +1,7 @@
 import { DIRECTIONS, type Direction } from '../grade/direction.ts';
 import { QUANTITIES, READING_BOUNDS, type Quantity, type ReadingBound } from '../log/event.ts';
 import { FormatError, readTable, type TableRow } from './table.ts';
+import * as phrases from './phrases.ts';
 
 /** Columns of `readings.csv`, in their order. */
 export const READINGS_COLUMNS = [
@@ -39,7 +40,7 @@ const oneOf = <T extends string>(row: TableRow, column: string, known: readonly 
     throw new FormatError(
       row.line,
       column,
-      `${JSON.stringify(row.text(column))}; there are ${known.join(', ')}`,
+      phrases.thereAre(JSON.stringify(row.text(column)), known.join(', ')),
     );
   return found;
 };

@@ -1,5 +1,6 @@
 import type { LevelReading } from '../estimate/level/fitExponent.ts';
 import { FormatError, readTable } from './table.ts';
+import * as phrases from './phrases.ts';
 
 /** What else is on the air, one line a signal. */
 export interface SurveyEntry {
@@ -20,7 +21,7 @@ export const readSurvey = (text: string): SurveyEntry[] =>
           throw new FormatError(
             row.line,
             column,
-            `${JSON.stringify(row.text(column))} is none of ${choices.join(', ')}`,
+            phrases.isNoneOf(JSON.stringify(row.text(column)), choices.join(', ')),
           );
         return found;
       };
@@ -41,7 +42,7 @@ export const readSurvey = (text: string): SurveyEntry[] =>
 export const readLevels = (text: string): LevelReading[] =>
   readTable(text, { required: ['distance_m', 'level_dbm'] }).map((row) => {
     const distanceM = row.number('distance_m');
-    if (!(distanceM > 0)) throw new FormatError(row.line, 'distance_m', `${distanceM} is not above 0`);
+    if (!(distanceM > 0)) throw new FormatError(row.line, 'distance_m', phrases.isNotAbove0(distanceM));
     const levelDbm = row.optionalNumber('level_dbm');
     return levelDbm === undefined ? { distanceM, lost: true } : { distanceM, levelDbm };
   });

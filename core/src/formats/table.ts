@@ -1,5 +1,6 @@
 import { parse, type CsvError } from 'csv-parse/browser/esm/sync';
 import { stringify } from 'csv-stringify/browser/esm/sync';
+import * as phrases from './phrases.ts';
 
 /** What is wrong with a file, and where: line from 1, column by name. */
 export class FormatError extends Error {
@@ -38,7 +39,7 @@ export interface TableColumns {
  */
 export function readTable(text: string, { required, optional = [] }: TableColumns): TableRow[] {
   const [header, ...records] = parseRecords(text);
-  if (!header) throw new FormatError(1, undefined, 'the file is empty; a header is required');
+  if (!header) throw new FormatError(1, undefined, phrases.theFileIsEmptyAHeader);
   const known = [...required, ...optional];
   checkHeader(header, required, known);
   return records.map((record) => rowOf(record, header.cells));
@@ -55,7 +56,7 @@ interface CsvRecord {
 export function parseRecords(text: string, delimiter = ','): CsvRecord[] {
   let lines = 0;
   for (let at = text.indexOf('\n'); at !== -1; at = text.indexOf('\n', at + 1))
-    if (++lines > MOST_LINES) throw new FormatError(lines, undefined, `more than ${MOST_LINES} lines`);
+    if (++lines > MOST_LINES) throw new FormatError(lines, undefined, phrases.moreThanLines(MOST_LINES));
   try {
     const parsed = parse(text, {
       delimiter,
@@ -79,24 +80,24 @@ function checkHeader(
 ): void {
   for (const name of names) {
     if (!known.includes(name))
-      throw new FormatError(line, JSON.stringify(name), `unknown column; known are ${known.join(', ')}`);
+      throw new FormatError(line, JSON.stringify(name), phrases.unknownColumnKnownAre(known.join(', ')));
     if (names.indexOf(name) !== names.lastIndexOf(name))
-      throw new FormatError(line, name, 'the column stands twice');
+      throw new FormatError(line, name, phrases.theColumnStandsTwice);
   }
   for (const name of required)
-    if (!names.includes(name)) throw new FormatError(line, name, 'the column is missing');
+    if (!names.includes(name)) throw new FormatError(line, name, phrases.theColumnIsMissing);
 }
 
 const NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)([eE][+-]?\d+)?$/;
 
 function rowOf({ cells, line }: CsvRecord, names: readonly string[]): TableRow {
   if (cells.length !== names.length)
-    throw new FormatError(line, undefined, `${cells.length} fields where the header has ${names.length}`);
+    throw new FormatError(line, undefined, phrases.fieldsWhereTheHeaderHas(cells.length, names.length));
   const text = (column: string): string => (cells[names.indexOf(column)] ?? '').trim();
   const number = (column: string): number => {
     const value = NUMBER.test(text(column)) ? Number(text(column)) : Number.NaN;
     if (!Number.isFinite(value))
-      throw new FormatError(line, column, `${JSON.stringify(text(column))} is not a finite number`);
+      throw new FormatError(line, column, phrases.isNotAFiniteNumber(JSON.stringify(text(column))));
     return value;
   };
   return {

@@ -1,6 +1,7 @@
 import type { TrialRow } from '../estimate/hits/firth.ts';
 import type { ThroughputRow } from '../estimate/figures/figureCurve.ts';
 import { FormatError, readTable, type TableRow } from './table.ts';
+import * as phrases from './phrases.ts';
 
 /** A row of hits and misses, with the product where the file names one. */
 export interface ProductTrialRow extends TrialRow {
@@ -18,7 +19,7 @@ function above(row: TableRow, column: string, least: number, strictly = false): 
 
 function whole(row: TableRow, column: string, least: number): number {
   const value = above(row, column, least);
-  if (!Number.isInteger(value)) throw new FormatError(row.line, column, `${value} is not a whole number`);
+  if (!Number.isInteger(value)) throw new FormatError(row.line, column, phrases.isNotAWholeNumber(value));
   return value;
 }
 

@@ -1,5 +1,6 @@
 import { censoringOf, type WalkInterval } from '../walk/walkInterval.ts';
 import { FormatError, readTable, writeTable, type TableRow } from './table.ts';
+import * as phrases from './phrases.ts';
 
 /** A row of the walk-interval format, with the columns that may stand beside it. */
 export interface WalkIntervalRow extends WalkInterval {
@@ -58,7 +59,7 @@ function readRow(row: TableRow): WalkIntervalRow {
 
 function yes(row: TableRow): boolean {
   const text = row.text('unplaced');
-  if (text !== 'yes' && text !== 'no') throw new FormatError(row.line, 'unplaced', `${text}: not yes or no`);
+  if (text !== 'yes' && text !== 'no') throw new FormatError(row.line, 'unplaced', phrases.notYesOrNo(text));
   return text === 'yes';
 }
 
@@ -69,12 +70,7 @@ function metres(row: TableRow, column: string): number {
 }
 
 function checkInterval(row: WalkInterval, line: number): void {
-  if (row.heldM === 0 && row.failedM === 0)
-    throw new FormatError(
-      line,
-      'failed_m',
-      'held 0 and failed 0: a failure at the zero point is the rig’s, not the range’s',
-    );
+  if (row.heldM === 0 && row.failedM === 0) throw new FormatError(line, 'failed_m', phrases.held0AndFailed0A);
   try {
     censoringOf(row);
   } catch (error) {

@@ -152,7 +152,7 @@ function boundOnly({ distanceM }: Need, criterion: string, cell: CellFinding): B
         outcome: 'marginal',
         margin,
         atLeast: true,
-        reason: `${held}: a bound, and ${WALKS_FOR_P10} such walks are wanted before 9 of 10 may be said to hold.`,
+        reason: phrases.aBoundAndSuchWalksAre(held, WALKS_FOR_P10),
       };
 }
 

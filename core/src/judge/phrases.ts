@@ -4,6 +4,8 @@ import { countOf, plural } from '../quantity/plural.ts';
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
+export const aBoundAndSuchWalksAre = (held: string, walksForP10: number): string =>
+  `${held}: a bound, and ${walksForP10} such walks are wanted before 9 of 10 may be said to hold.`;
 export const aFastCamera = 'a fast camera';
 export const aFasterCamera = 'a faster camera';
 export const aFasterCameraItsFramesAre = 'A faster camera: its frames are longer than the difference.';
@@ -51,6 +53,8 @@ export const countFramesBetweenAnActAnd =
 export const deskTwoRoomsAway = 'Desk two rooms away';
 export const directorsMonitorOnSet = 'Director’s monitor on set';
 export const evenTheBestTenthOfWalks = 'Even the best tenth of walks ends';
+export const fewerThanTheVisitsThatBound = (capital: string, leastVisits: number, entered: string): string =>
+  `${capital}: fewer than the ${leastVisits} visits that bound a median, so ${entered} is not settled.`;
 export const fewerThanTheWalksThatWould = (walksForMedian: number): string =>
   `fewer than the ${walksForMedian} walks that would bound the median`;
 export const focusPullerBehindOneWall = 'Focus puller behind one wall';

@@ -85,14 +85,10 @@ export function judgeThroughputClaim(
         step: phrases.moreVisits,
         next: phrases.moreVisitsToTheNearPoint,
       })
-    : verdict(
-        'undecided',
-        `${capital(found)}: fewer than the ${LEAST_VISITS} visits that bound a median, so ${entered} is not settled.`,
-        {
-          step: countOf(LEAST_VISITS - visits.length, phrases.moreVisit),
-          next: phrases.toTheNearPoint(countOf(LEAST_VISITS - visits.length, phrases.moreVisit)),
-        },
-      );
+    : verdict('undecided', phrases.fewerThanTheVisitsThatBound(capital(found), LEAST_VISITS, entered), {
+        step: countOf(LEAST_VISITS - visits.length, phrases.moreVisit),
+        next: phrases.toTheNearPoint(countOf(LEAST_VISITS - visits.length, phrases.moreVisit)),
+      });
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

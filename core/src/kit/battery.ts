@@ -1,4 +1,5 @@
 import type { RigSettings } from './rig.ts';
+import * as phrases from './phrases.ts';
 
 /** Hours a battery carries its load; undefined where either is not stated. */
 export function runTimeH({ batteryWh, loadW }: Pick<RigSettings, 'batteryWh' | 'loadW'>): number | undefined {
@@ -16,8 +17,8 @@ export function inputTrouble({
 }: Pick<RigSettings, 'batteryV' | 'inputMinV' | 'inputMaxV'>): string | undefined {
   if (batteryV === undefined) return undefined;
   if (inputMaxV !== undefined && batteryV > inputMaxV)
-    return `The battery's ${batteryV} V are above the input's limit of ${inputMaxV} V: do not connect them.`;
+    return phrases.theBatterysVAreAboveThe(batteryV, inputMaxV);
   if (inputMinV !== undefined && batteryV < inputMinV)
-    return `The battery's ${batteryV} V are below the ${inputMinV} V that the input needs.`;
+    return phrases.theBatterysVAreBelowThe(batteryV, inputMinV);
   return undefined;
 }

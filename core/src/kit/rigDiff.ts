@@ -1,4 +1,5 @@
 import type { RigSettings } from './rig.ts';
+import * as phrases from './phrases.ts';
 
 /** One setting in which two rigs differ. */
 export interface RigDifference {
@@ -28,7 +29,7 @@ const FIELDS: Readonly<Record<keyof RigSettings, FieldWords>> = {
     label: 'Channel width',
     unit: 'MHz',
     size: (l, r) => 10 * Math.log10(l / r),
-    basis: 'noise in the wider channel',
+    basis: phrases.noiseInTheWiderChannel,
   },
   powerMw: { label: 'Power', unit: 'mW', size: (l, r) => 10 * Math.log10(r / l), basis: 'ratio of powers' },
   gain: { label: 'Gain' },
@@ -45,16 +46,16 @@ const FIELDS: Readonly<Record<keyof RigSettings, FieldWords>> = {
     label: 'Height, fixed end',
     unit: 'm',
     size: (l, r) => 20 * Math.log10(r / l),
-    basis: 'two rays, beyond the break point',
+    basis: phrases.twoRaysBeyondTheBreakPoint,
   },
   heightMobileM: {
     label: 'Height, mobile end',
     unit: 'm',
     size: (l, r) => 20 * Math.log10(r / l),
-    basis: 'two rays, beyond the break point',
+    basis: phrases.twoRaysBeyondTheBreakPoint,
   },
   cables: { label: 'Cables and connectors' },
-  hops: { label: 'Hops of the chain' },
+  hops: { label: phrases.hopsOfTheChain },
   playoutDelayS: { label: 'Playout delay', unit: 's' },
   batteryWh: { label: 'Battery', unit: 'Wh' },
   loadW: { label: 'Load', unit: 'W' },

@@ -1,4 +1,5 @@
 import { QUANTITY_UNIT, type EventBodies, type Quantity } from './event.ts';
+import * as phrases from './phrases.ts';
 
 /** What an instrument can show: beyond it is a slip, or a level under the wrong quantity. */
 const CAN_BE: Readonly<Record<Quantity, readonly [least: number, most: number]>> = {
@@ -17,7 +18,7 @@ export function readingTrouble(quantity: Quantity, value: number | undefined): s
   const [least, most] = CAN_BE[quantity];
   return value === undefined || (value >= least && value <= most)
     ? undefined
-    : `${quantity} of ${value}: it lies between ${least} and ${most} ${QUANTITY_UNIT[quantity]}`;
+    : phrases.ofItLiesBetweenAnd(quantity, value, least, most, QUANTITY_UNIT[quantity]);
 }
 
 /** Why a reading cannot be as a whole: its figure, what it moved between, or a bound without a figure. */
@@ -27,12 +28,10 @@ export function measuredTrouble(body: EventBodies['measured']): string | undefin
   const cannot = [value, ...ends].map((v) => readingTrouble(quantity, v)).find((t) => t !== undefined);
   if (cannot !== undefined) return cannot;
   if (value === undefined)
-    return ends.length > 0 || bound !== undefined
-      ? 'nothing was received, and a figure beside it'
-      : undefined;
+    return ends.length > 0 || bound !== undefined ? phrases.nothingWasReceivedAndAFigure : undefined;
   if ((least !== undefined && least > value) || (most !== undefined && most < value))
-    return `${quantity} of ${value}: it does not lie between ${least ?? 'nothing'} and ${most ?? 'nothing'}`;
+    return phrases.ofItDoesNotLieBetween(quantity, value, least ?? 'nothing', most ?? 'nothing');
   return transfer !== undefined && quantity !== 'throughput'
-    ? `a transfer gives a throughput, not a ${quantity}`
+    ? phrases.aTransferGivesAThroughputNot(quantity)
     : undefined;
 }

@@ -27,6 +27,8 @@ export const isPlannedAtBothEndsAt = (atFixedEnd: string): string =>
 export const itsStandsAreAtLeastPercent = (part: string, part2: string): string =>
   `its stands are at least ${part} % apart, more than the ${part2} % claimed`;
 export const noWalkIs = 'no walk is';
+export const oneUnitCannotStandAtBoth = (rigLabel: string, label: string | undefined): string =>
+  `${rigLabel}: one unit, ${label}, cannot stand at both ends.`;
 export const oneWalkIs = 'one walk is';
 export const plannedAndOneWalkBoundsNo = (either: string): string =>
   `${either} planned, and one walk bounds no median`;

@@ -35,7 +35,7 @@ export const bothEnds = (uses: readonly PlannedUse[]): string[] => [
   ...new Set(
     uses.flatMap((u) =>
       u.units.length === 2 && u.units[0]?.id === u.units[1]?.id
-        ? [`${u.rigLabel}: one unit, ${u.units[0]?.label}, cannot stand at both ends.`]
+        ? [phrases.oneUnitCannotStandAtBoth(u.rigLabel, u.units[0]?.label)]
         : [],
     ),
   ),

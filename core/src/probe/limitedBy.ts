@@ -1,3 +1,5 @@
+import * as phrases from './phrases.ts';
+
 /** How busy one end was while it measured. */
 export interface EndLoad {
   /** Longest time in which its program did not come round, ms. */
@@ -18,7 +20,5 @@ const isBusy = ({ longestLagMs, cpuShare }: EndLoad): boolean =>
 export function limitedBy(here: EndLoad, there: EndLoad | undefined): string | undefined {
   const ends = [isBusy(here) ? 'this device' : undefined, there && isBusy(there) ? 'the server' : undefined];
   const busy = ends.filter((e) => e !== undefined);
-  return busy.length === 0
-    ? undefined
-    : `${busy.join(' and ')} came to its limit: that was measured, not the link`;
+  return busy.length === 0 ? undefined : phrases.cameToItsLimitThatWas(busy.join(' and '));
 }

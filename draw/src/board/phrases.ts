@@ -14,8 +14,11 @@ export const invalidLeastmMostm = (leastM: number, mostM: number): string =>
   `invalid leastM, mostM: ${leastM}, ${mostM}`;
 export const noClaimOfDistance = 'no claim of distance';
 export const noDistance = 'no distance';
+export const noDistance2 = (where: string, countedWalks: string, why: string): string =>
+  `${where}: ${countedWalks}, no distance: ${why}`;
 export const noPath = 'no path';
 export const noPathOfThisCondition = 'no path of this condition';
+export const notPlanned = (where: string): string => `${where}: not planned`;
 export const notToldApart = ', not told apart';
 export const ofText = (held: number, part: number): string => `${held} of ${part}`;
 export const ofWalksMade = (made: number, wanted: number, short: string): string =>
@@ -28,6 +31,7 @@ export const theDayFromTo = (clockText: string, clockText2: string): string =>
   `The day: from ${clockText} to ${clockText2}`;
 export const to = (figure: string | undefined, high: string): string => `${figure} to ${high}`;
 export const to2 = (low: string, high: string): string => `${low} to ${high}`;
+export const toMake = (where: string, countedWalks: string): string => `${where}: ${countedWalks} to make`;
 export const toWalk = 'to walk';
 export const toldApart = ', told apart';
 export const walk = (product: string, label: string): string => `${product}, walk ${label}`;

@@ -191,11 +191,11 @@ export function reachTold(of: ReachCell, unit: LengthUnit): string {
   const where = phrases.on(of.subject, of.path.name);
   switch (of.state) {
     case 'not planned':
-      return `${where}: not planned`;
+      return phrases.notPlanned(where);
     case 'planned':
-      return `${where}: ${phrases.countedWalks(of.planned)} to make`;
+      return phrases.toMake(where, phrases.countedWalks(of.planned));
     case 'refused':
-      return `${where}: ${phrases.countedWalks(of.walks)}, no distance: ${of.why ?? ''}`;
+      return phrases.noDistance2(where, phrases.countedWalks(of.walks), of.why ?? '');
     default: {
       const against = of.ratio && ratioFigures(of.ratio);
       const other = of.ratio && (of.ratio.inverse ? of.ratio.of.numerator : of.ratio.of.denominator);

@@ -149,8 +149,7 @@ function bothFell(of: Of, curves: readonly ThroughputFinding[]): Sentence[] {
     const cap = down?.cap || up?.cap ? phrases.atLeastForWhatIsNear : '';
     return [
       say(
-        `${product}: over the way up fell by ${(100 * b.share).toFixed(0)} %, down by ` +
-          `${(100 * a.share).toFixed(0)} %${cap}.`,
+        phrases.overTheWayUpFellBy(product, (100 * b.share).toFixed(0), (100 * a.share).toFixed(0), cap),
         ofProduct(of, product),
       ),
     ];
@@ -231,7 +230,7 @@ export function standTables(of: Of, sets: readonly StandSet[], unit: LengthUnit)
     const stands = new Map(own.map((s) => [s.stand, s.distanceM]));
     return {
       kind: 'table',
-      caption: `${product}: readings at stands, median (least to most)`,
+      caption: phrases.readingsAtStandsMedianLeastTo(product),
       head: [product, ...columns],
       rows: [...stands]
         .sort(([, a], [, b]) => a - b)

@@ -87,6 +87,16 @@ export const foundByTheAudits = 'Found by the audits';
 export const frequency = 'Frequency';
 export const gradesAtStandsEachWayOn = (name: string): string => `Grades at stands, each way, on ${name}`;
 export const groundWet = 'Ground wet';
+export const halfOfItsWalksOnHold = (
+  product: string,
+  name: string,
+  show: string,
+  criterion: string,
+  interval: string,
+  n: string,
+  unplaced: string,
+): string =>
+  `${product}: half of its walks on ${name} hold to ${show} or farther before ${criterion}, known to be ${interval} (95 %, ${n}).${unplaced}`;
 export const heightsFixedAndMobileEnd = 'Heights, fixed and mobile end';
 export const heldAt = (held: string): string => `held at ${held}`;
 export const heldToOnInOfWhere = (
@@ -119,6 +129,14 @@ export const invalidSentenceItRestsOnNothing = (text: string): string =>
 export const it = (fall: string): string => `; it ${fall}`;
 export const itFailedInOfAtA = (unplaced: number, walks: string): string =>
   ` It failed in ${unplaced} of ${walks} at a place that nobody knows.`;
+export const itsMedianForOnIs95 = (
+  product: string,
+  criterion: string,
+  name: string,
+  interval: string,
+  n: string,
+  unplaced: string,
+): string => `${product}: its median for ${criterion} on ${name} is ${interval} (95 %, ${n}).${unplaced}`;
 export const judgedOn = 'Judged on';
 export const justFailsAtWantedOverUnwanted = (said: string, either: string): string =>
   `Just fails at wanted over unwanted ${said}${either}.`;
@@ -169,6 +187,15 @@ export const notStatedWhoPaidForThis =
 export const nothingWasNotedOfWeatherPeople = 'Nothing was noted of weather, people and other transmitters.';
 export const nothingWasReadNearBy = 'nothing was read near by';
 export const ofEachProduct = (countOf: string): string => `${countOf} of each product`;
+export const ofEndAtWhereTheWall = (
+  product: string,
+  k: number,
+  walks: string,
+  show: string,
+  boundaryText: string,
+  either: string,
+): string =>
+  `${product}: ${k} of ${walks} end at ${show}, where ${boundaryText}: the wall decides there, more than the product, and a smooth spread of distances does not describe it.${either}`;
 export const ofPairsTheWalksTellApart = (allCount: number, toldCount: number, either: string): string =>
   `Of ${allCount} pairs the walks tell ${toldCount} apart${either}.`;
 export const ofText = (walks: number, product: string): string => `${walks} of ${product}`;
@@ -188,7 +215,11 @@ export const onOnOfAFartherPlace = (
 ): string =>
   `${product} on ${name}, ${direction}: on ${times} of ${walks} a farther place worked again; walk ${walk} ${place}.`;
 export const open = (mend: string): string => `open. ${mend}`;
+export const orderOfTheProductsAsThey = (rangeTitle: string, order: string): string =>
+  `${rangeTitle}: order of the products as they were walked: ${order}.`;
 export const otherTransmitters = 'Other transmitters';
+export const overTheWayUpFellBy = (product: string, part: string, part2: string, cap: string): string =>
+  `${product}: over the way up fell by ${part} %, down by ${part2} %${cap}.`;
 export const pOverAllPairs = (either: string): string => `; p = ${either} over all pairs`;
 export const path = (name: string): string => `path ${name}`;
 export const peopleAbout = 'People about';
@@ -212,6 +243,8 @@ export const reachesAsFarAs = (
   either: string,
   apartText: string,
 ): string => `${numerator} reaches ${ratio}× as far as ${denominator}${either}; ${apartText}.`;
+export const readingsAtStandsMedianLeastTo = (product: string): string =>
+  `${product}: readings at stands, median (least to most)`;
 export const readWith = 'Read with';
 export const readings = 'Readings';
 export const readingsAtPlacesEachStandsIn = (places: number): string =>
@@ -264,6 +297,8 @@ export const walk2 = (
   filter: string,
   absent: string,
 ): string => `${product}, walk ${label} (${criterion}): ${filter}; ${absent}.`;
+export const walkFailedInTheRigCheck = (product: string, label: string, text: string): string =>
+  `${product}, walk ${label}: failed in the rig check: ${text}.`;
 export const walkNoDistanceIsKnown = (product: string, label: string, course: string): string =>
   `${product}, walk ${label}: ${course}; no distance is known.`;
 export const walkOfOnWasLeftOut = (

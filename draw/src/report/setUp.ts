@@ -177,12 +177,7 @@ export function caveatItems(
       const order = walkedOrder(r);
       return order === undefined
         ? []
-        : [
-            say(
-              `${rangeTitle(setup, r)}: order of the products as they were walked: ${order}.`,
-              cellRests(r),
-            ),
-          ];
+        : [say(phrases.orderOfTheProductsAsThey(rangeTitle(setup, r), order), cellRests(r))];
     }),
     ...(unfinished.length > 0
       ? [say(phrases.notFinishedLeftOut(unfinished.length), walkRests(unfinished))]
@@ -203,7 +198,7 @@ export function caveatItems(
     ...findings.flatMap(lostHops),
     ...findings.flatMap((f) =>
       failedChecks(setup, f).map((text) =>
-        say(`${f.product}, walk ${f.label}: failed in the rig check: ${text}.`, walkRests([f])),
+        say(phrases.walkFailedInTheRigCheck(f.product, f.label, text), walkRests([f])),
       ),
     ),
     ...waysTested(findings),

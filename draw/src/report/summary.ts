@@ -32,9 +32,14 @@ function reachText(
   const n = cellBasis(cell);
   const unplaced = cell.unplaced > 0 ? phrases.itFailedInOfAtA(cell.unplaced, walks(cell.walks)) : '';
   if (cell.median && interval !== undefined)
-    return (
-      `${cell.product}: half of its walks on ${path.name} hold to ${show(cell.median.estimateM)} or ` +
-      `farther before ${criterion}, known to be ${interval} (95 %, ${n}).${unplaced}`
+    return phrases.halfOfItsWalksOnHold(
+      cell.product,
+      path.name,
+      show(cell.median.estimateM),
+      criterion,
+      interval,
+      n,
+      unplaced,
     );
   if (cell.bounds && cell.failures === 0)
     return scaleText(cell.scale) === undefined
@@ -47,7 +52,7 @@ function reachText(
         )
       : phrases.onHowMuchFartherWasNot(cell.product, path.name, lowerFirst(heldText(cell)));
   if (interval !== undefined)
-    return `${cell.product}: its median for ${criterion} on ${path.name} is ${interval} (95 %, ${n}).${unplaced}`;
+    return phrases.itsMedianForOnIs95(cell.product, criterion, path.name, interval, n, unplaced);
   return phrases.boundNoMedian(cell.product, cell.walks, path.name, cell.reason ?? phrases.tooFew) + unplaced;
 }
 
@@ -182,9 +187,14 @@ export const wallSentences = (range: RangeView, unit: LengthUnit): Sentence[] =>
     const show = (m: number): string => formatLength(m, unit);
     const ends = median95M && endsText(median95M.low, median95M.high, show);
     return say(
-      `${product}: ${k} of ${walks(of)} end at ${show(atM)}, where ${boundaryText(label)}: the wall ` +
-        'decides there, more than the product, and a smooth spread of distances does not describe it.' +
-        `${ends === undefined ? '' : phrases.withoutAModelTheMedianIs(ends, of)}`,
+      phrases.ofEndAtWhereTheWall(
+        product,
+        k,
+        walks(of),
+        show(atM),
+        boundaryText(label),
+        ends === undefined ? '' : phrases.withoutAModelTheMedianIs(ends, of),
+      ),
       cellRests(range, [product]),
     );
   });

@@ -25,6 +25,8 @@ export const heldToAndDidNotFail = (show: string): string => `held to ${show} an
 export const heldToFailed = (show: string, either: string, show2: string): string =>
   `held to ${show}, failed ${either} ${show2}`;
 export const heldToFailedBy = (show: string, show2: string): string => `held to ${show}, failed by ${show2}`;
+export const heldToTheEndAtLeast = (aboutText: string, show: string, walks: number): string =>
+  `held to the end, ${aboutText}: at least ${show} (n = ${walks})`;
 export const here = (formatLength: string): string => `here: ${formatLength}`;
 export const here2 = (show: string): string => `here ${show}`;
 export const invalidLengthm = (lengthM: number): string => `invalid lengthM: ${lengthM}`;
@@ -46,6 +48,8 @@ export const notEstimable = 'not estimable';
 export const placesKnownTheFarthestAt = (marksCount: number, show: string): string =>
   `${marksCount} places known, the farthest at ${show}`;
 export const predictedMargin = 'predicted margin';
+export const predictedMarginAlongTheRoute = (label: string): string =>
+  `${label}: predicted margin along the route`;
 export const somewhereBefore = 'somewhere before';
 export const tapeOf = (show: string): string => `Tape of ${show}`;
 export const theWayBack = 'the way back';

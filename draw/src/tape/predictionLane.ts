@@ -13,7 +13,7 @@ export function predictionLane(id: string, label: string, { points, events }: Pa
     id,
     label,
     note: phrases.predictedMargin,
-    title: `${label}: predicted margin along the route`,
+    title: phrases.predictedMarginAlongTheRoute(label),
     height: 96,
     curve: {
       points: points.filter((_, i) => i % every === 0).map((p) => ({ atM: p.travelledM, value: p.marginDb })),

@@ -96,8 +96,11 @@ export function estimateText(cell: CellFinding, unit: LengthUnit): string {
   if (cell.failures === 0)
     return scaled === undefined
       ? phrases.moreThanInOfWalks(show(bounds.allHeldToM), cell.walks)
-      : `held to the end, ${aboutText(show(bounds.allHeldToM), cell.scale)}: at least ` +
-          `${show(cell.withScale95M.allHeldToM ?? 0)} (n = ${cell.walks})`;
+      : phrases.heldToTheEndAtLeast(
+          aboutText(show(bounds.allHeldToM), cell.scale),
+          show(cell.withScale95M.allHeldToM ?? 0),
+          cell.walks,
+        );
   if (bounds.common && cell.unplaced === 0)
     return phrases.agreesWithEveryWalk(
       commonText(bounds.common, unit),

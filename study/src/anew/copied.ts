@@ -1,5 +1,6 @@
 import type { StoredWalk, WalkHeader } from '@urvek/contract';
 import { effectiveLog, joinLogs, type EventBodies, type WalkEvent } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** Why a walk cannot be made anew so. */
 export class CannotMakeAnew extends Error {}
@@ -15,8 +16,7 @@ export interface MakingAnew {
  * @throws CannotMakeAnew where two devices logged: their clocks belong to that walk
  */
 export function standingLog({ log }: StoredWalk): readonly WalkEvent[] {
-  if (joinLogs(log).joined.length > 0)
-    throw new CannotMakeAnew('two devices logged this walk: correct it entry by entry');
+  if (joinLogs(log).joined.length > 0) throw new CannotMakeAnew(phrases.twoDevicesLoggedThisWalkCorrect);
   return effectiveLog(log).filter((e) => e.kind !== 'leftOut');
 }
 
@@ -42,7 +42,7 @@ export function copied(
 ): StoredWalk {
   const [walkId, deviceId] = [newId(), newId()];
   const [begin, ...others] = entries;
-  if (begin?.kind !== 'begin') throw new CannotMakeAnew('this walk has no beginning');
+  if (begin?.kind !== 'begin') throw new CannotMakeAnew(phrases.thisWalkHasNoBeginning);
   const note: Made = { kind: 'note', body: { text: said.slice(0, 2000) }, time: begin.time };
   return {
     header: { ...header, id: walkId },

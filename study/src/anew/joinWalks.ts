@@ -8,6 +8,7 @@ import {
   type Made,
   type MakingAnew,
 } from './copied.ts';
+import * as phrases from './phrases.ts';
 
 /** Between two walks of which nobody knows when they were, s: it orders, and tells no time. */
 const APART_S = 1;
@@ -19,14 +20,13 @@ const APART_S = 1;
  */
 export function joinWalks(a: StoredWalk, b: StoredWalk, making: MakingAnew): StoredWalk {
   for (const field of ['productId', 'rigId', 'pathId'] as const)
-    if (a.header[field] !== b.header[field])
-      throw new CannotMakeAnew('they are of two products, rigs or paths: file one of them anew first');
+    if (a.header[field] !== b.header[field]) throw new CannotMakeAnew(phrases.theyAreOfTwoProductsRigs);
   const [first, second] = [standingLog(a), standingLog(b)];
   const begins = second.find((e) => e.kind === 'begin');
   const begun = first.find((e) => e.kind === 'begin');
-  if (!begins || !begun) throw new CannotMakeAnew('one of them has no beginning');
+  if (!begins || !begun) throw new CannotMakeAnew(phrases.oneOfThemHasNoBeginning);
   if (begins.body.direction !== begun.body.direction)
-    throw new CannotMakeAnew('they watch two directions: that is two walks');
+    throw new CannotMakeAnew(phrases.theyWatchTwoDirectionsThatIs);
   const untimed = Boolean(a.header.undated || b.header.undated || begun.body.untimed || begins.body.untimed);
   const lastS = first.at(-1)?.time.walkS ?? 0;
   const betweenS =
@@ -34,7 +34,7 @@ export function joinWalks(a: StoredWalk, b: StoredWalk, making: MakingAnew): Sto
     begins.time.walkS -
     begun.time.walkS;
   if (!untimed && betweenS < lastS - begun.time.walkS)
-    throw new CannotMakeAnew('the second begins before the first has ended');
+    throw new CannotMakeAnew(phrases.theSecondBeginsBeforeTheFirst);
   const byS = (untimed ? lastS + APART_S : begun.time.walkS + betweenS) - begins.time.walkS;
   const there = moved(begins, byS).time;
   const { reading, baselineGrade } = begins.body;
@@ -52,7 +52,7 @@ export function joinWalks(a: StoredWalk, b: StoredWalk, making: MakingAnew): Sto
       ...bridge,
       ...second.filter((e) => e.kind !== 'begin').map((e) => moved(e, byS)),
     ],
-    `joined of two: ${making.reason}`,
+    phrases.joinedOfTwo(making.reason),
     making,
   );
 }

@@ -1,5 +1,6 @@
 import type { StoredWalk, WalkHeader } from '@urvek/contract';
 import { copied, headerOf, moved, standingLog, type MakingAnew } from './copied.ts';
+import * as phrases from './phrases.ts';
 
 /** What a walk is a walk of. */
 export type WalkedOf = Pick<WalkHeader, 'productId' | 'rigId' | 'pathId'>;
@@ -9,6 +10,6 @@ export const refileWalk = (walk: StoredWalk, of: WalkedOf, making: MakingAnew): 
   copied(
     { ...headerOf(walk.header, false), ...of },
     standingLog(walk).map((e) => moved(e, 0)),
-    `filed anew: ${making.reason}`,
+    phrases.filedAnew(making.reason),
     making,
   );

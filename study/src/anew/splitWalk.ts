@@ -9,6 +9,7 @@ import {
   type Made,
   type MakingAnew,
 } from './copied.ts';
+import * as phrases from './phrases.ts';
 
 /**
  * One log that holds two walks becomes two: the first ends at that second of the walk's clock, the second begins
@@ -18,18 +19,18 @@ import {
 export function splitWalk(walk: StoredWalk, atS: number, making: MakingAnew): [StoredWalk, StoredWalk] {
   const log = standingLog(walk);
   const trace = traceWalk(log);
-  if (!trace) throw new CannotMakeAnew('this walk has no beginning');
+  if (!trace) throw new CannotMakeAnew(phrases.thisWalkHasNoBeginning);
   const { begin } = trace;
   if (!(atS > begin.time.walkS && atS < trace.endS))
     throw new CannotMakeAnew(
-      `${atS} s is not within the walk, which lasts from ${begin.time.walkS.toFixed(1)} to ${trace.endS.toFixed(1)} s`,
+      phrases.sIsNotWithinTheWalk(atS, begin.time.walkS.toFixed(1), trace.endS.toFixed(1)),
     );
   const { rate } = begin.time;
   const afterMs = (1000 * (atS - begin.time.walkS)) / rate;
   const time = { ...begin.time, walkS: atS, wallMs: begin.time.wallMs + afterMs };
   const cut = { ...time, inputMs: begin.time.inputMs + afterMs };
   const first = log.filter((e) => e.time.walkS < atS).map((e) => moved(e, 0));
-  const said = `split at ${atS.toFixed(1)} s: ${making.reason}`;
+  const said = phrases.splitAtS(atS.toFixed(1), making.reason);
 
   const { baselineGrade: _, reading: __, checks: ___, inwards: ____, ...body } = begin.body;
   const standing = trace.noticed.findLast((s) => s.fromS <= atS);
@@ -54,13 +55,13 @@ export function splitWalk(walk: StoredWalk, atS: number, making: MakingAnew): [S
     copied(
       headerOf(header, true),
       [...first, { kind: 'end', body: { reason: 'not stated' }, time: cut }],
-      `first part, ${said}`,
+      phrases.firstPart(said),
       making,
     ),
     copied(
       { ...headerOf(header, false), startedMs: Math.round(header.startedMs + afterMs) },
       second,
-      `second part, ${said}`,
+      phrases.secondPart(said),
       making,
     ),
   ];

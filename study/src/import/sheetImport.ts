@@ -22,6 +22,7 @@ import {
 } from '@urvek/core';
 import { cutText, type Product, type Setup, type StoredWalk } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
+import * as phrases from './phrases.ts';
 
 /** So many signs of what stands beside a row are kept; a note holds twice as many units. */
 const MOST_WORDS = 1000;
@@ -55,9 +56,9 @@ export function readSheet(text: string): Sheet {
   const first = text.slice(0, text.indexOf('\n') === -1 ? undefined : text.indexOf('\n'));
   const [delimiter = ','] = [',', ';', '\t'].sort((a, b) => first.split(b).length - first.split(a).length);
   const [header, ...rows] = parseRecords(text, delimiter);
-  if (!header) throw new FormatError(1, undefined, 'the file is empty; a header is required');
+  if (!header) throw new FormatError(1, undefined, phrases.theFileIsEmptyAHeader);
   if (rows.length > MOST_ROWS)
-    throw new FormatError(rows[MOST_ROWS]?.line ?? 1, undefined, `more than ${MOST_ROWS} rows`);
+    throw new FormatError(rows[MOST_ROWS]?.line ?? 1, undefined, phrases.moreThanRows(MOST_ROWS));
   return { columns: header.cells.map((c) => c.trim()), rows };
 }
 
@@ -150,7 +151,7 @@ export function previewSheet(
   const problems: SheetProblem[] = [];
   const walks = new Map<string, SheetWalk>();
   if (mapping.distance === undefined && mapping.place === undefined)
-    problems.push({ line: 1, column: undefined, what: 'say which column is the distance, or the place' });
+    problems.push({ line: 1, column: undefined, what: phrases.sayWhichColumnIsTheDistance });
   else {
     for (const row of sheet.rows) {
       try {
@@ -208,7 +209,7 @@ function readPoint(
   point: SheetPoint;
 } {
   if (cells.length !== columns.length)
-    throw new RowProblem(undefined, `${cells.length} fields where the header has ${columns.length}`);
+    throw new RowProblem(undefined, phrases.fieldsWhereTheHeaderHas(cells.length, columns.length));
   const cell = (field: SheetField): string =>
     mapping[field] === undefined ? '' : (cells[columns.indexOf(mapping[field])] ?? '').trim();
   const named = <T extends { name: string }>(list: readonly T[], field: SheetField): T => {
@@ -218,8 +219,11 @@ function readPoint(
     if (!found)
       throw new RowProblem(
         mapping[field],
-        `no ${field} is called ${JSON.stringify(cell(field))}; there are ` +
-          `${list.map((x) => x.name).join(', ') || 'none'}`,
+        phrases.noIsCalledThereAre(
+          field,
+          JSON.stringify(cell(field)),
+          list.map((x) => x.name).join(', ') || 'none',
+        ),
       );
     return found;
   };
@@ -230,19 +234,16 @@ function readPoint(
   if (reading && reading.travelledM > lengthM + 1)
     throw new RowProblem(
       mapping.distance,
-      `${reading.travelledM.toFixed(1)} m lies beyond ${path.name}, which is ${lengthM.toFixed(1)} m long`,
+      phrases.mLiesBeyondWhichIsM(reading.travelledM.toFixed(1), path.name, lengthM.toFixed(1)),
     );
   const [presses, hits] = [count(cell('presses'), mapping.presses), count(cell('hits'), mapping.hits)];
   if ((presses === undefined) !== (hits === undefined))
-    throw new RowProblem(mapping.hits, 'presses and hits go together');
+    throw new RowProblem(mapping.hits, phrases.pressesAndHitsGoTogether);
   if (presses !== undefined && hits !== undefined && (presses < 1 || hits > presses))
-    throw new RowProblem(mapping.hits, `${hits} hits of ${presses} presses`);
+    throw new RowProblem(mapping.hits, phrases.hitsOfPresses(hits, presses));
   const graded = gradeOfCell(cell('grade'), product.kindId, mapping.grade);
   if (graded.grade === undefined && presses === undefined)
-    throw new RowProblem(
-      mapping.grade,
-      'neither a grade nor presses and hits: a point without a result says nothing',
-    );
+    throw new RowProblem(mapping.grade, phrases.neitherAGradeNorPressesAnd);
   return {
     product,
     path,
@@ -267,11 +268,7 @@ const ISO_DAY = /^\d{4}-\d\d-\d\d$/;
 function dayOf(text: string, column: string | undefined): number | undefined {
   if (text === '') return undefined;
   const ms = ISO_DAY.test(text) ? Date.parse(`${text}T12:00:00Z`) : Number.NaN;
-  if (!Number.isFinite(ms))
-    throw new RowProblem(
-      column,
-      `${JSON.stringify(text)} is not a day: write it as 2026-05-12, or leave it empty`,
-    );
+  if (!Number.isFinite(ms)) throw new RowProblem(column, phrases.isNotADayWriteIt(JSON.stringify(text)));
   return ms;
 }
 
@@ -279,10 +276,7 @@ function directionOf(text: string, column: string | undefined): Direction | unde
   if (text === '') return undefined;
   const found = DIRECTIONS.find((d) => d === text.toLowerCase().replaceAll(' ', '-'));
   if (!found)
-    throw new RowProblem(
-      column,
-      `${JSON.stringify(text)} is no direction: there are ${DIRECTIONS.join(', ')}`,
-    );
+    throw new RowProblem(column, phrases.isNoDirectionThereAre(JSON.stringify(text), DIRECTIONS.join(', ')));
   return found;
 }
 
@@ -299,17 +293,13 @@ function placeOf(
   } catch (error) {
     // Beside a point without a distance: it has its place in the order, and no metres.
     if (error instanceof UnknownPoint) return { reading: undefined, side: 'at', name: text };
-    throw new RowProblem(
-      column,
-      `${JSON.stringify(text)} is not a distance: write “40”, “about 40 yd”, “30-40”, “over 40”, or ` +
-        '“?” where nobody knows',
-    );
+    throw new RowProblem(column, phrases.isNotADistanceWrite40(JSON.stringify(text)));
   }
 }
 
 function count(text: string, column: string | undefined): number | undefined {
   if (text === '') return undefined;
-  if (!/^\d{1,6}$/.test(text)) throw new RowProblem(column, `${JSON.stringify(text)} is not a whole number`);
+  if (!/^\d{1,6}$/.test(text)) throw new RowProblem(column, phrases.isNotAWholeNumber(JSON.stringify(text)));
   return Number(text);
 }
 
@@ -324,8 +314,11 @@ function gradeOfCell(
   if (grade === undefined)
     throw new RowProblem(
       column,
-      `${JSON.stringify(text)} is no grade of ${kindOf(kindId).name}: write 1 to 5, or words such as ` +
-        `${JSON.stringify(kindOf(kindId).words[5])}`,
+      phrases.isNoGradeOfWrite1(
+        JSON.stringify(text),
+        kindOf(kindId).name,
+        JSON.stringify(kindOf(kindId).words[5]),
+      ),
     );
   return { grade, from: text };
 }
@@ -345,7 +338,7 @@ function misread({ points }: SheetWalk, mapping: SheetMapping): SheetProblem[] {
           {
             line: p.line,
             column: mapping.distance,
-            what: `${atM(p)} m is a thousand times off its neighbours: another unit?`,
+            what: phrases.mIsAThousandTimesOff(atM(p)),
           },
         ]
       : [],

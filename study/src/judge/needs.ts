@@ -33,7 +33,7 @@ export interface NeedJudged {
 /** "30 m, open", "40 Mbit/s at 30 m, open", "40 Mbit/s: to where, open". */
 export const needText = ({ entered, figure, condition }: Need): string => {
   const asked =
-    figure === undefined ? entered : entered === '' ? `${figure}: to where` : phrases.at(figure, entered);
+    figure === undefined ? entered : entered === '' ? phrases.toWhere(figure) : phrases.at(figure, entered);
   return `${asked}, ${condition}`;
 };
 

@@ -48,5 +48,6 @@ export const thePathWasThenAndIs = (condition: string, condition2: string): stri
 export const theyWereReadInBlocksA =
   'They were read in blocks: a drift of the day looks like a setting. Read them again in mixed order.';
 export const to = (least: number, most: number): string => `${least} to ${most}`;
+export const toWhere = (figure: string): string => `${figure}: to where`;
 export const upTo = 'up to ';
 export const whichBeatsTheRepeats = ', which beats the repeats';

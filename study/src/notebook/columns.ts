@@ -1,4 +1,5 @@
 import { FormatError, parseRecords, writeTable } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** What a row of a notebook can say; every cell is text as somebody wrote it. */
 export const COLUMNS = [
@@ -89,21 +90,21 @@ const MOST_ROWS = 20_000;
  */
 export function readNotebook(text: string): Notebook {
   if (text.includes('\uFFFD') || text.includes('\0'))
-    throw new FormatError(1, undefined, 'this is no text in UTF-8: save the table as CSV in UTF-8');
+    throw new FormatError(1, undefined, phrases.thisIsNoTextInUtf);
   const body = text.replace(/^\uFEFF/, '');
   const first = body.split('\n', 1)[0] ?? '';
   const [delimiter = ','] = [',', ';', '\t'].sort((a, b) => first.split(b).length - first.split(a).length);
   const [header, ...records] = parseRecords(body, delimiter);
-  if (!header) throw new FormatError(1, undefined, 'the table is empty; a header is required');
+  if (!header) throw new FormatError(1, undefined, phrases.theTableIsEmptyAHeader);
   if (records.length > MOST_ROWS)
-    throw new FormatError(MOST_ROWS + 2, undefined, `more than ${MOST_ROWS} rows`);
+    throw new FormatError(MOST_ROWS + 2, undefined, phrases.moreThanRows(MOST_ROWS));
   const names = header.cells.map((c) => c.trim());
   const meant = names.map((n) => (n.toLowerCase() === 'unit_at' ? ('unit_at' as const) : columnOf(n)));
   const twice = meant.find((c, i) => c !== undefined && meant.indexOf(c) !== i);
   if (twice !== undefined)
-    throw new FormatError(1, names[meant.lastIndexOf(twice)], `two columns mean “${twice}”: rename one`);
+    throw new FormatError(1, names[meant.lastIndexOf(twice)], phrases.twoColumnsMeanRenameOne(twice));
   if (!meant.some((c) => c === 'at' || c === 'point' || c === 'event'))
-    throw new FormatError(1, undefined, 'no column says where or what: name one “at”, “point” or “event”');
+    throw new FormatError(1, undefined, phrases.noColumnSaysWhereOrWhat);
   const atName = names[meant.indexOf('at')];
   const unitOfName = atName === undefined ? undefined : IN_NAME.exec(atName.toLowerCase())?.[1];
   const units = new Map<number, string>();
@@ -117,8 +118,7 @@ export function readNotebook(text: string): Notebook {
       if (value === '') return;
       if (column === 'unit_at') units.set(line, value);
       else if (column) found[column] = value;
-      else if (i >= names.length)
-        throw new FormatError(line, undefined, `more cells than the header has columns`);
+      else if (i >= names.length) throw new FormatError(line, undefined, phrases.moreCellsThanTheHeaderHas);
       else others.push(`${names[i]}: ${value}`);
     });
     if (!units.has(line) && unitOfName !== undefined) units.set(line, unitOfName);

@@ -3,6 +3,7 @@ import { newRig, type Product, type Rig, type Setup } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
 import type { NotebookRow } from './columns.ts';
 import { RowTrouble, type Observation } from './readRow.ts';
+import * as phrases from './phrases.ts';
 
 /** A product of which no more is known than that it was walked. */
 const UNKNOWN_KIND = 'accessory';
@@ -98,7 +99,7 @@ export class Kit {
     if (fits.length > 1)
       throw new RowTrouble(
         'rig',
-        `${product.name} has several: ${fits.map((r) => r.name).join(', ')}; which one?`,
+        phrases.hasSeveralWhichOne(product.name, fits.map((r) => r.name).join(', ')),
         true,
       );
     return only?.id ?? this.newRig(product, name, unit);
@@ -171,7 +172,7 @@ const withUnit = (name: string, unit: string | undefined): string =>
 
 function checked<T extends string | undefined>(column: 'product' | 'path' | 'rig' | 'unit', name: T): T {
   if (name !== undefined && name.length > LONGEST_NAME)
-    throw new RowTrouble(column, `a name of ${name.length} signs is too long: at most ${LONGEST_NAME}`);
+    throw new RowTrouble(column, phrases.aNameOfSignsIsToo(name.length, LONGEST_NAME));
   return name;
 }
 
@@ -184,6 +185,6 @@ function named<T extends { readonly name: string }>(
   const name = cells[column];
   if (name !== undefined) return list.find((x) => same(x.name, name));
   if (list.length > 1)
-    throw new RowTrouble(column, `which one of ${list.map((x) => x.name).join(', ')}?`, true);
+    throw new RowTrouble(column, phrases.whichOneOf(list.map((x) => x.name).join(', ')), true);
   return list[0];
 }

@@ -7,6 +7,7 @@ import {
   type PlacedName,
   type WrittenPlace,
 } from '@urvek/core';
+import * as phrases from './phrases.ts';
 
 /** Where a row was, or what has to be asked about it. */
 export type ReadAt = (WrittenPlace & { readonly point?: string }) | { readonly ask: string };
@@ -28,7 +29,7 @@ export function readAt(
   const trimmed = text.trim();
   if (BARE_THOUSANDS.test(trimmed))
     return {
-      ask: `“${trimmed}” can be ${trimmed.replace(',', '')} or ${trimmed.replace(',', '.')}: write one of them`,
+      ask: phrases.canBeOrWriteOneOf(trimmed, trimmed.replace(',', ''), trimmed.replace(',', '.')),
     };
   const point = points.find((p) => p.name.toLowerCase() === trimmed.toLowerCase());
   if (point) return { reading: { travelledM: point.atM, method }, side: 'at', point: point.name };
@@ -40,7 +41,7 @@ export function readAt(
     if (/\p{L}{3}/u.test(trimmed) && !/^[\d.,]+\s*\p{L}+$/u.test(trimmed))
       return { reading: undefined, side: 'at', point: trimmed };
     return {
-      ask: `“${trimmed}” is no distance: write “150 m”, “about 40 yd”, “30-40”, “over 300”, a name, or “?”`,
+      ask: phrases.isNoDistanceWrite150M(trimmed),
     };
   }
 }

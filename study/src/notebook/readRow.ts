@@ -22,6 +22,7 @@ import { cutText, type Product } from '@urvek/contract';
 import type { SetupPath } from '../results/findings.ts';
 import { SIMULATED, type Column, type NotebookRow } from './columns.ts';
 import { readAt, unitOf } from './readAt.ts';
+import * as phrases from './phrases.ts';
 
 /** What is in the way of a row: it is wrong, or can be read two ways and is asked about. */
 export interface RowProblem {
@@ -122,25 +123,25 @@ export function readRow({ line, cells }: NotebookRow, context: RowContext): Obse
   const { product, path } = context;
   const kind = kindOf(product.kindId);
   if (cells.provenance?.toLowerCase().startsWith(SIMULATED))
-    throw new RowTrouble('provenance', 'simulated: it is no walk that somebody made');
+    throw new RowTrouble('provenance', phrases.simulatedItIsNoWalkThat);
   const { event, endReason, handOverTo } = eventOf(cells.event);
   const method = methodOf(cells.method) ?? context.method;
   const place = placeOf(cells, method, context);
   const graded = gradeOf(cells, kind.id, context.sayings);
   const [tries, hits] = [whole(cells.tries, 'tries'), whole(cells.hits, 'hits')];
   if (hits !== undefined && (tries === undefined || hits > tries))
-    throw new RowTrouble('hits', `${hits} hits of ${tries ?? 'how many'} tries`);
+    throw new RowTrouble('hits', phrases.hitsOfTries(hits, tries ?? 'how many'));
   if (tries !== undefined && event !== 'tried' && hits === undefined && graded.grade === undefined)
-    throw new RowTrouble('hits', `how many of ${tries} were answered?`, true);
+    throw new RowTrouble('hits', phrases.howManyOfWereAnswered(tries), true);
   if (tries !== undefined && tries > MOST_TRIES && (hits === undefined || event === 'tried'))
-    throw new RowTrouble('tries', `${tries} tries in a row: at most ${MOST_TRIES}`);
+    throw new RowTrouble('tries', phrases.triesInARowAtMost(tries, MOST_TRIES));
   const directions = directionsOf(cells.direction) ?? [kind.direction];
   const measured = FIGURES.flatMap(([column, quantity, own]) =>
     figureOf(cells, column, quantity, own ? [own] : directions.slice(0, 1)),
   );
   const rung = rungOf(cells.rung);
   if (event === 'fixed end moved' && !place.reading)
-    throw new RowTrouble('at', 'the fixed end moved: where to, along the path?');
+    throw new RowTrouble('at', phrases.theFixedEndMovedWhereTo);
   const observation: Observation = {
     line,
     ...place,
@@ -165,13 +166,16 @@ export function readRow({ line, cells }: NotebookRow, context: RowContext): Obse
   };
   if (!event && graded.grade === undefined && tries === undefined && !rung && measured.length === 0) {
     if (observation.note === '' && !observation.reading && observation.point === undefined)
-      throw new RowTrouble(undefined, 'this row says nothing that is known here');
+      throw new RowTrouble(undefined, phrases.thisRowSaysNothingThatIs);
   }
   if (observation.reading && observation.reading.travelledM > farthest(path) + 1)
     throw new RowTrouble(
       'at',
-      `${observation.reading.travelledM.toFixed(1)} m lies beyond ${path.name}, which ends at ` +
-        `${farthest(path).toFixed(1)} m`,
+      phrases.mLiesBeyondWhichEndsAt(
+        observation.reading.travelledM.toFixed(1),
+        path.name,
+        farthest(path).toFixed(1),
+      ),
     );
   return observation;
 }
@@ -199,11 +203,7 @@ function placeOf(
       : { reading: undefined, side: 'at', point };
   }
   if (unit === undefined && /^[\d.,~<>\s–-]+(ish)?$/i.test(cells.at) && /\d/.test(cells.at))
-    throw new RowTrouble(
-      'at',
-      `“${cells.at}” has no unit: say which one figures without a unit are in`,
-      true,
-    );
+    throw new RowTrouble('at', phrases.hasNoUnitSayWhichOne(cells.at), true);
   const read = readAt(cells.at, method, unit ?? 'm', placedNames(path));
   if ('ask' in read) throw new RowTrouble('at', read.ask, true);
   return { reading: read.reading, side: read.side, point: point ?? read.point };
@@ -215,16 +215,12 @@ function eventOf(text: string | undefined): Pick<Observation, 'event' | 'endReas
   const tidy = text.trim().toLowerCase();
   const event = ROW_EVENT_NAMES.find((e) => ROW_EVENTS[e].test(tidy));
   if (!event)
-    throw new RowTrouble(
-      'event',
-      `“${text}” is nothing that can be logged: there are ${ROW_EVENT_NAMES.join(', ')}`,
-    );
+    throw new RowTrouble('event', phrases.isNothingThatCanBeLogged(text, ROW_EVENT_NAMES.join(', ')));
   const why = event === 'end' ? ROW_EVENTS.end.exec(tidy)?.[2] : undefined;
   const to = event === 'hand-over' ? ROW_EVENTS['hand-over'].exec(text.trim())?.[1] : undefined;
   if (why === undefined) return { event, ...noMore, handOverTo: to && cutText(to, LONGEST_NETWORK) };
   const endReason = END_REASONS.find((r) => r === why);
-  if (!endReason)
-    throw new RowTrouble('event', `“${why}” is no reason to end: there are ${END_REASONS.join(', ')}`);
+  if (!endReason) throw new RowTrouble('event', phrases.isNoReasonToEndThere(why, END_REASONS.join(', ')));
   return { event, ...noMore, endReason };
 }
 
@@ -232,19 +228,14 @@ function methodOf(text: string | undefined): DistanceMethod | undefined {
   if (text === undefined) return undefined;
   const tidy = text.toLowerCase().trim();
   const found = DISTANCE_METHODS.find((m) => m === tidy);
-  if (!found)
-    throw new RowTrouble(
-      'method',
-      `“${text}” is no way to come by a distance: there are ${DISTANCE_METHODS.join(', ')}`,
-    );
+  if (!found) throw new RowTrouble('method', phrases.isNoWayToComeBy(text, DISTANCE_METHODS.join(', ')));
   return found;
 }
 
 function directionsOf(text: string | undefined): readonly Direction[] | undefined {
   if (text === undefined) return undefined;
   const found = DIRECTION_WORDS.find(([words]) => words.test(text.toLowerCase().trim()))?.[1];
-  if (!found)
-    throw new RowTrouble('direction', `“${text}” is no direction: there are to-mobile, to-fixed, both`);
+  if (!found) throw new RowTrouble('direction', phrases.isNoDirectionThereAreTo(text));
   return found;
 }
 
@@ -254,7 +245,7 @@ function gradeOf(
   sayings: readonly Saying[],
 ): { grade: Grade | undefined; from: string | undefined } {
   if (cells.grade !== undefined) {
-    if (!/^[1-5]$/.test(cells.grade)) throw new RowTrouble('grade', `“${cells.grade}” is no grade: 1 to 5`);
+    if (!/^[1-5]$/.test(cells.grade)) throw new RowTrouble('grade', phrases.isNoGrade1To5(cells.grade));
     return { grade: Number(cells.grade) as Grade, from: cells.words };
   }
   if (cells.words === undefined) return { grade: undefined, from: undefined };
@@ -262,13 +253,9 @@ function gradeOf(
   if (read && 'grade' in read) return { grade: read.grade, from: cells.words };
   if (read) {
     const likely = read.likely === undefined ? '' : `; likely ${read.likely}`;
-    throw new RowTrouble('words', `${read.ask}${likely}: enter it under “grade”`, true);
+    throw new RowTrouble('words', phrases.enterItUnderGrade(read.ask, likely), true);
   }
-  throw new RowTrouble(
-    'words',
-    `no grade is known for “${cells.words}”: enter it under “grade”, or move it to “remark”`,
-    true,
-  );
+  throw new RowTrouble('words', phrases.noGradeIsKnownForEnter(cells.words), true);
 }
 
 /** Presses that are counted at one place, and tries that are told of one call. */
@@ -279,7 +266,7 @@ function whole(text: string | undefined, column: Column): number | undefined {
   if (text === undefined) return undefined;
   const least = column === 'tries' ? 1 : 0;
   if (!/^\d{1,6}$/.test(text) || Number(text) < least || Number(text) > MOST_PRESSES)
-    throw new RowTrouble(column, `“${text}” is not a whole number from ${least} to ${MOST_PRESSES}`);
+    throw new RowTrouble(column, phrases.isNotAWholeNumberFrom(text, least, MOST_PRESSES));
   return Number(text);
 }
 
@@ -287,11 +274,7 @@ function rungOf(text: string | undefined): Observation['rung'] {
   if (text === undefined) return undefined;
   const [, name = '', how] = /^(\p{L}+)(?:[ ,:]+(worked|failed|yes|no))?$/iu.exec(text.trim()) ?? [];
   const rung = RUNGS.find((r) => r === name.toLowerCase());
-  if (!rung)
-    throw new RowTrouble(
-      'rung',
-      `“${text}” is no rung: there are ${RUNGS.join(', ')}, “worked” or “failed” after it`,
-    );
+  if (!rung) throw new RowTrouble('rung', phrases.isNoRungThereAreWorked(text, RUNGS.join(', ')));
   return { rung, worked: how === undefined || /^(worked|yes)$/i.test(how) };
 }
 
@@ -307,7 +290,7 @@ function figureOf(
   const isNone = NO_CONNECTION.test(text) || (quantity === 'throughput' && Number(text) === 0);
   if (isNone) return directions.map((direction) => ({ ...of, direction }));
   const read = writtenFigure(text, quantity);
-  if (!read) throw new RowTrouble(column, `“${text}” is no figure, and not “no connection”`);
+  if (!read) throw new RowTrouble(column, phrases.isNoFigureAndNotNo(text));
   const body = { ...of, ...read };
   const trouble = measuredTrouble({ ...body, direction: 'fixed-to-mobile' });
   if (trouble !== undefined) throw new RowTrouble(column, trouble);
@@ -331,7 +314,7 @@ function aroundOf(cells: NotebookRow['cells']): Partial<EventBodies['measured']>
 function heightOf(text: string | undefined): Partial<EventBodies['measured']> {
   if (text === undefined) return {};
   const heightM = Number(text.replace(',', '.').replace(/\s*m$/, ''));
-  if (!(Math.abs(heightM) <= 10_000)) throw new RowTrouble('height_m', `“${text}” is no height in metres`);
+  if (!(Math.abs(heightM) <= 10_000)) throw new RowTrouble('height_m', phrases.isNoHeightInMetres(text));
   return { heightM };
 }
 
@@ -339,7 +322,7 @@ function provenanceOf(text: string | undefined): Partial<EventBodies['measured']
   if (text === undefined) return {};
   const provenance = PROVENANCES.find((p) => p === text.trim().toLowerCase());
   if (!provenance)
-    throw new RowTrouble('provenance', `“${text}” is no provenance: there are ${PROVENANCES.join(', ')}`);
+    throw new RowTrouble('provenance', phrases.isNoProvenanceThereAre(text, PROVENANCES.join(', ')));
   return { provenance };
 }
 
@@ -347,6 +330,6 @@ function provenanceOf(text: string | undefined): Partial<EventBodies['measured']
 export function unitOfRow(text: string | undefined): LengthUnit | undefined {
   if (text === undefined) return undefined;
   const unit = unitOf(text);
-  if (!unit) throw new RowTrouble('at', `“${text}” is no unit of length: m, km, ft, yd, mi`);
+  if (!unit) throw new RowTrouble('at', phrases.isNoUnitOfLengthM(text));
   return unit;
 }

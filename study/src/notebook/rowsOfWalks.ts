@@ -9,6 +9,7 @@ import {
 } from '@urvek/core';
 import type { Setup, StoredWalk } from '@urvek/contract';
 import { SIMULATED, type Column, type NotebookRow } from './columns.ts';
+import * as phrases from './phrases.ts';
 
 type Cells = Partial<Record<Column, string>>;
 
@@ -152,9 +153,9 @@ function cellsOf(event: WalkEvent): Cells | undefined {
         return { event: event.body.name === undefined ? 'hand-over' : `hand-over: ${event.body.name}` };
       return { remark: [event.body.what, event.body.name].filter((t) => t !== undefined).join(' ') };
     case 'readBack':
-      return { remark: `read back “${event.body.sent}”, heard “${event.body.heard}”` };
+      return { remark: phrases.readBackHeard(event.body.sent, event.body.heard) };
     case 'leftOut':
-      return event.body.reason === undefined ? undefined : { remark: `left out: ${event.body.reason}` };
+      return event.body.reason === undefined ? undefined : { remark: phrases.leftOut(event.body.reason) };
     case 'end':
       return {
         event: event.body.reason === 'not stated' ? 'end' : `end: ${event.body.reason}`,

@@ -4,6 +4,7 @@ import type { Column, Notebook, NotebookRow } from './columns.ts';
 import { Kit } from './kit.ts';
 import { readRow, RowTrouble, unitOfRow, type RowProblem } from './readRow.ts';
 import { isWatched, walkOf, type Drawn } from './toWalk.ts';
+import * as phrases from './phrases.ts';
 
 export interface NotebookOptions {
   /** For figures without a unit, where the table does not say it; absent: that is asked. */
@@ -86,7 +87,7 @@ export function takeNotebook(
     ...kit.made(sound),
     problems: problems.sort((a, b) => a.line - b.line),
     notices: made.flatMap(({ backFrom }) =>
-      backFrom ? [{ line: backFrom.line, what: 'nearer than the row before: taken as the way back' }] : [],
+      backFrom ? [{ line: backFrom.line, what: phrases.nearerThanTheRowBeforeTaken }] : [],
     ),
     rows: sound.reduce((sum, w) => sum + w.rows.length, 0),
     walks: made.map((m) => m.walk),
@@ -98,7 +99,7 @@ function dayOf(text: string | undefined): string | undefined {
   if (text === undefined) return undefined;
   const [, , month] = /^(\d{4})-(\d\d)-(\d\d)$/.exec(text) ?? [];
   if (month === undefined || new Date(`${text}T12:00:00Z`).getUTCMonth() + 1 !== Number(month))
-    throw new RowTrouble('date', `“${text}” is not a day: write it as 2026-05-12, or leave it empty`, true);
+    throw new RowTrouble('date', phrases.isNotADayWriteIt(text), true);
   return text;
 }
 
@@ -107,7 +108,7 @@ function secondsOf(text: string | undefined): number | undefined {
   if (text === undefined) return undefined;
   const [, h, m, s] = /^(\d{1,2}):(\d\d)(?::(\d\d(?:\.\d+)?))?$/.exec(text.trim()) ?? [];
   if (h === undefined || Number(h) > 23 || Number(m) > 59 || Number(s ?? 0) >= 60)
-    throw new RowTrouble('time', `“${text}” is no time of day: write it as 14:05 or 14:05:30`);
+    throw new RowTrouble('time', phrases.isNoTimeOfDayWrite(text));
   return 3600 * Number(h) + 60 * Number(m) + Number(s ?? 0);
 }
 
@@ -118,7 +119,7 @@ function misread(rows: Drawn['rows']): RowProblem[] {
     if (!reading) return [];
     const atM = reading.travelledM;
     if (before !== undefined && looksMisread(atM, [before]))
-      return [{ line, column: 'at', what: `${atM} m after ${before} m: another unit?`, asked: true }];
+      return [{ line, column: 'at', what: phrases.mAfterMAnotherUnit(atM, before), asked: true }];
     if (atM > 0) before = atM;
     return [];
   });
@@ -129,7 +130,7 @@ function unplacedBack(rows: Drawn['rows']): RowProblem[] {
   if (isWatched(rows.map((r) => r.read))) return [];
   return rows.flatMap(({ read }): RowProblem[] =>
     read.event === 'back' && read.grade === undefined
-      ? [{ line: read.line, column: 'grade', what: 'it was back: how good was it?', asked: true }]
+      ? [{ line: read.line, column: 'grade', what: phrases.itWasBackHowGoodWas, asked: true }]
       : [],
   );
 }

@@ -2,6 +2,7 @@ import { FormatError, writeTable } from '@urvek/core';
 import ExcelJS, { type CellValue } from 'exceljs';
 import { Unzip, UnzipInflate } from 'fflate';
 import { columnsUsed, type NotebookRow } from './columns.ts';
+import * as phrases from './phrases.ts';
 
 // A notebook as a spreadsheet file (XLSX: Office Open XML, ISO/IEC 29500, a folded set of XML parts).
 
@@ -11,7 +12,7 @@ const MOST_CELLS = 400_000;
 const MOST_ROW = 20_001;
 /** Columns up to BZ: a notebook has some thirty. */
 const MOST_COLUMN = 78;
-const TORN = 'the XLSX file is torn: it cannot be unfolded';
+const TORN = phrases.theXlsxFileIsTornIt;
 /** So many bytes are unfolded at once. */
 const PIECE = 65_536;
 /** An address that is cut in two by the end of a piece is this long at most. */
@@ -27,7 +28,7 @@ const columnNumber = (letters: string): number =>
  */
 export function checkFolded(bytes: Uint8Array): void {
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b)
-    throw new FormatError(1, undefined, 'this is no XLSX file: save the table as XLSX or CSV');
+    throw new FormatError(1, undefined, phrases.thisIsNoXlsxFileSave);
   let [unfolded, cells] = [0, 0];
   let refused: FormatError | undefined;
   // The library catches what is thrown in its callbacks: it is kept, and thrown at the end of the piece.
@@ -42,7 +43,7 @@ export function checkFolded(bytes: Uint8Array): void {
       if (error) refuse(1, undefined, TORN);
       unfolded += piece.length;
       if (unfolded > MOST_UNFOLDED)
-        refuse(1, undefined, `the file unfolds to more than ${MOST_UNFOLDED / 1e6} MB`);
+        refuse(1, undefined, phrases.theFileUnfoldsToMoreThan(MOST_UNFOLDED / 1e6));
       if (!isSheet) return;
       const part = tail + text.decode(piece, { stream: true });
       const known = tail.length;
@@ -53,9 +54,9 @@ export function checkFolded(bytes: Uint8Array): void {
         cells++;
         if (letters === undefined) continue;
         if (columnNumber(letters) > MOST_COLUMN || Number(row) > MOST_ROW)
-          refuse(Math.min(Number(row), MOST_ROW), letters, `a cell stands at ${letters}${row}: too far off`);
+          refuse(Math.min(Number(row), MOST_ROW), letters, phrases.aCellStandsAtTooFar(letters, row));
       }
-      if (cells > MOST_CELLS) refuse(1, undefined, `more than ${MOST_CELLS} cells`);
+      if (cells > MOST_CELLS) refuse(1, undefined, phrases.moreThanCells(MOST_CELLS));
       // What may be the beginning of a cell is looked at again with what follows it.
       const open = part.lastIndexOf('<');
       tail = open >= part.length - OVERLAP && !part.includes('>', open) ? part.slice(open) : '';
@@ -88,10 +89,10 @@ function textOf(value: CellValue, row: number, column: string): string {
   if (value === null || value === undefined) return '';
   if (value instanceof Date) return dateText(value);
   if (typeof value !== 'object') return String(value);
-  if ('error' in value) throw new FormatError(row, column, `the sheet shows ${value.error} there`);
+  if ('error' in value) throw new FormatError(row, column, phrases.theSheetShowsThere(value.error));
   if ('richText' in value) return value.richText.map((r) => r.text).join('');
   if ('hyperlink' in value) return String(value.text);
-  if (value.result === undefined) throw new FormatError(row, column, 'a formula without its result');
+  if (value.result === undefined) throw new FormatError(row, column, phrases.aFormulaWithoutItsResult);
   return textOf(value.result as CellValue, row, column);
 }
 
@@ -105,12 +106,12 @@ export async function csvOfWorkbook(bytes: Uint8Array): Promise<string> {
   try {
     await workbook.xlsx.load(bytes.slice().buffer);
   } catch {
-    throw new FormatError(1, undefined, 'the XLSX file cannot be read: save the table as CSV');
+    throw new FormatError(1, undefined, phrases.theXlsxFileCannotBeRead);
   }
   const sheet = workbook.worksheets.find((s) => s.actualRowCount > 0);
-  if (!sheet) throw new FormatError(1, undefined, 'no sheet of the file holds anything');
+  if (!sheet) throw new FormatError(1, undefined, phrases.noSheetOfTheFileHolds);
   if (sheet.rowCount > MOST_ROW || sheet.columnCount > MOST_COLUMN)
-    throw new FormatError(1, undefined, `a sheet of ${sheet.rowCount} rows and ${sheet.columnCount} columns`);
+    throw new FormatError(1, undefined, phrases.aSheetOfRowsAndColumns(sheet.rowCount, sheet.columnCount));
   const rows = Array.from({ length: sheet.rowCount }, (_, i) => {
     const row = sheet.getRow(i + 1);
     return Array.from({ length: sheet.columnCount }, (__, j) =>

@@ -40,6 +40,7 @@ export const ranges = 'Ranges';
 export const readyToPrint = 'ready to print';
 export const report = 'Report';
 export const rig = (i: number): string => `Rig ${i}`;
+export const setUpOfARigMin = 'set-up of a rig, min';
 export const smallestDifferenceThatMatters = 'smallest difference that matters';
 export const theBand = 'the band';
 export const theFirstWalkBeginsBeforeSunrise = 'The first walk begins before sunrise at the site.';

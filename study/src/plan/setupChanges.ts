@@ -47,7 +47,7 @@ const NAMES: Readonly<Record<string, string>> = {
   ratio: phrases.smallestDifferenceThatMatters,
   sigma: 'walk-to-walk spread',
   mode: phrases.howWalksAreLogged,
-  setUpMin: 'set-up of a rig, min',
+  setUpMin: phrases.setUpOfARigMin,
   hoursAtHand: phrases.timeAvailableH,
   atFixedEnd: phrases.atTheFixedEnd,
   atMobileEnd: 'walking',

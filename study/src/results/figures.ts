@@ -127,7 +127,7 @@ export const readingsOf = (finding: Finding, quantity: Quantity): PlacedReading[
 /** Undefined before the first hand-over that the walker noticed. */
 const saidCell = (before: Finding['trace']['handOvers']): string | undefined => {
   const last = before.at(-1);
-  return last && (last.to ?? `after hand-over ${before.length}`);
+  return last && (last.to ?? phrases.afterHandOver(before.length));
 };
 
 const rateRow = ({ finding, measured, distanceM, band, cell }: PlacedReading): RateRow => {

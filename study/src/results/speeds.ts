@@ -104,16 +104,12 @@ function pairOf(
   ] as const) {
     const [own, other] = of;
     if (own.length > 0 && other.length > 0 && own.join() !== other.join())
-      return none(
-        `read with different ${what}, ${quoted(own)} against ${quoted(other)}: read both with one at the ` +
-          'same stands, or one stand with both',
-      );
+      return none(phrases.readWithDifferentAgainstReadBoth(what, quoted(own), quoted(other)));
   }
   if (like.of === 0) return none(phrases.noStandWasReadWithBoth);
   if (like.both.length === 0)
     return none(
-      `${a.product} connected at ${like.connected[0]} of ${like.of} like stands, ${b.product} at ` +
-        `${like.connected[1]}: no stand is left at which both did`,
+      phrases.connectedAtOfLikeStandsAt(a.product, like.connected[0], like.of, b.product, like.connected[1]),
     );
   const [capA, capB] = [cappedAt(range, found, a), cappedAt(range, found, b)];
   const free = like.both.filter((s) => !capA.has(s) && !capB.has(s));

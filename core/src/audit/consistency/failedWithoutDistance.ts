@@ -12,7 +12,7 @@ export const failedWithoutDistance: ConsistencyRule = {
       .map((q) => ({
         products: [q.productId],
         path: q.path,
-        what: `${q.product}, ${q.source}: it failed, and where is not said`,
+        what: phrases.itFailedAndWhereIsNot(q.product, q.source),
         mend: phrases.askWhereUntilThenItIs,
       })),
     ...walks
@@ -20,9 +20,11 @@ export const failedWithoutDistance: ConsistencyRule = {
       .map((w) => ({
         products: [w.productId],
         path: w.path,
-        what:
-          `${w.product}, walk ${w.label}: ` +
-          `${countOf(w.unplacedFailures, phrases.failureHas, phrases.failuresHave)} no place`,
+        what: phrases.walkNoPlace(
+          w.product,
+          w.label,
+          countOf(w.unplacedFailures, phrases.failureHas, phrases.failuresHave),
+        ),
         mend: phrases.ifItIsKnownCorrectThe,
       })),
   ],

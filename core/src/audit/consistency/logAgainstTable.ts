@@ -20,9 +20,7 @@ export const logAgainstTable: ConsistencyRule = {
             {
               products: [q.productId],
               path: q.path,
-              what:
-                `${q.product}, ${q.source}: a mean of ${q.meanM} m, where ${own.walks} logged walks put the ` +
-                `median within ${ends}`,
+              what: phrases.aMeanOfMWhereLogged(q.product, q.source, q.meanM, own.walks, ends),
               mend: phrases.takeTheTableFromTheLog,
             },
           ]

@@ -3,6 +3,14 @@
  * is another such file.
  */
 export const aFailureWithoutADistance = 'A failure without a distance';
+export const aMeanOfMWhereLogged = (
+  product: string,
+  source: string,
+  meanM: number,
+  walks: number,
+  ends: string,
+): string =>
+  `${product}, ${source}: a mean of ${meanM} m, where ${walks} logged walks put the median within ${ends}`;
 export const aMeanThatCannotBe = 'A mean that cannot be';
 export const aPlaceUnknown = 'a place unknown';
 export const aReadingThatCannotBe = 'A reading that cannot be';
@@ -42,6 +50,8 @@ export const ifItIsKnownCorrectThe =
   'failed, place unknown, between the places that are known.';
 export const invalidN = (n: number): string => `invalid n: ${n}`;
 export const invalidSpread = (spread: number): string => `invalid spread: ${spread}`;
+export const itFailedAndWhereIsNot = (product: string, source: string): string =>
+  `${product}, ${source}: it failed, and where is not said`;
 export const itIsLeftOutOfWhat = 'It is left out of what is worked out. Withdraw it in Trace.';
 export const lessThan = (formatLength: string): string => `less than ${formatLength}`;
 export const lookWhichOfThemWasRead = 'Look which of them was read, and correct the mark in Trace.';
@@ -79,5 +89,7 @@ export const walk2 = (
   said: string,
   said2: string,
 ): string => `${product}, walk ${label}, ${direction}: ${said}; ${said2}`;
+export const walkNoPlace = (product: string, label: string, countOf: string): string =>
+  `${product}, walk ${label}: ${countOf} no place`;
 export const worstIsBeyondBest = (show: string, show2: string): string =>
   `worst ${show} is beyond best ${show2}`;

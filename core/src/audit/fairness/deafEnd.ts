@@ -27,7 +27,7 @@ export const deafEnd: AuditRule = {
           : [
               {
                 products: [p.id],
-                what: `${p.name}: at ${at.join(', ')} the ${deaf} is heard and does not hear`,
+                what: phrases.atTheIsHeardAndDoes(p.name, at.join(', '), deaf),
                 sizeDb: undefined,
                 size: NOT_KNOWN,
                 mend: phrases.walkItOnceWithTheEnds,

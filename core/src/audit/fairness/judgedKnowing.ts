@@ -11,7 +11,7 @@ export const judgedKnowing: AuditRule = {
       ? [
           {
             products: walked.map((p) => p.id),
-            what: `${kindName}: judged by ear or eye, with the names known`,
+            what: phrases.judgedByEarOrEyeWith(kindName),
             sizeDb: undefined,
             size: NOT_KNOWN,
             mend: phrases.planItBlindLettersForNames,

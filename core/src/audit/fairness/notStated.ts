@@ -52,7 +52,7 @@ export const notStated: AuditRule = {
           ? []
           : [
               {
-                what: `${p.name}: its rigs are taken together, though only some of them state ${uneven.join(', ')}`,
+                what: phrases.itsRigsAreTakenTogetherThough(p.name, uneven.join(', ')),
                 mend: phrases.stateItOfEachRigIn,
               },
             ]),

@@ -11,6 +11,8 @@ export const andWereWalkedHoursApartBy = (name: string, name2: string, hours: st
   `${name} and ${name2} were walked ${hours} hours apart, by their median starts`;
 export const antenna = (a: string, b: string): string => `Antenna ${a}; ${b}`;
 export const antennasStandInDifferentPlaces = 'Antennas stand in different places';
+export const atTheIsHeardAndDoes = (name: string, at: string, deaf: string): string =>
+  `${name}: at ${at} the ${deaf} is heard and does not hear`;
 export const beginAtTheFixedEndWith = 'Begin at the fixed end, with the baseline heard there.';
 export const bestAgainstMean = 'Best against mean';
 export const body = (name: string, texts: string, name2: string, texts2: string): string =>
@@ -49,6 +51,10 @@ export const holdItAtMOrMore = (leastM: number): string =>
   `Hold it at ${leastM} m or more, unless it is used that low.`;
 export const howItWasAtTheBeginning = 'how it was at the beginning';
 export const instrumentsDiffer = 'Instruments differ';
+export const itsRigsAreTakenTogetherThough = (name: string, uneven: string): string =>
+  `${name}: its rigs are taken together, though only some of them state ${uneven}`;
+export const judgedByEarOrEyeWith = (kindName: string): string =>
+  `${kindName}: judged by ear or eye, with the names known`;
 export const leaf = (a: string, b: string): string => `Leaf: ${a}; ${b}`;
 export const leafDiffered = 'Leaf differed';
 export const load = (a: string, b: string): string => `Load: ${a}; ${b}`;
@@ -67,6 +73,8 @@ export const notStated = 'Not stated';
 export const notWalkedAlike = 'Not walked alike';
 export const ofTheBestIsQuotedOf = (name: string, name2: string): string =>
   `Of ${name} the best is quoted, of ${name2} the mean`;
+export const ofWalksBeganMOut = (name: string, lateCount: number, walksCount: number, part: string): string =>
+  `${name}: ${lateCount} of ${walksCount} walks began ${part} m out`;
 export const ofWalksOfWereBegunAnd = (left: number, walksCount: number, name: string): string =>
   `${left} of ${walksCount} walks of ${name} were begun and not finished; other products finished all`;
 export const onTheAir = (a: string, b: string): string => `On the air: ${a}; ${b}`;
@@ -150,6 +158,8 @@ export const walkedAgainAtTheEndWent = (
 ): string =>
   `${name} walked again at the end went ${exp} times as far; ${name2} and ${name3} differ by a factor of ${max}`;
 export const walkedAtDifferentTimes = 'Walked at different times';
+export const walkTimesAsFarAsThe = (name: string, label: string, factor: string): string =>
+  `${name}, walk ${label}: ${factor} times as far as the others, and no walk after it`;
 export const wasTestedOnly = (name: string, ways: string | undefined): string =>
   `${name} was tested ${ways} only`;
 export const wasWalkedFirstInAllRounds = (name: string, firstsCount: number): string =>

@@ -16,7 +16,12 @@ export const startNotZero: AuditRule = {
         : [
             {
               products: [p.id],
-              what: `${p.name}: ${late.length} of ${p.walks.length} walks began ${Math.max(...late).toFixed(0)} m out`,
+              what: phrases.ofWalksBeganMOut(
+                p.name,
+                late.length,
+                p.walks.length,
+                Math.max(...late).toFixed(0),
+              ),
               sizeDb: undefined,
               size: NOT_KNOWN,
               mend: phrases.beginAtTheFixedEndWith,

@@ -37,7 +37,7 @@ export const surprise: AuditRule = {
       return [
         {
           products: [p.id],
-          what: `${p.name}, walk ${last.walk.label}: ${factor} times as far as the others, and no walk after it`,
+          what: phrases.walkTimesAsFarAsThe(p.name, last.walk.label, factor),
           sizeDb: undefined,
           size: phrases.aFactorOf(factor),
           mend: phrases.walkItOnceMoreBeforeIt,

@@ -45,9 +45,9 @@ function locate(walks: readonly WalkInterval[], group: GroupOf): Map<string, Loc
         );
     if (!location)
       return {
-        reason:
-          `${(JSON.parse(key) as string[]).filter((t) => t !== '').join(', ')}: all its walks are censored ` +
-          'on one side',
+        reason: phrases.allItsWalksAreCensoredOn(
+          (JSON.parse(key) as string[]).filter((t) => t !== '').join(', '),
+        ),
       };
     located.set(key, location);
   }

@@ -5,6 +5,10 @@ import { countOf } from '../../quantity/plural.ts';
  * is another such file.
  */
 export const about = (distance: string, either: string): string => `about ${distance}${either}`;
+export const allItsWalksAreCensoredOn = (parse: string): string =>
+  `${parse}: all its walks are censored on one side`;
+export const allWalksCensoredOnOneSide = (guilty: string): string =>
+  `${guilty}: all walks censored on one side`;
 export const and = (walks: number, countOf: string): string => `${walks} and ${countOf}`;
 export const by = (method: string): string => `by ${method}`;
 export const byAnd = (groups: number, groups2: number, method: string): string =>
@@ -18,6 +22,8 @@ export const countedPairs = (n: number): string => countOf(n, 'pair');
 export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const distancesWhichMayAllBe = (either: string, factor: string): string =>
   `distances ${either}which may all be ${factor}`;
+export const eachWasWalkedOnOutingsOf =
+  'each was walked on outings of its own, one of them on one only: days and set-ups cannot be told from the products';
 export const eachWithItsOwnSpreadWelch = 'each with its own spread, Welch';
 export const everyProductIsCensoredOnOne = 'every product is censored on one side on every path';
 export const everyWalkFailedAtItsFirst = 'every walk failed at its first point';

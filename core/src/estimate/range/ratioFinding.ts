@@ -206,7 +206,7 @@ function oneSided({ numerator, denominator, above, below }: Compared): string {
     own.every((w) => w.failedM === undefined) || own.every((w) => w.heldM === 0);
   const guilty = [...(oneWay(above.walks) ? [numerator] : []), ...(oneWay(below.walks) ? [denominator] : [])];
   return guilty.length > 0
-    ? `${guilty.join(' and ')}: all walks censored on one side`
+    ? phrases.allWalksCensoredOnOneSide(guilty.join(' and '))
     : phrases.noPathTiesTheTwoProducts;
 }
 

@@ -193,8 +193,6 @@ function byOutings(fit: RangeFit | NoFit, blocks: Blocks, compared: Compared): R
     withScale95: undefined,
     p: undefined,
     estimable: false,
-    reason:
-      'each was walked on outings of its own, one of them on one only: days and set-ups cannot be told ' +
-      'from the products',
+    reason: phrases.eachWasWalkedOnOutingsOf,
   };
 }

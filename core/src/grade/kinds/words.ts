@@ -1,6 +1,7 @@
 import type { Grade } from '../grade.ts';
 import { kindOf } from './index.ts';
 import { SAYINGS, type Saying, type Sense } from './sayings.ts';
+import * as phrases from './phrases.ts';
 
 /** What is heard or seen of a kind of product. */
 const SENSES: Readonly<Record<string, readonly Sense[]>> = {
@@ -98,7 +99,7 @@ export function readWords(text: string, kindId?: string, own: readonly Saying[] 
   const whole = ([...own, ...wordsOf(kindId)] as readonly Saying[]).find(
     (s) => s.words.toLowerCase() === said,
   );
-  if (whole?.unsure) return { ask: `“${whole.words}” can mean several grades`, likely: whole.grade };
+  if (whole?.unsure) return { ask: phrases.canMeanSeveralGrades(whole.words), likely: whole.grade };
   if (whole) return { grade: whole.grade, from: whole.words };
   const report = REPORT.exec(spelt(said));
   if (report && (kindId === undefined || !SENSES[kindId] || kindId === 'two-way-radio'))
@@ -118,11 +119,10 @@ export function readWords(text: string, kindId?: string, own: readonly Saying[] 
   if (!first) return undefined;
   const grades = new Set(found.map((f) => f.grade));
   if (grades.size > 1)
-    return { ask: `it says ${found.map((f) => `“${f.from}”`).join(' and ')}: which grade is meant?` };
+    return { ask: phrases.itSaysWhichGradeIsMeant(found.map((f) => `“${f.from}”`).join(' and ')) };
   if (found.some((f) => f.unsure))
-    return { ask: `“${first.from}” can mean several grades`, likely: first.grade };
-  if (SOMETIMES.test(left))
-    return { ask: `“${first.from}”, but not all the time: which grade is meant?`, likely: first.grade };
+    return { ask: phrases.canMeanSeveralGrades(first.from), likely: first.grade };
+  if (SOMETIMES.test(left)) return { ask: phrases.butNotAllTheTimeWhich(first.from), likely: first.grade };
   return { grade: first.grade, from: first.from };
 }
 

@@ -146,6 +146,8 @@ export const theLog = 'the log';
 export const theLogIsAsItWas = 'The log is as it was; choose another file.';
 export const theOverlayWasNotMadeNothing = (message: string): string =>
   `The overlay was not made: ${message}. Nothing else has changed.`;
+export const thePictureHardlyMovesAFreeze = (name: string): string =>
+  `${name}: the picture hardly moves, a freeze cannot be told`;
 export const thePictureToo = 'the picture too';
 export const theRecording = 'The recording';
 export const theTrackWasTakenOutAgain = 'the track was taken out again';

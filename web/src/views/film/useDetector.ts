@@ -59,7 +59,7 @@ export function useDetector(reel: Reel): Detecting {
           all.artefacts.push(...(of?.artefacts ?? []).map((d) => later(d, beginsS)));
         }
         for (const trouble of troubles) notes.add(`${file.name}: ${trouble}`);
-        if (picture?.tooStill) notes.add(`${file.name}: the picture hardly moves, a freeze cannot be told`);
+        if (picture?.tooStill) notes.add(phrases.thePictureHardlyMovesAFreeze(file.name));
       }
       all.dropouts.sort((a, b) => a.fromS - b.fromS);
       all.artefacts.sort((a, b) => a.fromS - b.fromS);

@@ -16,9 +16,9 @@ const FIGURES: Readonly<Record<FeatureKind, readonly ('thicknessM' | 'heightM' |
   steps: [],
 };
 const FIGURE_WORDS = {
-  thicknessM: ['Thickness', 'm'],
-  heightM: ['Height', 'm'],
-  lossDb: ['Loss, if set', 'dB'],
+  thicknessM: [phrases.thickness, 'm'],
+  heightM: [phrases.height, 'm'],
+  lossDb: [phrases.lossIfSet, 'dB'],
 } as const;
 
 const outlineText = (outline: readonly (readonly number[])[]): string =>

@@ -5,10 +5,10 @@ import * as phrases from './phrases.ts';
 
 /** From and to, each way: by cable, and as it was sold. */
 const RATES = [
-  ['Line by cable, down', 'behindDownMbps', 'behindDownMostMbps'],
-  ['Line by cable, up', 'behindUpMbps', 'behindUpMostMbps'],
-  ['Sold as, down', 'planDownMbps', 'planDownMostMbps'],
-  ['Sold as, up', 'planUpMbps', 'planUpMostMbps'],
+  [phrases.lineByCableDown, 'behindDownMbps', 'behindDownMostMbps'],
+  [phrases.lineByCableUp, 'behindUpMbps', 'behindUpMostMbps'],
+  [phrases.soldAsDown, 'planDownMbps', 'planDownMostMbps'],
+  [phrases.soldAsUp, 'planUpMbps', 'planUpMostMbps'],
 ] as const;
 
 /** What the line behind the fixed end gives: it can be what was read, and is asked for where routers are. */

@@ -109,12 +109,15 @@ export const levelDbm = 'level, dBm';
 export const levelOverSeparationReadingsFittedExponent = (readings: number, exponent: string): string =>
   `Level over separation: ${readings} readings, fitted exponent ${exponent}, and the prediction`;
 export const levelsAsCsv = 'Levels as CSV';
+export const lineByCableDown = 'Line by cable, down';
+export const lineByCableUp = 'Line by cable, up';
 export const lineOfSight = 'line of sight';
 export const loggedLevelsACsvWithDistance =
   'Logged levels: a CSV with distance_m and level_dbm, the level empty where it was lost';
 export const lookCloserTheArrowKeysMove = 'Look closer; the arrow keys move the plan';
 export const lossByEye = 'loss by eye';
 export const lossByEye2 = 'Loss (by eye)';
+export const lossIfSet = 'Loss, if set';
 export const lostBelowTheSensitivity = 'lost, below the sensitivity';
 export const mEastMNorthArrowKeys = (label: string, at: string, at2: string): string =>
   `${label}: ${at} m east, ${at2} m north; arrow keys move it`;
@@ -201,6 +204,8 @@ export const shownTheLevelsLoggedInWalks = (loggedCount: number): string =>
   ` Shown: the ${loggedCount} levels logged in walks on this path.`;
 export const snapOff = 'Snap: off';
 export const snapOn = 'Snap: on';
+export const soldAsDown = 'Sold as, down';
+export const soldAsUp = 'Sold as, up';
 export const source = 'Source';
 export const stairsKerbWater = 'stairs, kerb, water';
 export const steps = 'Steps';

@@ -3,12 +3,12 @@ import { Picture } from '../../components/Picture.tsx';
 import * as phrases from './phrases.ts';
 
 const SIGNS = [
-  ['made', 'walked'],
-  ['to make', 'to walk'],
-  ['settles', 'settles a claim'],
-  ['tells', 'estimate'],
-  ['bound', 'path ends first: share of the claim'],
-  ['too few', 'too few: walks it takes'],
+  ['made', phrases.walked2],
+  ['to make', phrases.toWalk],
+  ['settles', phrases.settlesAClaim],
+  ['tells', phrases.estimate],
+  ['bound', phrases.pathEndsFirstShareOfThe],
+  ['too few', phrases.tooFewWalksItTakes],
 ] as const;
 
 /** What the shapes of the board say, and the figures beside them. */

@@ -44,7 +44,7 @@ export function PlanSettings({ form }: { form: SetupForm }) {
       <Field
         className="w-64"
         label={phrases.smallestDifferenceThatMatters}
-        help="1.3: ranges that differ by less count as alike."
+        help={phrases.differByLessCountAsAlike}
         suffix="×"
         type="number"
         step="any"
@@ -62,7 +62,7 @@ export function PlanSettings({ form }: { form: SetupForm }) {
           <Field
             className="w-80"
             label={phrases.walkToWalkSpread}
-            help="0.2: two walks in three lie within a factor of 1.22 of the median."
+            help={phrases.twoWalksInThreeLieWithin}
             type="number"
             step="any"
             {...form.register('plan.sigma', { valueAsNumber: true })}

@@ -7,7 +7,7 @@ export const settingsText = ({ plan }: Setup): string =>
     phrases.ofEachOnEachPath(phrases.countedWalks(plan.walksEach)),
     phrases.criterion(plan.criterion),
     phrases.differencesMatterFrom(plan.ratio),
-    `walk-to-walk spread ${plan.sigma}`,
+    phrases.walkToWalkSpread2(plan.sigma),
     phrases.start2(plan.startTime),
     ...(plan.mode ? [phrases.logged(plan.mode)] : []),
     ...(plan.blind ? ['blind'] : []),

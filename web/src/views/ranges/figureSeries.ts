@@ -36,7 +36,7 @@ export function throughputSeries(curves: readonly ThroughputFinding[], per: numb
             : [
                 {
                   type: 'line',
-                  name: `${label}: read on the move`,
+                  name: phrases.readOnTheMove(label),
                   silent: true,
                   symbol: 'rect',
                   symbolSize: [2, 8],

@@ -115,6 +115,7 @@ export const readAtPlacesThePictureHas = (standsCount: number): string =>
 export const readings = 'readings';
 export const readings2 = 'Readings';
 export const readingsOverDistance = 'Readings over distance ';
+export const readOnTheMove = (label: string): string => `${label}: read on the move`;
 export const resets = (resets: string): string => `Resets: ${resets}.`;
 export const rung = 'Rung';
 export const sAfterTheLoss = (afterS: string): string => ` ${afterS} s after the loss`;

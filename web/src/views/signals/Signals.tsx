@@ -14,11 +14,8 @@ const SOUNDS: Readonly<Record<SoundSignal, readonly [string, string]>> = {
   beacon: [phrases.beaconInSound, phrases.aCodeEverySNoiseBetween(PACKET_EVERY_S)],
 };
 const PICTURES = {
-  clock: ['Running clock', 'The time in tenths, and the number of the picture in figures and as bars.'],
-  code: [
-    'Beacon in picture',
-    'A code that changes five times a second. Film it at two fifths of the picture’s height or more, or lead it into the transmitter.',
-  ],
+  clock: [phrases.runningClock, phrases.theTimeInTenthsAndThe],
+  code: [phrases.beaconInPicture, phrases.aCodeThatChangesFiveTimes2],
 } as const;
 type PictureSignal = keyof typeof PICTURES;
 

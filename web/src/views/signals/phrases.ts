@@ -5,9 +5,12 @@
 export const aCodeEverySNoiseBetween = (packetEveryS: number): string =>
   `A code every ${packetEveryS} s, noise between: a recording at the other end says by itself when it was.`;
 export const aCodeThatChangesFiveTimes = 'A code that changes five times a second';
+export const aCodeThatChangesFiveTimes2 =
+  'A code that changes five times a second. Film it at two fifths of the picture’s height or more, or lead it into the transmitter.';
 export const aRunningClock = 'A running clock';
 export const andThePictureSaysHowFar = ', and the picture says how far that was';
 export const andTheWalkThatWasSaved = ' and the walk that was saved as a file.';
+export const beaconInPicture = 'Beacon in picture';
 export const beaconInSound = 'Beacon in sound';
 export const beaconSent = (sent: number): string => `Beacon: ${sent} sent.`;
 export const clicks = 'Clicks';
@@ -23,6 +26,7 @@ export const oneASecondEachTenthHigher =
 export const picture = 'Picture';
 export const plays = (sounds: string): string => `${sounds} plays.`;
 export const recordingsAreReadBy = '. Recordings are read by ';
+export const runningClock = 'Running clock';
 export const sound = 'Sound';
 export const steadyAtAboutTheLevelOf =
   'Steady, at about the level of speech: any gap is heard, and found to a few milliseconds.';
@@ -31,6 +35,8 @@ export const testSignals = 'Test signals';
 export const theBeaconBelongsToTheWalk = (either: string): string =>
   `The beacon belongs to the walk under way on this device: its log says where each code was sent${either}.`;
 export const theBeaconInThePicture = 'The beacon in the picture';
+export const theTimeInTenthsAndThe =
+  'The time in tenths, and the number of the picture in figures and as bars.';
 export const thisBrowserPlaysNoSoundTry = 'This browser plays no sound. Try another one.';
 export const tone1Khz = 'Tone, 1 kHz';
 export const turnTheVolumeDownFirstTake =

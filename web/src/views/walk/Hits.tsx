@@ -6,7 +6,7 @@ import { Touch } from './Touch.tsx';
 import * as phrases from './phrases.ts';
 
 const ORIENTATIONS = ['not stated', 'facing it', 'side on', 'back to it', 'in the pocket'] as const;
-const COUNTED = { presses: 'presses, one receiver', receivers: 'receivers, at one press' } as const;
+const COUNTED = { presses: phrases.pressesOneReceiver, receivers: phrases.receiversAtOnePress } as const;
 
 /** Presses and answers, k of n; or, at one press, k of n receivers. */
 export function Hits({ add, kind, onOpenCount }: PanelProps) {

@@ -10,12 +10,12 @@ const RATES = [1, 2, 5, 10, 20, 60];
 
 const TICKS = [
   ['sun', 'sun'],
-  ['sound', 'beep'],
-  ['speak', 'spoken prompts'],
+  ['sound', phrases.beep],
+  ['speak', phrases.spokenPrompts],
   ['guided', 'guided'],
-  ['hold', 'hold for dropouts'],
-  ['keys', 'letter keys'],
-  ['leftHand', 'left hand'],
+  ['hold', phrases.holdForDropouts],
+  ['keys', phrases.letterKeys],
+  ['leftHand', phrases.leftHand],
 ] as const;
 
 export function LiveOptions({

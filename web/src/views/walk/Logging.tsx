@@ -97,7 +97,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
       <Keys actions={noting ? {} : actions} />
       <div className="flex flex-wrap items-baseline gap-x-4">
         <Heading title={phrases.loggingAtTheOtherEnd}>{subject?.product.name ?? phrases.aWalk}</Heading>
-        <p>{subject ? `${subject.path.name}: what is received here` : phrases.whatIsReceivedHere}</p>
+        <p>{subject ? phrases.whatIsReceivedHere2(subject.path.name) : phrases.whatIsReceivedHere}</p>
         <KeptCount walkId={kept.id} />
       </div>
       <Announce log={log} unkept={unkept} />

@@ -17,11 +17,11 @@ import { useSettling } from './useSettling.ts';
 import * as phrases from './phrases.ts';
 
 const AROUND = [
-  ['band', 'Band or channel'],
-  ['cell', 'Cell or access point'],
-  ['instrument', 'Instrument'],
-  ['server', 'Server'],
-  ['load', 'Load on it'],
+  ['band', phrases.bandOrChannel],
+  ['cell', phrases.cellOrAccessPoint],
+  ['instrument', phrases.instrument],
+  ['server', phrases.server],
+  ['load', phrases.loadOnIt],
 ] as const;
 type Around = Readonly<Partial<Record<(typeof AROUND)[number][0], string>>>;
 

@@ -1,4 +1,5 @@
-const SAID = { through: '✓ comes through', lost: '✕ lost', nothing: '… no signal yet' } as const;
+import * as phrases from './phrases.ts';
+const SAID = { through: phrases.comesThrough, lost: phrases.lost, nothing: phrases.noSignalYet } as const;
 const LOOKS = {
   through: 'border-clear',
   lost: 'border-double border-lost text-lost',

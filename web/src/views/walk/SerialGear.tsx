@@ -58,7 +58,7 @@ export function SerialGear({
     setHeard(undefined);
     if (why !== undefined) {
       setTrouble(phrases.thePortWasLostWhatCame(why));
-      log.current('note', { text: `${name}: its port was lost` }, performance.now(), true);
+      log.current('note', { text: phrases.itsPortWasLost(name) }, performance.now(), true);
     }
   };
   const open = (): void => {

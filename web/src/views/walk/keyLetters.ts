@@ -1,24 +1,25 @@
 import { createContext } from 'react';
+import * as phrases from './phrases.ts';
 
 /** What single keys do while one walks, by the key that it is at first. */
 export const KEY_ACTIONS = {
-  d: 'dropout begins, or ends',
+  d: phrases.dropoutBeginsOrEnds,
   '1': 'grade 1',
   '2': 'grade 2',
   '3': 'grade 3',
   '4': 'grade 4',
   '5': 'grade 5',
-  m: 'mark the next post',
-  w: 'mark a distance',
-  s: 'stand here, or go on',
-  t: 'turn round',
+  m: phrases.markTheNextPost,
+  w: phrases.markADistance3,
+  s: phrases.standHereOrGoOn,
+  t: phrases.turnRound2,
   n: 'note',
-  f: 'the fixed end moved',
-  l: 'door, turn',
-  x: 'tried 3, failed',
+  f: phrases.theFixedEndMoved2,
+  l: phrases.doorTurn,
+  x: phrases.tried3Failed2,
   v: 'reading',
-  r: 'reconnected',
-  j: 'lost for good: end',
+  r: phrases.reconnected,
+  j: phrases.lostForGoodEnd,
   u: 'undo',
   e: 'end',
 } as const;

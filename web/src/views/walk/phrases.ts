@@ -50,10 +50,12 @@ export const atTheStartPointWithThe =
   'ms and more (silence: half a second) are logged as found, with the time at which they began.';
 export const backAtTheFixedEndEnd = 'Back at the fixed end: end the walk.';
 export const bandCellInstrumentBarsAStream = 'Band, cell, instrument, bars, a stream';
+export const bandOrChannel = 'Band or channel';
 export const bars = 'Bars';
 export const baseOutOfReach = 'base out of reach; ';
 export const baselineWhereItBegins = 'Baseline, where it begins';
 export const baud = 'Baud';
+export const beep = 'beep';
 export const beginAgainWhenItIsBack = (why: string): string =>
   `${why}. Begin again when it is back: the time between is logged as a gap.`;
 export const beginTheWalk = 'Begin the walk';
@@ -66,7 +68,9 @@ export const belowDbItCountsAsSilent = (usualDb: string): string =>
 export const bothAtOnceDownMbitS = (mbps: string, mbps2: string): string =>
   `both at once: ${mbps} down, ${mbps2} Mbit/s up`;
 export const bothAtOnceToo = 'both at once too';
+export const byPress = 'by press';
 export const cancel = 'Cancel';
+export const cellOrAccessPoint = 'Cell or access point';
 export const choose = 'choose';
 export const close = 'Close';
 export const closeThePort = 'Close the port';
@@ -82,11 +86,17 @@ export const direction = 'Direction';
 export const discardItBegunByMistake = 'Discard it: begun by mistake';
 export const done = 'Done';
 export const doorHandOver = 'Door, hand-over …';
+export const doorTurn = 'door, turn';
 export const down = 'Down';
 export const drivingAPassengerLogsOrThe =
   'Driving: a passenger logs, or the walk is hands-free. Nobody reads while the vehicle moves.';
 export const dropoutBegins = 'Dropout begins';
+export const dropoutBeginsOrEnds = 'dropout begins, or ends';
 export const dropoutEnds = 'Dropout ends';
+export const each100M = 'each 100 m';
+export const each25M = 'each 25 m';
+export const each2Min = 'each 2 min';
+export const eachMinute = 'each minute';
 export const end = 'End …';
 export const endItWhereItStopped = 'End it where it stopped';
 export const ended = 'ended: ';
@@ -123,12 +133,14 @@ export const held = 'Held';
 export const heldNotStated = 'held: not stated';
 export const hereDistanceUnknown = 'Here, distance unknown';
 export const hits = 'Hits';
+export const holdForDropouts = 'hold for dropouts';
 export const holdWhileItIsLost = 'Hold while it is lost';
 export const how = 'How';
 export const howItIsKnown = 'How it is known';
 export const iGoOn = 'I go on';
 export const iHearTheFixedEnd = 'I hear the fixed end';
 export const iHearYou = (grade: number, words: string): string => `“I hear you ${grade}: ${words}”`;
+export const instrument = 'Instrument';
 export const iStandAt = (name: string): string => `I stand at ${name}`;
 export const iStandHere = 'I stand here';
 export const isNearerThanTheMarkBefore = (formatLength: string): string =>
@@ -141,6 +153,7 @@ export const itIsKeptOnThisDevice =
 export const itLogsWhatIsReceivedAt =
   'It logs what is received at its end. Clocks are compared through the base; with no network, ' +
   'press here and there at one count, at the start and at the end.';
+export const itsPortWasLost = (name: string): string => `${name}: its port was lost`;
 export const itWas = 'It was';
 export const itWatched = 'It watched';
 export const itWatches = 'It watches';
@@ -165,7 +178,9 @@ export const learningHowMuchThePictureMoves = 'Learning how much the picture mov
 export const leave = (name: string): string => `Leave ${name}`;
 export const leaveNotReported = (missing: string): string => `Leave, not reported: ${missing}`;
 export const leaveThemOut = 'Leave them out';
+export const leftHand = 'left hand';
 export const letItSettleS = (left: number): string => ` (let it settle: ${left} s)`;
+export const letterKeys = 'letter keys';
 export const level = 'Level';
 export const levelAgainstTheLast = 'Level against the last';
 export const linkMonitor = 'Link monitor';
@@ -176,6 +191,7 @@ export const listenToOrWatch = (watched: string): string => `Listen to or watch:
 export const littleSpaceIsLeftForUrvek =
   'Little space is left for Urvek on this device (under 20 MB). Free some before a long walk, or ' +
   'save the log as a file now and then.';
+export const loadOnIt = 'Load on it';
 export const loadOnTheLink = 'Load on the link';
 export const location = (location: string): string => `location ${location}`;
 export const log = 'Log';
@@ -197,6 +213,7 @@ export const lookUpBeforeYouLookDown = 'Look up before you look down.';
 export const loss = 'Loss';
 export const lost = '✕ lost';
 export const lost2 = (hop: string): string => `Lost: ${hop}`;
+export const lostForGoodEnd = 'lost for good: end';
 export const lostForGoodEndHere = 'Lost for good: end here';
 export const lostLetGoWhenItIs = 'Lost: let go when it is back';
 export const lostNotKnownWhich = 'Lost: not known which';
@@ -204,10 +221,12 @@ export const madeBeforeAnEarlierWalkOf = 'made before an earlier walk of this ri
 export const mark = (name: string): string => `Mark ${name}`;
 export const markADistance = 'Mark a distance';
 export const markADistance2 = 'Mark a distance …';
+export const markADistance3 = 'mark a distance';
 export const markIt = 'Mark it';
 export const markItByTheseWords = 'Mark it by these words';
 export const markNow = (dueName: string): string => `mark ${dueName} now`;
 export const markNow2 = (name: string): string => `Mark ${name} now (`;
+export const markTheNextPost = 'mark the next post';
 export const markTheWheel = 'Mark the wheel';
 export const mb = (mb: number): string => `${mb} MB`;
 export const mbitS = (mbps: string): string => ` ${mbps} Mbit/s`;
@@ -230,6 +249,7 @@ export const noMarkItAsItIs = 'No: mark it as it is';
 export const noMicrophoneOrItWasRefused = 'No microphone, or it was refused: type the note.';
 export const noReading = 'no reading';
 export const none = 'none';
+export const noSignalYet = '… no signal yet';
 export const notAsTheOthers = 'Not as the others';
 export const notAsTheOthersWhileIt = 'Not as the others, while it can still be mended';
 export const notGraded = 'not graded';
@@ -284,6 +304,7 @@ export const outOfReachComingIn = 'out of reach, coming in';
 export const passedOrNoticed = 'Passed or noticed?';
 export const path = 'Path';
 export const peopleAbout = 'People about';
+export const pressesOneReceiver = 'presses, one receiver';
 export const probe = (atOnce: string): string => `probe: ${atOnce}`;
 export const probe2 = 'Probe';
 export const probeStopped = 'probe stopped';
@@ -297,7 +318,9 @@ export const reading = 'Reading';
 export const reading2 = 'Reading …';
 export const readings = 'Readings';
 export const realOnFoot = 'real, on foot';
+export const receiversAtOnePress = 'receivers, at one press';
 export const reconNected = 'Recon\u00adnected …';
+export const reconnected = 'reconnected';
 export const reconnectedHow = 'Reconnected how?';
 export const refusedAndSetAside = (asideCount: number): string => `, ${asideCount} refused and set aside: `;
 export const rehearseWithSimulatedGear = 'Rehearse with simulated gear';
@@ -318,6 +341,7 @@ export const saveThisWalkAsAFile = 'Save this walk as a file';
 export const secondDevice = 'Second device';
 export const secondDevice2 = 'second device';
 export const sent = 'Sent';
+export const server = 'Server';
 export const sharedMoment = (shared: number): string => `Shared moment ${shared}`;
 export const sharedMomentPressAtTheCount = (shared: number): string =>
   `Shared moment ${shared}: press at the count`;
@@ -335,7 +359,9 @@ export const someSARunBetweenThis = (either: number): string =>
 export const soundPictureOrAnswer = 'sound, picture or answer';
 export const speakIt = 'Speak it';
 export const speed = 'speed';
+export const spokenPrompts = 'spoken prompts';
 export const spokenS = (seconds: string): string => `spoken, ${seconds} s`;
+export const standHereOrGoOn = 'stand here, or go on';
 export const standStillCallIn = 'Stand still: call in ';
 export const steadyNoise = 'steady noise';
 export const stop = 'Stop';
@@ -352,6 +378,7 @@ export const theDataBudgetIsSpent = 'The data budget is spent.';
 export const theDayWeatherPeopleOtherTransmitters = 'The day: weather, people, other transmitters';
 export const theDistanceOfThisStandEntered = 'the distance of this stand, entered while standing there';
 export const theFixedEndMoved = 'The fixed end moved';
+export const theFixedEndMoved2 = 'the fixed end moved';
 export const theLog = 'the log';
 export const thePath = (name: string): string => `The path ${name}`;
 export const thePathEndsHereTurnRound = 'The path ends here: turn round or end.';
@@ -390,9 +417,11 @@ export const thisWasNotKeptUrvekFailed2 =
 export const toMindWhere = 'To mind, where';
 export const travelledDistance = 'Travelled distance';
 export const tried3Failed = 'Tried 3, failed';
+export const tried3Failed2 = 'tried 3, failed';
 export const tries = ' tries';
 export const turnRound = 'Turn round';
 export const turned = 'Turned';
+export const turnRound2 = 'turn round';
 export const twoEndsTwoLogsOneSays = 'Two ends, two logs: one says where, the other what is received.';
 export const type = '. Type';
 export const under = 'Under';
@@ -429,6 +458,7 @@ export const watchForDropoutsHere = 'watch for dropouts here';
 export const weather = 'Weather';
 export const whatComesIn = 'What comes in';
 export const whatIsReceivedHere = 'what is received here';
+export const whatIsReceivedHere2 = (name: string): string => `${name}: what is received here`;
 export const whatIsSent = 'What is sent';
 export const whatItIs = 'What it is';
 export const whatWasFinishedIsLogged = 'what was finished is logged';

@@ -7,11 +7,11 @@ import * as phrases from './phrases.ts';
 
 /** Again after so long, or so far; nothing: by press only. */
 export const AGAIN = [
-  { label: 'by press', seconds: undefined, metres: undefined },
-  { label: 'each minute', seconds: 60, metres: undefined },
-  { label: 'each 2 min', seconds: 120, metres: undefined },
-  { label: 'each 25 m', seconds: undefined, metres: 25 },
-  { label: 'each 100 m', seconds: undefined, metres: 100 },
+  { label: phrases.byPress, seconds: undefined, metres: undefined },
+  { label: phrases.eachMinute, seconds: 60, metres: undefined },
+  { label: phrases.each2Min, seconds: 120, metres: undefined },
+  { label: phrases.each25M, seconds: undefined, metres: 25 },
+  { label: phrases.each100M, seconds: undefined, metres: 100 },
 ] as const;
 /** Channel width of simulated gear of which nobody says it, MHz. */
 const USUAL_WIDTH_MHZ = 20;
