@@ -49,6 +49,7 @@ export * from './detect/detected.ts';
 export * from './detect/grey.ts';
 export * from './detect/inputClock.ts';
 export * from './detect/knownLoss.ts';
+export * from './detect/liveFaults.ts';
 export * from './detect/liveLoss.ts';
 export * from './detect/livePicture.ts';
 export * from './detect/picture.ts';

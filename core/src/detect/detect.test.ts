@@ -7,6 +7,7 @@ import { greyOf } from './grey.ts';
 import { LivePicture } from './livePicture.ts';
 import { LOOKED_AT, PictureDetector } from './picture.ts';
 import { referenceLoss } from './referenceLoss.ts';
+import { LiveFaults } from './liveFaults.ts';
 import { LiveLoss, type LiveChange } from './liveLoss.ts';
 import { SoundDetector, TONE_HZ, type SentSignal, type SoundFound } from './sound.ts';
 
@@ -576,5 +577,60 @@ describe('losses told while the sound comes in', () => {
     const random = seeded('late');
     expect(live.push(Float32Array.from({ length: RATE }, () => 0.1 * random.normal()))).toEqual([]);
     expect(live.usualDb).toBeCloseTo(-20, 0);
+  });
+});
+
+describe('faults told while the sound comes in', () => {
+  const TENTH = RATE / 10;
+  /** Played in tenths of a second, as a page hears it: what was told, and when. */
+  const told = (
+    sound: Float32Array,
+    signal: SentSignal,
+  ): (readonly [kind: string, fromS: number, toldS: number])[] => {
+    const [loss, faults] = [new LiveLoss(RATE, signal), new LiveFaults(RATE, signal)];
+    const found: (readonly [string, number, number])[] = [];
+    for (let at = 0; at < sound.length; at += TENTH) {
+      const piece = sound.subarray(at, at + TENTH);
+      for (const f of faults.push(piece, loss.push(piece)))
+        found.push([f.kind, f.fromS, (at + TENTH) / RATE]);
+    }
+    return found;
+  };
+
+  test('clipping and a stuck buffer, each once within five seconds, and soon', () => {
+    const sound = noise(seeded('faults'), 20, [{ fromS: 3, toS: 3.5 }]).map((x) => 0.3 * x);
+    for (const s of [6, 6.2, 12]) sound.set([0.9, 0.9, 0.9, 0.9, 0.9], s * RATE);
+    for (let i = 0; i < 5; i++) sound.set(sound.slice(15 * RATE, 15 * RATE + 160), 15 * RATE + 160 * i);
+    const found = told(sound, 'noise');
+    const kinds = (kind: string): number[] =>
+      found.filter(([k]) => k === kind).map(([, s]) => Math.round(10 * s) / 10);
+    expect(kinds('clipping')).toEqual([6, 12]);
+    expect(kinds('stuck').map(Math.round)).toEqual([15]);
+    for (const [, fromS, toldS] of found) expect(toldS - fromS).toBeLessThan(1);
+  });
+
+  test('a click, and none where the sound is cut off or comes back', () => {
+    // A hum that is cut off at its crest, where it jumps.
+    const random = seeded('click');
+    const sound = Float32Array.from({ length: 12 * RATE }, (_, i) => {
+      const s = i / RATE;
+      return (s >= 3 && s < 4 ? 0 : 0.3 * Math.cos(2 * Math.PI * 50 * s)) + 2e-4 * random.normal();
+    });
+    sound[9 * RATE + 40] = 0.9;
+    expect(heard(sound, 'unknown').artefacts.map((a) => a.kind)).toEqual(['click']);
+    const found = told(sound, 'unknown');
+    expect(found.map(([kind, fromS]) => [kind, Math.round(fromS)])).toEqual([['click', 9]]);
+  });
+
+  test('noise that rises beside a tone is told while it lasts, once', () => {
+    const random = seeded('rising');
+    const sound = Float32Array.from({ length: 12 * RATE }, (_, i) => {
+      const s = i / RATE;
+      return 0.2 * Math.sin(2 * Math.PI * TONE_HZ * s) + (s >= 6 && s < 9 ? 0.03 : 0.002) * random.normal();
+    });
+    const found = told(sound, 'tone');
+    expect(found.map(([kind]) => kind)).toEqual(['noise rise']);
+    expect(found[0]?.[1]).toBeCloseTo(6, 0);
+    expect((found[0]?.[2] ?? 0) - 6).toBeLessThan(0.5);
   });
 });

@@ -88,6 +88,16 @@ export class FloorRise {
     return this.found;
   }
 
+  /** The rise that goes on. */
+  get open(): Detected<'noise rise'> | undefined {
+    return this.since === undefined ? undefined : this.riseUntil(this.at, true);
+  }
+
+  /** What was found and is over, which is then forgotten. */
+  drain(): readonly Detected<'noise rise'>[] {
+    return this.found.splice(0);
+  }
+
   private windowOf(): Window {
     const { sound, fft, spectrum, bins, hann, weighed } = this;
     for (let i = 0; i < weighed.length; i++) weighed[i] = (hann[i] as number) * (sound[i] as number);
@@ -131,10 +141,14 @@ export class FloorRise {
   }
 
   private tell(until: number, open: boolean): void {
+    this.found.push(this.riseUntil(until, open));
+    this.since = undefined;
+  }
+
+  private riseUntil(until: number, open: boolean): Detected<'noise rise'> {
     const windowS = this.sound.length / this.rateHz;
     const [fromS, toS] = [(this.since ?? 0) * windowS, until * windowS];
-    this.found.push(noiseRise(fromS, toS, open, this.most, phrases.whereTheSoundIsQuietest));
-    this.since = undefined;
+    return noiseRise(fromS, toS, open, this.most, phrases.whereTheSoundIsQuietest);
   }
 }
 

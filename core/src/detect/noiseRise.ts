@@ -51,6 +51,16 @@ export class NoiseRise {
     return this.found;
   }
 
+  /** The rise that goes on. */
+  get open(): Detected<'noise rise'> | undefined {
+    return this.since === undefined ? undefined : this.riseUntil(this.windows, true);
+  }
+
+  /** What was found and is over, which is then forgotten. */
+  drain(): readonly Detected<'noise rise'>[] {
+    return this.found.splice(0);
+  }
+
   private weigh(power: number): void {
     this.windows++;
     if (this.windows <= LEARNT) {
@@ -70,10 +80,13 @@ export class NoiseRise {
   }
 
   private tell(until: number, open: boolean): void {
-    const windowS = this.blocks * this.blockS;
-    const [fromS, toS] = [(this.since ?? 0) * windowS, until * windowS];
-    this.found.push(noiseRise(fromS, toS, open, this.most, 'beside the tone'));
+    this.found.push(this.riseUntil(until, open));
     this.since = undefined;
+  }
+
+  private riseUntil(until: number, open: boolean): Detected<'noise rise'> {
+    const windowS = this.blocks * this.blockS;
+    return noiseRise((this.since ?? 0) * windowS, until * windowS, open, this.most, phrases.besideTheTone);
   }
 }
 

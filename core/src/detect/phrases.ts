@@ -6,6 +6,7 @@ import { countOf } from '../quantity/plural.ts';
  */
 export const aJumpOfTimesTheUsual = (jump: string): string => `a jump of ${jump} times the usual`;
 export const aRateOfHz = (rateHz: number): string => `a rate of ${rateHz} Hz`;
+export const besideTheTone = 'beside the tone';
 export const bytesAreNotDots = (rgbaCount: number, intoCount: number): string =>
   `${rgbaCount} bytes are not ${intoCount} dots`;
 export const countedFrames = (n: number): string => countOf(n, 'frame');

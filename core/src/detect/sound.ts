@@ -13,7 +13,7 @@ export const SENT_SIGNALS = ['noise', 'tone', 'unknown'] as const;
 export type SentSignal = (typeof SENT_SIGNALS)[number];
 
 /** So near to the edge of a loss a jump is part of it, s. */
-const EDGE_S = 0.02;
+export const EDGE_S = 0.02;
 
 /** Of the tone that Urvek plays, Hz. */
 export const TONE_HZ = 1000;

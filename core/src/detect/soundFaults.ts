@@ -62,6 +62,11 @@ export class SampleFaults {
     return this.found;
   }
 
+  /** What was found and is over, which is then forgotten. */
+  drain(): readonly Detected<'click' | 'clipping'>[] {
+    return this.found.splice(0);
+  }
+
   private tell(kind: 'click' | 'clipping', at: number, figure: string, certainty: number): void {
     const atS = at / this.rateHz;
     const i = this.found.findLastIndex((f) => f.kind === kind);

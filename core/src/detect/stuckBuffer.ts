@@ -70,6 +70,11 @@ export class StuckBuffer {
     return this.found;
   }
 
+  /** What was found and is over, which is then forgotten. */
+  drain(): readonly Detected<'stuck'>[] {
+    return this.found.splice(0);
+  }
+
   private same(at: number, lag: number): boolean {
     const mask = this.ring.length - 1;
     for (let k = 0; k < WINDOW; k++)

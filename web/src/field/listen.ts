@@ -1,4 +1,4 @@
-import { InputClock, LiveLoss, type SentSignal } from '@urvek/core';
+import { InputClock, LiveFaults, LiveLoss, type SentSignal } from '@urvek/core';
 import type { Received, Receiving } from './received.ts';
 import tapUrl from './tap.worklet.ts?worker&url';
 import * as phrases from './phrases.ts';
@@ -38,6 +38,7 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
     loss: { leastS: LEAST_S },
     silence: { leastS: 0.5 },
   });
+  const faults = new LiveFaults(context.sampleRate, signal);
   const [track] = stream.getAudioTracks();
   const settings = track?.getSettings();
   const latencyMs = 1000 * ((settings as { latency?: number } | undefined)?.latency ?? 0);
@@ -50,7 +51,9 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
   tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {
     lastMs = performance.now();
     clock.came(data.length, lastMs);
-    for (const change of live.push(data)) heard.onChange(change, clock.pageMs(change.atS));
+    const changes = live.push(data);
+    for (const change of changes) heard.onChange(change, clock.pageMs(change.atS));
+    for (const fault of faults.push(data, changes)) heard.onFault(fault, clock.pageMs(fault.fromS));
     if (++level % 10 === 0 && live.levelDb !== undefined) heard.onLevel(live.levelDb, live.usualDb);
   };
   let over = false;

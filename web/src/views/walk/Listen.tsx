@@ -24,7 +24,7 @@ const usualText = (signal: SentSignal, usualDb: number | undefined): string =>
 export function Listen({ session, add }: { session: WalkSession; add: AddEntry }) {
   const [signal, setSignal] = useState<SentSignal>('noise');
   const { state, start, stop } = useReceiving(receivedLog(session, add, 'listening'));
-  const { on, lost, level, usual, meddling, trouble } = state;
+  const { on, lost, level, usual, faults, lastFault, meddling, trouble } = state;
   const begin = (): void => start((heard) => listen(signal, heard));
   return (
     <section aria-label={phrases.listen} className="sheet mt-2 p-2" data-listening={on}>
@@ -43,6 +43,14 @@ export function Listen({ session, add }: { session: WalkSession; add: AddEntry }
               {phrases.stopListening}
             </button>
           </div>
+          {faults.size > 0 && (
+            <p role="status" className="mt-1 border-l-4 border-degraded pl-2 text-[0.87rem]" data-faults>
+              {phrases.heardBesidesLosses(
+                [...faults].map(([kind, n]) => `${kind} ${n}`).join(', '),
+                lastFault ?? '',
+              )}
+            </p>
+          )}
           {meddling.length > 0 && (
             <p className="mt-1 border-l-4 border-degraded pl-2">
               {phrases.thisBrowserDoesNotTurnOff(meddling.join(', '))}

@@ -115,6 +115,8 @@ export const finishItFirst = 'Finish it first: ';
 export const fixedEndBase = 'fixed end (base)';
 export const fixedEndHearsMe = 'Fixed end hears me';
 export const fixedEndMoved = 'Fixed end moved …';
+export const foundBy = (how: string, kind: string, figure: string): string =>
+  `${kind}, found ${how === 'listening' ? 'by listening' : 'by watching'}: ${figure}`;
 export const freeSomeSpaceOrUseA = 'Free some space or use a normal window, then begin again.';
 export const from = 'From';
 export const fromFrameToFrameADot = (level: string, usual: string): string =>
@@ -128,6 +130,8 @@ export const goOnWithIt = 'Go on with it';
 export const goToIt = 'go to it';
 export const groundWet = 'ground wet';
 export const heardAtTheOtherEnd = 'Heard at the other end';
+export const heardBesidesLosses = (counts: string, last: string): string =>
+  `Besides losses: ${counts}. The last: ${last}. Each is in the log as a note.`;
 export const heightNotStated = 'height not stated';
 export const held = 'Held';
 export const heldNotStated = 'held: not stated';

@@ -26,6 +26,8 @@ export const receivedLog = (
     // Somebody may have ended it by hand meanwhile.
     if (session.expected().grade === 1) add('dropoutEnd', { found }, inputMs, true);
   },
+  fault: (inputMs, { kind, figure }) =>
+    add('note', { text: phrases.foundBy(how, kind, figure) }, inputMs, true),
   deaf: (why) => add('note', { text: phrases.stopped(how, why) }, performance.now(), false),
   gap: (fromWallMs) => add('gap', { fromWallMs }, performance.now(), false),
 });

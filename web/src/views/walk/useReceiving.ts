@@ -1,3 +1,4 @@
+import type { ArtefactKind, Detected } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
 import type { Received, Receiving } from '../../field/received.ts';
 import { nowMs } from '../../field/time.ts';
@@ -8,6 +9,8 @@ export interface ReceivedLog {
   /** @returns whether it was logged: what was pressed already is not logged twice */
   lost(inputMs: number, figure: string): boolean;
   back(inputMs: number, figure: string): void;
+  /** It came through, and not as it was sent. */
+  fault(inputMs: number, fault: Detected<ArtefactKind>): void;
   /** Nothing was received from then on, and why. */
   deaf(why: string): void;
   /** It comes in again: from when until now nothing was logged. */
@@ -23,6 +26,9 @@ export interface ReceivingState {
   readonly level: number | undefined;
   /** Undefined: it is not known yet what is usual. */
   readonly usual: number | undefined;
+  /** What was found besides losses: how often each, and what the last rests on. */
+  readonly faults: ReadonlyMap<ArtefactKind, number>;
+  readonly lastFault: string | undefined;
   readonly meddling: readonly string[];
   readonly picture: MediaStream | undefined;
   readonly trouble: string | undefined;
@@ -34,6 +40,8 @@ const OFF: ReceivingState = {
     lost: false,
     level: undefined,
     usual: undefined,
+    faults: new Map(),
+    lastFault: undefined,
     meddling: [],
     picture: undefined,
     trouble: undefined,
@@ -68,6 +76,14 @@ export function useReceiving(log: ReceivedLog): {
         if (kind === 'lost') logged.current = tell.current.lost(inputMs, figure);
         else if (logged.current) tell.current.back(inputMs, figure);
         setState((now) => ({ ...now, lost: kind === 'lost' }));
+      },
+      onFault: (fault, inputMs) => {
+        tell.current.fault(inputMs, fault);
+        setState((now) => ({
+          ...now,
+          faults: new Map(now.faults).set(fault.kind, (now.faults.get(fault.kind) ?? 0) + 1),
+          lastFault: fault.figure,
+        }));
       },
       onLevel: (level, usual) => setState((now) => ({ ...now, level, usual })),
       onLost: (why) => {

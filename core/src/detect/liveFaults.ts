@@ -1,0 +1,103 @@
+import { BlockPower } from './blockPower.ts';
+import type { ArtefactKind, Detected } from './detected.ts';
+import { FloorRise } from './floorRise.ts';
+import { LOSS_BLOCK_S } from './knownLoss.ts';
+import { NoiseRise } from './noiseRise.ts';
+import { SampleFaults } from './soundFaults.ts';
+import { EDGE_S, TONE_HZ, type SentSignal } from './sound.ts';
+import type { LiveChange } from './liveLoss.ts';
+import { StuckBuffer } from './stuckBuffer.ts';
+import { TonePower } from './tonePower.ts';
+
+/** Faults of one kind that follow each other within this are told once, s. */
+const TOLD_AGAIN_S = 5;
+/** A loss is told after half a second at most: a click waits for so long, s, whether it was the edge of one. */
+const HELD_S = 0.6;
+
+/**
+ * Faults of sound told while it comes in, each when it begins to be sure: clicks, clipping, a buffer that is stuck, and
+ * noise that rises. One channel; what is told is forgotten, so that memory does not grow.
+ */
+export class LiveFaults {
+  private readonly faults: SampleFaults;
+  /** A tone repeats itself: of it nothing is told. */
+  private readonly stuck: StuckBuffer | undefined;
+  private readonly rise: NoiseRise | FloorRise | undefined;
+  private readonly hear: (sound: Float32Array) => void;
+  private readonly edges: number[] = [];
+  private clicks: Detected<ArtefactKind>[] = [];
+  private heard = 0;
+  private readonly lastS = new Map<ArtefactKind, number>();
+  private rising = false;
+
+  /** @throws RangeError */
+  constructor(
+    private readonly rateHz: number,
+    signal: SentSignal,
+  ) {
+    this.faults = new SampleFaults(rateHz);
+    this.stuck = signal === 'tone' ? undefined : new StuckBuffer(rateHz);
+    if (signal === 'tone') {
+      const block = Math.round(rateHz * LOSS_BLOCK_S);
+      const rise = new NoiseRise(block / rateHz);
+      const [whole, tone]: [number[], number[]] = [[], []];
+      const powers = [
+        new BlockPower(block, (power) => void whole.push(power)),
+        new TonePower(rateHz, TONE_HZ, block, (power) => void tone.push(power)),
+      ];
+      this.rise = rise;
+      this.hear = (sound) => {
+        for (const p of powers) p.push(sound);
+        const ready = Math.min(whole.length, tone.length);
+        const tones = tone.splice(0, ready);
+        for (const [i, power] of whole.splice(0, ready).entries()) rise.push(power, tones[i] as number);
+      };
+    } else {
+      const rise =
+        signal === 'unknown' && rateHz >= FloorRise.leastRateHz ? new FloorRise(rateHz) : undefined;
+      this.rise = rise;
+      this.hear = (sound) => rise?.push(sound);
+    }
+  }
+
+  /**
+   * The next piece, and what was lost or came back with it.
+   * @returns what began, on the sound's own clock, in order
+   */
+  push(sound: Float32Array, changes: readonly LiveChange[] = []): readonly Detected<ArtefactKind>[] {
+    this.heard += sound.length;
+    this.edges.push(...changes.map((c) => c.atS));
+    this.faults.push(sound);
+    this.stuck?.push(sound);
+    this.hear(sound);
+    const risen = this.rise?.open;
+    const begun = risen && !this.rising ? [risen] : [];
+    this.rising = risen !== undefined;
+    // A rise was told when it began.
+    this.rise?.drain();
+    const samples = this.faults.drain();
+    return [
+      ...samples.filter((f) => f.kind !== 'click'),
+      ...this.sure(samples),
+      ...(this.stuck?.drain() ?? []),
+    ]
+      .concat(begun)
+      .toSorted((a, b) => a.fromS - b.fromS)
+      .filter(({ kind, fromS, toS }) => {
+        const before = this.lastS.get(kind);
+        this.lastS.set(kind, toS);
+        return before === undefined || fromS - before > TOLD_AGAIN_S;
+      });
+  }
+
+  /** Clicks that were not the edge of a loss: where sound is cut off and comes back it jumps. */
+  private sure(found: readonly Detected<ArtefactKind>[]): readonly Detected<ArtefactKind>[] {
+    this.clicks.push(...found.filter((f) => f.kind === 'click'));
+    const nowS = this.heard / this.rateHz;
+    const old = this.clicks.filter((c) => nowS - c.fromS > HELD_S);
+    this.clicks = this.clicks.filter((c) => nowS - c.fromS <= HELD_S);
+    const sure = old.filter((c) => !this.edges.some((atS) => Math.abs(c.fromS - atS) < EDGE_S));
+    while (this.edges.length > 0 && nowS - (this.edges[0] as number) > 2 * HELD_S) this.edges.shift();
+    return sure;
+  }
+}
