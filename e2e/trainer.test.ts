@@ -1,8 +1,11 @@
 import { expect, test } from '@jest/globals';
+import type { EventBodies } from '@urvek/core';
+import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { wcagFindings } from './support/axe.ts';
+import { keptEvents } from './support/keptEvents.ts';
 import { useSession } from './support/session.ts';
 
-const session = useSession({ demo: false });
+const session = useSession({ demo: true });
 
 /**
  * Presses a key a fixed time after each dropout is heard, by the page's own clock, and notes when each
@@ -118,4 +121,42 @@ test('Grade trainer: a picture stands still where it is lost, and is kept apart 
   );
   expect(rows).toMatch(/Marit/);
   expect(rows).not.toMatch(/Ilse/);
+}, 200_000);
+
+test('a walk that says who grades carries how they grade; what was kept before there were kinds is of a voice', async () => {
+  const { page } = session;
+  // As it was kept before there was more than speech.
+  await page.driver.executeAsyncScript(`
+    const done = arguments[0];
+    const open = indexedDB.open('urvek-field');
+    open.onsuccess = () => {
+      const facts = open.result.transaction('facts', 'readwrite').objectStore('facts');
+      facts.get('graders').onsuccess = ({ target }) => {
+        const kept = JSON.parse(target.result.value);
+        kept.push({ person: 'Oda', atMs: 1, graded: [{ level: 0, grade: 5 }, { level: 1, grade: 1 }] });
+        facts.put({ name: 'graders', value: JSON.stringify(kept) }).onsuccess = () => {
+          open.result.close();
+          done();
+        };
+      };
+    };`);
+  await page.open('/trainer/grades');
+  const voices = await page.text("//table[@aria-label='Where each sets the grades of a voice']//tbody");
+  expect(voices).toMatch(/Oda/);
+  await page.open(`/c/${DEMO_ID}/walk`);
+  await page.press('The day: weather');
+  await page.fill('Graded by', 'Oda');
+  await page.press('Begin the walk');
+  await page.see('Dropout begins');
+  const begun = (await keptEvents<EventBodies['begin']>(page.driver)).find((e) => e.kind === 'begin');
+  expect(begun?.body.conditions).toEqual({ gradedBy: 'Oda' });
+  expect(begun?.body.graded).toEqual([
+    {
+      clips: 'speech',
+      graded: [
+        { level: 0, grade: 5 },
+        { level: 1, grade: 1 },
+      ],
+    },
+  ]);
 }, 200_000);

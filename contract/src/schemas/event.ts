@@ -2,6 +2,8 @@ import * as yup from 'yup';
 import { compile, type Surely } from './compile.ts';
 import { checkTexts } from './text.ts';
 import {
+  type ClipGrades,
+  type Graded,
   AGAINST_WAYS,
   CHECK_RESULTS,
   CORRECTION_ACTIONS,
@@ -77,6 +79,15 @@ const conditions = () =>
     otherTransmitters: yup.string().max(300),
     load: yup.string().max(300),
     instrument: yup.string().max(120),
+    gradedBy: yup.string().max(60),
+  });
+const clipGrades = () =>
+  strict<ClipGrades>({
+    clips: yup.string().required().max(40),
+    graded: yup
+      .array(strict<Graded>({ level: number().min(0).max(1), grade: grade() }).required())
+      .required()
+      .max(200),
   });
 const rigCheckResult = () =>
   strict<RigCheckResult>({
@@ -95,6 +106,7 @@ const begin = () =>
     mode: yup.string().oneOf(WALK_MODES),
     conditions: conditions().default(undefined).optional(),
     delay: delay().default(undefined).optional(),
+    graded: yup.array(clipGrades().required()).max(10),
     reading: reading().default(undefined).optional(),
     playoutDelayS: number().optional().min(0).max(30),
     inwards: yes(),

@@ -17,6 +17,7 @@ import { connectors } from './fairness/connectors.ts';
 import { deafEnd } from './fairness/deafEnd.ts';
 import { distanceMethod } from './fairness/distanceMethod.ts';
 import { foliage } from './fairness/foliage.ts';
+import { graders } from './fairness/graders.ts';
 import { heights } from './fairness/heights.ts';
 import { instrument } from './fairness/instrument.ts';
 import { judgedKnowing } from './fairness/judgedKnowing.ts';
@@ -70,6 +71,7 @@ export const FAIRNESS_RULES: readonly AuditRule[] = [
   surprise,
   repeatability,
   judgedKnowing,
+  graders,
   notStated,
 ];
 

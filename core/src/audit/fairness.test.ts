@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { RatioFinding } from '../estimate/range/ratioFinding.ts';
 import type { RigSettings } from '../kit/rig.ts';
+import type { Grade } from '../grade/grade.ts';
 import { auditFairness, FAIRNESS_RULES } from './audit.ts';
 import type { AuditCase, AuditedProduct, AuditedWalk } from './case/auditCase.ts';
 
@@ -48,6 +49,7 @@ const walk = (
     otherTransmitters: 'none',
   },
   startM: 0,
+  graded: [],
   baselineStated: true,
   undated: false,
   methods: ['marked line'],
@@ -120,6 +122,22 @@ const walked = (change: (w: AuditedWalk, i: number) => Partial<AuditedWalk>): Au
   second((p) => ({ ...p, walks: p.walks.map((w, i) => ({ ...w, ...change(w, i) })) }));
 const day = (conditions: AuditedWalk['conditions']): AuditCase =>
   walked((w) => ({ conditions: { ...w.conditions, ...conditions } }));
+
+/** A was graded by the one, B by the other, whose grades of clips lie so far below. */
+const gradedApart = (lower: readonly number[]): AuditCase => ({
+  ...fair,
+  products: fair.products.map((p, i) => ({
+    ...p,
+    walks: p.walks.map((w) => ({
+      ...w,
+      conditions: { ...w.conditions, gradedBy: i === 0 ? 'Ann' : 'Ben' },
+      graded: lower.map((by, k) => ({
+        clips: 'speech',
+        graded: [{ level: k / 10, grade: (5 - (k % 4) - (i === 0 ? 0 : by)) as Grade }],
+      })),
+    })),
+  })),
+});
 
 const CASES: readonly [rule: string, unfair: AuditCase, says: RegExp, sizeDb?: number][] = [
   ['heights', rigged({ heightFixedM: 0.7 }), /fixed end: A at 1.6 m, B at 0.7 m/, 20 * Math.log10(1.6 / 0.7)],
@@ -231,11 +249,30 @@ const CASES: readonly [rule: string, unfair: AuditCase, says: RegExp, sizeDb?: n
     /B walked again at the end went 1\.78 times as far/,
   ],
   ['knowing', { ...fair, blind: false }, /with the names known/],
+  ['graders', gradedApart([]), /graded by Ann A, in 4 walks; Ben B, in 4 walks/],
 ];
 
 describe('each rule of fairness', () => {
   test('finds nothing where nothing differs', () => {
     expect(auditFairness([fair])).toEqual([]);
+  });
+
+  test('people who grade are told with how far they agree on the same clips, where that is known', () => {
+    const sizeOf = (of: AuditCase): string | undefined =>
+      auditFairness([of]).find((f) => f.rule === 'graders')?.size;
+    expect(sizeOf(gradedApart([]))).toBe('not known');
+    expect(sizeOf(gradedApart(Array.from({ length: 12 }, () => 0)))).toMatch(
+      /^on 12 clips of the grade trainer Ann and Ben agree with a weighted kappa of 1\.00/,
+    );
+    const apart = Number(
+      /kappa of (-?[\d.]+)/.exec(sizeOf(gradedApart(Array.from({ length: 12 }, () => 1))) ?? '')?.[1],
+    );
+    expect(apart).toBeGreaterThan(0);
+    expect(apart).toBeLessThan(0.9);
+    // Figures of an instrument are nobody's ear.
+    expect(auditFairness([{ ...gradedApart([]), judgedBy: 'figures' }]).map((f) => f.rule)).not.toContain(
+      'graders',
+    );
   });
 
   test.each(CASES.map(([rule, unfair, says, sizeDb]) => [rule, unfair, says, { sizeDb }] as const))(

@@ -1,5 +1,6 @@
 import { Z95 } from '../numeric/normal.ts';
 import { GRADES, type Grade } from './grade.ts';
+import type { Graded } from './thresholds.ts';
 
 /** How far two people agree in their grades, beyond what chance would give: 1 wholly, 0 as by chance. */
 export interface GradersAgreement {
@@ -53,6 +54,19 @@ export function weightedKappa(
     kappa: (observed - chance) / (1 - chance),
     standardError: Math.sqrt(Math.max(0, variance)),
   };
+}
+
+/** The grades of one level by two people, in the order in which each gave them. */
+export function clipPairs(a: readonly Graded[], b: readonly Graded[]): (readonly [Grade, Grade])[] {
+  const of = (graded: readonly Graded[], level: number): Grade[] =>
+    graded.filter((g) => g.level === level).map((g) => g.grade);
+  return [...new Set(a.map((g) => g.level))].flatMap((level) => {
+    const [own, other] = [of(a, level), of(b, level)];
+    return own.flatMap((grade, i) => {
+      const also = other[i];
+      return also === undefined ? [] : [[grade, also] as const];
+    });
+  });
 }
 
 /** Two people's grades of the same things, with weights that fall with the square of the distance. */

@@ -1,5 +1,6 @@
 import type { Direction } from '../grade/direction.ts';
 import type { Grade } from '../grade/grade.ts';
+import type { Graded } from '../grade/thresholds.ts';
 import type { DistanceReading } from '../quantity/distanceMethod.ts';
 import type { Provenance } from '../quantity/provenance.ts';
 import type { OperatorDelay } from './lag.ts';
@@ -84,6 +85,15 @@ export interface Conditions {
   readonly load?: string;
   /** What the readings were taken with. */
   readonly instrument?: string;
+  /** Who judges by ear or eye. */
+  readonly gradedBy?: string;
+}
+
+/** How somebody graded clips of which so much was lost. */
+export interface ClipGrades {
+  /** Of what: speech, sound, picture. */
+  readonly clips: string;
+  readonly graded: readonly Graded[];
 }
 
 /** How a walk went beside another that nobody measured against. */
@@ -155,6 +165,8 @@ export interface EventBodies {
     readonly conditions?: Conditions;
     /** The operator's delay that was in force; the usual one when absent. */
     readonly delay?: OperatorDelay;
+    /** How who grades graded clips before; absent: not known. */
+    readonly graded?: readonly ClipGrades[];
   };
   /** `hop`: of a chain with a relay, which hop was lost, where that is known. */
   /** `found`: not pressed, but found in a recording by an instrument; what that rests on. */

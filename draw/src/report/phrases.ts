@@ -85,6 +85,7 @@ export const fellBy = (by: string, from: string): string => `fell by ${by}, ${fr
 export const fixedEnd = 'fixed end';
 export const foundByTheAudits = 'Found by the audits';
 export const frequency = 'Frequency';
+export const gradedBy = 'Graded by';
 export const gradesAtStandsEachWayOn = (name: string): string => `Grades at stands, each way, on ${name}`;
 export const groundWet = 'Ground wet';
 export const halfOfItsWalksOnHold = (

@@ -126,6 +126,7 @@ export function conditionItems(findings: readonly Finding[]): Sentence[] {
     otherTransmitters: phrases.otherTransmitters,
     load: phrases.load,
     instrument: phrases.readWith,
+    gradedBy: phrases.gradedBy,
   };
   if (findings.length === 0) return [];
   const noted = (Object.keys(LABEL) as (keyof Conditions)[]).flatMap((key) => {

@@ -91,6 +91,7 @@ export function auditBegin(
     finished: true,
     mode: 'continuous',
     conditions,
+    graded: [],
     startM: 0,
     baselineStated: true,
     undated: false,
@@ -106,7 +107,7 @@ export function auditBegin(
     p === next ? { ...p, walks: [...p.walks, begun], rigs: [rig] } : p,
   );
   // What one walk alone cannot be blamed for: Plan and Verdict say it.
-  const ofTheWhole = new Set(['units', 'knowing', 'order', 'path-and-mode', 'time-of-day']);
+  const ofTheWhole = new Set(['units', 'knowing', 'order', 'path-and-mode', 'time-of-day', 'graders']);
   return acknowledged(setup, auditFairness([{ ...base, products }])).filter(
     (f) => f.products.includes(next?.id ?? product.id) && !ofTheWhole.has(f.rule),
   );
@@ -228,6 +229,7 @@ const walkOf = byIdentity(
       finished: trace.endReason !== undefined,
       mode: begin.body.mode ?? 'continuous',
       conditions: begin.body.conditions ?? {},
+      graded: begin.body.graded ?? [],
       startM: begin.body.reading?.travelledM,
       baselineStated: begin.body.baselineGrade !== undefined,
       undated: header.undated === true,

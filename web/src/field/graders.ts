@@ -1,4 +1,4 @@
-import type { Graded } from '@urvek/core';
+import type { ClipGrades, Graded } from '@urvek/core';
 import { fieldLog } from './fieldLog.ts';
 
 const FACT = 'graders';
@@ -26,4 +26,10 @@ export async function keepGrader(grader: Grader): Promise<void> {
     const others = (await graders()).filter((g) => g.person !== grader.person || g.clips !== grader.clips);
     await fieldLog.facts.put({ name: FACT, value: JSON.stringify([...others, grader]) });
   });
+}
+
+/** What a walk carries that somebody grades now; nothing where they graded no clips on this device. */
+export async function gradesOf(person: string | undefined): Promise<{ graded?: readonly ClipGrades[] }> {
+  const own = (await graders()).filter((g) => g.person === person?.trim());
+  return own.length === 0 ? {} : { graded: own.map(({ clips, graded }) => ({ clips, graded })) };
 }

@@ -3,7 +3,7 @@ import type { Cap } from '../../estimate/figures/cap.ts';
 import type { Criterion } from '../../grade/criterion.ts';
 import type { Direction } from '../../grade/direction.ts';
 import type { RigSettings } from '../../kit/rig.ts';
-import type { Conditions, WalkMode } from '../../log/event.ts';
+import type { ClipGrades, Conditions, WalkMode } from '../../log/event.ts';
 import type { DistanceMethod } from '../../quantity/distanceMethod.ts';
 import type { LengthUnit } from '../../quantity/length.ts';
 import * as phrases from './phrases.ts';
@@ -23,6 +23,8 @@ export interface AuditedWalk {
   readonly finished: boolean;
   readonly mode: WalkMode;
   readonly conditions: Conditions;
+  /** How who graded it grades clips, as learned before it; empty: nothing is known. */
+  readonly graded: readonly ClipGrades[];
   /** Where it began; absent: not stated. */
   readonly startM: number | undefined;
   /** Somebody graded what it began with. */

@@ -1,8 +1,19 @@
+import { countOf } from '../../quantity/plural.ts';
+
 /**
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
 export const aFactorOf = (exp: string): string => `a factor of ${exp}`;
+export const agreeOnTheClips = (
+  a: string,
+  b: string,
+  kappa: string,
+  range: string | undefined,
+  clips: number,
+): string =>
+  `on ${clips} clips of the grade trainer ${a} and ${b} agree with a weighted kappa of ${kappa}` +
+  (range === undefined ? '' : ` (95 %: ${range})`);
 export const aSurpriseWasNotMeasuredAgain = 'A surprise was not measured again';
 export const andDifferByLessThanThe = (name: string, name2: string): string =>
   `${name} and ${name2} differ by less than the marks are apart`;
@@ -45,6 +56,10 @@ export const feederLossDbDb = (
 ): string => `Feeder loss: ${name} ${a} dB, ${name2} ${b} dB`;
 export const fromToChangedTogether = (name: string, name2: string, name3: string, changes: string): string =>
   `${name}: from “${name2}” to “${name3}” ${changes} changed together`;
+export const gradedBy = (person: string, products: string, walks: number): string =>
+  `${person} ${products}, in ${countOf(walks, 'walk')}`;
+export const gradedBySeveral = 'Graded by several people';
+export const gradersOfAKind = (kind: string, said: string): string => `${kind}: graded by ${said}`;
 export const groundWet = ', ground wet';
 export const heightsDiffer = 'Heights differ';
 export const holdItAtMOrMore = (leastM: number): string =>
@@ -77,6 +92,8 @@ export const ofWalksBeganMOut = (name: string, lateCount: number, walksCount: nu
   `${name}: ${lateCount} of ${walksCount} walks began ${part} m out`;
 export const ofWalksOfWereBegunAnd = (left: number, walksCount: number, name: string): string =>
   `${left} of ${walksCount} walks of ${name} were begun and not finished; other products finished all`;
+export const onePersonGradesAllWalks =
+  'One person grades every walk of a comparison, or all grade the clips of the grade trainer, so that it is known how far they agree.';
 export const onTheAir = (a: string, b: string): string => `On the air: ${a}; ${b}`;
 export const oneDirectionOnly = 'One direction only';
 export const oneProductAlwaysLed = 'One product always led';

@@ -1,4 +1,4 @@
-import { GRADES, gradersAgreement, gradingOf, type Graded, type GradeThreshold } from '@urvek/core';
+import { clipPairs, GRADES, gradersAgreement, gradingOf, type GradeThreshold } from '@urvek/core';
 import type { Grader } from '../../field/graders.ts';
 import type { ClipKind } from './clip.ts';
 import { CLIPS_SAID } from './clipsSaid.ts';
@@ -12,19 +12,6 @@ function thresholdText({ heldAt, failedAt }: GradeThreshold): string {
   return heldAt === undefined || heldAt >= failedAt
     ? phrases.by(share(failedAt))
     : phrases.to(Math.round(100 * heldAt), share(failedAt));
-}
-
-/** The grades of one level by two people, in the order in which each gave them. */
-function pairsOf(a: readonly Graded[], b: readonly Graded[]) {
-  const of = (graded: readonly Graded[], level: number) =>
-    graded.filter((g) => g.level === level).map((g) => g.grade);
-  return [...new Set(a.map((g) => g.level))].flatMap((level) => {
-    const [own, other] = [of(a, level), of(b, level)];
-    return own.flatMap((grade, i) => {
-      const also = other[i];
-      return also === undefined ? [] : [[grade, also] as const];
-    });
-  });
 }
 
 /** What was learned of each person on this device, and how far they agree. */
@@ -70,7 +57,7 @@ export function GradersTable({ of, graders }: { of: ClipKind; graders: readonly 
         </tbody>
       </table>
       {couples.map(([a, b]) => {
-        const agreed = gradersAgreement(pairsOf(a.graded, b.graded));
+        const agreed = gradersAgreement(clipPairs(a.graded, b.graded));
         return (
           <p key={`${a.person} ${b.person}`} className="mt-2">
             {phrases.and(a.person, b.person)}

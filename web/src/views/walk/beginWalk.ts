@@ -3,6 +3,7 @@ import { kindOf, type Conditions, type Grade, type Slot, type WalkMode } from '@
 import { slotOf, type PlannedWalk } from '@urvek/study';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { delayInForce } from '../../field/operator.ts';
+import { gradesOf } from '../../field/graders.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 import type { Results } from './RigCheck.tsx';
 import { AT_FIXED_END, readingOfStart, type StartPlace } from './startPlace.ts';
@@ -48,6 +49,7 @@ export async function beginWalk(
       mode,
       conditions,
       ...(await delayInForce()),
+      ...(await gradesOf(conditions.gradedBy)),
       ...(simulated ? { simulatedSeed: header.id } : {}),
       checks: kind.checks.map((c) => ({ id: c.id, result: checks[c.id] ?? 'not done' })),
     },
