@@ -82,13 +82,15 @@ if (!hasFfmpeg) process.stdout.write('not run: beacons in files need ffmpeg\n');
     const { picture } = read(film) as {
       picture: {
         tag: number;
-        codes: { sequence: number; from_s: number; separation_m: number }[];
+        codes: { sequence: number; from_s: number; late_s: number; separation_m: number }[];
         missing: [];
       };
     };
     expect(picture.tag).toBe(7);
     expect(picture.codes.map((c) => c.sequence)).toEqual([...Array(12).keys()].map((k) => 2 * k));
-    for (const { sequence, from_s, separation_m } of picture.codes) {
+    for (const { sequence, from_s, late_s, separation_m } of picture.codes) {
+      // By the moving edge, far closer than a frame.
+      expect(Math.abs(late_s)).toBeLessThan(0.005);
       expect(Math.abs(separation_m - separationM(sequence))).toBeLessThan(0.051);
       expect(Math.abs(from_s - 0.1 * sequence)).toBeLessThan(1.5 / 30);
     }

@@ -29,6 +29,7 @@ interface Printed {
     readonly codes: readonly {
       readonly sequence: number;
       readonly from_s: number;
+      readonly late_s?: number;
       readonly separation_m?: number;
     }[];
     readonly missing: readonly object[];
@@ -85,7 +86,8 @@ for (const [name, snrDb, codec, ending] of LINKS) {
 
 console.log(
   '\n| film, 720p, code of 40 % of its height, 6 frames each | read | of them with a wrong ' +
-    'distance | first seen late by, frames, worst |',
+    'distance | first seen late by, frames, worst | ' +
+    'late by the moving edge, of how many, ms, worst |',
 );
 for (const mbps of [6, 2, 1, 0.5]) {
   const codes = packets * 2;
@@ -93,9 +95,11 @@ for (const mbps of [6, 2, 1, 0.5]) {
   await writeBeaconFilm(file('film.mp4'), { codes, tag: TAG, held: 6, mbps, noise: 8, separationM });
   const seen = read('film.mp4').out.picture?.codes ?? [];
   const wrong = seen.filter((c) => Math.abs((c.separation_m ?? NaN) - separationM(c.sequence)) > 0.051);
+  const byEdge = seen.flatMap((c) => (c.late_s === undefined ? [] : Math.abs(c.late_s)));
   const late = Math.max(...seen.map((c) => (c.from_s - 0.1 * c.sequence) * 30));
   console.log(
-    `| ${mbps} Mbit/s, sensor noise | ${seen.length} of ${codes} | ${wrong.length} | ${late.toFixed(2)} |`,
+    `| ${mbps} Mbit/s, sensor noise | ${seen.length} of ${codes} | ${wrong.length} | ${late.toFixed(2)} | ` +
+      `${byEdge.length}, ${(1000 * Math.max(...byEdge)).toFixed(1)} |`,
   );
 }
 

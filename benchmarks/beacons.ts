@@ -1,4 +1,13 @@
-import { BEACON_TICK_S, CHIRP_RATE_HZ, packetOf, pictureText, seeded } from '@urvek/core';
+import {
+  BEACON_TICK_S,
+  CHIRP_RATE_HZ,
+  EDGE_STRIP,
+  EDGE_TURN_S,
+  packetOf,
+  pictureText,
+  QUIET_MODULES as QUIET,
+  seeded,
+} from '@urvek/core';
 import { spawn } from 'node:child_process';
 import { create } from 'qrcode';
 
@@ -34,8 +43,6 @@ export function beaconSound(
 
 /** Frames a second. */
 export const FILM_FPS = 30;
-/** Four modules of quiet about it. */
-const QUIET = 4;
 
 /**
  * A film at 30 frames a second with a code of two fifths of its height: each is shown for `held` frames, and the frames
@@ -69,8 +76,8 @@ export async function writeBeaconFilm(
     version: 2,
     errorCorrectionLevel: 'M',
   });
-  const side = modules.size + 2 * QUIET;
   const px = Math.ceil((0.4 * 720) / modules.size);
+  const [wide, high] = [px * (QUIET + EDGE_STRIP.left + EDGE_STRIP.width), px * EDGE_STRIP.height];
   const child = spawn(
     'ffmpeg',
     [
@@ -83,14 +90,13 @@ export async function writeBeaconFilm(
         '-pix_fmt',
         'gray',
         '-s',
-        `${side}x${side}`,
+        `${wide}x${high}`,
         '-r',
         String(FILM_FPS),
       ],
       ...['-i', 'pipe:0', '-f', 'lavfi', '-i', `testsrc2=size=1280x720:rate=${FILM_FPS}`],
       ...['-filter_complex'],
-      `[0]scale=${side * px}:${side * px}` +
-        `:flags=neighbor[q];[1][q]overlay=480:200:shortest=1,noise=alls=${noise}:allf=t,format=yuv420p`,
+      `[1][0]overlay=480:200:shortest=1,noise=alls=${noise}:allf=t,format=yuv420p`,
       ...['-c:v', 'libx264', '-preset', 'veryfast', '-b:v', `${mbps}M`, '-maxrate', `${mbps}M`],
       ...['-bufsize', `${mbps}M`, '-g', '60', file],
     ],
@@ -105,11 +111,19 @@ export async function writeBeaconFilm(
       version: 2,
       errorCorrectionLevel: 'M',
     }).modules;
-    const frame = Buffer.alloc(side * side, 255);
-    for (let y = 0; y < modules.size; y++)
-      for (let x = 0; x < modules.size; x++)
-        if (shown(k) && data[y * modules.size + x]) frame[(y + QUIET) * side + x + QUIET] = 0;
-    for (let n = 0; n < held; n++) child.stdin.write(frame);
+    for (let n = 0; n < held; n++) {
+      const frame = Buffer.alloc(wide * high, 255);
+      const black = (x: number, y: number, dx: number, dy: number): void => {
+        for (let row = y; row < y + dy; row++) frame.fill(0, row * wide + x, row * wide + x + dx);
+      };
+      for (let y = 0; y < modules.size; y++)
+        for (let x = 0; x < modules.size; x++)
+          if (shown(k) && data[y * modules.size + x]) black((x + QUIET) * px, (y + QUIET) * px, px, px);
+      const edge = (((k * held + n) / FILM_FPS / EDGE_TURN_S) % 1) * high;
+      const strip = px * EDGE_STRIP.width;
+      if (shown(k)) black(wide - strip, 0, strip, Math.round(edge));
+      child.stdin.write(frame);
+    }
   }
   child.stdin.end();
   await done;

@@ -3,6 +3,7 @@ import {
   CHIRP_RATE_HZ,
   ChirpReader,
   CODES_LOOKED_AT,
+  edgeIn,
   placeAt,
   SeenCodes,
   tagOf,
@@ -81,7 +82,9 @@ async function seenIn(file: string): Promise<readonly SeenCode[]> {
     const [code] = await readBarcodes({ data: pixels, width, height, colorSpace: 'srgb' } as ImageData, {
       ...{ formats: ['QRCode'], maxNumberOfSymbols: 1, tryRotate: false, tryInvert: false },
     });
-    codes.push(code?.text, atS);
+    const at = (x: number, y: number): number | undefined =>
+      x >= 0 && x < width ? grey[y * width + x] : undefined;
+    codes.push(code?.text, atS, code && edgeIn(at, code.position));
   }
   return codes.seen;
 }
@@ -125,6 +128,7 @@ const jsonOf = (
             sequence: c.sequence,
             frames: c.frames,
           },
+          ...(c.arrivedS !== undefined && { late_s: c.arrivedS - BEACON_TICK_S * c.sequence }),
           ...(c.separation && { separation_m: c.separation.m, separation_u_m: c.separation.uM }),
           ...placeOf(trace, c.sequence),
         })),

@@ -6,6 +6,7 @@ import { beaconLosses } from './beaconLosses.ts';
 import { ChirpReader, type HeardPacket } from './chirpReader.ts';
 import { crc24 } from './crc24.ts';
 import { fromKnown, withChecks } from './erasure.ts';
+import { CODE_MODULES, EDGE_STRIP, edgeIn, sentBy, type CodeCorners, type Dot } from './movingEdge.ts';
 import { messageBytes, messageOf, MOST_SEQUENCE, MOST_TAG, tagOf } from './message.ts';
 import { pictureMessageOf, pictureText } from './pictureCode.ts';
 import { SeenCodes } from './seenCodes.ts';
@@ -165,6 +166,110 @@ describe('a beacon as a whole', () => {
     expect(track?.implausible).toEqual([wrong, other]);
     expect(beaconTrack([])).toBeUndefined();
     expect(beaconTrack(read.slice(0, 2))).toMatchObject({ clock: undefined, missing: [] });
+  });
+});
+
+describe('the moving edge', () => {
+  const [WIDE, HIGH] = [640, 480];
+  /** A frame with the corner of a code, its strip and an edge, turned, blurred and noisy, in a grey surrounding. */
+  const drawn = (
+    { edge, px, turn, noise, blur }: { edge: number; px: number; turn: number; noise: number; blur: number },
+    seed: string,
+  ): { readonly grey: (x: number, y: number) => number | undefined; readonly corners: CodeCorners } => {
+    const random = seeded(seed);
+    const [across, down] = [
+      { x: px * Math.cos(turn), y: px * Math.sin(turn) },
+      { x: -px * Math.sin(turn), y: px * Math.cos(turn) },
+    ];
+    const from: Dot = { x: 130, y: 90 };
+    const to = (u: number, v: number): Dot => ({
+      x: from.x + across.x * u + down.x * v,
+      y: from.y + across.y * u + down.y * v,
+    });
+    const { left, width, top, height } = EDGE_STRIP;
+    const grey = (x: number, y: number): number | undefined => {
+      if (x < 0 || y < 0 || x >= WIDE || y >= HIGH) return undefined;
+      const [dx, dy] = [x - from.x, y - from.y];
+      const u = (dx * across.x + dy * across.y) / px ** 2;
+      const v = (dx * down.x + dy * down.y) / px ** 2;
+      const black = u >= left && u < left + width;
+      const ahead = (top + edge * height - v) / Math.max(blur, 1e-6);
+      const share = black
+        ? Math.max(0, Math.min(1, 0.5 + ahead))
+        : v >= 0 && v < 1 && u >= 0 && u < 7
+          ? 1
+          : 0;
+      return 220 - 180 * share + noise * random.normal();
+    };
+    return {
+      grey,
+      corners: { topLeft: to(0, 0), topRight: to(CODE_MODULES, 0), bottomLeft: to(0, CODE_MODULES) },
+    };
+  };
+  const frame = fc.record({
+    edge: fc.double({ min: 0.06, max: 0.94, noNaN: true }),
+    px: fc.double({ min: 5, max: 11, noNaN: true }),
+    turn: fc.double({ min: -0.1, max: 0.1, noNaN: true }),
+    noise: fc.double({ min: 0, max: 20, noNaN: true }),
+    blur: fc.double({ min: 0, max: 1, noNaN: true }),
+  });
+
+  test('is found to a few hundredths of a second in a code turned, blurred by its own motion, and noisy', () => {
+    fc.assert(
+      fc.property(frame, fc.nat(1000), (f, seed) => {
+        const { grey, corners } = drawn(f, `edge${seed}`);
+        expect(Math.abs((edgeIn(grey, corners) ?? NaN) - f.edge)).toBeLessThan(0.01);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('where there is none, at the end of its way and beyond the frame nothing is told', () => {
+    const f = { edge: 0.5, px: 9, turn: 0, noise: 5, blur: 0.2 };
+    const { grey, corners } = drawn(f, 'none');
+    expect(edgeIn(() => 128, corners)).toBeUndefined();
+    expect(edgeIn((x, y) => (x > 370 ? 30 + ((x * y) % 190) : grey(x, y)), corners)).toBeUndefined();
+    expect(edgeIn((x, y) => (x > 380 ? undefined : grey(x, y)), corners)).toBeUndefined();
+    for (const edge of [0.002, 0.998]) {
+      const end = drawn({ ...f, edge }, 'end');
+      expect(edgeIn(end.grey, end.corners)).toBeUndefined();
+    }
+  });
+
+  test('with its code it tells when a frame was sent, across the second too; one that disagrees tells nothing', () => {
+    expect(sentBy(0.13, 41, 0.2)).toBeCloseTo(41.13, 9);
+    expect(sentBy(0.98, 41, 0.2)).toBeCloseTo(40.98, 9);
+    expect(sentBy(0.05, 40.8, 0.2)).toBeCloseTo(41.05, 9);
+    expect(sentBy(0.5, 41, 0.2)).toBeUndefined();
+  });
+
+  test('codes arrive to a part of a frame by it, however late the link is, and a picture that stands changes nothing', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 0.9, noNaN: true }),
+        fc.integer({ min: 24, max: 60 }),
+        (lateS, fps) => {
+          const codes = new SeenCodes();
+          const text = (sequence: number): string => pictureText({ tag: 7, sequence, separation: undefined });
+          let held: readonly [string, number] | undefined;
+          for (let n = 0; n < 12 * fps; n++) {
+            const [atS, sentS] = [n / fps, n / fps - lateS];
+            if (sentS < 0) continue;
+            // From the fifth second on the picture stands for two.
+            const now = [text(2 * Math.floor(sentS / 0.2 + 1e-9)), sentS % 1] as const;
+            if (atS < 5 || atS >= 7) held = now;
+            const [shown, edge] = held ?? now;
+            codes.push(shown, atS, edge > 0.02 && edge < 0.98 ? edge : undefined);
+          }
+          const track = beaconTrack(codes.seen);
+          expect(Math.abs((track?.clock?.laterS ?? NaN) - lateS)).toBeLessThan(0.002);
+          for (const { sequence, arrivedS = NaN, frames } of codes.seen)
+            if (frames > 1 && frames < fps)
+              expect(Math.abs(arrivedS - 0.1 * sequence - lateS)).toBeLessThan(0.002);
+        },
+      ),
+      { numRuns: 40 },
+    );
   });
 });
 

@@ -5,6 +5,8 @@ import { BEACON_TICK_S, type BeaconMessage } from './message.ts';
 export interface Read extends BeaconMessage {
   /** s of the recording. */
   readonly atS: number;
+  /** The same, told more closely; absent: it is not. */
+  readonly arrivedS?: number;
 }
 
 /** What the messages of one beacon say together. */
@@ -51,7 +53,8 @@ export function beaconTrack<R extends Read>(all: readonly R[]): BeaconTrack<R> |
   };
 }
 
-const offOf = ({ atS, sequence }: Read): number => atS - BEACON_TICK_S * sequence;
+const arrivalOf = ({ atS, arrivedS = atS }: Read): number => arrivedS;
+const offOf = (read: Read): number => arrivalOf(read) - BEACON_TICK_S * read.sequence;
 
 /** The line through arrivals over sendings that half of all pairs of neighbours lie above. */
 function clockOf(read: readonly Read[]): BeaconTrack<Read>['clock'] {
@@ -62,7 +65,7 @@ function clockOf(read: readonly Read[]): BeaconTrack<Read>['clock'] {
   const slopes = read.slice(half).flatMap((r, i) => {
     const before = read[i] as Read;
     const sentS = BEACON_TICK_S * (r.sequence - before.sequence);
-    return sentS > 0 ? [(r.atS - before.atS) / sentS - 1] : [];
+    return sentS > 0 ? [(arrivalOf(r) - arrivalOf(before)) / sentS - 1] : [];
   });
   if (slopes.length === 0) return undefined;
   const drift = median(slopes);

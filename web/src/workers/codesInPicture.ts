@@ -1,4 +1,4 @@
-import { CODES_LOOKED_AT, SeenCodes, type SeenCode } from '@urvek/core';
+import { CODES_LOOKED_AT, edgeIn, SeenCodes, type SeenCode } from '@urvek/core';
 import { CanvasSink, type InputVideoTrack } from 'mediabunny';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
 import { tellsNowAndThen } from './progress.ts';
@@ -18,10 +18,14 @@ export async function codesInPicture(
   for await (const { canvas, timestamp } of frames.canvases()) {
     await gate.pass();
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
-    const [code] = await readBarcodes(pen.getImageData(0, 0, width, height), {
+    const image = pen.getImageData(0, 0, width, height);
+    const [code] = await readBarcodes(image, {
       ...{ formats: ['QRCode'], maxNumberOfSymbols: 1, tryRotate: false, tryInvert: false },
     });
-    codes.push(code?.text, timestamp);
+    // Green stands for the brightness: code and edge are black and white.
+    const grey = (x: number, y: number): number | undefined =>
+      x >= 0 && x < width ? image.data[4 * (y * width + x) + 1] : undefined;
+    codes.push(code?.text, timestamp, code && edgeIn(grey, code.position));
     tell(timestamp);
   }
   return codes.seen;

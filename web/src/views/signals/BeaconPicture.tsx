@@ -1,16 +1,24 @@
-import { BEACON_TICK_S, MOST_SEQUENCE, pictureText } from '@urvek/core';
+import {
+  BEACON_TICK_S,
+  CODE_HELD_TICKS,
+  EDGE_STRIP,
+  EDGE_TURN_S,
+  MOST_SEQUENCE,
+  pictureText,
+  QUIET_MODULES,
+} from '@urvek/core';
 import { create } from 'qrcode';
 import { useEffect, useRef } from 'react';
 import type { BeaconClock } from '../../field/testSignals.ts';
 import { FullScreen } from './FullScreen.tsx';
 import * as phrases from './phrases.ts';
 
-/** A code is shown for two tenths of a second: five frames at 25 a second. */
-const HELD_TICKS = 2;
-const QUIET = 4;
+/** A module of the code; with its quiet zone and the edge beside it the picture is then as large as this, px. */
+const PX = 20;
+const [WIDE, HIGH] = [PX * (QUIET_MODULES + EDGE_STRIP.left + EDGE_STRIP.width), PX * EDGE_STRIP.height];
 const VERSION = { version: 2, errorCorrectionLevel: 'M' } as const;
 
-/** The code, as large as the screen, and an edge beside it that goes round once a second. */
+/** The code, as large as the screen, and an edge beside it that goes down once a second. */
 export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose: () => void }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { tag, walkS, separation } = clock;
@@ -22,12 +30,13 @@ export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose:
       const [element, s] = [canvas.current, walkS(performance.now())];
       const context = element?.getContext('2d');
       if (!element || !context) return;
-      const sequence = Math.floor(s / BEACON_TICK_S / HELD_TICKS) * HELD_TICKS;
-      const edge = (s % 1) * element.height;
+      const sequence = Math.floor(s / BEACON_TICK_S / CODE_HELD_TICKS) * CODE_HELD_TICKS;
+      const edge = ((s / EDGE_TURN_S) % 1) * HIGH;
+      const strip = PX * EDGE_STRIP.width;
       context.fillStyle = '#fff';
-      context.fillRect(element.width - 12, 0, 12, element.height);
+      context.fillRect(WIDE - strip, 0, strip, HIGH);
       context.fillStyle = '#000';
-      context.fillRect(element.width - 12, 0, 12, edge);
+      context.fillRect(WIDE - strip, 0, strip, edge);
       if (sequence === shown || sequence > MOST_SEQUENCE) return;
       shown = sequence;
       element.dataset.sequence = String(sequence);
@@ -35,13 +44,13 @@ export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose:
       element.dataset.separation = place ? place.m.toFixed(1) : '';
       const text = pictureText({ tag, sequence, separation: place });
       const { data, size } = create([{ data: text, mode: 'alphanumeric' }], VERSION).modules;
-      const px = Math.floor(element.height / (size + 2 * QUIET));
       context.fillStyle = '#fff';
-      context.fillRect(0, 0, element.width - 12, element.height);
+      context.fillRect(0, 0, WIDE - strip, HIGH);
       context.fillStyle = '#000';
       for (let y = 0; y < size; y++)
         for (let x = 0; x < size; x++)
-          if (data[y * size + x]) context.fillRect((x + QUIET) * px, (y + QUIET) * px, px, px);
+          if (data[y * size + x])
+            context.fillRect((x + QUIET_MODULES) * PX, (y + QUIET_MODULES) * PX, PX, PX);
     };
     draw();
     return () => cancelAnimationFrame(frame);
@@ -50,8 +59,8 @@ export function BeaconPicture({ clock, onClose }: { clock: BeaconClock; onClose:
     <FullScreen title={phrases.theBeaconInThePicture} onClose={onClose}>
       <canvas
         ref={canvas}
-        width={720}
-        height={660}
+        width={WIDE}
+        height={HIGH}
         className="mx-auto block h-full max-w-full object-contain"
         style={{ imageRendering: 'pixelated' }}
         role="img"
