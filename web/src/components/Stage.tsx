@@ -16,7 +16,7 @@ export function Stage({
   return (
     <main id="work" className="mx-auto w-full max-w-[1240px] px-4 py-2.5">
       <div className="mb-2 flex flex-wrap items-end gap-x-6 gap-y-2">
-        <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-3">
+        <div className="flex min-w-[min(100%,18rem)] flex-1 flex-wrap items-baseline gap-x-3">
           <Heading title={title}>{title}</Heading>
           {lead && <p className="max-w-[80ch] text-faint">{lead}</p>}
         </div>

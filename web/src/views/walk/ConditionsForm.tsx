@@ -90,7 +90,7 @@ export function ConditionsForm({
           ))}
         </datalist>
         <Field
-          className="col-span-2"
+          className="col-span-3"
           label={phrases.otherTransmitters}
           value={conditions.otherTransmitters ?? ''}
           onChange={(e) => set({ otherTransmitters: e.target.value })}

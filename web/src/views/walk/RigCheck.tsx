@@ -24,7 +24,7 @@ export function RigCheck({
   return (
     <section className="border-t border-rule pt-2" aria-label={phrases.rigCheck}>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <h2 className="text-base">{phrases.rigCheck}</h2>
+        <h2 className="text-base whitespace-nowrap">{phrases.rigCheck}</h2>
         <p role="status" className="flex-1 text-faint">
           {good === kind.checks.length
             ? phrases.allGood
@@ -34,16 +34,18 @@ export function RigCheck({
                 ? phrases.madeBeforeAnEarlierWalkOf
                 : phrases.notMade}
         </p>
-        <button
-          type="button"
-          className="btn"
-          onClick={() => onChange(Object.fromEntries(kind.checks.map((c) => [c.id, 'good'])))}
-        >
-          {phrases.allGood2}
-        </button>
-        <button type="button" className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {phrases.oneByOne}
-        </button>
+        <div className="flex gap-3">
+          <button
+            type="button"
+            className="btn"
+            onClick={() => onChange(Object.fromEntries(kind.checks.map((c) => [c.id, 'good'])))}
+          >
+            {phrases.allGood2}
+          </button>
+          <button type="button" className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
+            {phrases.oneByOne}
+          </button>
+        </div>
       </div>
       {open && (
         <ul>
