@@ -50,8 +50,10 @@ test(
     // Loaded once is enough.
     await page.until('the comparison kept for offline use', async () =>
       page.driver.executeAsyncScript<boolean>(
-        `const done = arguments[0]; caches.open('base').then(async (c) => done((await ` +
-          `c.keys()).filter((r) => r.url.includes('${DEMO_ID}')).length >= 2));`,
+        `const done = arguments[0]; caches.open('base').then(async (c) => {
+          const kept = (await c.keys()).map((r) => new URL(r.url).pathname);
+          done(['', '/findings'].every((of) => kept.includes('/api/comparisons/${DEMO_ID}' + of)));
+        });`,
       ),
     );
     await app.stopServer();
