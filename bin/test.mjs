@@ -81,25 +81,17 @@ function add({ passed, failed }) {
 }
 
 /**
- * Three browsers share a machine that may be slow: what failed beside the others is asked once more, alone, and told
- * of either way. What is wrong fails twice.
+ * Tests share a machine that may be slow: a file that failed beside others is asked once more, alone, and told of either
+ * way. What is wrong fails twice.
  */
-function browsers(folder, env) {
-  // A browser test mostly waits.
-  const first = jest('browser', ['browser'], folder, env, 3);
+function jestTwice(title, projects, folder, env, workers) {
+  const first = jest(title, projects, folder, env, workers);
   if (first.broken.length === 0 || first.broken.length > MOST_AGAIN) return add(first);
   add({ passed: first.passed - first.broken.reduce((n, { passed }) => n + passed, 0), failed: 0 });
   for (const { file } of first.broken) {
     const name = relative(ROOT, file);
-    const alone = jest(
-      `${name} failed beside other browsers; once more, alone`,
-      ['browser'],
-      folder,
-      env,
-      1,
-      [file],
-    );
-    say(`${name}: failed beside other browsers, ${alone.failed === 0 ? 'passed' : 'failed again'} alone`);
+    const alone = jest(`${name} failed beside others; once more, alone`, projects, folder, env, 1, [file]);
+    say(`${name}: failed beside others, ${alone.failed === 0 ? 'passed' : 'failed again'} alone`);
     add(alone);
   }
 }
@@ -116,8 +108,9 @@ async function main() {
     await check('types, format, rules and arrows', ['format', 'typecheck', 'rules']);
     ensureWeb();
     const env = { URVEK_TEST_DATABASE: cluster.url('postgres'), URVEK_TEST_WEB: WEB_ROOT };
-    add(jest('units and server', ['units', 'server'], folder, env, 2));
-    browsers(folder, env);
+    jestTwice('units and server', ['units', 'server'], folder, env, 2);
+    // A browser test mostly waits.
+    jestTwice('browser', ['browser'], folder, env, 3);
   } finally {
     await cluster.stop();
     rmSync(folder, { recursive: true, force: true });
