@@ -85,6 +85,7 @@ export * from './grade/kinds/index.ts';
 export * from './grade/kinds/kind.ts';
 export type { Saying } from './grade/kinds/sayings.ts';
 export * from './grade/kinds/words.ts';
+export * from './grade/person.ts';
 export * from './grade/thresholds.ts';
 export * from './grade/wantedCriterion.ts';
 export * from './judge/claim.ts';

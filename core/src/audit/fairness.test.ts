@@ -130,7 +130,7 @@ const gradedApart = (lower: readonly number[]): AuditCase => ({
     ...p,
     walks: p.walks.map((w) => ({
       ...w,
-      conditions: { ...w.conditions, gradedBy: i === 0 ? 'Ann' : 'Ben' },
+      conditions: { ...w.conditions, gradedBy: i === 0 ? 'Ann' : w.round === 2 ? 'ben ' : 'Ben' },
       graded: lower.map((by, k) => ({
         clips: 'speech',
         graded: [{ level: k / 10, grade: (5 - (k % 4) - (i === 0 ? 0 : by)) as Grade }],
@@ -249,7 +249,7 @@ const CASES: readonly [rule: string, unfair: AuditCase, says: RegExp, sizeDb?: n
     /B walked again at the end went 1\.78 times as far/,
   ],
   ['knowing', { ...fair, blind: false }, /with the names known/],
-  ['graders', gradedApart([]), /graded by Ann A, in 4 walks; Ben B, in 4 walks/],
+  ['graders', gradedApart([]), /: Ann graded A \(4 walks\); Ben graded B \(4 walks\)$/],
 ];
 
 describe('each rule of fairness', () => {

@@ -2,7 +2,7 @@ import type { Question } from '@urvek/draw';
 import type { DataSource } from 'typeorm';
 import { systemClock } from '../clock.ts';
 import { answerOf } from '../findings/heldStudy.ts';
-import { derive, keepFound, stale } from '../findings/keeper.ts';
+import { derive, DERIVED_AT_ONCE, keepFound, stale } from '../findings/keeper.ts';
 import { fileOf, type FileAsked } from '../publish/files.ts';
 import { doJob } from '../jobs/doJob.ts';
 import { openDatabase } from '../storage/postgres/database.ts';
@@ -101,5 +101,10 @@ async function work(asked: Work): Promise<unknown> {
 /** While the logs are at hand: whoever looks next need not wait for them to be read again. */
 async function foundAtOnce(storage: Store, setup: Setup, walks: readonly StoredWalk[]): Promise<void> {
   // They are in whatever comes of this; what is not kept is worked out when it is asked for.
-  await keepFound(storage, setup, walks).catch(() => undefined);
+  try {
+    for (let at = 0; at < walks.length; at += DERIVED_AT_ONCE)
+      await keepFound(storage, setup, walks.slice(at, at + DERIVED_AT_ONCE));
+  } catch {
+    return;
+  }
 }

@@ -7,6 +7,7 @@ import {
   writeInterchange,
   type Interchange,
   NOTHING_WITHHELD,
+  PLAIN_REPORT,
   newRig,
   type Product,
   EMPTY_SETUP,
@@ -17,6 +18,7 @@ import { againstEarlier } from '../judge/earlier.ts';
 import { Study } from '../study.ts';
 import { findWalks } from '../results/findings.ts';
 import { eventsCsv, findingsCsv, marksCsv, readingsCsv, routesOf, walksCsv } from './exports.ts';
+import { leavingStudy } from './leavingStudy.ts';
 import { LEFT_OUT, withhold, withoutWords } from './withhold.ts';
 import { logOf } from '@urvek/core/test';
 
@@ -68,6 +70,7 @@ function walk(
         direction: 'mobile-to-fixed',
         reading: { travelledM: 0, method: 'wheel', pressed: false },
         playoutDelayS: 0,
+        conditions: { gradedBy: k % 2 === 0 ? 'Pell Ander' : k === 3 ? 'ruth amsel' : 'Ruth Amsel' },
       },
       0,
     ],
@@ -113,7 +116,17 @@ describe('what is withheld', () => {
   test('is nowhere in what goes out, and is told in the preview', () => {
     const { file: out, left } = withhold(file(), all);
     const text = JSON.stringify(out);
-    for (const secret of ['51.2', '-3.0995', 'Quarry road', 'Odo Marl', 'G7XQZ', '=1+1'])
+    for (const secret of [
+      '51.2',
+      '-3.0995',
+      'Quarry road',
+      'Odo Marl',
+      'G7XQZ',
+      '=1+1',
+      'Pell',
+      'ruth',
+      'Ruth',
+    ])
       expect(text).not.toContain(secret);
     expect(left.map((l) => l.what)).toEqual(
       expect.arrayContaining([
@@ -127,6 +140,41 @@ describe('what is withheld', () => {
     );
     // What goes out can come in again.
     expect(readInterchange(JSON.parse(text)).walks).toHaveLength(6);
+  });
+
+  test('who graded and hops go out under numbers, in files and in what is shown of a study alike', () => {
+    const rig = { ...newRig('a-r', 'a-u'), hops: 'relay of Odo, second leg' };
+    const chain: Setup = {
+      ...setup,
+      products: setup.products.map((p) => (p.id === 'a' ? { ...p, rigs: [rig] } : p)),
+      report: { ...PLAIN_REPORT, withheld: { ...NOTHING_WITHHELD, names: true } },
+    };
+    const lost = [
+      ...walks,
+      walk(7, 'a', 120, [
+        ['dropoutEnd', {}],
+        ['dropoutBegin', { hop: 'relay of Odo' }],
+      ]),
+    ];
+    const { file: out } = withhold(
+      writeInterchange({ id: uuid(99), title: 'Roads', question: '', simulated: false }, chain, lost),
+      { ...NOTHING_WITHHELD, names: true },
+    );
+    const comparison = {
+      ...{ id: uuid(99), title: 'Roads', question: '', demo: false, revision: 1, updatedAt: '' },
+      setup: chain,
+    };
+    const shown = leavingStudy(comparison, Study.ofLogs(chain, lost).entries).study;
+    for (const study of [Study.ofLogs(out.setup, out.walks), shown]) {
+      const traces = study.findings.map((f) => f.trace);
+      expect(traces.map((t) => t.begin.body.conditions?.gradedBy)).toEqual(
+        [1, 2, 1, 2, 1, 2, 1].map((n) => `person ${n}`),
+      );
+      expect(traces.flatMap((t) => t.lostHops.filter((h) => h !== undefined))).toEqual(['hop 1']);
+      // What one of them graded still belongs together.
+      const told = study.judgement().audits.find((a) => a.rule === 'graders');
+      expect(told?.what).toContain('person 1 graded =HYPERLINK("x") (4 walks); person 2 graded Brindle');
+    }
   });
 
   test('changes no estimate', () => {

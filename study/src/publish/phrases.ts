@@ -28,6 +28,7 @@ export const noConnectionIn = (none: number): string => `no connection in ${none
 export const notFinished = 'not finished';
 export const notGraded = 'not graded';
 export const path = (i: number): string => `Path ${i}`;
+export const person = (part: number): string => `person ${part}`;
 export const reachOfAFigure = 'reach of a figure';
 export const speedRatio = 'speed ratio';
 export const theWalkBegins = 'the walk begins';

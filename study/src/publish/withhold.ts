@@ -1,5 +1,6 @@
 import type { Interchange, Withheld } from '@urvek/contract';
 import { hopsOf } from '@urvek/core';
+import { withoutGraders } from './withoutGraders.ts';
 import * as phrases from './phrases.ts';
 
 export const LEFT_OUT = phrases.leftOut;
@@ -70,7 +71,10 @@ export function withhold(
   };
   if (names) {
     const { atFixedEnd, atMobileEnd } = setup.plan;
-    note(phrases.namesOfPeople, [atFixedEnd, atMobileEnd].filter((n) => n !== '').length);
+    const graders = withoutGraders(
+      walks.flatMap((w) => w.log.map((e) => (e.kind === 'begin' ? e.body.conditions?.gradedBy : undefined))),
+    );
+    note(phrases.namesOfPeople, [atFixedEnd, atMobileEnd].filter((n) => n !== '').length + graders.count);
     setup = { ...setup, plan: { ...setup.plan, atFixedEnd: '', atMobileEnd: '' } };
     note(
       phrases.authorsOfCorrections,
@@ -81,7 +85,13 @@ export function withhold(
     );
     walks = walks.map((w) => ({
       ...w,
-      log: w.log.map((e) => (e.kind === 'correction' ? { ...e, body: { ...e.body, author: undefined } } : e)),
+      log: w.log.map((e) =>
+        e.kind === 'correction'
+          ? { ...e, body: { ...e.body, author: undefined } }
+          : e.kind === 'begin' && e.body.conditions
+            ? { ...e, body: { ...e.body, conditions: graders.of(e.body.conditions) } }
+            : e,
+      ),
     }));
     const unnamed = withoutOwnNames(setup, walks);
     note(phrases.namesOfOutingsAndHops, unnamed.count);

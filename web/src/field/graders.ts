@@ -1,4 +1,4 @@
-import type { ClipGrades, Graded } from '@urvek/core';
+import { personKey, type ClipGrades, type Graded } from '@urvek/core';
 import { fieldLog } from './fieldLog.ts';
 
 const FACT = 'graders';
@@ -30,6 +30,6 @@ export async function keepGrader(grader: Grader): Promise<void> {
 
 /** What a walk carries that somebody grades now; nothing where they graded no clips on this device. */
 export async function gradesOf(person: string | undefined): Promise<{ graded?: readonly ClipGrades[] }> {
-  const own = (await graders()).filter((g) => g.person === person?.trim());
+  const own = (await graders()).filter((g) => personKey(g.person) === personKey(person));
   return own.length === 0 ? {} : { graded: own.map(({ clips, graded }) => ({ clips, graded })) };
 }

@@ -1,4 +1,5 @@
 import { clipPairs, gradersAgreement } from '../../grade/agreement.ts';
+import { personKey } from '../../grade/person.ts';
 import { NOT_KNOWN, type AuditedWalk, type AuditRule } from '../case/auditCase.ts';
 import * as phrases from './phrases.ts';
 
@@ -10,16 +11,20 @@ export const graders: AuditRule = {
     if (judgedBy !== 'sense') return [];
     const walked = products.flatMap((product) =>
       product.walks.flatMap((walk) => {
-        const person = walk.conditions.gradedBy?.trim();
-        return person === undefined || person === '' ? [] : [{ product, walk, person }];
+        const name = walk.conditions.gradedBy;
+        const person = personKey(name);
+        return name === undefined || person === undefined
+          ? []
+          : [{ product, walk, person, name: name.trim() }];
       }),
     );
     const people = [...new Set(walked.map((w) => w.person))].toSorted();
     if (people.length < 2) return [];
     const of = (person: string): typeof walked => walked.filter((w) => w.person === person);
+    const nameOf = (person: string): string => of(person)[0]?.name ?? person;
     const said = people.map((person) => {
       const names = [...new Set(of(person).map((w) => w.product.name))];
-      return phrases.gradedBy(person, names.join(', '), of(person).length);
+      return phrases.graded(nameOf(person), names.join(', '), of(person).length);
     });
     return [
       {
@@ -28,7 +33,7 @@ export const graders: AuditRule = {
         sizeDb: undefined,
         size: agreementText(
           people.map((person) => ({
-            person,
+            person: nameOf(person),
             // What was learned of somebody last is what they are like now.
             graded: of(person).findLast((w) => w.walk.graded.length > 0)?.walk.graded ?? [],
           })),

@@ -56,10 +56,10 @@ export const feederLossDbDb = (
 ): string => `Feeder loss: ${name} ${a} dB, ${name2} ${b} dB`;
 export const fromToChangedTogether = (name: string, name2: string, name3: string, changes: string): string =>
   `${name}: from “${name2}” to “${name3}” ${changes} changed together`;
-export const gradedBy = (person: string, products: string, walks: number): string =>
-  `${person} ${products}, in ${countOf(walks, 'walk')}`;
+export const graded = (person: string, products: string, walks: number): string =>
+  `${person} graded ${products} (${countOf(walks, 'walk')})`;
 export const gradedBySeveral = 'Graded by several people';
-export const gradersOfAKind = (kind: string, said: string): string => `${kind}: graded by ${said}`;
+export const gradersOfAKind = (kind: string, said: string): string => `${kind}: ${said}`;
 export const groundWet = ', ground wet';
 export const heightsDiffer = 'Heights differ';
 export const holdItAtMOrMore = (leastM: number): string =>
@@ -93,7 +93,8 @@ export const ofWalksBeganMOut = (name: string, lateCount: number, walksCount: nu
 export const ofWalksOfWereBegunAnd = (left: number, walksCount: number, name: string): string =>
   `${left} of ${walksCount} walks of ${name} were begun and not finished; other products finished all`;
 export const onePersonGradesAllWalks =
-  'One person grades every walk of a comparison, or all grade the clips of the grade trainer, so that it is known how far they agree.';
+  'Let one person grade every walk of a comparison; or let all grade the clips of the grade trainer before their ' +
+  'next walk, which then carries how they grade.';
 export const onTheAir = (a: string, b: string): string => `On the air: ${a}; ${b}`;
 export const oneDirectionOnly = 'One direction only';
 export const oneProductAlwaysLed = 'One product always led';
