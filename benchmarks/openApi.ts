@@ -63,7 +63,8 @@ export function openApi(): Json {
       version: '1.0.0',
       license: { name: 'MIT', identifier: 'MIT' },
       description:
-        'Logs of walks go in, findings come out. All of it is relative to the address at which one’s own Urvek runs. ' +
+        'Logs of walks go in, findings come out. All of it is relative to the address at which one’s own ' +
+        'Urvek runs. ' +
         'A log only grows: an event that is there already, with the same content, does nothing; with ' +
         'other content it is refused.',
     },

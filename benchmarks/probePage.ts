@@ -1,6 +1,7 @@
 // Run by bench:probe on the far host: pairs a browser, walks, and prints what the probe logged there.
 import { openBrowser, Page } from '../e2e/support/browser.ts';
 import { keptEvents } from '../e2e/support/keptEvents.ts';
+import { probeWhileWalking } from '../e2e/support/probe.ts';
 
 const [address = '', code = ''] = process.argv.slice(2);
 const browser = await openBrowser({ flags: ['--ignore-certificate-errors'] });
@@ -9,18 +10,15 @@ try {
   await browser.driver.get(new URL('pair', address).href);
   await browser.driver.executeAsyncScript(
     `const [code, done] = arguments;
-    fetch('/pair', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ code, name: 'Bench' }) }).then((r) => done(r.status));`,
+    fetch('/pair', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ code, name: 'Bench' }),
+    }).then((r) => done(r.status));`,
     code,
   );
-  await page.open('/');
-  await page.press('Walk now');
-  await page.press('Begin the walk');
-  await page.see('Dropout begins');
-  await page.press('options');
-  await page.press('measure the link to the base');
   // Of 300 Mbit/s, 16 s are more than the usual budget.
-  await page.choose('At most', '2 GB');
-  await page.press('Measure');
+  await probeWhileWalking(page, '2 GB');
   let measured: unknown[] = [];
   await page.until(
     'readings',

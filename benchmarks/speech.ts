@@ -5,10 +5,11 @@ import { join } from 'node:path';
 import { ffmpeg, writeWav, type Gap } from './recordings.ts';
 
 /** Made up, to be read aloud by a machine. */
-const TEXT = `The incline rises past the drum house and the empty wagons. Count the sleepers as you walk, and say each number
-clearly. At the footbridge the wind comes from the west, and the slate tips stand to the left. Keep the receiver at the
-height of the chest, turn neither left nor right, and go on until the upper gate. There the path ends between two posts of
-oak. Rest, look back, and begin again from the lower gate with the other set.`;
+const TEXT = `The incline rises past the drum house and the empty wagons. Count the sleepers as you walk, and say
+each number clearly. At the footbridge the wind comes from the west, and the slate tips stand to the
+left. Keep the receiver at the height of the chest, turn neither left nor right, and go on until the
+upper gate. There the path ends between two posts of oak. Rest, look back, and begin again from the
+lower gate with the other set.`;
 const RATE = 48_000;
 /** The received one is later by this much, and runs faster by so many millionths. */
 const [DELAY_MS, DRIFT_PPM] = [137.25, 42];

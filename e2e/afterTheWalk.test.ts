@@ -92,7 +92,8 @@ test(
     await page.press('Walks');
     await page.find('//*[starts-with(@data-group, "walk-")]//*[local-name()="path"]');
     await page.driver.executeScript(
-      "document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+      "document.querySelector('[data-group^=\"walk-\"] path').dispatchEvent(new MouseEvent('click', { " +
+        'bubbles: true }))',
     );
     await page.see('Trace: Ossimere Clip on Incline, walk 1');
   },

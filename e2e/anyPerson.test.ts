@@ -32,7 +32,7 @@ test('a skip link, and the focus on the head of what one has gone to', async () 
   await page.until('the head of Paths', async () => (await focused()) === 'Paths');
 }, 300_000);
 
-test('a walk by keyboard: what was logged is told, the focus goes and comes back, letters are one’s own', async () => {
+test('a walk by keyboard: what is logged is told, the focus goes and comes back, letters are one’s own', async () => {
   const { page } = session;
   await page.open(`/c/${DEMO_ID}/walk`);
   await page.see('Begin the walk');

@@ -74,7 +74,10 @@ const SMUGGLE = `
     const [walks, events] = ['walks', 'events'].map((name) => transaction.objectStore(name));
     walks.get(walkId).onsuccess = ({ target: { result: walk } }) => {
       events.index('walkId').get(walkId).onsuccess = ({ target: { result: { deviceId, event: first } } }) => {
-        made.forEach((m, i) => events.add({ walkId, deviceId, seq: walk.nextSeq + i, place: 0, event: { ...first, ...m, seq: walk.nextSeq + i } }));
+        made.forEach((m, i) => {
+          const seq = walk.nextSeq + i;
+          events.add({ walkId, deviceId, seq, place: 0, event: { ...first, ...m, seq } });
+        });
         walks.put({ ...walk, nextSeq: walk.nextSeq + made.length });
       };
     };

@@ -47,7 +47,8 @@ test.each(STAGES)(
     const tasks = await page.driver.executeAsyncScript<number[]>(`
       const done = arguments[0];
       const found = [];
-      new PerformanceObserver((list) => found.push(...list.getEntries().map((e) => Math.round(e.duration)))).observe({ type: 'longtask', buffered: true });
+      const keep = (list) => found.push(...list.getEntries().map((e) => Math.round(e.duration)));
+      new PerformanceObserver(keep).observe({ type: 'longtask', buffered: true });
       setTimeout(() => done(found), 300);
     `);
     expect(tasks.length).toBeLessThanOrEqual(longTasks);

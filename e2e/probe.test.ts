@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { keptEvents } from './support/keptEvents.ts';
+import { probeWhileWalking } from './support/probe.ts';
 import { useSession } from './support/session.ts';
 
 const session = useSession({ demo: true });
@@ -35,14 +36,7 @@ test(
     // Walk now is real: the link under test is this machine's own, which is none.
     const earlier = (await measured()).map((m) => JSON.stringify(m));
     const before = earlier.length;
-    await page.open('/');
-    await page.press('Walk now');
-    await page.press('Begin the walk');
-    await page.see('Dropout begins');
-    await page.press('options');
-    await page.press('measure the link to the base');
-    await page.choose('At most', '10 GB');
-    await page.press('Measure');
+    await probeWhileWalking(page, '10 GB');
     await page.until('its end', async () =>
       (await page.text("//section[@aria-label='Probe']")).includes('no link lies between'),
     );

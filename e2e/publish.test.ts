@@ -90,10 +90,11 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
     mark: string;
     controls: number;
     questions: number;
-  }>(`return {
+  }>(`const seen = (css) => [...document.querySelectorAll(css)].filter((e) => e.offsetParent !== null).length;
+  return {
     mark: getComputedStyle(document.querySelector('.every-page')).position,
-    controls: [...document.querySelectorAll('button, nav, header.no-print')].filter((e) => e.offsetParent !== null).length,
-    questions: [...document.querySelectorAll('[aria-label="Words in question"]')].filter((e) => e.offsetParent !== null).length,
+    controls: seen('button, nav, header.no-print'),
+    questions: seen('[aria-label="Words in question"]'),
   }`);
   expect(onPaper).toEqual({ mark: 'fixed', controls: 0, questions: 0 });
   await print('');
@@ -185,8 +186,8 @@ test('the playout delay of a rig is measured by two presses a try, and taken int
   await page.press('Measure the playout delay');
   for (let i = 0; i < 3; i++) {
     // A page that presses for the tester: 2.5 s between the switching and the silence.
-    await page.driver
-      .executeAsyncScript(`const done = arguments[0]; const button = (name) => [...document.querySelectorAll('button')].find((b) => b.textContent === name);
+    await page.driver.executeAsyncScript(`const done = arguments[0];
+    const button = (name) => [...document.querySelectorAll('button')].find((b) => b.textContent === name);
       button('The sender is off').click(); setTimeout(() => { button('It is gone').click(); done(); }, 2500);`);
   }
   const measured = Number(await (await page.find('//*[@data-playout]')).getAttribute('data-playout'));

@@ -15,7 +15,13 @@ const ANSWER = `
   const [delayMs, skip] = arguments;
   window.pressedAfter = [];
   const onsets = JSON.parse(document.querySelector('[data-onsets]').dataset.onsets);
-  onsets.forEach((ms, i) => { if (i !== skip) setTimeout(() => { window.pressedAfter.push((performance.now() - ms) / 1000); window.dispatchEvent(new KeyboardEvent('keydown', { key: 'd' })); }, ms + delayMs - performance.now()); });
+  onsets.forEach((ms, i) => {
+    if (i === skip) return;
+    setTimeout(() => {
+      window.pressedAfter.push((performance.now() - ms) / 1000);
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'd' }));
+    }, ms + delayMs - performance.now());
+  });
   return onsets.length;`;
 
 test('the trainer learns a scripted delay to 20 ms, counts a miss, and walks begin with it', async () => {
@@ -123,10 +129,13 @@ test('Grade trainer: a picture stands still where it is lost, and is kept apart 
   expect(rows).not.toMatch(/Ilse/);
 }, 200_000);
 
-test('a walk that says who grades carries how they grade; what was kept before there were kinds is of a voice', async () => {
-  const { page } = session;
-  // As it was kept before there was more than speech.
-  await page.driver.executeAsyncScript(`
+test(
+  'a walk that says who grades carries how they grade; what was kept before there were kinds is of ' +
+    'a voice',
+  async () => {
+    const { page } = session;
+    // As it was kept before there was more than speech.
+    await page.driver.executeAsyncScript(`
     const done = arguments[0];
     const open = indexedDB.open('urvek-field');
     open.onsuccess = () => {
@@ -140,23 +149,25 @@ test('a walk that says who grades carries how they grade; what was kept before t
         };
       };
     };`);
-  await page.open('/trainer/grades');
-  const voices = await page.text("//table[@aria-label='Where each sets the grades of a voice']//tbody");
-  expect(voices).toMatch(/Oda/);
-  await page.open(`/c/${DEMO_ID}/walk`);
-  await page.press('The day: weather');
-  await page.fill('Graded by', 'Oda');
-  await page.press('Begin the walk');
-  await page.see('Dropout begins');
-  const begun = (await keptEvents<EventBodies['begin']>(page.driver)).find((e) => e.kind === 'begin');
-  expect(begun?.body.conditions).toEqual({ gradedBy: 'Oda' });
-  expect(begun?.body.graded).toEqual([
-    {
-      clips: 'speech',
-      graded: [
-        { level: 0, grade: 5 },
-        { level: 1, grade: 1 },
-      ],
-    },
-  ]);
-}, 200_000);
+    await page.open('/trainer/grades');
+    const voices = await page.text("//table[@aria-label='Where each sets the grades of a voice']//tbody");
+    expect(voices).toMatch(/Oda/);
+    await page.open(`/c/${DEMO_ID}/walk`);
+    await page.press('The day: weather');
+    await page.fill('Graded by', 'Oda');
+    await page.press('Begin the walk');
+    await page.see('Dropout begins');
+    const begun = (await keptEvents<EventBodies['begin']>(page.driver)).find((e) => e.kind === 'begin');
+    expect(begun?.body.conditions).toEqual({ gradedBy: 'Oda' });
+    expect(begun?.body.graded).toEqual([
+      {
+        clips: 'speech',
+        graded: [
+          { level: 0, grade: 5 },
+          { level: 1, grade: 1 },
+        ],
+      },
+    ]);
+  },
+  200_000,
+);

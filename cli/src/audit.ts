@@ -7,13 +7,19 @@ export async function audit(file: string, { json }: { json?: true }): Promise<st
   const { setup, walks } = comparisonOf(await readInput(file), file);
   const { audits } = Study.ofLogs(setup, walks).judgement();
   if (json) {
-    return (
-      `${JSON.stringify({ findings: audits.map((a) => ({ audit: a.audit, rule: a.rule, title: a.title, path: a.path, products: a.products, what: a.what, size_db: a.sizeDb ?? null, size: a.size ?? null, mend: a.mend, acknowledged: a.acknowledged ?? null })) }, null, 1)}` +
-      `\n`
+    const findings = audits.map(
+      ({ audit, rule, title, path, products, what, sizeDb, size, mend, acknowledged }) => ({
+        ...{ audit, rule, title, path, products, what, size_db: sizeDb ?? null, size: size ?? null, mend },
+        acknowledged: acknowledged ?? null,
+      }),
     );
+    return `${JSON.stringify({ findings }, null, 1)}\n`;
   }
-  return audits.length === 0
-    ? 'nothing found\n'
-    : `${audits.map((a) => [`${a.title} (${a.path})`, `  ${a.what}${a.size === undefined ? '' : `; could be worth: ${a.size}`}`, `  ${a.acknowledged === undefined ? a.mend : `left, because: ${a.acknowledged}`}`].join('\n')).join('\n')}` +
-        `\n`;
+  if (audits.length === 0) return 'nothing found\n';
+  const lines = audits.flatMap(({ title, path, what, size, mend, acknowledged }) => [
+    `${title} (${path})`,
+    `  ${what}${size === undefined ? '' : `; could be worth: ${size}`}`,
+    `  ${acknowledged === undefined ? mend : `left, because: ${acknowledged}`}`,
+  ]);
+  return `${lines.join('\n')}\n`;
 }

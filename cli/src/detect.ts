@@ -153,7 +153,8 @@ function textOf({ durationS, kind, dropouts, artefacts, alignment, thresholds, n
     ...list('artefacts', artefacts),
     ...(alignment
       ? [
-          `Later than the reference by ${(1000 * alignment.delayS).toFixed(2)} ms, drift ${alignment.driftPpm.toFixed(1)} ppm (${alignment.blocks} of ${alignment.of} blocks).`,
+          `Later than the reference by ${(1000 * alignment.delayS).toFixed(2)} ms, drift ` +
+            `${alignment.driftPpm.toFixed(1)} ppm (${alignment.blocks} of ${alignment.of} blocks).`,
         ]
       : []),
     `Asked for: ${Object.entries(thresholds)

@@ -181,6 +181,9 @@ function jsonOf(result: ProbeResult, sameMachine: boolean, { origin }: Reached):
   };
 }
 
+const riseText = (ms: number | undefined): string =>
+  ms === undefined ? '' : `, round trip ${ms >= 0 ? '+' : '−'}${Math.abs(ms).toFixed(1)} ms under load`;
+
 function textOf(result: ProbeResult, sameMachine: boolean, { origin }: Reached): string {
   const { idle, down, up, both, datagrams } = result;
   const rate = (name: string, of: LoadedRate | undefined): string[] =>
@@ -188,7 +191,7 @@ function textOf(result: ProbeResult, sameMachine: boolean, { origin }: Reached):
       ? [
           `${name.padEnd(5)} ${of.rate.mbps.toFixed(1)} Mbit/s (samples ${of.rate.leastMbps.toFixed(1)} to ` +
             `${of.rate.mostMbps.toFixed(1)})` +
-            `${of.riseMs === undefined ? '' : `, round trip ${of.riseMs >= 0 ? '+' : '−'}${Math.abs(of.riseMs).toFixed(1)} ms under load`}`,
+            riseText(of.riseMs),
         ]
       : [];
   const lost = (['down', 'up'] as const).flatMap((w) =>

@@ -12,10 +12,9 @@ export function rangesTable(summary: RangeSummary): string {
   const widths = [0, 1].map((i) => Math.max(...cells.map((row) => (row[i] as string).length)));
   const ratios = summary.productRatios.map((r) => {
     const range = r.withScale95 && endsText(r.withScale95.low, r.withScale95.high, (v) => v.toFixed(3));
-    return (
-      `${r.numerator} / ${r.denominator}: ` +
-      `${r.estimate ? `${r.estimate.ratio.toFixed(3)}${range === undefined ? '' : ` (95 %: ${range})`}` : `no ratio: ${r.reason}`}`
-    );
+    const known = range === undefined ? '' : ` (95 %: ${range})`;
+    const told = r.estimate ? `${r.estimate.ratio.toFixed(3)}${known}` : `no ratio: ${r.reason}`;
+    return `${r.numerator} / ${r.denominator}: ${told}`;
   });
   return [
     `${n} walks: ${censoring.interval} intervals, ${censoring.exact} exact, ${censoring.right} that ` +

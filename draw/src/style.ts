@@ -44,7 +44,8 @@ export const SCENE_CSS = `
 .s-bound{stroke:${COLOUR.ink};stroke-width:1.4;fill:none;stroke-dasharray:5 3}
 .s-arrow{stroke:${COLOUR.ink};stroke-width:1.6;fill:${COLOUR.paper}}
 .s-interval{fill:${COLOUR.estimate};fill-opacity:.28;stroke:${COLOUR.estimate};stroke-width:1}
-.s-interval-beyond{fill:${COLOUR.estimate};fill-opacity:.1;stroke:${COLOUR.estimate};stroke-width:1;stroke-dasharray:3 2}
+.s-interval-beyond{fill:${COLOUR.estimate};fill-opacity:.1;
+  stroke:${COLOUR.estimate};stroke-width:1;stroke-dasharray:3 2}
 .s-path-end{stroke:${COLOUR.ink};stroke-width:3}
 .s-median-open{fill:${COLOUR.tape};stroke:${COLOUR.estimate};stroke-width:1.8}
 .s-day-block{fill:${COLOUR.rule};stroke:${COLOUR.ink};stroke-width:.8}

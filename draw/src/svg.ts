@@ -15,13 +15,19 @@ function shapeToSvg(shape: Shape): string {
   const role = `class="s-${escapeXml(shape.role)}"`;
   switch (shape.kind) {
     case 'rect':
-      return `<rect x="${n(shape.x)}" y="${n(shape.y)}" width="${n(shape.width)}" height="${n(shape.height)}" ${role}/>`;
+      return (
+        `<rect x="${n(shape.x)}" y="${n(shape.y)}" width="${n(shape.width)}" height="${n(shape.height)}" ` +
+        `${role}/>`
+      );
     case 'line':
       return `<line x1="${n(shape.x1)}" y1="${n(shape.y1)}" x2="${n(shape.x2)}" y2="${n(shape.y2)}" ${role}/>`;
     case 'path':
       return `<path d="${escapeXml(shape.d)}" ${role}/>`;
     case 'text':
-      return `<text x="${n(shape.x)}" y="${n(shape.y)}" text-anchor="${shape.anchor}" ${role}>${escapeXml(shape.text)}</text>`;
+      return (
+        `<text x="${n(shape.x)}" y="${n(shape.y)}" text-anchor="${shape.anchor}" ${role}>` +
+        `${escapeXml(shape.text)}</text>`
+      );
   }
 }
 
@@ -39,7 +45,8 @@ export function sceneToSvg(scene: Scene): string {
       `${g.shapes.map(shapeToSvg).join('')}</g>`,
   );
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" role="img"><title>${escapeXml(scene.title)}</title>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" ` +
+      `role="img"><title>${escapeXml(scene.title)}</title>`,
     `<style>${SCENE_CSS}</style><defs>${patterns.join('')}</defs>`,
     ...groups,
     '</svg>',

@@ -5,7 +5,13 @@ const READ = `
   const heard = document.querySelector('[data-heard]');
   const wheel = document.querySelector('[data-wheel]');
   const kept = document.querySelector('[data-kept]');
-  return heard && wheel && kept ? { heard: Number(heard.dataset.heard), wheelM: Number(wheel.dataset.wheel), kept: Number(kept.dataset.kept), atBase: Number(kept.dataset.atBase) } : null;`;
+  if (!heard || !wheel || !kept) return null;
+  return {
+    heard: Number(heard.dataset.heard),
+    wheelM: Number(wheel.dataset.wheel),
+    kept: Number(kept.dataset.kept),
+    atBase: Number(kept.dataset.atBase),
+  };`;
 
 export interface Seen {
   readonly heard: number;

@@ -118,7 +118,8 @@ void compareWithBase()
 
 window.addEventListener('online', () => void sync());
 
-// The first Tab begins at the body, and not with a search through all of the page: a third of a second of a long report.
+// The first Tab begins at the body, and not with a search through all of the page: up to a third of a second of a
+// long report.
 document.body.tabIndex = -1;
 document.body.focus({ preventScroll: true });
 

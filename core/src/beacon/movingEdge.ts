@@ -1,6 +1,6 @@
 /**
- * Beside the code stands an edge that goes down once a second: black above it, white below, with the walk's clock. What a
- * frame shows of it tells when that frame was sent, between one code and the next.
+ * Beside the code stands an edge that goes down once a second: black above it, white below, with the walk's clock.
+ * What a frame shows of it tells when that frame was sent, between one code and the next.
  */
 
 /** A QR code of version 2, and the white about it, in modules. */

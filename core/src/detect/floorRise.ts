@@ -18,8 +18,8 @@ const LONGEST_GAP_S = 5;
 /** Windows within this of the quietest are the noise, dB. */
 const NEAR_DB = 3;
 /**
- * Flatness of a spectrum, its geometric over its arithmetic mean: exp(−γ) = 0.56 of white noise by one look, under 0.1
- * of a voice or an instrument. Below this it is no noise.
+ * Flatness of a spectrum, its geometric over its arithmetic mean: exp(−γ) = 0.56 of white noise by one look,
+ * under 0.1 of a voice or an instrument. Below this it is no noise.
  */
 const FLAT = 0.25;
 /** Looked at, Hz: what every link for speech carries. */

@@ -1,5 +1,3 @@
-import * as phrases from './phrases.ts';
-
 /**
  * When sound that comes in was there, by the clock of the page. A piece is handed on late where the page is busy, never
  * early: the least difference of the two clocks is the true one, over a window that follows a sound card's drift.
@@ -21,7 +19,7 @@ export class InputClock {
     private readonly latencyMs = 0,
     private readonly window = 1000,
   ) {
-    if (!(rateHz > 0)) throw new RangeError(phrases.aRateOfHz(rateHz));
+    if (!(rateHz > 0)) throw new RangeError(`a rate of ${rateHz} Hz`);
   }
 
   /** A piece of so many samples came at this time of the page's clock, ms. */
@@ -35,7 +33,7 @@ export class InputClock {
   /** The page's time, ms, of what is so far into the sound, s. @throws RangeError before a piece came */
   pageMs(atS: number): number {
     const beganMs = Math.min(this.least, this.leastBefore);
-    if (beganMs === Infinity) throw new RangeError(phrases.noSoundCameYetSInto(atS));
+    if (beganMs === Infinity) throw new RangeError(`no sound came yet: ${atS} s into it has no time`);
     return beganMs - this.latencyMs + 1000 * atS;
   }
 }

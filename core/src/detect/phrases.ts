@@ -5,10 +5,7 @@ import { countOf } from '../quantity/plural.ts';
  * is another such file.
  */
 export const aJumpOfTimesTheUsual = (jump: string): string => `a jump of ${jump} times the usual`;
-export const aRateOfHz = (rateHz: number): string => `a rate of ${rateHz} Hz`;
 export const besideTheTone = 'beside the tone';
-export const bytesAreNotDots = (rgbaCount: number, intoCount: number): string =>
-  `${rgbaCount} bytes are not ${intoCount} dots`;
 export const countedFrames = (n: number): string => countOf(n, 'frame');
 export const dbBelowWhatWasExpected = (belowDb: string): string => `${belowDb} dB below what was expected`;
 export const downToDbOfFullScale = (quietestDb: string): string => `down to ${quietestDb} dB of full scale`;
@@ -20,7 +17,6 @@ export const moreThan60DbBelowWhat = 'more than 60 dB below what was expected';
 export const msPlayedTimes = (part: string, run: string): string => `${part} ms played ${run} times`;
 export const noiseDbAboveWhatWasUsual = (mostDb: string, where: string): string =>
   `noise ${mostDb} dB above what was usual ${where}`;
-export const noSoundCameYetSInto = (atS: number): string => `no sound came yet: ${atS} s into it has no time`;
 export const onceMore = (countedFrames: string): string => `${countedFrames} once more`;
 export const percentOfThePictureFilledWith = (part: number): string =>
   `${part} % of the picture filled with one grey at once`;

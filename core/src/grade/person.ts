@@ -1,4 +1,4 @@
-/** Two spellings of a name are one person: without spaces around it, and whatever its case. Undefined: nobody is named. */
+/** Two spellings of a name are one person, whatever its case and the spaces about it. @returns undefined: nobody */
 export function personKey(name: string | undefined): string | undefined {
   const key = name?.trim().toLowerCase();
   return key === '' ? undefined : key;

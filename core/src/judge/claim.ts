@@ -147,7 +147,9 @@ function undecided(claim: Claim, cell: CellFinding, { low, high, above }: Known)
   if (bounds && cell.failures === 0 && !cell.estimable)
     return (
       `${heldText(cell)}: a bound, not a range, and ` +
-      `${walks < WALKS_FOR_MEDIAN ? phrases.fewerThanTheWalksThatWould(WALKS_FOR_MEDIAN) : phrases.shortOf(claim.entered)}` +
+      (walks < WALKS_FOR_MEDIAN
+        ? phrases.fewerThanTheWalksThatWould(WALKS_FOR_MEDIAN)
+        : phrases.shortOf(claim.entered)) +
       '.'
     );
   if (low === undefined && high === undefined)

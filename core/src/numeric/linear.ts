@@ -49,8 +49,8 @@ export function solveNearlyPositive(a: Float64Array, b: Float64Array): Float64Ar
 /**
  * A direction along which b leads upwards, whatever the symmetric A is: A's solution where it is positive definite,
  * and that of a positive definite neighbour elsewhere, whose pivots are the sizes of A's own (P. E. Gill, W. Murray
- * and M. H. Wright, Practical Optimization, 1981, §4.4.2.2: LDLᵀ with d = max(|d|, θ²/β², δ)). Where a likelihood
- * bends the wrong way the step is then as long as its bend says, not as its slope happens to be.
+ * and M. H. Wright, Practical Optimization, 1981, §4.4.2.2: LDLᵀ with d = max(|d|, θ²/β², δ)). Where a
+ * likelihood bends the wrong way the step is then as long as its bend says, not as its slope happens to be.
  */
 export function solveUphill(a: Float64Array, b: Float64Array): Float64Array {
   const exact = solvePositive(a, b);

@@ -22,7 +22,7 @@ describe('positions between marks', () => {
     expect(positionAt(gap, 35.5)?.travelledM).toBeCloseTo(50, 9);
   });
 
-  test('it is never more than the rectangular (gap)/√12, nor anything outside the marks by more than a stride', () => {
+  test('it is never more than the rectangular (gap)/√12, nor outside the marks by more than a stride', () => {
     const stood: Fix[] = [
       { atS: 0, travelledM: 10, uncertaintyM: 0, method: 'wheel' as const },
       { atS: 600, travelledM: 12, uncertaintyM: 0, method: 'wheel' as const },

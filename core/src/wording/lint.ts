@@ -79,8 +79,11 @@ const RULES: readonly Rule[] = [
     question: () => phrases.ofDistanceOrOfAreaArea,
   },
   {
-    words:
-      /\b(?:at least|about|nearly|almost|easily|more than)\s+(?:twice|double|half|three times)\b(?!\s+(?:the\s+)?coverage)/gi,
+    words: new RegExp(
+      String.raw`\b(?:at least|about|nearly|almost|easily|more than)\s+(?:twice|double|half|three times)\b` +
+        String.raw`(?!\s+(?:the\s+)?coverage)`,
+      'gi',
+    ),
     question: () => phrases.giveTheRatioWithItsInterval,
   },
   {
@@ -97,8 +100,12 @@ const RULES: readonly Rule[] = [
     question: () => phrases.aDifferenceOfLevelsIsIn,
   },
   {
-    words:
-      /\b(?:dodgy|patchy|flaky|unreliable|bad|poor|useless|gone|lost|fails?|failed)\s+(?:beyond|after|past|over|from)\s+([\d.,]+\s*(?:m|km|ft|yd|mi|metres|meters|feet|yards|miles)?)\b/gi,
+    words: new RegExp(
+      String.raw`\b(?:dodgy|patchy|flaky|unreliable|bad|poor|useless|gone|lost|fails?|failed)\s+` +
+        String.raw`(?:beyond|after|past|over|from)\s+` +
+        String.raw`([\d.,]+\s*(?:m|km|ft|yd|mi|metres|meters|feet|yards|miles)?)\b`,
+      'gi',
+    ),
     question: ({ farthestM }, match) => {
       const m = metres(match[1] ?? '');
       return farthestM !== undefined && m !== undefined && m >= farthestM

@@ -97,7 +97,8 @@ export const halfOfItsWalksOnHold = (
   n: string,
   unplaced: string,
 ): string =>
-  `${product}: half of its walks on ${name} hold to ${show} or farther before ${criterion}, known to be ${interval} (95 %, ${n}).${unplaced}`;
+  `${product}: half of its walks on ${name} hold to ${show} or farther before ${criterion}, known ` +
+  `to be ${interval} (95 %, ${n}).${unplaced}`;
 export const heightsFixedAndMobileEnd = 'Heights, fixed and mobile end';
 export const heldAt = (held: string): string => `held at ${held}`;
 export const heldToOnInOfWhere = (
@@ -196,7 +197,8 @@ export const ofEndAtWhereTheWall = (
   boundaryText: string,
   either: string,
 ): string =>
-  `${product}: ${k} of ${walks} end at ${show}, where ${boundaryText}: the wall decides there, more than the product, and a smooth spread of distances does not describe it.${either}`;
+  `${product}: ${k} of ${walks} end at ${show}, where ${boundaryText}: the wall decides there, ` +
+  `more than the product, and a smooth spread of distances does not describe it.${either}`;
 export const ofPairsTheWalksTellApart = (allCount: number, toldCount: number, either: string): string =>
   `Of ${allCount} pairs the walks tell ${toldCount} apart${either}.`;
 export const ofText = (walks: number, product: string): string => `${walks} of ${product}`;

@@ -23,11 +23,16 @@ const NUMBER = String.raw`\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:[.,]\d+)?`;
 const UNIT = String.raw`m|met(?:re|er)s?|km|kilomet(?:re|er)s?|ft|foot|feet|yds?|yards?|mi|miles?|paces?|steps`;
 const ABOUT = String.raw`about|around|roughly|some|over|beyond|more than|under|less than|at least|~`;
 /** A length with its unit, or a span of them: it is a place wherever it stands. */
-const LENGTH = String.raw`(?:(?:${ABOUT})\s*)?(?:between\s+)?(?:${NUMBER})(?:\s*(?:-|–|to|and)\s*(?:${NUMBER}))?[\s-]*(?:${UNIT})(?![\p{L}\p{N}/])`;
+const LENGTH =
+  String.raw`(?:(?:${ABOUT})\s*)?(?:between\s+)?(?:${NUMBER})(?:\s*(?:-|–|to|and)\s*(?:${NUMBER}))?` +
+  String.raw`[\s-]*(?:${UNIT})(?![\p{L}\p{N}/])`;
 /** A bare figure is one only where words say that one is there. */
-const BARE = String.raw`(?<=\b(?:at|to|by|past|reached|until)\s+)(?:(?:${ABOUT})\s*)?(?:${NUMBER})(?=\s*(?:$|[,;.)]|it\b|the\b|and\b|but\b|was\b|i\b))`;
+const BARE =
+  String.raw`(?<=\b(?:at|to|by|past|reached|until)\s+)(?:(?:${ABOUT})\s*)?(?:${NUMBER})` +
+  String.raw`(?=\s*(?:$|[,;.)]|it\b|the\b|and\b|but\b|was\b|i\b))`;
+const BEFORE_NAMES = 'at|by|near|past|behind|reached|before|after|round|beyond';
 /** "at the gate", "by the third lamp post": a place that has a name. */
-const NAMED = String.raw`(?<=\b(?:at|by|near|past|behind|reached|before|after|round|beyond)\s+)the\s+(?:\p{L}+\s+){0,2}(?:${[
+const NAMED = String.raw`(?<=\b(?:${BEFORE_NAMES})\s+)the\s+(?:\p{L}+\s+){0,2}(?:${[
   ...[
     'gate',
     'crossing',
@@ -102,9 +107,12 @@ const FIGURES: readonly (readonly [Column, RegExp])[] = [
 ];
 const COUNTED = /\b(\d{1,3})\s*(?:out )?of\s*(\d{1,3})\b/i;
 const TIME = /\b([01]?\d|2[0-3]):([0-5]\d)\b/;
-const WALK =
-  /\b(?:walk|run|attempt|pass)\s+(?:no\.?\s*|number\s*)?(\d{1,3})\b|\b(first|second|third|fourth|fifth) (?:walk|run|attempt|pass)\b/i;
 const ORDINAL = ['first', 'second', 'third', 'fourth', 'fifth'];
+const WALK = new RegExp(
+  String.raw`\b(?:walk|run|attempt|pass)\s+(?:no\.?\s*|number\s*)?(\d{1,3})\b|` +
+    String.raw`\b(${ORDINAL.join('|')}) (?:walk|run|attempt|pass)\b`,
+  'i',
+);
 const HEARD: readonly (readonly [RegExp, string])[] = [
   [/\b(?:both ways|each other)\b/i, 'both'],
   [/\b(?:they|he|she|base|home) (?:could |can )?(?:still )?(?:hear|heard|hears|reads?) me\b/i, 'to-fixed'],

@@ -275,7 +275,8 @@ function figureRows(path: string, { throughput, sets, speeds, figures }: PathFig
                 c.cap ? figure(c.fall.share, 4) : '',
                 '',
                 '',
-                `${figure(c.fall.nearMbps)} to ${figure(c.fall.farMbps)} Mbit/s, ${figure(c.fall.nearM)} to ${figure(c.fall.farM)} m`,
+                `${figure(c.fall.nearMbps)} to ${figure(c.fall.farMbps)} Mbit/s, ` +
+                  `${figure(c.fall.nearM)} to ${figure(c.fall.farM)} m`,
               ] as const,
             ]
           : []),

@@ -16,7 +16,8 @@ export const connectedAtOfLikeStandsAt = (
   product2: string,
   connected2: number,
 ): string =>
-  `${product} connected at ${connected} of ${part} like stands, ${product2} at ${connected2}: no stand is left at which both did`;
+  `${product} connected at ${connected} of ${part} like stands, ${product2} at ${connected2}: no ` +
+  'stand is left at which both did';
 export const day = (day: number): string => `day ${day}`;
 export const failedAt = 'failed at';
 export const heldAt = 'held at';
@@ -27,7 +28,8 @@ export const notNoted = 'not noted';
 export const ofAnotherDevice = 'of another device';
 export const placeUnknown = 'place unknown';
 export const readWithDifferentAgainstReadBoth = (what: string, quoted: string, quoted2: string): string =>
-  `read with different ${what}, ${quoted} against ${quoted2}: read both with one at the same stands, or one stand with both`;
+  `read with different ${what}, ${quoted} against ${quoted2}: read both with one at the same ` +
+  'stands, or one stand with both';
 export const simulatedGearBesideRealWalks = 'simulated gear, beside real walks';
 export const thePathTurns = 'the path turns';
 export const workedAgainAt = 'worked again at';

@@ -25,7 +25,10 @@ export function Views({ views }: { views: readonly View[] }) {
         {views.map(({ id, name }) => (
           <Tab
             key={id}
-            className="min-h-9 border-2 border-b-0 border-transparent px-3 font-bold whitespace-nowrap data-selected:border-ink data-selected:bg-white"
+            className={
+              'min-h-9 border-2 border-b-0 border-transparent px-3 font-bold ' +
+              'whitespace-nowrap data-selected:border-ink data-selected:bg-white'
+            }
           >
             {name}
           </Tab>

@@ -95,11 +95,11 @@ const ascending = (x: ArrayLike<number>, i: number, j: number): number => {
 };
 
 /**
- * Σ ln[Φ(τ·high − xδ) − Φ(τ·low − xδ)], with densities for exact rows; concave in the parameters (δ₁ … δₚ,
- * τ), δ = β/σ, τ = 1/σ. Gradient and Hessian (row-major, full) are exact. Within a cell only (η, τ) matter,
- * η = xδ: its rows are summed in those two, and spread over the parameters once. Where places have an error u,
- * the spread is s = √(σ² + (u/e^μ)²) in place of σ (see withError); the sum is then concave only where u is
- * small against the spread.
+ * Σ ln[Φ(τ·high − xδ) − Φ(τ·low − xδ)], with densities for exact rows; concave in the parameters
+ * (δ₁ … δₚ, τ), δ = β/σ, τ = 1/σ. Gradient and Hessian (row-major, full) are exact. Within a cell
+ * only (η, τ) matter, η = xδ: its rows are summed in those two, and spread over the parameters once. Where
+ * places have an error u, the spread is s = √(σ² + (u/e^μ)²) in place of σ (see withError); the sum is then
+ * concave only where u is small against the spread.
  */
 export function evaluate(data: LikelihoodData, parameters: Float64Array): Evaluation {
   const { low, high, count, errors, starts, design, floors, columns } = data;
@@ -152,9 +152,9 @@ function shrinkOf(error: number, mu: number, tau: number): number {
 }
 
 /**
- * Derivatives by (η·r, τ·r) become those by (η, τ), r = σ/s = (1 + q)^−½, q = (u·e^−μ·τ)², μ = η/τ: with
- * w = q/(1 + q), −ln r has the slopes −w/τ by η and w(1 + μ)/τ by τ. Where the location is below its floor,
- * the error does not move with it.
+ * Derivatives by (η·r, τ·r) become those by (η, τ), r = σ/s = (1 + q)^−½, q = (u·e^−μ·τ)², μ =
+ * η/τ: with w = q/(1 + q), −ln r has the slopes −w/τ by η and w(1 + μ)/τ by τ. Where the location is
+ * below its floor, the error does not move with it.
  */
 function withError(eta: number, tau: number, r: number, moves: boolean, sums: TermSums): void {
   const mu = moves ? eta / tau : 0;

@@ -165,17 +165,17 @@ const ROUNDS = 500;
 const MOST_OPENED = 4;
 const NEAR = 1e-8;
 /**
- * A step of Newton's so small a share of the way from the top leaves an error of its square: a few times 10⁻⁸ of that
- * way.
+ * A step of Newton's so small a share of the way from the top leaves an error of its square: a few times 10⁻⁸
+ * of that way.
  */
 const LAST_STEP = 2e-4;
 
 /**
- * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ − ℓ(θ))/n) − 1),
- * which for uncensored normal data is linear in θ (it is |T|/√(n − p)), so that Newton's method arrives in a few
- * steps; its slope is known from the constrained optimum, and the next optimum is looked for where the ridge points
- * to (compare D. J. Venzon and S. H. Moolgavkar, Appl. Statist. 37 (1988)). Where it arrives it looks for other peaks;
- * if one of them is higher, it goes on, and looks for them at every step.
+ * Where the profile falls to the floor on one side of the estimate. Followed is w(θ) = √(exp(2(ℓ̂ −
+ * ℓ(θ))/n) − 1), which for uncensored normal data is linear in θ (it is |T|/√(n − p)), so that Newton's
+ * method arrives in a few steps; its slope is known from the constrained optimum, and the next optimum is looked
+ * for where the ridge points to (compare D. J. Venzon and S. H. Moolgavkar, Appl. Statist. 37 (1988)). Where it
+ * arrives it looks for other peaks; if one of them is higher, it goes on, and looks for them at every step.
  * @throws Error when it does not arrive
  */
 function findEnd({ line, start, floor, allowed, n }: Search, side: -1 | 1): number | undefined {

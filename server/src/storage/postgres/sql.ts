@@ -166,7 +166,8 @@ export const eventsByKey = (
 ): Promise<Row[]> =>
   manager.query<Row[]>(
     `SELECT ${COLUMNS} FROM walk_event e
-     JOIN jsonb_to_recordset($2::jsonb) AS k("deviceId" uuid, seq integer) ON e.device_id = k."deviceId" AND e.seq = k.seq
+     JOIN jsonb_to_recordset($2::jsonb) AS k("deviceId" uuid, seq integer)
+         ON e.device_id = k."deviceId" AND e.seq = k.seq
      WHERE e.walk_id = $1`,
     [walkId, JSON.stringify(keys.map(({ deviceId, seq }) => ({ deviceId, seq })))],
   );

@@ -48,7 +48,8 @@ export function FilmLog({
   const path = comparison.setup.paths.find((p) => p.id === kept?.header.pathId);
   const trace = useTraceSoon(log, state.entries, path as Path | undefined);
   const lanes = useMemo(() => (trace ? walkLanes(trace, 'out', 'film') : []), [trace]);
-  const standing = useMemo(() => effectiveLog(log), [log, state.entries]); // eslint-disable-line react-hooks/exhaustive-deps
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const standing = useMemo(() => effectiveLog(log), [log, state.entries]);
   if (kept === null)
     return (
       <Empty title={phrases.thisDeviceDidNotLogThis}>

@@ -21,7 +21,12 @@ export function TakeBar({
   const busy = isPending || isStale;
   return (
     <>
-      <div className="no-print sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-3 border-t-2 border-ink bg-sheet px-3 py-2">
+      <div
+        className={
+          'no-print sticky bottom-0 z-10 mt-3 flex flex-wrap items-center ' +
+          'gap-3 border-t-2 border-ink bg-sheet px-3 py-2'
+        }
+      >
         <button
           type="button"
           className="btn btn-main"

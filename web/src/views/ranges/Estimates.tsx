@@ -100,8 +100,10 @@ export function EstimateTable({
               {area && (
                 <td className="figure">
                   {median
-                    ? `${areaText(median.estimateM)}` +
-                      `${known.median?.low !== undefined && known.median.high !== undefined ? phrases.to2(areaText(known.median.low), areaText(known.median.high)) : ''}`
+                    ? areaText(median.estimateM) +
+                      (known.median?.low !== undefined && known.median.high !== undefined
+                        ? phrases.to2(areaText(known.median.low), areaText(known.median.high))
+                        : '')
                     : ''}
                 </td>
               )}

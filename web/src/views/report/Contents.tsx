@@ -24,7 +24,10 @@ export function Contents({
   return (
     <nav
       aria-label={phrases.contents}
-      className="no-print sheet max-h-[40vh] overflow-y-auto text-[0.87rem] lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)]"
+      className={
+        'no-print sheet max-h-[40vh] overflow-y-auto text-[0.87rem] ' +
+        'lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)]'
+      }
     >
       {questions + undecided + stale.length > 0 && (
         <div className="border-b border-l-4 border-b-rule border-l-degraded px-2 py-1">

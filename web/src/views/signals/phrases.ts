@@ -6,7 +6,8 @@ export const aCodeEverySNoiseBetween = (packetEveryS: number): string =>
   `A code every ${packetEveryS} s, noise between: a recording at the other end says by itself when it was.`;
 export const aCodeThatChangesFiveTimes = 'A code that changes five times a second';
 export const aCodeThatChangesFiveTimes2 =
-  'A code that changes five times a second. Film it at two fifths of the picture’s height or more, or lead it into the transmitter.';
+  'A code that changes five times a second. Film it at two fifths of the picture’s height or more, ' +
+  'or lead it into the transmitter.';
 export const aRunningClock = 'A running clock';
 export const andThePictureSaysHowFar = ', and the picture says how far that was';
 export const andTheWalkThatWasSaved = ' and the walk that was saved as a file.';

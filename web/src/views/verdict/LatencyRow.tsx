@@ -48,7 +48,12 @@ export function LatencyRow({
   const errors = form.formState.errors.latency;
   const frames = form.watch(`latency.${i}.method`) === 'frames';
   return (
-    <div className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1fr_0.8fr_0.9fr_2.4fr_0.9fr_auto]">
+    <div
+      className={
+        'mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 ' +
+        'lg:grid-cols-[1.3fr_1fr_0.8fr_0.9fr_2.4fr_0.9fr_auto]'
+      }
+    >
       <Choice label={phrases.product} {...form.register(`latency.${i}.productId`)}>
         {products.map((p) => (
           <option key={p.id} value={p.id}>

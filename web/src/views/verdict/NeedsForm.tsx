@@ -62,7 +62,10 @@ export function NeedsForm({ form }: { form: SetupForm }) {
       {rows.fields.map((field, i) => (
         <div
           key={field.key}
-          className="mt-1 grid grid-cols-2 items-end gap-2 lg:grid-cols-[1.7fr_0.7fr_0.9fr_0.9fr_1.6fr_1.2fr_1.1fr_auto]"
+          className={
+            'mt-1 grid grid-cols-2 items-end gap-2 ' +
+            'lg:grid-cols-[1.7fr_0.7fr_0.9fr_0.9fr_1.6fr_1.2fr_1.1fr_auto]'
+          }
         >
           <Field label={phrases.use} {...form.register(`needs.${i}.use`)} error={errors?.[i]?.use?.message} />
           <Field

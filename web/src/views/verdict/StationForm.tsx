@@ -45,7 +45,10 @@ export function StationForm({ form }: { form: SetupForm }) {
       {rows.fields.map((field, i) => (
         <div
           key={field.key}
-          className="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 lg:grid-cols-[1.3fr_1.2fr_1fr_1fr_1fr_2.4fr_auto]"
+          className={
+            'mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-1 ' +
+            'lg:grid-cols-[1.3fr_1.2fr_1fr_1fr_1fr_2.4fr_auto]'
+          }
         >
           <Field
             label={phrases.whatWasTried}

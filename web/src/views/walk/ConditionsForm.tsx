@@ -70,17 +70,20 @@ export function ConditionsForm({
         />
         <Field
           label={phrases.loadOnTheLink}
+          maxLength={300}
           value={conditions.load ?? ''}
           onChange={(e) => set({ load: e.target.value })}
         />
         <Field
           label={phrases.readWith}
+          maxLength={120}
           value={conditions.instrument ?? ''}
           onChange={(e) => set({ instrument: e.target.value })}
         />
         <Field
           label={phrases.gradedBy}
           list={people}
+          maxLength={60}
           value={conditions.gradedBy ?? ''}
           onChange={(e) => set({ gradedBy: e.target.value })}
         />
@@ -92,6 +95,7 @@ export function ConditionsForm({
         <Field
           className="col-span-3"
           label={phrases.otherTransmitters}
+          maxLength={300}
           value={conditions.otherTransmitters ?? ''}
           onChange={(e) => set({ otherTransmitters: e.target.value })}
         />

@@ -37,7 +37,11 @@ export function LiveOptions({
     <div className="ml-auto flex items-center gap-x-2.5 text-base">
       <Popover className="relative">
         <PopoverButton className="btn btn-quiet min-h-11">{phrases.options}</PopoverButton>
-        <PopoverPanel className="sheet absolute right-0 z-10 grid max-h-[75vh] w-64 gap-1 overflow-y-auto p-2 shadow-md">
+        <PopoverPanel
+          className={
+            'sheet absolute right-0 z-10 grid max-h-[75vh] w-64 ' + 'gap-1 overflow-y-auto p-2 shadow-md'
+          }
+        >
           {TICKS.map(([name, label]) => (
             <label key={name} className="flex min-h-11 items-center gap-2">
               <input

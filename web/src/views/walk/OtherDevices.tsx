@@ -39,7 +39,11 @@ export function OtherDevices({
           key={heard.deviceId}
           className={
             'border-4 px-3 py-1 text-lg font-bold ' +
-            `${silent ? 'border-dashed border-rule text-faint' : heard.lost ? 'border-double border-lost text-lost' : 'border-clear'}`
+            (silent
+              ? 'border-dashed border-rule text-faint'
+              : heard.lost
+                ? 'border-double border-lost text-lost'
+                : 'border-clear')
           }
           data-heard={heard.lost ? 'lost' : 'through'}
         >

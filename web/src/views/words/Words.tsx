@@ -23,7 +23,10 @@ export function Words() {
                 <div
                   key={word}
                   id={anchorOfWord(word)}
-                  className="grid scroll-mt-2 grid-cols-[10rem_1fr] items-center gap-x-3 border-t border-rule py-1 target:bg-white"
+                  className={
+                    'grid scroll-mt-2 grid-cols-[10rem_1fr] items-center gap-x-3 ' +
+                    'border-t border-rule py-1 target:bg-white'
+                  }
                 >
                   <dt className="font-bold">
                     {word}

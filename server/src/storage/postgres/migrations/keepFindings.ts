@@ -9,9 +9,11 @@ export class KeepFindings1764300000000 implements MigrationInterface {
 
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(`
-      ALTER TABLE walk ADD COLUMN entries integer NOT NULL DEFAULT 0, ADD COLUMN finished boolean NOT NULL DEFAULT false;
+      ALTER TABLE walk ADD COLUMN entries integer NOT NULL DEFAULT 0,
+        ADD COLUMN finished boolean NOT NULL DEFAULT false;
       UPDATE walk SET entries = counted.n, finished = counted.ended
-        FROM (SELECT walk_id, count(*)::integer AS n, bool_or(kind = 'end') AS ended FROM walk_event GROUP BY walk_id) counted
+        FROM (SELECT walk_id, count(*)::integer AS n, bool_or(kind = 'end') AS ended
+          FROM walk_event GROUP BY walk_id) counted
         WHERE counted.walk_id = walk.id;
       DROP INDEX walk_by_comparison;
       CREATE INDEX walk_by_start ON walk (comparison_id, started_at, id);
