@@ -88,6 +88,26 @@ test(
   600_000,
 );
 
+test('walks of the base that did not come are said to be missing, and asked for again', async () => {
+  await app.stopServer();
+  await page.driver.executeAsyncScript(`
+    const done = arguments[0];
+    caches.open('base').then(async (kept) => {
+      for (const request of await kept.keys())
+        if (new URL(request.url).pathname.endsWith('/findings')) await kept.delete(request);
+      done(null);
+    });`);
+  await page.open(`/c/${DEMO_ID}/walk`);
+  await page.see('The walks at the base did not come yet');
+  await page.see('Begin the walk');
+  await app.startServer();
+  await page.until(
+    'the walks came',
+    () => page.driver.executeScript<boolean>("return !document.body.textContent.includes('did not come yet')"),
+    40_000,
+  );
+}, 450_000);
+
 test(
   'Walk now: two presses to a running log, nothing set up; afterwards it is filed, and what is ' +
     'unknown says so',

@@ -6,4 +6,3 @@ export const baseKey = 'base key';
 export const checkThatUrvekIsRunning = 'Check that Urvek is running.';
 export const theBaseDoesNotAnswerWhat =
   'The base does not answer. What you log stays on this device and is sent later. ';
-export const underWay = 'under way';

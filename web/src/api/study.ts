@@ -6,10 +6,9 @@ import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import * as Comlink from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { AT_BASE, fieldLog } from '../field/fieldLog.ts';
-import type { Of, StudyWorker } from '../workers/study.worker.ts';
+import type { FetchedBase, Of, StudyWorker } from '../workers/study.worker.ts';
 import { base, OutOfReach } from './client.ts';
 import { useComparison, useFieldLog } from './queries.ts';
-import * as phrases from './phrases.ts';
 
 let worker: Comlink.Remote<StudyWorker> | undefined;
 /** The studies of this page: one worker holds them all, and answers what stages ask. */
@@ -38,7 +37,7 @@ const localState = (comparisonId: string) => async (): Promise<Here> => {
   );
   return {
     // A walk under way is followed by its own screen; the study takes it in when it ends.
-    state: walks.map((w) => `${w.id}:${w.underWay ? phrases.underWay : w.nextSeq}`).join(),
+    state: walks.map((w) => `${w.id}:${w.underWay ? 'under way' : w.nextSeq}`).join(),
     sent: await fieldLog.events.where({ place: AT_BASE }).count(),
     own: unsent.includes(true),
   };
@@ -67,12 +66,12 @@ export function foresee(id: string): void {
 }
 
 /** Where the base answers itself, nothing is fetched before it is wanted. */
-async function atBase(id: string): Promise<ComparisonState> {
+async function atBase(id: string): Promise<ComparisonState & Pick<FetchedBase, 'seen'>> {
   const early = foreseen.id === id ? foreseen.state : undefined;
   foreseen.state = undefined;
   const state = await (early ?? base.state(id)).catch(() => undefined);
-  if (state?.answers && !made.has(id)) return state;
-  return { tag: await studies().fetchBase(id, state?.tag), answers: false };
+  if (state?.answers && !made.has(id)) return { ...state, seen: true };
+  return { ...(await studies().fetchBase(id, state?.tag)), answers: false };
 }
 
 /** What a study was made from: its name among queries, and the comparison itself. */
@@ -94,6 +93,8 @@ export interface Workspace extends Asked {
   readonly overview: Overview | undefined;
   /** Something changed, and what it comes to is on its way. */
   readonly settling: boolean;
+  /** Walks at the base were not seen by this device yet: it knows of its own only. */
+  readonly unseen: boolean;
   readonly error: Error | null;
 }
 
@@ -106,6 +107,8 @@ export function useWorkspace(id: string, open = false): Workspace {
     queryKey: ['walks', id, here?.sent ?? 0, comparison?.revision],
     enabled: comparison !== undefined || error !== null,
     queryFn: () => atBase(id),
+    // What did not come is asked for again: a walk goes on meanwhile.
+    refetchInterval: ({ state }) => (state.data?.seen === false ? UNSEEN_AGAIN_MS : false),
     placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
   });
   // Only a blind plan is seen otherwise by whoever keeps the key.
@@ -139,9 +142,12 @@ export function useWorkspace(id: string, open = false): Workspace {
     return () => clearTimeout(timer);
   }, [seen, answered, id, madeFrom]);
   const settling = isFetching || isPlaceholderData;
-  return { comparison, overview: overview ?? before, settling, of, madeFrom, error: error ?? failed };
+  const unseen = there?.seen === false;
+  return { comparison, overview: overview ?? before, settling, unseen, of, madeFrom, error: error ?? failed };
 }
 
+/** Walks that did not come are asked for again after so long. */
+const UNSEEN_AGAIN_MS = 10_000;
 /** The stage has drawn what came first by then. */
 const AFTER_FIRST_MS = 1500;
 
@@ -180,7 +186,7 @@ async function build(comparison: Comparison, { key, answered }: MadeFrom): Promi
   const tag = key[3] as string;
   // Beside the work of drawing what comes first it would be in the way.
   await new Promise((resolve) => requestIdleCallback(resolve, { timeout: AFTER_FIRST_MS }));
-  const here = await studies().fetchBase(comparison.id, tag);
+  const { tag: here } = await studies().fetchBase(comparison.id, tag);
   if (answered && here !== tag) throw new OutOfReach();
   await studies().build(comparison);
   made.add(comparison.id);

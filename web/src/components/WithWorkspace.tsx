@@ -32,7 +32,7 @@ export function WithWorkspace({
   children: (workspace: Ready) => ReactNode;
 }) {
   const id = useComparisonId();
-  const { comparison, overview, settling, of, madeFrom, error } = useWorkspace(id, open);
+  const { comparison, overview, settling, unseen, of, madeFrom, error } = useWorkspace(id, open);
   const shown = useMemo(
     () =>
       comparison && overview?.sealed ? { ...comparison, setup: seal(comparison.setup, id) } : comparison,
@@ -46,6 +46,11 @@ export function WithWorkspace({
       {sealed && (
         <p role="status" className="no-print bg-degraded px-4 py-1 text-white">
           {phrases.blindProductsAreLettersUntilAll}
+        </p>
+      )}
+      {unseen && (
+        <p role="status" className="no-print bg-cover px-4 py-1">
+          {phrases.walksAtTheBaseNotSeen}
         </p>
       )}
       {withheld > 0 && (

@@ -99,6 +99,8 @@ export const undo = 'Undo';
 export const unit = 'Unit';
 export const urvek = 'Urvek';
 export const urvek2 = (title: string): string => `${title}, Urvek`;
+export const walksAtTheBaseNotSeen =
+  'The walks at the base did not come yet: what stands here is of this device’s own walks. They are asked for again.';
 export const wasNotImported = (name: string, why: string, kept: string): string =>
   `${name} was not imported: ${why}. ${kept}`;
 export const whatIsUnderTestWithWhat =

@@ -23,10 +23,22 @@ async function inputOf(): Promise<MediaStream> {
   }
 }
 
+/** At the rate of the input: what is handed on sample for sample shows where its peaks were cut. */
+function contextAt(sampleRate: number | undefined): AudioContext {
+  try {
+    return new AudioContext({ latencyHint: 'interactive', ...(sampleRate ? { sampleRate } : {}) });
+  } catch {
+    // A rate that this browser does not play.
+    return new AudioContext({ latencyHint: 'interactive' });
+  }
+}
+
 /** Listens at the receiving end. @throws Error in words for the user */
 export async function listen(signal: SentSignal, heard: Received): Promise<Receiving> {
   const stream = await inputOf();
-  const context = new AudioContext({ latencyHint: 'interactive' });
+  const [track] = stream.getAudioTracks();
+  const settings: MediaTrackSettings & { readonly latency?: number } = track?.getSettings() ?? {};
+  const context = contextAt(settings.sampleRate);
   try {
     await context.resume();
     await context.audioWorklet.addModule(tapUrl);
@@ -39,9 +51,7 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
     silence: { leastS: 0.5 },
   });
   const faults = new LiveFaults(context.sampleRate, signal);
-  const [track] = stream.getAudioTracks();
-  const settings = track?.getSettings();
-  const latencyMs = 1000 * ((settings as { latency?: number } | undefined)?.latency ?? 0);
+  const latencyMs = 1000 * (settings.latency ?? 0);
   const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 });
   context.createMediaStreamSource(stream).connect(tap);
 
@@ -74,7 +84,7 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
   track?.addEventListener('ended', () => lost(phrases.theInputWasUnpluggedOrTaken));
   return {
     meddling: (Object.keys(OFF) as (keyof typeof OFF)[])
-      .filter((name) => settings?.[name] === true)
+      .filter((name) => settings[name] === true)
       .map((name) => OFF_NAMES[name]),
     stop,
   };

@@ -41,21 +41,28 @@ const heldOf = (id: string): Held => {
 };
 const studyOf = ({ id, open }: Of): Study => seenStudy(heldOf(id), open);
 
+/** Which state of the base is here. */
+export interface FetchedBase {
+  readonly tag: string;
+  /** Its walks were seen, now or before; where not, nobody knows how many there are. */
+  readonly seen: boolean;
+}
+
 /** Out of reach, what is here stands. */
-const OUT_OF_REACH = phrases.outOfReach;
+const OUT_OF_REACH = 'out of reach';
 
 /**
  * Fetches what the base has worked out of a comparison's walks, once for a state of it. @returns the state that is
  * here
  */
-async function fetchBase(id: string, tag: string | undefined): Promise<string> {
+async function fetchBase(id: string, tag: string | undefined): Promise<FetchedBase> {
   const here = atBase.get(id);
-  if (here && (tag === undefined || tag === here.tag)) return here.tag;
+  if (here && (tag === undefined || tag === here.tag)) return { tag: here.tag, seen: true };
   const found = await entriesAtBase(id).catch(() => undefined);
-  if (!found) return here?.tag ?? OUT_OF_REACH;
+  if (!found) return { tag: here?.tag ?? OUT_OF_REACH, seen: here !== undefined };
   // Told by none, it was kept for times without a link.
   atBase.set(id, { entries: found, tag: tag ?? OUT_OF_REACH });
-  return tag ?? OUT_OF_REACH;
+  return { tag: tag ?? OUT_OF_REACH, seen: true };
 }
 
 const api = {
