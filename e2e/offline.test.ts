@@ -103,7 +103,8 @@ test('walks of the base that did not come are said to be missing, and asked for 
   await app.startServer();
   await page.until(
     'the walks came',
-    () => page.driver.executeScript<boolean>("return !document.body.textContent.includes('did not come yet')"),
+    () =>
+      page.driver.executeScript<boolean>("return !document.body.textContent.includes('did not come yet')"),
     40_000,
   );
 }, 450_000);
