@@ -327,6 +327,22 @@ export function openApi(): Json {
           },
         ),
       },
+      '/walks/{id}/clock': {
+        parameters: [ID],
+        get: operation(
+          'walkClock',
+          'What tells the clock of a walk: its beginning, comparisons with the base’s clock, shared moments',
+          {
+            parameters: [inQuery('besides', { type: 'string', format: 'uuid' }, 'The device that asks.')],
+            responses: withProblems(
+              { '200': json('Of other devices.', listOf(ref('Event'))) },
+              403,
+              404,
+              422,
+            ),
+          },
+        ),
+      },
       '/walks/{id}/events': {
         parameters: [ID],
         get: operation('log', 'The whole log of a walk', {

@@ -1,6 +1,14 @@
 import { afterAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
-import { pictureMessageOf, seeded, type EventKind, type PictureMessage, type WalkEvent } from '@urvek/core';
+import {
+  joinLogs,
+  pictureMessageOf,
+  seeded,
+  tagOf,
+  type EventKind,
+  type PictureMessage,
+  type WalkEvent,
+} from '@urvek/core';
 import { closeSync, mkdtempSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
@@ -28,13 +36,15 @@ const GAPS = [
   [8, 9.5],
 ] as const;
 
-/** What a receiver hands on: steady noise, with gaps that are not quite silent. */
+/** What a receiver hands on: steady noise, with gaps that are not quite silent, and a while with its peaks cut off. */
 function writeHeard(file: string): void {
   const random = seeded('heard');
-  const rateHz = 48_000;
+  const [rateHz, clipS] = [44_100, 11.6];
   const sound = Float32Array.from({ length: 13 * rateHz }, (_, i) => {
     const lost = GAPS.some(([from, to]) => i >= from * rateHz && i < to * rateHz);
-    return (lost ? 0.002 : 0.1) * random.normal();
+    const tooLoud = i >= clipS * rateHz && i < (clipS + 0.4) * rateHz;
+    const x = (lost ? 0.002 : tooLoud ? 1 : 0.1) * random.normal();
+    return tooLoud ? Math.max(-0.6, Math.min(0.6, x)) : x;
   });
   writeWav(file, sound, rateHz);
 }
@@ -145,6 +155,9 @@ test(
       `heard and kept: ${after.map((ms) => ms.toFixed(0)).join(', ')} ms after the sound changed\n`,
     );
     expect(await base.text('//*[@data-received]')).toContain('comes through');
+    await base.until('that its peaks were cut off', async () =>
+      (await newest()).log.some((e) => e.kind === 'note' && e.body.text.startsWith('clipping')),
+    );
     // Whoever walks sees it, too.
     await walker.find('//*[@data-other-devices]//*[@data-heard="through"]');
     await base.press('Stop listening');
@@ -159,6 +172,7 @@ test(
       return log.some(lost('freeze')) && log.some(lost('black'));
     });
     await base.press('Stop watching');
+    await readTheBeaconLive(base);
     await walker.press('Close');
     // The picture that this device sends away says how far that is, from the mark on.
     await walker.key('m');
@@ -207,9 +221,51 @@ test(
     await walker.key('e');
     await walker.press('time');
     await walker.see('walk');
+    const { header } = await newest();
+    await walker.open(`/c/${DEMO_ID}/trace/${header.id}`);
+    await walker.see('By the beacon the picture came');
   },
   450_000,
 );
+
+/**
+ * The beacon of the walk, as this device shows it from the far end, comes back as the picture of its own camera: read
+ * while one watches, logged, and late by no more than the way from canvas to camera.
+ */
+async function readTheBeaconLive(base: Page): Promise<void> {
+  const { header } = await newest();
+  expect(await base.text(`//a[contains(@href, '/signals?walk=${header.id}')]`)).toContain('Show the beacon');
+  // In a window of its own: a page of Urvek stands in no frame.
+  await base.driver.executeScript(
+    `window.shows = window.open(arguments[0], 'shows', 'popup,width=1280,height=800');
+    navigator.mediaDevices.getUserMedia = async () =>
+      window.shows.document.querySelector('[data-beacon]').captureStream(25);`,
+    `/signals?walk=${header.id}`,
+  );
+  await base.until('the beacon of the walk is shown', () =>
+    base.driver.executeScript<boolean>(
+      `const page = window.shows.document;
+      const tagged = page.body?.textContent.includes('Its tag is ' + arguments[0] + '.');
+      if (tagged && !page.querySelector('[data-beacon]'))
+        [...page.querySelectorAll('button')].find((b) => b.textContent === 'Beacon in picture')?.click();
+      return page.querySelector('[data-beacon][data-sequence]') !== null;`,
+      String(tagOf(header.id)),
+    ),
+  );
+  await base.press('Watch by camera or capture device');
+  await base.find('//*[@data-beacon="read"][contains(., "late")]');
+  // The black picture before was being watched when one stopped: it is over.
+  await base.see('Dropout begins');
+  const read = async () => (await newest()).log.filter((e) => e.kind === 'beacon');
+  await base.until('what was read is at the base', async () => (await read()).length > 1);
+  const { log } = joinLogs((await newest()).log);
+  for (const { time, body } of log.filter((e) => e.kind === 'beacon')) {
+    expect(body.codes).toBeGreaterThan(0);
+    expect(Math.abs(time.walkS - body.sentS)).toBeLessThan(1);
+  }
+  await base.press('Stop watching');
+  await base.driver.executeScript('window.shows.close()');
+}
 
 test('Test signals: a beacon is sent in sound, and shown in a picture that is read from the screen', async () => {
   const { page } = session;

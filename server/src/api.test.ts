@@ -170,6 +170,24 @@ describe('the log of a walk', () => {
     expect((await call('GET', `/walks/${id}/noticed`)).status).toBe(422);
   });
 
+  test('a device that joined is told what the clock of the walk is known by, and nothing else', async () => {
+    const id = await newWalk();
+    const { deviceId, time, ...walk } = grade(id, 1);
+    const own = [
+      { kind: 'begin', body: { direction: 'mobile-to-fixed' } },
+      { kind: 'clock', body: { baseMs: 1000, halfRttMs: 4 } },
+      { kind: 'note', body: { text: 'rain' } },
+      { kind: 'shared', body: { count: 1 } },
+    ].map((e, i) => ({ ...walk, deviceId, time, ...e, seq: i + 1 }));
+    await call('POST', `/walks/${id}/events`, { events: own });
+    expect(await call('GET', `/walks/${id}/clock?besides=${crypto.randomUUID()}`)).toEqual({
+      status: 200,
+      body: [own[0], own[1], own[3]],
+    });
+    expect((await call('GET', `/walks/${id}/clock?besides=${deviceId}`)).body).toEqual([]);
+    expect((await call('GET', `/walks/${id}/clock`)).status).toBe(422);
+  });
+
   test('a batch over the limit is 413, by count and by size; half of it is taken', async () => {
     const id = await newWalk();
     const many = Array.from({ length: BATCH_LIMIT + 1 }, (_, i) => grade(id, i + 1));

@@ -233,6 +233,14 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     seconds: number().min(0).max(MOST_WALK_S),
     besideFromS: number().optional().min(0).max(MOST_WALK_S),
   }),
+  beacon: strict({
+    sentS: number().min(0).max(MOST_WALK_S),
+    uS: number().min(0).max(60),
+    codes: count(1, 10_000),
+    separation: strict({ m: number().min(0).max(1e6), uM: number().min(0).max(1e6) })
+      .default(undefined)
+      .optional(),
+  }),
   correction: strict({
     amends: strict<EventBodies['correction']['amends']>(key()).required(),
     action: yup.string().oneOf(CORRECTION_ACTIONS).required(),

@@ -9,6 +9,7 @@ import { fromKnown, withChecks } from './erasure.ts';
 import { CODE_MODULES, EDGE_STRIP, edgeIn, sentBy, type CodeCorners, type Dot } from './movingEdge.ts';
 import { messageBytes, messageOf, MOST_SEQUENCE, MOST_TAG, tagOf } from './message.ts';
 import { pictureMessageOf, pictureText } from './pictureCode.ts';
+import { LiveCodes, type CodesTold } from './liveCodes.ts';
 import { SeenCodes } from './seenCodes.ts';
 import { beaconTrack } from './track.ts';
 
@@ -276,6 +277,76 @@ describe('the moving edge', () => {
       );
     },
   );
+});
+
+describe('codes that are read while one watches', () => {
+  const HELD_S = 0.2;
+  /** What a page reads of a picture that comes late: looked at so often, frozen within the loss. */
+  const watched = (
+    seconds: number,
+    { lateS, edge, everyS = 0.08, tag = 7 }: { lateS: number; edge: boolean; everyS?: number; tag?: number },
+    lost: (s: number) => 'frozen' | 'blank' | undefined = () => undefined,
+  ) => {
+    const codes = new LiveCodes(7);
+    const [told, unread]: [CodesTold[], number[]] = [[], []];
+    let stands: readonly [string, number] | undefined;
+    for (let atS = lateS + 1; atS < seconds; atS += everyS) {
+      const sentS = atS - lateS;
+      const sequence = 2 * Math.floor(sentS / HELD_S + 1e-9);
+      const separation = { m: Math.round(10 * sentS) / 10, uM: 1 };
+      const now = [pictureText({ tag, sequence, separation }), sentS % 1] as const;
+      const how = lost(atS);
+      if (how !== 'frozen') stands = now;
+      const [text, down] = stands ?? now;
+      const seen = edge && down > 0.02 && down < 0.98 ? down : undefined;
+      const t = codes.push(how === 'blank' ? undefined : text, atS, seen);
+      if (t) told.push(t);
+      const u = codes.unread(atS);
+      if (u) unread.push(u.fromS);
+    }
+    return { told, unread, codes };
+  };
+
+  test('say every two seconds how late they are and how far away: by the edge to 2 ms, without to a code', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 2, noNaN: true }),
+        fc.double({ min: 0.03, max: 0.12, noNaN: true }),
+        fc.boolean(),
+        (lateS, everyS, edge) => {
+          const { told, unread } = watched(20, { lateS, everyS, edge });
+          expect(told.length).toBeGreaterThanOrEqual(7);
+          expect(unread).toEqual([]);
+          for (const t of told) {
+            expect(Math.abs(t.atS - t.sentS - lateS)).toBeLessThan(edge ? 0.002 : HELD_S / 2 + 1e-9);
+            expect(t.uS).toBeCloseTo(edge ? 0.002 : HELD_S / Math.sqrt(12), 6);
+            expect(t.codes).toBeGreaterThan(5);
+            expect(Math.abs((t.separation?.m ?? NaN) - t.sentS)).toBeLessThan(0.2);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('that stand or are hidden are told once as unread, and what stands is not told again as read', () => {
+    for (const how of ['frozen', 'blank'] as const) {
+      const { told, unread } = watched(30, { lateS: 0.1, edge: true }, (s) =>
+        s >= 10 && s < 20 ? how : undefined,
+      );
+      expect(unread).toHaveLength(1);
+      expect(Math.abs((unread[0] ?? NaN) - 10)).toBeLessThan(0.4);
+      expect(told.filter((t) => t.atS > 10.4 && t.atS < 20)).toEqual([]);
+      for (const t of told) expect(Math.abs(t.atS - t.sentS - 0.1)).toBeLessThan(0.002);
+    }
+  });
+
+  test('of another walk are counted and say nothing; a page that looked away has missed none', () => {
+    const { told, codes } = watched(10, { lateS: 0.1, edge: true, tag: 8 });
+    expect(told).toEqual([]);
+    expect(codes.ofOthers).toBeGreaterThan(100);
+    expect(watched(20, { lateS: 0.1, edge: true, everyS: 1.7 }).unread).toEqual([]);
+  });
 });
 
 describe('codes that were not read', () => {

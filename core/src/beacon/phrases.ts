@@ -7,3 +7,4 @@ import { countOf } from '../quantity/plural.ts';
 export const countedCodes = (n: number): string => countOf(n, 'code');
 export const inARowNotRead = (countedCodes: string, either: string): string =>
   `${countedCodes} in a row not read${either}`;
+export const noNewCodeFor = (s: string): string => `no new code for ${s} s`;

@@ -75,6 +75,24 @@ describe('loss of noise', () => {
     });
   });
 
+  test('a bang, as loud and as near as it may be, is followed by no loss; a gap after it is found', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 6, max: 20, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.6, noNaN: true }),
+        fc.integer({ min: 1, max: 1e6 }),
+        (louderDb, forS, seed) => {
+          const sound = noise(seeded('bang', String(seed)), 6, [{ fromS: 4, toS: 4.1 }], -Infinity, 0);
+          for (let i = 2 * RATE; i < (2 + forS) * RATE; i++)
+            sound[i] = (sound[i] as number) * 10 ** (louderDb / 20);
+          const { dropouts } = heard(sound, 'noise');
+          expect(dropouts.map((d) => Math.round(10 * d.fromS))).toEqual([40]);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
   test('a minute of swelling noise has none', () => {
     expect(heard(noise(seeded('quiet', 1), 60, [], 0, 6), 'noise').dropouts).toEqual([]);
   });

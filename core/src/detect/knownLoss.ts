@@ -17,8 +17,10 @@ export const LOSS_OPTIONS: LossOptions = { dropDb: 10, leastS: 0.01 };
 const ENOUGH = 25;
 /** Of one block: so that a single click opens and closes nothing. */
 const MOST_EVIDENCE = 8;
-/** The expected level follows a swelling of so many dB a second, and stands still in a gap. */
+/** The usual level follows a swelling of so many dB a second, and stands still in a gap. */
 const FOLLOW_DB_PER_S = 20;
+/** What is expected rises with it by no more than this: what comes after a bang is not taken for a loss. */
+const RISE_DB_PER_S = 6;
 /** Until so much was heard nothing is expected, s. */
 const LEARN_S = 0.25;
 /** While a gap lasts the level may have changed: what is expected widens downwards, dB a second, to so much. */
@@ -41,6 +43,8 @@ const clamp = (x: number, least: number, most: number): number => Math.min(most,
 export class KnownLoss {
   private block = 0;
   private expectedDb: number | undefined;
+  /** A slow median of the signal. */
+  private usualDb = 0;
   private readonly learnt: number[] = [];
   private shape = 6;
   private spread = 1 / 6;
@@ -116,7 +120,8 @@ export class KnownLoss {
     this.learnt.push(powerDb(power));
     if (this.learnt.length * this.blockS < LEARN_S) return;
     const sorted = [...this.learnt].sort((a, b) => a - b);
-    this.expectedDb = sorted[Math.floor(sorted.length / 2)];
+    this.usualDb = sorted[Math.floor(sorted.length / 2)] as number;
+    this.expectedDb = this.usualDb;
   }
 
   private inSignal(power: number, expectedDb: number): void {
@@ -138,10 +143,10 @@ export class KnownLoss {
     }
   }
 
-  /** A slow median; and how much blocks scatter, which tells how much one of them says. */
+  /** The usual level; and how much blocks scatter, which tells how much one of them says. */
   private follow(power: number, expectedDb: number, ratio: number): void {
-    const step = FOLLOW_DB_PER_S * this.blockS;
-    this.expectedDb = expectedDb + Math.sign(powerDb(power) - expectedDb) * step;
+    this.usualDb += Math.sign(powerDb(power) - this.usualDb) * FOLLOW_DB_PER_S * this.blockS;
+    this.expectedDb = Math.min(this.usualDb, expectedDb + RISE_DB_PER_S * this.blockS);
     const off = Math.min(4, (ratio - 1) ** 2);
     this.spread += (off - this.spread) * 0.002;
     this.shape = clamp(1 / Math.max(this.spread, 1e-6), LEAST_SHAPE, MOST_SHAPE);
@@ -149,7 +154,8 @@ export class KnownLoss {
 
   private inGap(power: number, expectedDb: number, gap: NonNullable<KnownLoss['gap']>): void {
     const lastedS = (this.block - gap.from) * this.blockS;
-    const back = db(expectedDb - Math.min(MOST_WIDEN_DB, WIDEN_DB_PER_S * lastedS));
+    const leastDb = expectedDb - Math.min(MOST_WIDEN_DB, WIDEN_DB_PER_S * lastedS);
+    const back = db(leastDb);
     const floor = gap.blocks > 0 ? gap.power / gap.blocks : 0;
     const lost = clamp(floor, DEEPEST * back, SHALLOWEST * back);
     const evidence = this.shape * (Math.log(lost / back) + power * (1 / lost - 1 / back));
@@ -161,7 +167,8 @@ export class KnownLoss {
     } else if (this.sum > ENOUGH) {
       this.tell(gap, this.since, false);
       this.gap = undefined;
-      this.expectedDb = Math.max(powerDb(power), expectedDb - MOST_WIDEN_DB);
+      this.usualDb = clamp(powerDb(power), leastDb, expectedDb);
+      this.expectedDb = this.usualDb;
       this.sum = 0;
       this.since = this.block + 1;
     }

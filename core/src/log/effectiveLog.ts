@@ -97,6 +97,7 @@ export const lastUndoable = (log: readonly WalkEvent[]): WalkEvent | undefined =
 export const isAutomatic = (event: WalkEvent): boolean =>
   event.kind === 'clock' ||
   event.kind === 'fix' ||
+  event.kind === 'beacon' ||
   (event.kind === 'mark' &&
     event.body.reading !== undefined &&
     !event.body.reading.pressed &&

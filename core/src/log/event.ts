@@ -269,6 +269,16 @@ export interface EventBodies {
     /** Played beside another, joined by a moment that both show: the second of it that stands at this moment. */
     readonly besideFromS?: number;
   };
+  /** A frame of the beacon's picture that came at this moment was sent at `sentS` of the walk's clock. */
+  beacon: {
+    readonly sentS: number;
+    /** Standard uncertainty of that, s. */
+    readonly uS: number;
+    /** Codes that were read since the entry before. */
+    readonly codes: number;
+    /** How far away its sender said that it was, where it knew; standard uncertainty, m. */
+    readonly separation?: { readonly m: number; readonly uM: number };
+  };
   correction: Correction;
 }
 

@@ -9,7 +9,7 @@ export interface JoinedDevice {
   readonly role: 'walker' | 'base';
   /** The direction that it watches. */
   readonly direction: Direction;
-  readonly by: 'clocks compared' | 'shared moment' | 'wall clocks';
+  readonly by: 'clocks compared' | 'shared moment' | 'beacon' | 'wall clocks';
   readonly uncertaintyS: number;
 }
 
@@ -21,13 +21,15 @@ export interface JoinedLog {
 
 /** What two unadjusted phones differ by, s (common practice: they set themselves by a network). */
 const WALL_CLOCK_S = 2;
+/** A picture comes no later than this through a link, s (common practice). */
+const MOST_LATE_S = 1;
 
 const monotonicMs = ({ time }: WalkEvent): number => time.originMs + time.inputMs;
 
 /**
  * Brings the events of every device that joined onto the walk's clock. In order of trust: both compared
- * their clocks with the base; both pressed at a shared moment; else their wall clocks are taken, with what
- * phones usually differ by. A device that did not join (a correction at a desk) is left as it is.
+ * their clocks with the base; both pressed at a shared moment; one read the beacon that the other showed, late by what
+ * nobody knows; else their wall clocks are taken, with what phones usually differ by. A device that did not join (a correction at a desk) is left as it is.
  */
 export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
   const begin = log.find((e) => e.kind === 'begin');
@@ -92,6 +94,36 @@ function walkClockOf(own: readonly WalkEvent[]): (ms: number) => { walkS: number
   };
 }
 
+/** What is known of a device's clock, and of the walk's that began on it. */
+export const WALK_CLOCK_KINDS = ['begin', 'clock', 'shared'] as const;
+
+/** The walk's clock, as a device knows it that did not begin the walk. */
+export interface WalkClockThere {
+  readonly by: JoinedDevice['by'];
+  /** @param ms of that device's monotonic clock, counted from its origin */
+  at(ms: number): { readonly walkS: number; readonly uncertaintyS: number };
+}
+
+/**
+ * The walk's clock at a device that joined, while one walks.
+ * @param own what is known of the device that began the walk: its beginning, comparisons of its clock, shared moments
+ * @returns undefined without a beginning
+ */
+export function walkClockThere(
+  theirs: readonly WalkEvent[],
+  own: readonly WalkEvent[],
+): WalkClockThere | undefined {
+  if (!own.some((e) => e.kind === 'begin')) return undefined;
+  const [bridge, walkClock] = [bridgeBetween(theirs, own), walkClockOf(own)];
+  return {
+    by: bridge.by,
+    at: (ms) => ({
+      walkS: walkClock(bridge.toOwnMs(ms)).walkS,
+      uncertaintyS: bridge.uncertaintyMs(ms) / 1000,
+    }),
+  };
+}
+
 interface Bridge {
   readonly by: JoinedDevice['by'];
   toOwnMs(theirMs: number): number;
@@ -101,7 +133,7 @@ interface Bridge {
 function bridgeBetween(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Bridge {
   const [a, b] = [clockOf(theirs), clockOf(own)];
   if (a && b) return byClocks(a, b);
-  return bySharedMoments(theirs, own) ?? byWallClocks(theirs, own);
+  return bySharedMoments(theirs, own) ?? byBeacon(theirs, own) ?? byWallClocks(theirs, own);
 }
 
 const clockOf = (events: readonly WalkEvent[]): ClockFit | undefined =>
@@ -145,6 +177,21 @@ function bySharedMoments(theirs: readonly WalkEvent[], own: readonly WalkEvent[]
     toOwnMs: (ms) => ms + offset,
     uncertaintyMs: (ms) => Math.hypot(pressMs, near(ms) * 2 * 100e-6),
   };
+}
+
+/** What came first came least late: that it was late by something is in the uncertainty, as a rectangle. */
+function byBeacon(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Bridge | undefined {
+  const [first] = own;
+  if (!first) return undefined;
+  const offsets = theirs.flatMap((e) =>
+    e.kind === 'beacon'
+      ? [monotonicMs(first) + 1000 * (e.body.sentS - first.time.walkS) - monotonicMs(e)]
+      : [],
+  );
+  if (offsets.length === 0) return undefined;
+  const offset = Math.max(...offsets) + 500 * MOST_LATE_S;
+  const uncertaintyMs = (1000 * MOST_LATE_S) / Math.sqrt(12);
+  return { by: 'beacon', toOwnMs: (ms) => ms + offset, uncertaintyMs: () => uncertaintyMs };
 }
 
 function byWallClocks(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Bridge {

@@ -2,10 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import type { Path } from '../geometry/path.ts';
 import { seeded } from '../random/seeded.ts';
+import { lateOverall } from '../walk/beaconLate.ts';
 import { findWalk } from '../walk/finding.ts';
+import { traceWalk } from '../walk/trace.ts';
 import { fitClock } from './clock.ts';
 import type { EventBodies, EventKind, WalkEvent } from './event.ts';
-import { joinLogs } from './joinLogs.ts';
+import { joinLogs, walkClockThere } from './joinLogs.ts';
 
 const path: Path = {
   id: 'p',
@@ -130,6 +132,102 @@ describe('two clocks', () => {
     expect(by.joined[0]?.uncertaintyS).toBeCloseTo((0.2 * Math.SQRT2) / Math.SQRT2, 1);
     expect(by.log.find((e) => e.kind === 'grade')?.time.walkS).toBeCloseTo(50, 1);
     expect(joinLogs([begin, join, grade]).joined[0]).toMatchObject({ by: 'wall clocks', uncertaintyS: 2 });
+  });
+
+  test('without a network the beacon that was read does, late by what nobody knows; latency is not told of it', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -5e6, max: 5e6, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.98, noNaN: true }),
+        (offMs, lateS) => {
+          const [walker, base] = [
+            { id: 'walker', offMs: 0, drift: 0 },
+            { id: 'base', offMs, drift: 0 },
+          ];
+          const log = [
+            event(walker, 0, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed' }),
+            event(base, 100, 'joined', { role: 'base', direction: 'mobile-to-fixed' }),
+            ...[2000, 4000, 6000].map((ms) =>
+              event(base, ms, 'beacon', { sentS: ms / 1000 - lateS, uS: 0.002, codes: 9 }, 0),
+            ),
+            event(base, 50_000, 'grade', { grade: 2 }, 0),
+          ];
+          const { joined, log: all } = joinLogs(log);
+          expect(joined[0]?.by).toBe('beacon');
+          const off = Math.abs((all.find((e) => e.kind === 'grade')?.time.walkS ?? NaN) - 50);
+          expect(off).toBeLessThanOrEqual(0.5);
+          expect(joined[0]?.uncertaintyS).toBeCloseTo(1 / Math.sqrt(12), 9);
+          expect(traceWalk(log)?.late).toEqual([]);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  test('where both clocks are compared, the beacon tells how late the picture comes, within what is stated', () => {
+    let [inside, all] = [0, 0];
+    fc.assert(
+      fc.property(
+        device('walker'),
+        device('base'),
+        fc.integer({ min: 1, max: 1e6 }),
+        fc.double({ min: 0.01, max: 0.9, noNaN: true }),
+        (walker, base, seed, lateS) => {
+          const log = [
+            event(walker, 0, 'begin', { baselineGrade: 5, direction: 'mobile-to-fixed' }),
+            ...comparisons(walker, String(seed), 300_000),
+            ...comparisons(base, String(seed), 300_000),
+            event(base, 10, 'joined', { role: 'base', direction: 'mobile-to-fixed' }),
+            ...[20_000, 90_000, 200_000].map((ms) =>
+              event(base, ms, 'beacon', { sentS: ms / 1000 - lateS, uS: 0.002, codes: 9 }, 0),
+            ),
+            event(walker, 300_000, 'end', { reason: 'time' }),
+          ];
+          const late = traceWalk(log)?.late ?? [];
+          expect(late).toHaveLength(3);
+          const own = log.filter((e) => e.deviceId === walker.id);
+          const there = walkClockThere(
+            log.filter((e) => e.deviceId === base.id),
+            own,
+          );
+          for (const l of late) {
+            const off = Math.abs(l.lateS - lateS);
+            expect(off).toBeLessThan(4 * l.uS);
+            if (off <= 2 * l.uS) inside++;
+            all++;
+            // What the receiving end knows while one walks is the same.
+            const now = there?.at(clockOf(base, 1000 * l.atS));
+            expect(Math.abs((now?.walkS ?? NaN) - l.atS)).toBeLessThan(0.2);
+          }
+          const overall = lateOverall(late);
+          expect(overall?.leastS).toBeLessThanOrEqual(overall?.medianS ?? NaN);
+          expect(overall?.medianS).toBeLessThanOrEqual(overall?.mostS ?? NaN);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(inside / all).toBeGreaterThan(0.95);
+    expect(lateOverall([])).toBeUndefined();
+    expect(walkClockThere([], [])).toBeUndefined();
+  });
+
+  test('the other way round, the walk’s own device reads what a joined one showed: its clock counts', () => {
+    const [walker, base] = [
+      { id: 'walker', offMs: 0, drift: 0 },
+      { id: 'base', offMs: 77_000, drift: 0 },
+    ];
+    const log = [
+      event(walker, 0, 'begin', { baselineGrade: 5, direction: 'fixed-to-mobile' }),
+      event(walker, 500, 'clock', { baseMs: 500, halfRttMs: 4 }),
+      event(base, 500, 'clock', { baseMs: 500, halfRttMs: 4 }),
+      event(base, 600, 'joined', { role: 'base', direction: 'fixed-to-mobile' }),
+      event(walker, 9000, 'beacon', { sentS: 8.9, uS: 0.002, codes: 9 }),
+    ];
+    const late = traceWalk(log)?.late ?? [];
+    expect(late.map((l) => l.atS)).toEqual([9]);
+    expect(late[0]?.lateS).toBeCloseTo(0.1, 6);
+    // Nobody joined: whose clock it was is not known.
+    expect(traceWalk(log.filter((e) => e.deviceId === walker.id))?.late).toEqual([]);
   });
 
   test('one comparison gives an offset that grows less certain; none gives nothing', () => {

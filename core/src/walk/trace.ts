@@ -12,6 +12,7 @@ import {
 import { joinLogs } from '../log/joinLogs.ts';
 import { lagOf, type OperatorDelay } from '../log/lag.ts';
 import type { DistanceMethod } from '../quantity/distanceMethod.ts';
+import { beaconLates, type BeaconLate } from './beaconLate.ts';
 import { fixesOf, markedPlace } from './fixes.ts';
 import { lookedDirections, looksOf, type Look } from './look.ts';
 import { namedPointsOf, withKnownNames, type NamedPoint } from './namedPoint.ts';
@@ -98,6 +99,8 @@ export interface Trace extends Track {
   readonly outing?: string;
   /** Why the walk is in no result. */
   readonly leftOut?: string;
+  /** How late the beacon came at the other end, each moment where the mobile end was. */
+  readonly late: readonly (BeaconLate & Placed)[];
   /** What was said of it beside walks of others. */
   readonly against: readonly EventBodies['against'][];
 }
@@ -227,6 +230,7 @@ export function traceWalk(
     hits: placed('hits'),
     calls: placed('call').filter((c) => c.direction === direction),
     rungs: placed('rung').filter((c) => c.direction === direction),
+    late: beaconLates(of('beacon'), joined).map((l) => ({ ...l, position: placeAt(track, l.atS) })),
     ...outingIn(of('outing')),
     ...leftOutIn(of('leftOut')),
     against: of('against').map((e) => e.body),

@@ -1,5 +1,5 @@
 import { BATCH_LIMIT, validateBatch, walkHeaderSchema, type Problem, type Removed } from '@urvek/contract';
-import { NOTICED_KINDS } from '@urvek/core';
+import { NOTICED_KINDS, WALK_CLOCK_KINDS } from '@urvek/core';
 import { Router, type RequestHandler } from 'express';
 import { jsonBody } from './body.ts';
 import * as yup from 'yup';
@@ -26,6 +26,8 @@ const heldSchema = yup
 
 /** Of each device so many last entries: what is withdrawn among them leaves one that stands. */
 const MOST_NOTICED = 12;
+/** Of each device so many comparisons of its clock: eight hours, one each half minute. */
+const MOST_CLOCKS = 1000;
 const besidesSchema = yup.object({ besides: yup.string().uuid().required() });
 
 /** Single walks: registered, logged, read whole. */
@@ -82,6 +84,16 @@ export function walksRouter({ storage, answers, backupBefore }: Parts): Router {
         besides,
         kinds: NOTICED_KINDS,
         most: MOST_NOTICED,
+      }),
+    );
+  });
+  router.get('/:id/clock', own, async (request, response) => {
+    const { besides } = await besidesSchema.validate(request.query);
+    response.json(
+      await storage.lastOf(request.params.id as string, {
+        besides,
+        kinds: WALK_CLOCK_KINDS,
+        most: MOST_CLOCKS,
       }),
     );
   });

@@ -171,6 +171,7 @@ function cellsOf(event: WalkEvent): Cells | undefined {
     case 'clock':
     case 'shared':
     case 'recording':
+    case 'beacon':
     case 'correction':
       return undefined;
   }

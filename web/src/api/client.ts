@@ -121,6 +121,9 @@ export const base = {
   /** What other devices of a walk noticed last. */
   noticed: (walkId: string, besides: string) =>
     call<WalkEvent[]>('GET', `/walks/${walkId}/noticed?besides=${besides}`),
+  /** What tells the clock of a walk that another device began. */
+  clockOf: (walkId: string, besides: string) =>
+    call<WalkEvent[]>('GET', `/walks/${walkId}/clock?besides=${besides}`),
   withheld: (id: string) => call<Withholding[]>('GET', `/comparisons/${id}/withheld`),
   importWalks: (id: string, walks: readonly StoredWalk[]) =>
     call<{ walks: number }>('POST', `/comparisons/${id}/walks`, { walks }, WHOLE_FILE_MS),

@@ -1,10 +1,14 @@
-import type { ArtefactKind, Detected, LiveChange } from '@urvek/core';
+import type { ArtefactKind, CodesTold, Detected, DropoutKind, LiveChange } from '@urvek/core';
 
 /** What an input at the receiving end tells; times are the page's (performance.now). */
 export interface Received {
   onChange(change: LiveChange, inputMs: number): void;
   /** Worse than it was sent, though something comes through; when it began. */
-  onFault(fault: Detected<ArtefactKind>, inputMs: number): void;
+  onFault(fault: Detected<ArtefactKind | DropoutKind>, inputMs: number): void;
+  /** Now and then: codes of the walk's beacon that were read in a picture. */
+  onCodes(told: CodesTold, inputMs: number): void;
+  /** The picture shows the beacon of another walk. */
+  onOtherBeacon(): void;
   /** Now and then: how strong it is, and how strong it usually was; undefined until that is known. */
   onLevel(level: number | undefined, usual: number | undefined): void;
   /** The input is gone: taken by another program, unplugged, or the device slept. */

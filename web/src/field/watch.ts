@@ -1,5 +1,6 @@
 import { greyOf, LivePicture, LOOKED_AT } from '@urvek/core';
 import type { Received, Receiving } from './received.ts';
+import { WatchCodes } from './watchCodes.ts';
 import * as phrases from './phrases.ts';
 
 /** No frame came for so long: the input is gone. */
@@ -29,8 +30,16 @@ export async function pictureInputs(): Promise<readonly { readonly id: string; r
     .map((d) => ({ id: d.deviceId, name: d.label }));
 }
 
-/** Watches the picture at the receiving end. @throws Error in words for the user */
-export async function watch(deviceId: string | undefined, received: Received): Promise<Receiving> {
+/**
+ * Watches the picture at the receiving end.
+ * @param tag of the walk, by which its beacon is known
+ * @throws Error in words for the user
+ */
+export async function watch(
+  deviceId: string | undefined,
+  tag: number,
+  received: Received,
+): Promise<Receiving> {
   const picture = await inputOf(deviceId);
   const [track] = picture.getVideoTracks();
   const { width, height } = LOOKED_AT;
@@ -47,10 +56,12 @@ export async function watch(deviceId: string | undefined, received: Received): P
   }
   const live = new LivePicture();
   const grey = new Uint8Array(width * height);
+  const codes = new WatchCodes(tag, received);
   let [lastMs, frames, over] = [performance.now(), 0, false];
   const stop = (): void => {
     over = true;
     clearInterval(alive);
+    codes.stop();
     for (const t of picture.getTracks()) t.stop();
     video.srcObject = null;
   };
@@ -68,6 +79,7 @@ export async function watch(deviceId: string | undefined, received: Received): P
       lastMs = cameMs;
       for (const change of live.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), cameMs / 1000))
         received.onChange(change, 1000 * change.atS);
+      codes.look(video, cameMs);
       if (++frames % TELL_EVERY === 0) received.onLevel(live.change, live.usualChange);
     }
     video.requestVideoFrameCallback(look);

@@ -81,6 +81,8 @@ export function eventText(event: WalkEvent): string {
       return phrases.sharedMoment(event.body.count);
     case 'recording':
       return phrases.recording(event.body.name);
+    case 'beacon':
+      return beaconText(event.body);
     case 'against':
       return phrases.besideAnother(event.body.how);
     case 'outing':
@@ -110,6 +112,11 @@ function measuredText({
   return [`${quantity} ${figure}`, direction, band ?? network, cell]
     .filter((t) => t !== undefined)
     .join(', ');
+}
+
+function beaconText({ codes, sentS, separation }: EventBodies['beacon']): string {
+  const far = separation && phrases.saidToBeAway(formatLength(separation.m), formatLength(separation.uM));
+  return [phrases.beaconSentAt(codes, sentS.toFixed(1)), far].filter(Boolean).join(', ');
 }
 
 /** What an instrument found, and by what. */

@@ -8,6 +8,8 @@ export const aDeviceJoinedWatches = (role: string, direction: string): string =>
   `a device joined: ${role}, watches ${direction}`;
 export const at = (placeText: string): string => `at ${placeText}`;
 export const baseline = (baselineGrade: string | number): string => `baseline ${baselineGrade}`;
+export const beaconSentAt = (codes: number, sentS: string): string =>
+  `beacon, ${countOf(codes, 'code')} read, the last sent at ${sentS} s`;
 export const belongsToTheOuting = (name: string): string => `belongs to the outing “${name}”`;
 export const besideAnother = (how: string): string => `beside another: ${how}`;
 export const clockComparedMs = (halfRttMs: string): string => `clock compared, ± ${halfRttMs} ms`;
@@ -30,6 +32,7 @@ export const placeUnknown = 'place unknown';
 export const readBackFor = (heard: string, sent: string): string => `read back “${heard}” for “${sent}”`;
 export const reconnected = (how: string): string => `reconnected ${how}`;
 export const recording = (name: string): string => `recording ${name}`;
+export const saidToBeAway = (far: string, within: string): string => `said to be ${far} ± ${within} away`;
 export const sharedMoment = (count: number): string => `shared moment ${count}`;
 export const theFixedEndStandsAt = (placeText: string): string => `the fixed end stands at ${placeText}`;
 export const thePictureCouldNotBeMade = 'The picture could not be made.';

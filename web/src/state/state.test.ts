@@ -130,6 +130,7 @@ test('every kind of event has its words', () => {
     outing: { name: 'the wet Tuesday' },
     leftOut: { reason: 'a rehearsal' },
     recording: { name: 'lane.mp4', bytes: 1, digest: '0', seconds: 60 },
+    beacon: { sentS: 12.34, uS: 0.002, codes: 10, separation: { m: 42.3, uM: 1.2 } },
     end: { reason: 'weather' },
     correction: { amends: { deviceId: 'd', seq: 1 }, action: 'withdraw', reason: 'slip' },
   };
@@ -163,6 +164,7 @@ test('every kind of event has its words', () => {
     'belongs to the outing “the wet Tuesday”',
     'left out: a rehearsal',
     'recording lane.mp4',
+    'beacon, 10 codes read, the last sent at 12.3 s, said to be 42.3 m ± 1.20 m away',
     'ended: weather',
     'correction (withdraw): slip',
   ]);

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { Stage } from '../../components/Stage.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { PACKET_EVERY_S, playSignal, type SoundSignal } from '../../field/testSignals.ts';
@@ -21,7 +22,9 @@ type PictureSignal = keyof typeof PICTURES;
 
 /** What this device plays or shows into the link under test. */
 export function Signals() {
-  const clock = useBeaconClock();
+  const [asked] = useSearchParams();
+  const joinedId = asked.get('walk') ?? undefined;
+  const clock = useBeaconClock(joinedId);
   const [playing, setPlaying] = useState<SoundSignal>();
   const [shown, setShown] = useState<PictureSignal>();
   const [sent, setSent] = useState(0);

@@ -1,11 +1,16 @@
 import { separationNow, tagOf } from '@urvek/core';
 import { useMemo, useState } from 'react';
 import { useComparison, useFieldLog } from '../../api/queries.ts';
+import { useWalkClock } from '../../api/walkClock.ts';
 import { fieldLog, UNFILED } from '../../field/fieldLog.ts';
 import type { BeaconClock } from '../../field/testSignals.ts';
 
-/** Which walk the beacon belongs to: the one under way on this device, or a time of its own. */
-export function useBeaconClock(): BeaconClock & {
+/**
+ * Which walk the beacon belongs to: the one under way on this device, one that it joined and whose clock it knows, or a
+ * time of its own.
+ * @param joinedId a walk that another device began
+ */
+export function useBeaconClock(joinedId: string | undefined): BeaconClock & {
   readonly ofWalk: boolean;
   /** The walk's path is known, so that its log says how far away the beacon is. */
   readonly placed: boolean;
@@ -18,11 +23,20 @@ export function useBeaconClock(): BeaconClock & {
     if (!walk || !begin || begin.body.simulatedSeed !== undefined) return undefined;
     return { walk, log, beganMs: begin.time.wallMs - 1000 * begin.time.walkS };
   }, 'beacon');
+  const there = useWalkClock(joinedId);
   const comparisonId = under?.walk.comparisonId ?? UNFILED;
   const { data: comparison } = useComparison(comparisonId, comparisonId !== UNFILED);
   const path = comparison?.setup.paths.find((p) => p.id === under?.walk.header.pathId);
   const [own] = useState(() => ({ walkId: crypto.randomUUID(), beganMs: Date.now() }));
   return useMemo(() => {
+    if (there && joinedId !== undefined)
+      return {
+        tag: tagOf(joinedId),
+        walkS: (pageMs: number) => there.at(performance.timeOrigin + pageMs).walkS,
+        // Whoever walks knows it, and this is the other end.
+        separation: () => undefined,
+        ...{ ofWalk: true, placed: false },
+      };
     const beganMs = under?.beganMs ?? own.beganMs;
     return {
       tag: tagOf(under?.walk.id ?? own.walkId),
@@ -31,5 +45,5 @@ export function useBeaconClock(): BeaconClock & {
       ofWalk: under !== undefined,
       placed: under !== undefined && path !== undefined,
     };
-  }, [under, path, own]);
+  }, [under, path, own, there, joinedId]);
 }

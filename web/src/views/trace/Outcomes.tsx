@@ -5,6 +5,7 @@ import type { Finding } from '@urvek/study';
 import { Term } from '../../components/Term.tsx';
 import { useUnit } from '../../state/unit.ts';
 import { DropoutSummary } from './DropoutSummary.tsx';
+import { LateByBeacon } from './LateByBeacon.tsx';
 import { OtherDevices } from './OtherDevices.tsx';
 import * as phrases from './phrases.ts';
 
@@ -71,6 +72,7 @@ export function Outcomes({ finding, joined }: { finding: Finding; joined: readon
         </tbody>
       </table>
       <OtherDevices finding={finding} joined={joined} />
+      <LateByBeacon late={trace.late} />
       {trace.turnInferred && (
         <p className="mt-2 border-l-4 border-degraded pl-2">{phrases.noTurnWasLoggedDistancesThat}</p>
       )}

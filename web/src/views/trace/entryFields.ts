@@ -16,7 +16,7 @@ import * as phrases from './phrases.ts';
 /** Kinds that a person can enter or rewrite afterwards: the others are an instrument's, or have their own place. */
 export type EnteredKind = Exclude<
   Entry['kind'],
-  'gap' | 'fix' | 'joined' | 'clock' | 'shared' | 'against' | 'outing' | 'leftOut' | 'recording'
+  'gap' | 'fix' | 'joined' | 'clock' | 'shared' | 'against' | 'outing' | 'leftOut' | 'recording' | 'beacon'
 >;
 
 interface EntryField {

@@ -37,6 +37,8 @@ export const begunOtherwise = 'begun otherwise';
 export const bentPathLeastAndGreatest = ' (bent path: least and greatest)';
 export const besideAnotherWithoutADistance = 'Beside another, without a distance';
 export const byItsClockOnTheMove = 'by its clock, on the move';
+export const byTheBeaconThePictureCame = (ms: string, uMs: string, moments: string): string =>
+  `By the beacon the picture came ${ms} ms late, ± ${uMs} ms by the clocks of both devices: the middle of ${moments}`;
 export const callAtACheckpoint = 'call at a checkpoint';
 export const cancel = 'Cancel';
 export const cellOrAccessPoint = 'Cell or access point';
@@ -57,6 +59,7 @@ export const correction = 'Correction';
 export const correctionLogged = 'Correction logged';
 export const countedGaps = (n: number): string => countOf(n, 'gap');
 export const countedLosses = (n: number): string => countOf(n, 'loss', 'losses');
+export const countedMoments = (n: number): string => countOf(n, 'moment');
 export const countedWalks = (n: number): string => countOf(n, 'walk');
 export const countItAgain = 'Count it again';
 export const coverageComesBackBeyondTheFirst =
@@ -98,6 +101,7 @@ export const forgottenOnTheWalkSeenOn = 'forgotten on the walk; seen on the film
 export const fromSettingARigUpTo =
   'From setting a rig up to taking it down; walks of one share that day and that set-up. Unless it ' +
   'is said, a night between two walks parts them.';
+export const fromTo = (least: string, most: string): string => `, from ${least} to ${most} ms`;
 export const grade = 'Grade';
 export const grade2 = (grade: number): string => `grade ${grade}`;
 export const gradeOrWords = 'Grade or words';
@@ -155,6 +159,9 @@ export const lagCorrected = 'Lag corrected';
 export const lagCorrectedToS = (reactionS: number | undefined): string => `lag corrected to ${reactionS} s`;
 export const lagOfWhatWasPressed = 'Lag of what was pressed';
 export const lateBy = ' Late by ';
+export const lateMs = 'Late, ms';
+export const lateWhen = 'When';
+export const lateWhere = 'Travelled';
 export const leaveItOut = 'Leave it out';
 export const leaveThisWalkOut = 'Leave this walk out';
 export const leftOut = 'left out';
@@ -267,6 +274,7 @@ export const rowsOutOfOrder = 'rows out of order';
 export const rung = 'Rung';
 export const rungOfTheLadder = 'rung of the ladder';
 export const secondSetUp = 'second set-up';
+export const secondsOfTheWalk = (s: string): string => `${s} s`;
 export const sent = 'Sent';
 export const server = 'Server';
 export const showMoreOf = (min: number, shownCount: number): string => `Show ${min} more of ${shownCount}`;

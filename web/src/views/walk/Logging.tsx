@@ -8,7 +8,9 @@ import {
   type EventKind,
 } from '@urvek/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useComparison } from '../../api/queries.ts';
+import { useWalkClock } from '../../api/walkClock.ts';
 import { Heading } from '../../components/Heading.tsx';
 import { Trouble } from '../../components/States.tsx';
 import { useClockComparison } from '../../field/clocks.ts';
@@ -16,6 +18,7 @@ import type { KeptWalk } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime } from '../../field/time.ts';
 import { Announce } from './Announce.tsx';
+import type { LateOf } from './BeaconState.tsx';
 import { ClearedUnder } from './ClearedUnder.tsx';
 import { Keys } from './Ask.tsx';
 import { JoinedKeys } from './JoinedKeys.tsx';
@@ -56,6 +59,11 @@ export function Logging({ kept }: { kept: KeptWalk }) {
       .catch(() => setError(new Error(phrases.thisWasNotKeptUrvekFailed2)));
   };
   useClockComparison(true, ({ inputMs, ...body }) => add('clock', body, inputMs, true));
+  const walkClock = useWalkClock(kept.id);
+  const lateOf: LateOf = ({ atS, sentS, uS }) => {
+    const there = walkClock?.at(performance.timeOrigin + 1000 * atS);
+    return there && { lateS: there.walkS - sentS, uS: Math.hypot(uS, there.uncertaintyS) };
+  };
   const kind = kindOf(subject?.product.kindId ?? 'accessory');
   const standing = effectiveLog(log);
   const grade = standing.reduce<number>(
@@ -126,7 +134,12 @@ export function Logging({ kept }: { kept: KeptWalk }) {
         />
       )}
       <Listen session={session} add={add} />
-      <Watch session={session} add={add} />
+      <Watch session={session} add={add} lateOf={lateOf} />
+      <p className="mt-2">
+        <Link className="underline" to={`/signals?walk=${kept.id}`}>
+          {phrases.showTheBeaconFromHere}
+        </Link>
+      </p>
       <LastEvents log={log} />
     </main>
   );

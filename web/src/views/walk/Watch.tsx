@@ -1,7 +1,9 @@
+import { tagOf } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
 import type { WalkSession } from '../../field/walkSession.ts';
 import { pictureInputs, watch } from '../../field/watch.ts';
+import { BeaconState, type LateOf } from './BeaconState.tsx';
 import { receivedLog, type AddEntry } from './receivedLog.ts';
 import { ReceivedState } from './ReceivedState.tsx';
 import { useReceiving } from './useReceiving.ts';
@@ -10,9 +12,9 @@ import * as phrases from './phrases.ts';
 /**
  * Dropouts seen by this device, at the receiving end: a picture that freezes or goes blank is logged without a thumb.
  */
-export function Watch({ session, add }: { session: WalkSession; add: AddEntry }) {
+export function Watch({ session, add, lateOf }: { session: WalkSession; add: AddEntry; lateOf?: LateOf }) {
   const { state, start, stop } = useReceiving(receivedLog(session, add, 'watching'));
-  const { on, lost, level, usual, picture, trouble } = state;
+  const { on, lost, level, usual, beacon, picture, trouble } = state;
   const [inputs, setInputs] = useState<Awaited<ReturnType<typeof pictureInputs>>>([]);
   const [input, setInput] = useState<string>();
   const shown = useRef<HTMLVideoElement>(null);
@@ -21,7 +23,7 @@ export function Watch({ session, add }: { session: WalkSession; add: AddEntry })
   }, [picture]);
   const begin = (deviceId: string | undefined): void => {
     setInput(deviceId);
-    start((seen) => watch(deviceId, seen));
+    start((seen) => watch(deviceId, tagOf(session.walkId), seen));
     void pictureInputs().then(setInputs);
   };
   return (
@@ -45,6 +47,7 @@ export function Watch({ session, add }: { session: WalkSession; add: AddEntry })
                 ? phrases.thePictureHardlyMovesAFreeze
                 : phrases.fromFrameToFrameADot(level.toFixed(1), usual.toFixed(1))}
           </p>
+          {beacon && <BeaconState beacon={beacon} lateOf={lateOf} />}
           {inputs.length > 1 && (
             <Choice inline label={phrases.from} value={input ?? ''} onChange={(e) => begin(e.target.value)}>
               {input === undefined && <option value="">{phrases.asTheBrowserChose}</option>}

@@ -4,6 +4,8 @@ import { countOf } from '@urvek/core';
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
+export const aBeaconOfAnotherWalk =
+  'The picture shows the beacon of another walk: begin the walk on the device that shows it, or join it there.';
 export const aDistanceFromTheFixedEnd = 'a distance from the fixed end …';
 export const aFigure125To150Of =
   'A figure, “125 to 150” of a needle that moves, “over 25”, or “100 MB in 38 s”.';
@@ -55,6 +57,7 @@ export const bars = 'Bars';
 export const baseOutOfReach = 'base out of reach; ';
 export const baselineWhereItBegins = 'Baseline, where it begins';
 export const baud = 'Baud';
+export const beaconRead = (codes: string): string => `Beacon: ${codes} read in two seconds`;
 export const beep = 'beep';
 export const beginAgainWhenItIsBack = (why: string): string =>
   `${why}. Begin again when it is back: the time between is logged as a gap.`;
@@ -78,6 +81,7 @@ export const codeOfThatWalk = 'Code of that walk';
 export const codeOnTheWalkersScreen = 'Code on the walker’s screen';
 export const comesThrough = '✓ comes through';
 export const counted = 'Counted';
+export const countedCodes = (n: number): string => countOf(n, 'code');
 export const countedEvents = (n: number): string => countOf(n, 'event');
 export const countedLines = (n: number): string => countOf(n, 'line');
 export const db = (level: string): string => `${level} dB`;
@@ -150,6 +154,7 @@ export const iStandAt = (name: string): string => `I stand at ${name}`;
 export const iStandHere = 'I stand here';
 export const isNearerThanTheMarkBefore = (formatLength: string): string =>
   `${formatLength} is nearer than the mark before. Is this the way back?`;
+export const itComesThroughAnew = 'it comes through, looked for anew';
 export const itDoesNotComeBackEnd = 'It does not come back: end here';
 export const itHasNotEndedWalkOn = 'it has not ended: walk on';
 export const itIsFiled = 'It is filed';
@@ -177,6 +182,7 @@ export const kept = 'kept ';
 export const kind = 'Kind';
 export const lastEvents = 'Last events';
 export const lastMark = 'Last mark';
+export const lateBy = (ms: string, uMs: string): string => `${ms} ± ${uMs} ms late`;
 export const leaf = 'Leaf';
 export const learnTheLevelAnew = 'Learn the level anew';
 export const learningHowMuchThePictureMoves = 'Learning how much the picture moves …';
@@ -343,6 +349,7 @@ export const round = (round: number): string => `round ${round}`;
 export const roundTrip = 'Round trip';
 export const saveTheLogAsAFile = 'Save the log as a file';
 export const saveThisWalkAsAFile = 'Save this walk as a file';
+export const saysItIsAway = (far: string, within: string): string => `says it is ${far} ± ${within} away`;
 export const secondDevice = 'Second device';
 export const secondDevice2 = 'second device';
 export const sent = 'Sent';
@@ -350,6 +357,7 @@ export const server = 'Server';
 export const sharedMoment = (shared: number): string => `Shared moment ${shared}`;
 export const sharedMomentPressAtTheCount = (shared: number): string =>
   `Shared moment ${shared}: press at the count`;
+export const showTheBeaconFromHere = 'Show the beacon from here';
 export const simulated = 'simulated';
 export const simulated2 = (watched: string): string => `Simulated ${watched}`;
 export const simulatedGear = 'Simulated gear';
@@ -376,6 +384,7 @@ export const stopListening = 'Stop listening';
 export const stopWatching = 'Stop watching';
 export const stopped = (how: string, why: string): string => `${how} stopped: ${why}`;
 export const temperature = 'Temperature';
+export const theBeaconIsNotReadAnyMore = 'The beacon was read, and is not read now: noted.';
 export const theBrowserClearedWhatThisDevice = 'The browser cleared what this device had kept.';
 export const theBrowserMayClearUrveksStorage =
   'The browser may clear Urvek’s storage when space runs short. Send your walks to the base, or save them as files.';

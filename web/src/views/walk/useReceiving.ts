@@ -1,4 +1,4 @@
-import type { ArtefactKind, Detected } from '@urvek/core';
+import type { ArtefactKind, CodesTold, Detected, DropoutKind } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
 import type { Received, Receiving } from '../../field/received.ts';
 import { nowMs } from '../../field/time.ts';
@@ -10,7 +10,9 @@ export interface ReceivedLog {
   lost(inputMs: number, figure: string): boolean;
   back(inputMs: number, figure: string): void;
   /** It came through, and not as it was sent. */
-  fault(inputMs: number, fault: Detected<ArtefactKind>): void;
+  fault(inputMs: number, fault: Detected<ArtefactKind | DropoutKind>): void;
+  /** Codes of the beacon that were read. */
+  codes(inputMs: number, told: CodesTold): void;
   /** Nothing was received from then on, and why. */
   deaf(why: string): void;
   /** It comes in again: from when until now nothing was logged. */
@@ -20,6 +22,9 @@ export interface ReceivedLog {
 /** Opens the input. */
 export type Open = (received: Received) => Promise<Receiving>;
 
+/** What its codes said last; that none is read any more; or that they are those of another walk. */
+export type BeaconSeen = CodesTold | 'unread' | 'of another walk';
+
 export interface ReceivingState {
   readonly on: boolean;
   readonly lost: boolean;
@@ -27,12 +32,17 @@ export interface ReceivingState {
   /** Undefined: it is not known yet what is usual. */
   readonly usual: number | undefined;
   /** What was found besides losses: how often each, and what the last rests on. */
-  readonly faults: ReadonlyMap<ArtefactKind, number>;
+  readonly faults: ReadonlyMap<ArtefactKind | DropoutKind, number>;
   readonly lastFault: string | undefined;
+  /** How it stands with the beacon in the picture; undefined: none was seen. */
+  readonly beacon: BeaconSeen | undefined;
   readonly meddling: readonly string[];
   readonly picture: MediaStream | undefined;
   readonly trouble: string | undefined;
 }
+
+/** What is lost is told by then. */
+const SURE_MS = 1000;
 
 const OFF: ReceivingState = {
   ...{
@@ -42,6 +52,7 @@ const OFF: ReceivingState = {
     usual: undefined,
     faults: new Map(),
     lastFault: undefined,
+    beacon: undefined,
     meddling: [],
     picture: undefined,
     trouble: undefined,
@@ -65,16 +76,25 @@ export function useReceiving(log: ReceivedLog): {
   const stop = (): void => {
     running.current?.stop();
     running.current = undefined;
+    // Whether a loss went on is not known from then on.
+    if (logged.current) deafMs.current ??= nowMs();
     setState(OFF);
   };
   useEffect(() => () => running.current?.stop(), []);
+  const back = (inputMs: number, figure: string): void => {
+    if (logged.current) tell.current.back(inputMs, figure);
+    logged.current = false;
+  };
   const begin = async (open: Open): Promise<void> => {
     running.current?.stop();
+    let lost = false;
+    const begunMs = performance.now();
     running.current = await open({
       onChange: ({ kind, figure }, inputMs) => {
         // The log shows a press a moment later: whether this loss was logged is remembered here.
-        if (kind === 'lost') logged.current = tell.current.lost(inputMs, figure);
-        else if (logged.current) tell.current.back(inputMs, figure);
+        lost = kind === 'lost';
+        if (lost) logged.current = tell.current.lost(inputMs, figure);
+        else back(inputMs, figure);
         setState((now) => ({ ...now, lost: kind === 'lost' }));
       },
       onFault: (fault, inputMs) => {
@@ -83,9 +103,21 @@ export function useReceiving(log: ReceivedLog): {
           ...now,
           faults: new Map(now.faults).set(fault.kind, (now.faults.get(fault.kind) ?? 0) + 1),
           lastFault: fault.figure,
+          ...(fault.kind === 'beacon unread' ? { beacon: 'unread' } : {}),
         }));
       },
-      onLevel: (level, usual) => setState((now) => ({ ...now, level, usual })),
+      onCodes: (codes, inputMs) => {
+        tell.current.codes(inputMs, codes);
+        setState((now) => ({ ...now, beacon: codes }));
+      },
+      onOtherBeacon: () =>
+        setState((now) => (now.beacon === 'of another walk' ? now : { ...now, beacon: 'of another walk' })),
+      onLevel: (level, usual) => {
+        // A loss that was open when one stopped is over: begun anew, it comes through.
+        const now = performance.now();
+        if (usual !== undefined && !lost && now - begunMs > SURE_MS) back(now, phrases.itComesThroughAnew);
+        setState((state) => ({ ...state, level, usual }));
+      },
       onLost: (why) => {
         running.current = undefined;
         deafMs.current = nowMs();

@@ -1,0 +1,26 @@
+import { walkClockThere, type WalkClockThere } from '@urvek/core';
+import { useQuery } from '@tanstack/react-query';
+import { fieldLog } from '../field/fieldLog.ts';
+import { base } from './client.ts';
+
+/** Clocks are compared this often; nothing is known anew before. */
+const ASK_MS = 30_000;
+
+/**
+ * The clock of a walk that another device began, as this one knows it that joined: where both have compared theirs, or
+ * pressed at a shared moment. Undefined while it is not known, and for a walk of this device's own.
+ */
+export function useWalkClock(walkId: string | undefined): WalkClockThere | undefined {
+  const { data } = useQuery({
+    queryKey: ['walk clock', walkId],
+    enabled: walkId !== undefined,
+    refetchInterval: ASK_MS,
+    queryFn: async () => {
+      const theirs = await fieldLog.logOf(walkId as string);
+      const [first] = theirs;
+      return { theirs, own: first ? await base.clockOf(walkId as string, first.deviceId) : [] };
+    },
+  });
+  const clock = data && walkClockThere(data.theirs, data.own);
+  return clock?.by === 'clocks compared' || clock?.by === 'shared moment' ? clock : undefined;
+}
