@@ -8,6 +8,7 @@ import { installPackages } from './lib/debian.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { complain, ROOT, say, Unable } from './lib/project.mjs';
+import { ensureServer, SERVER } from './lib/server.mjs';
 import { ensureWeb, WEB_ROOT } from './lib/web.mjs';
 
 /** What links and recordings are held against, beside Urvek: Debian's packages, and a file of each. */
@@ -107,7 +108,12 @@ async function main() {
   try {
     await check('types, format, rules and arrows', ['format', 'typecheck', 'rules']);
     ensureWeb();
-    const env = { URVEK_TEST_DATABASE: cluster.url('postgres'), URVEK_TEST_WEB: WEB_ROOT };
+    await ensureServer();
+    const env = {
+      URVEK_TEST_DATABASE: cluster.url('postgres'),
+      URVEK_TEST_WEB: WEB_ROOT,
+      URVEK_TEST_SERVER: SERVER,
+    };
     jestTwice('units and server', ['units', 'server'], folder, env, 2);
     // A browser test mostly waits.
     jestTwice('browser', ['browser'], folder, env, 3);

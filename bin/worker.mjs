@@ -1,8 +1,8 @@
 // npm run worker: a process more for long work. DATABASE_URL names the database of the servers it works for.
 import { join } from 'node:path';
 import { ensurePackages } from './lib/packages.mjs';
-import { complain, ROOT, say } from './lib/project.mjs';
-import { enableTypeScript } from './lib/typescript.mjs';
+import { complain, say } from './lib/project.mjs';
+import { ensureServer, SERVER } from './lib/server.mjs';
 
 const url = process.env.DATABASE_URL;
 if (!url) {
@@ -12,8 +12,8 @@ if (!url) {
   process.exit(1);
 }
 ensurePackages();
-await enableTypeScript();
-const { work } = await import(join(ROOT, 'server/src/work.ts'));
+await ensureServer();
+const { work } = await import(join(SERVER, 'work.mjs'));
 const expires = process.env.URVEK_JOB_EXPIRES_S;
 const stop = await work(url, expires === undefined ? undefined : Number(expires));
 say('Working. Ctrl-C ends it; what is under way is then done by another worker.');

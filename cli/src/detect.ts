@@ -56,10 +56,11 @@ async function foundIn(
   signal: (typeof SIGNALS)[number],
   reference: string | undefined,
 ): Promise<Found> {
-  const against = reference === undefined ? undefined : await againstReference(file, reference);
-  const sound =
-    media.sound && (await soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal));
-  const picture = media.picture ? await pictureFound(file) : undefined;
+  const [against, sound, picture] = await Promise.all([
+    reference === undefined ? undefined : againstReference(file, reference),
+    media.sound && soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal),
+    media.picture ? pictureFound(file) : undefined,
+  ]);
   const ofSound = signal === 'speech' ? (against?.loss?.dropouts ?? []) : (sound?.dropouts ?? []);
   return {
     durationS: Math.max(sound?.durationS ?? 0, picture?.durationS ?? 0),

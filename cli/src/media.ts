@@ -35,25 +35,12 @@ export function probeMedia(file: string): Media {
 }
 
 /** When each frame is shown, s, in the order in which they are shown. @throws BadInput */
-export function frameTimes(file: string): number[] {
-  const { status, stdout, stderr } = spawnSync(
-    FFPROBE,
-    [
-      '-v',
-      'error',
-      '-of',
-      'csv=p=0',
-      '-select_streams',
-      'v:0',
-      '-show_entries',
-      'packet=pts_time',
-      '--',
-      file,
-    ],
-    { encoding: 'utf8', maxBuffer: 1 << 28 },
-  );
-  if (status !== 0) throw new BadInput(`${file}: ${stderr.trim()}`);
-  return stdout
+async function frameTimes(file: string): Promise<number[]> {
+  const asked = ['-of', 'csv=p=0', '-select_streams', 'v:0', '-show_entries', 'packet=pts_time', '--', file];
+  let text = '';
+  for await (const piece of written(FFPROBE, file, ['-v', 'error', ...asked]))
+    text += piece.toString('latin1');
+  return text
     .split('\n')
     .map((line) => Number.parseFloat(line))
     .filter((s) => Number.isFinite(s))
@@ -61,14 +48,16 @@ export function frameTimes(file: string): number[] {
 }
 
 /** What ffmpeg writes for these arguments, piece by piece. @throws BadInput with what it said */
-export async function* decoded(file: string, args: readonly string[]): AsyncGenerator<Buffer> {
-  const child = spawn(FFMPEG, ['-v', 'error', '-nostdin', '-i', file, ...args, 'pipe:1'], {
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
+export const decoded = (file: string, args: readonly string[]): AsyncGenerator<Buffer> =>
+  written(FFMPEG, file, ['-v', 'error', '-nostdin', '-i', file, ...args, 'pipe:1']);
+
+/** What one of ffmpeg's programs writes of a file, piece by piece. @throws BadInput with what it said */
+async function* written(tool: string, file: string, args: readonly string[]): AsyncGenerator<Buffer> {
+  const child = spawn(tool, args, { stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
   child.stderr.setEncoding('utf8').on('data', (text: string) => (said += text));
   const ended = new Promise<number | null>((resolve, reject) => {
-    child.on('error', () => reject(missing(FFMPEG)));
+    child.on('error', () => reject(missing(tool)));
     child.on('close', resolve);
   });
   ended.catch(() => undefined);
@@ -125,13 +114,16 @@ export async function* framesOf(
   size: number,
   filter: string,
 ): AsyncGenerator<{ readonly grey: Uint8Array; readonly atS: number }> {
-  const times = frameTimes(file);
+  // Beside the decoding, which takes longer.
+  const known = frameTimes(file);
+  known.catch(() => undefined);
   let left: Buffer = Buffer.alloc(0);
   let frame = 0;
   for await (const piece of decoded(file, [
     ...['-map', '0:v:0', '-vf', `${filter},format=gray`, '-fps_mode', 'passthrough', '-f', 'rawvideo'],
   ])) {
     const all = left.length === 0 ? piece : Buffer.concat([left, piece]);
+    const times = await known;
     let at = 0;
     for (; at + size <= all.length; at += size) {
       const atS = times[frame++];

@@ -1,4 +1,6 @@
-import { serve, type Serving } from '../../server/src/serve.ts';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import type { serve, Serving } from '../../server/src/serve.ts';
 import type { LanOptions } from '../../server/src/lan/network.ts';
 import { scratchDatabase } from '../../server/src/test/scratchDatabase.ts';
 
@@ -27,10 +29,13 @@ export async function startApp({
   /** Another build than the one under test. */
   webRoot?: string;
 }): Promise<App> {
-  if (!webRoot) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
+  const server = process.env.URVEK_TEST_SERVER;
+  if (!webRoot || !server) throw new Error('URVEK_TEST_WEB is not set: run the tests by npm test');
+  // As npm start runs it: put together, its threads too.
+  const built = (await import(pathToFileURL(join(server, 'serve.mjs')).href)) as { serve: typeof serve };
   const scratch = await scratchDatabase();
   const start = (port: number): Promise<Serving> =>
-    serve({
+    built.serve({
       databaseUrl: scratch.url,
       port,
       webRoot,

@@ -18,6 +18,9 @@ const FLAGS = [
   '--hide-scrollbars',
 ];
 
+/** The driver's own 200 ms are most of what a test takes. */
+const LOOK_EVERY_MS = 40;
+
 export interface Browser {
   readonly driver: WebDriver;
   readonly profile: string;
@@ -128,8 +131,14 @@ export class Page {
         until.elementLocated(By.xpath(xpath)),
         WAIT_MS,
         `nothing at ${xpath}`,
+        LOOK_EVERY_MS,
       );
-      return this.driver.wait(until.elementIsVisible(element), WAIT_MS, `not visible: ${xpath}`);
+      return this.driver.wait(
+        until.elementIsVisible(element),
+        WAIT_MS,
+        `not visible: ${xpath}`,
+        LOOK_EVERY_MS,
+      );
     });
   }
 
@@ -210,7 +219,7 @@ export class Page {
   }
 
   async until(what: string, condition: () => Promise<boolean>, timeoutMs = WAIT_MS): Promise<void> {
-    await this.orShown(() => this.driver.wait(condition, timeoutMs, `did not come: ${what}`));
+    await this.orShown(() => this.driver.wait(condition, timeoutMs, `did not come: ${what}`, LOOK_EVERY_MS));
   }
 }
 

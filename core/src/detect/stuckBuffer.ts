@@ -8,6 +8,13 @@ const [SHORTEST_S, LONGEST_S] = [0.005, 0.1];
 /** It is told from a whole block and this on, s. */
 const LEAST_S = 0.01;
 const SLOTS = 1 << 16;
+/**
+ * One moment in so many is remembered and looked for, chosen by what is heard then: of a block that is played again the
+ * same ones.
+ */
+const ONE_IN = 4;
+/** How far before such a moment the repetition may have begun, samples. */
+const BEFORE = 512;
 /** A block is like itself where the difference has less than this of the power, over so many samples. */
 const [LIKE, MOST_COMPARED] = [0.1, 512];
 /** Any odd number that mixes (Knuth, The Art of Computer Programming, vol. 3, §6.4). */
@@ -54,14 +61,16 @@ export class StuckBuffer {
       }
       // A hash of the last samples alone: what is older is turned out of 32 bits.
       this.hash = (Math.imul(this.hash, 4) + Math.imul(value + 1, MIX)) | 0;
-      if (at < WINDOW) continue;
-      const slot = (this.hash ^ (this.hash >>> 15)) & (SLOTS - 1);
+      const mixed = this.hash ^ (this.hash >>> 15);
+      if ((mixed & (ONE_IN - 1)) !== 0 || at < WINDOW) continue;
+      const slot = (mixed >>> 2) & (SLOTS - 1);
       const before = (table[slot] as number) - 1;
       table[slot] = at + 1;
       if (this.lag > 0 || before < 0 || this.flat >= WINDOW) continue;
       const lag = at - before;
-      if (lag < this.shortest || lag > longest || !this.same(at, lag)) continue;
-      [this.lag, this.run] = [lag, WINDOW];
+      if (lag < this.shortest || lag > longest) continue;
+      const alike = this.alike(at, lag);
+      if (alike >= WINDOW) [this.lag, this.run] = [lag, alike];
     }
   }
 
@@ -75,11 +84,13 @@ export class StuckBuffer {
     return this.found.splice(0);
   }
 
-  private same(at: number, lag: number): boolean {
+  /** How many samples up to now are those of a lag ago. */
+  private alike(at: number, lag: number): number {
     const mask = this.ring.length - 1;
-    for (let k = 0; k < WINDOW; k++)
-      if (this.ring[(at - k) & mask] !== this.ring[(at - lag - k) & mask]) return false;
-    return true;
+    const most = Math.min(BEFORE, at - lag, this.ring.length - lag);
+    for (let k = 0; k < most; k++)
+      if (this.ring[(at - k) & mask] !== this.ring[(at - lag - k) & mask]) return k;
+    return most;
   }
 
   /** Whether the block is like itself a part of it later: then it is a tone, which repeats itself as it should. */
