@@ -5,12 +5,14 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { startCluster } from '../bin/lib/postgres.mjs';
 import { Key } from 'selenium-webdriver';
 import { openBrowser, Page } from '../e2e/support/browser.ts';
 import { STAGES } from '../e2e/support/stages.ts';
 import { manyWalks } from '../server/src/demo/manyWalks.ts';
-import { serve } from '../server/src/serve.ts';
+import { ensureServer, SERVER } from '../bin/lib/server.mjs';
+import type { serve } from '../server/src/serve.ts';
 
 const ID = '0c1d0000-0000-4000-8000-00000000beef';
 /** 19 times 108 walks. */
@@ -28,7 +30,10 @@ const sorted: number[] = [];
 const folder = mkdtempSync(join(tmpdir(), 'urvek-bench-'));
 chmodSync(folder, 0o711);
 const cluster = await startCluster(join(folder, 'database'), { fast: true });
-const server = await serve({
+// As npm start runs it: its threads begin in a moment, and not in the seconds that single sources take.
+await ensureServer();
+const built = (await import(pathToFileURL(join(SERVER, 'serve.mjs')).href)) as { serve: typeof serve };
+const server = await built.serve({
   databaseUrl: cluster.url('postgres'),
   port: 0,
   demo: 'none',

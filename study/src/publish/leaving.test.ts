@@ -177,6 +177,50 @@ describe('what is withheld', () => {
     }
   });
 
+  test('what a correction says goes out no more than what it corrects: graders, notes, hops', () => {
+    const begun = walk(8, 'a', 120).log[0];
+    if (begun?.kind !== 'begin') throw new Error('no beginning');
+    const amends = { deviceId: uuid(50), seq: 1 };
+    const why = { reason: 'a slip', author: 'Odo' };
+    const corrected = [
+      ...walks,
+      walk(8, 'a', 120, [
+        ['note', { text: 'by the gate of Odo' }],
+        [
+          'correction',
+          {
+            ...{ amends, action: 'restate', ...why },
+            begun: { ...begun.body, conditions: { gradedBy: 'Odo Marl' } },
+          },
+        ],
+        [
+          'correction',
+          {
+            ...{ amends: { ...amends, seq: 5 }, action: 'rewrite', ...why },
+            entry: { kind: 'note', body: { text: 'by the mill of Odo' } },
+          },
+        ],
+        [
+          'correction',
+          {
+            ...{ amends: { ...amends, seq: 3 }, action: 'rewrite', ...why },
+            entry: { kind: 'dropoutBegin', body: { hop: 'relay of Odo' } },
+          },
+        ],
+      ]),
+    ];
+    const { file: out } = withhold(
+      writeInterchange({ id: uuid(99), title: 'Roads', question: '', simulated: false }, setup, corrected),
+      { ...NOTHING_WITHHELD, names: true, notes: true },
+    );
+    expect(JSON.stringify(out.walks)).not.toContain('Odo');
+    const [last] = Study.ofLogs(out.setup, out.walks.slice(-1)).findings;
+    // Who stands has the number; who was named before has one beyond.
+    expect(last?.trace.begin.body.conditions?.gradedBy).toBe('person 3');
+    expect(last?.trace.lostHops).toEqual(['hop 1']);
+    expect(last?.trace.notes.map((n) => n.text)).toEqual([LEFT_OUT]);
+  });
+
   test('changes no estimate', () => {
     const { file: out } = withhold(file(), { ...all, words: [] });
     const before = Study.ofLogs(setup, walks).judgement().ranges[0]?.summary.productRatios[0]?.estimate;

@@ -1,5 +1,6 @@
 import type { Interchange, Withheld } from '@urvek/contract';
-import { hopsOf } from '@urvek/core';
+import { effectiveLog, hopsOf, type WalkEvent } from '@urvek/core';
+import { everySaying } from './everySaying.ts';
 import { withoutGraders } from './withoutGraders.ts';
 import * as phrases from './phrases.ts';
 
@@ -71,9 +72,9 @@ export function withhold(
   };
   if (names) {
     const { atFixedEnd, atMobileEnd } = setup.plan;
-    const graders = withoutGraders(
-      walks.flatMap((w) => w.log.map((e) => (e.kind === 'begin' ? e.body.conditions?.gradedBy : undefined))),
-    );
+    const logs = walks.map((w) => w.log);
+    // Those who stand first, so that they have the numbers that a page shows; then whoever was named before.
+    const graders = withoutGraders([...logs.map(effectiveLog), ...logs].flatMap((log) => log.map(graderOf)));
     note(phrases.namesOfPeople, [atFixedEnd, atMobileEnd].filter((n) => n !== '').length + graders.count);
     setup = { ...setup, plan: { ...setup.plan, atFixedEnd: '', atMobileEnd: '' } };
     note(
@@ -86,11 +87,11 @@ export function withhold(
     walks = walks.map((w) => ({
       ...w,
       log: w.log.map((e) =>
-        e.kind === 'correction'
-          ? { ...e, body: { ...e.body, author: undefined } }
-          : e.kind === 'begin' && e.body.conditions
-            ? { ...e, body: { ...e.body, conditions: graders.of(e.body.conditions) } }
-            : e,
+        everySaying(e.kind === 'correction' ? { ...e, body: { ...e.body, author: undefined } } : e, (said) =>
+          said.kind === 'begin' && said.body.conditions
+            ? { ...said, body: { ...said.body, conditions: graders.of(said.body.conditions) } }
+            : said,
+        ),
       ),
     }));
     const unnamed = withoutOwnNames(setup, walks);
@@ -104,7 +105,9 @@ export function withhold(
     );
     walks = walks.map((w) => ({
       ...w,
-      log: w.log.map((e) => (e.kind === 'note' ? { ...e, body: { text: LEFT_OUT } } : e)),
+      log: w.log.map((e) =>
+        everySaying(e, (said) => (said.kind === 'note' ? { ...said, body: { text: LEFT_OUT } } : said)),
+      ),
     }));
   }
   const { comparison, rest, count } = replaced(
@@ -125,6 +128,10 @@ export function withhold(
   note(phrases.wordsReplaced, count);
   return { file: { ...file, comparison, ...rest }, left };
 }
+
+/** Who graded, as an event says it, or a correction of one. */
+const graderOf = (e: WalkEvent): string | undefined =>
+  (e.kind === 'begin' ? e.body : e.kind === 'correction' ? e.body.begun : undefined)?.conditions?.gradedBy;
 
 /** Outings and hops are called as one likes: numbers in their stead, so that what belonged together still does. */
 function withoutOwnNames(
@@ -158,11 +165,13 @@ function withoutOwnNames(
     walks: walks.map(({ header, log }) => ({
       header: header.outing ? { ...header, outing: numbered('outing', header.outing) } : header,
       log: log.map((e) =>
-        e.kind === 'dropoutBegin' && e.body.hop !== undefined
-          ? { ...e, body: { hop: numbered('hop', e.body.hop) } }
-          : e.kind === 'outing'
-            ? { ...e, body: { name: numbered('outing', e.body.name) } }
-            : e,
+        everySaying(e, (said) =>
+          said.kind === 'dropoutBegin' && said.body.hop !== undefined
+            ? { ...said, body: { ...said.body, hop: numbered('hop', said.body.hop) } }
+            : said.kind === 'outing'
+              ? { ...said, body: { name: numbered('outing', said.body.name) } }
+              : said,
+        ),
       ),
     })),
     count: numbers.size,

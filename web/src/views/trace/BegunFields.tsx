@@ -18,6 +18,12 @@ function withField<K extends keyof Begun>(begun: Begun, key: K, value: Begun[K] 
   return (value === undefined ? rest : { ...rest, [key]: value }) as Begun;
 }
 
+/** Somebody else graded: what is known of how the other grades goes with their name. */
+function withGrader({ graded: _, ...begun }: Begun, name: string): Begun {
+  const { gradedBy: __, ...conditions } = begun.conditions ?? {};
+  return { ...begun, conditions: name.trim() === '' ? conditions : { ...conditions, gradedBy: name } };
+}
+
 /** What a walk began with, corrected: each of these may be not stated. Its place is corrected as a distance. */
 export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begun: Begun) => void }) {
   return (
@@ -68,6 +74,13 @@ export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begu
             ),
           );
         }}
+      />
+      <Field
+        label={phrases.gradedBy}
+        maxLength={60}
+        placeholder={phrases.notStated}
+        value={begun.conditions?.gradedBy ?? ''}
+        onChange={(e) => onChange(withGrader(begun, e.target.value))}
       />
       <Tick
         label={phrases.outOfReachComingIn}

@@ -1,0 +1,2 @@
+export const SERVER: string;
+export function ensureServer(): Promise<void>;
