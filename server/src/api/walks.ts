@@ -1,5 +1,5 @@
 import { BATCH_LIMIT, validateBatch, walkHeaderSchema, type Problem, type Removed } from '@urvek/contract';
-import { NOTICED_KINDS, WALK_CLOCK_KINDS } from '@urvek/core';
+import { NOTICED_KINDS, WALK_CLOCK_KINDS, type EventKind } from '@urvek/core';
 import { Router, type RequestHandler } from 'express';
 import { jsonBody } from './body.ts';
 import * as yup from 'yup';
@@ -77,26 +77,15 @@ export function walksRouter({ storage, answers, backupBefore }: Parts): Router {
     own,
     async (request, response) => void response.json(await storage.logOf(request.params.id as string)),
   );
-  router.get('/:id/noticed', own, async (request, response) => {
-    const { besides } = await besidesSchema.validate(request.query);
-    response.json(
-      await storage.lastOf(request.params.id as string, {
-        besides,
-        kinds: NOTICED_KINDS,
-        most: MOST_NOTICED,
-      }),
-    );
-  });
-  router.get('/:id/clock', own, async (request, response) => {
-    const { besides } = await besidesSchema.validate(request.query);
-    response.json(
-      await storage.lastOf(request.params.id as string, {
-        besides,
-        kinds: WALK_CLOCK_KINDS,
-        most: MOST_CLOCKS,
-      }),
-    );
-  });
+  /** The last of each other device that are of these kinds. */
+  const lastOf =
+    (kinds: readonly EventKind[], most: number): RequestHandler =>
+    async (request, response) => {
+      const { besides } = await besidesSchema.validate(request.query);
+      response.json(await storage.lastOf(request.params.id as string, { besides, kinds, most }));
+    };
+  router.get('/:id/noticed', own, lastOf(NOTICED_KINDS, MOST_NOTICED));
+  router.get('/:id/clock', own, lastOf(WALK_CLOCK_KINDS, MOST_CLOCKS));
   router.post('/:id/events', own, async (request, response) => {
     const { events } = await batchSchema.validate(request.body, STRICT);
     if (events.length > BATCH_LIMIT) {
