@@ -341,6 +341,20 @@ describe('codes that are read while one watches', () => {
     }
   });
 
+  test('of a sender whose clock was set back go on being read', () => {
+    const codes = new LiveCodes(7);
+    const told: CodesTold[] = [];
+    for (let atS = 100; atS < 120; atS += 0.1) {
+      const sentS = atS - (atS < 110 ? 0.1 : 60);
+      const sequence = 2 * Math.floor(sentS / HELD_S + 1e-9);
+      const t = codes.push(pictureText({ tag: 7, sequence, separation: undefined }), atS, undefined);
+      if (t) told.push(t);
+    }
+    expect(told.filter((t) => t.atS > 113 && Math.abs(t.atS - t.sentS - 60) < HELD_S).length).toBeGreaterThan(
+      1,
+    );
+  });
+
   test('of another walk are counted and say nothing; a page that looked away has missed none', () => {
     const { told, codes } = watched(10, { lateS: 0.1, edge: true, tag: 8 });
     expect(told).toEqual([]);

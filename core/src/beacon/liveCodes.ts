@@ -57,13 +57,13 @@ export class LiveCodes {
     const message = text === undefined ? undefined : pictureMessageOf(text);
     if (message && message.tag !== this.tag) this.strangers++;
     const { newest } = this;
-    // What a picture that stands shows again, or a frame that came out of its order, was told before.
-    if (message?.tag === this.tag && !(newest && message.sequence < newest.sequence)) {
+    if (message?.tag === this.tag) {
       const again = newest?.sequence === message.sequence;
       if (!again) {
         this.newest = { sequence: message.sequence, atS };
         [this.looks, this.told] = [0, false];
       }
+      // What a picture that stands shows after its code was told says nothing new.
       if (!again || this.window.seen.length > 0) {
         this.fromS ??= atS;
         this.window.push(text, atS, edge);

@@ -1,6 +1,7 @@
 import type { Direction } from '../grade/direction.ts';
 import { fitClock, type ClockFit } from './clock.ts';
 import type { EventOf, WalkEvent } from './event.ts';
+import { median } from '../numeric/median.ts';
 import { DEFAULT_DELAY } from './lag.ts';
 
 /** How a second device's log came on the time base of the first. */
@@ -27,9 +28,10 @@ const MOST_LATE_S = 1;
 const monotonicMs = ({ time }: WalkEvent): number => time.originMs + time.inputMs;
 
 /**
- * Brings the events of every device that joined onto the walk's clock. In order of trust: both compared
- * their clocks with the base; both pressed at a shared moment; one read the beacon that the other showed, late by what
- * nobody knows; else their wall clocks are taken, with what phones usually differ by. A device that did not join (a correction at a desk) is left as it is.
+ * Brings the events of every device that joined onto the walk's clock. In order of trust: both compared their clocks
+ * with the base; both pressed at a shared moment; one read the beacon that the other showed, late by what nobody knows;
+ * else their wall clocks are taken, with what phones usually differ by. A device that did not join (a correction at a
+ * desk) is left as it is.
  */
 export function joinLogs(log: readonly WalkEvent[]): JoinedLog {
   const begin = log.find((e) => e.kind === 'begin');
@@ -179,7 +181,7 @@ function bySharedMoments(theirs: readonly WalkEvent[], own: readonly WalkEvent[]
   };
 }
 
-/** What came first came least late: that it was late by something is in the uncertainty, as a rectangle. */
+/** That each was late by something is in the uncertainty, as a rectangle; the median, for a sender's clock may step. */
 function byBeacon(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Bridge | undefined {
   const [first] = own;
   if (!first) return undefined;
@@ -189,7 +191,7 @@ function byBeacon(theirs: readonly WalkEvent[], own: readonly WalkEvent[]): Brid
       : [],
   );
   if (offsets.length === 0) return undefined;
-  const offset = Math.max(...offsets) + 500 * MOST_LATE_S;
+  const offset = median(offsets) + 500 * MOST_LATE_S;
   const uncertaintyMs = (1000 * MOST_LATE_S) / Math.sqrt(12);
   return { by: 'beacon', toOwnMs: (ms) => ms + offset, uncertaintyMs: () => uncertaintyMs };
 }

@@ -94,9 +94,13 @@ export function Signals() {
       </div>
       <p className="mt-3 text-base">
         {phrases.itsTagIs(
-          clock.ofWalk
-            ? phrases.theBeaconBelongsToTheWalk(clock.placed ? phrases.andThePictureSaysHowFar : '')
-            : phrases.noWalkWithRealGearIs,
+          joinedId !== undefined
+            ? clock.ofJoined
+              ? phrases.theBeaconBelongsToTheJoinedWalk
+              : phrases.theClockOfTheJoinedWalk
+            : clock.ofWalk
+              ? phrases.theBeaconBelongsToTheWalk(clock.placed ? phrases.andThePictureSaysHowFar : '')
+              : phrases.noWalkWithRealGearIs,
         )}
         <span className="figure">{clock.tag}</span>
         {phrases.recordingsAreReadBy}

@@ -33,9 +33,14 @@ export const steadyAtAboutTheLevelOf =
   'Steady, at about the level of speech: any gap is heard, and found to a few milliseconds.';
 export const stop = '■ Stop';
 export const testSignals = 'Test signals';
+export const theBeaconBelongsToTheJoinedWalk =
+  'The beacon belongs to the walk that this device joined, by the clock of the device that walks.';
 export const theBeaconBelongsToTheWalk = (either: string): string =>
   `The beacon belongs to the walk under way on this device: its log says where each code was sent${either}.`;
 export const theBeaconInThePicture = 'The beacon in the picture';
+export const theClockOfTheJoinedWalk =
+  'The clock of the walk that this device joined is not known here yet, so the beacon tells the time since this ' +
+  'page was opened. It is asked for again each half minute; both devices must reach the base.';
 export const theTimeInTenthsAndThe =
   'The time in tenths, and the number of the picture in figures and as bars.';
 export const thisBrowserPlaysNoSoundTry = 'This browser plays no sound. Try another one.';

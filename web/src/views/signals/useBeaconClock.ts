@@ -12,6 +12,8 @@ import type { BeaconClock } from '../../field/testSignals.ts';
  */
 export function useBeaconClock(joinedId: string | undefined): BeaconClock & {
   readonly ofWalk: boolean;
+  /** Of the walk that was joined. */
+  readonly ofJoined: boolean;
   /** The walk's path is known, so that its log says how far away the beacon is. */
   readonly placed: boolean;
 } {
@@ -35,13 +37,14 @@ export function useBeaconClock(joinedId: string | undefined): BeaconClock & {
         walkS: (pageMs: number) => there.at(performance.timeOrigin + pageMs).walkS,
         // Whoever walks knows it, and this is the other end.
         separation: () => undefined,
-        ...{ ofWalk: true, placed: false },
+        ...{ ofJoined: true, ofWalk: false, placed: false },
       };
     const beganMs = under?.beganMs ?? own.beganMs;
     return {
       tag: tagOf(under?.walk.id ?? own.walkId),
       walkS: (pageMs: number) => Math.max(0, (performance.timeOrigin + pageMs - beganMs) / 1000),
       separation: (walkS: number) => (under && path ? separationNow(under.log, path, walkS) : undefined),
+      ofJoined: false,
       ofWalk: under !== undefined,
       placed: under !== undefined && path !== undefined,
     };

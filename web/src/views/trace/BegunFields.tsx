@@ -18,9 +18,8 @@ function withField<K extends keyof Begun>(begun: Begun, key: K, value: Begun[K] 
   return (value === undefined ? rest : { ...rest, [key]: value }) as Begun;
 }
 
-/** Somebody else graded: what is known of how the other grades goes with their name. */
-function withGrader({ graded: _, ...begun }: Begun, name: string): Begun {
-  const { gradedBy: __, ...conditions } = begun.conditions ?? {};
+function withGrader(begun: Begun, name: string): Begun {
+  const { gradedBy: _, ...conditions } = begun.conditions ?? {};
   return { ...begun, conditions: name.trim() === '' ? conditions : { ...conditions, gradedBy: name } };
 }
 

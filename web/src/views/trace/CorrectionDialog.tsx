@@ -18,6 +18,7 @@ import { CorrectionChoice } from './CorrectionChoice.tsx';
 import { draftOf, ENTRY_KINDS, entryOf, isEntered } from './entryFields.ts';
 import { EntryForm } from './EntryForm.tsx';
 import { neighboursM } from './neighboursM.ts';
+import { ofItsGrader } from './ofItsGrader.ts';
 import { useWriting } from './useWriting.ts';
 import { NO_WHY, WhyFields } from './WhyFields.tsx';
 import * as phrases from './phrases.ts';
@@ -70,7 +71,9 @@ export function CorrectionDialog({
           ? { action, entry: entryOf(rewritten, draft, read?.reading, event.body) }
           : { action };
       default:
-        return { action, ...(begun && action === 'restate' ? { begun } : {}) };
+        return begun && event.kind === 'begin' && action === 'restate'
+          ? { action, begun: ofItsGrader(begun, event.body) }
+          : { action };
     }
   };
   const save = async (): Promise<void> => {

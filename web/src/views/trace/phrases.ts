@@ -38,7 +38,8 @@ export const bentPathLeastAndGreatest = ' (bent path: least and greatest)';
 export const besideAnotherWithoutADistance = 'Beside another, without a distance';
 export const byItsClockOnTheMove = 'by its clock, on the move';
 export const byTheBeaconThePictureCame = (ms: string, uMs: string, moments: string): string =>
-  `By the beacon the picture came ${ms} ms late, ± ${uMs} ms by the clocks of both devices: the middle of ${moments}`;
+  `By the beacon the picture came ${ms} ms late, the middle of ${moments}; ` +
+  `standard uncertainty ${uMs} ms, by the clocks`;
 export const callAtACheckpoint = 'call at a checkpoint';
 export const cancel = 'Cancel';
 export const cellOrAccessPoint = 'Cell or access point';
