@@ -26,6 +26,11 @@ const SORTS = `
   numbers.sort();
   return performance.now() - from;`;
 const sorted: number[] = [];
+/** How soon what a press did was seen, and what was pressed. */
+interface Reaction {
+  readonly ms: number;
+  readonly of: string;
+}
 
 const folder = mkdtempSync(join(tmpdir(), 'urvek-bench-'));
 chmodSync(folder, 0o711);
@@ -49,7 +54,7 @@ try {
   const look = async (
     stage: string,
     sign: string,
-  ): Promise<{ seenMs: number; tasksMs: number[]; reactedMs: number[] }> => {
+  ): Promise<{ seenMs: number; tasksMs: number[]; reacted: Reaction[] }> => {
     const browser = await openBrowser();
     const page = new Page(browser.driver, server.url);
     // By the page's own clock, from the press: a driver that looks takes its time.
@@ -74,7 +79,12 @@ try {
       expression: `window.reacted = [];
       new PerformanceObserver((list) => {
         const pressed = list.getEntries().filter((e) => /^(keydown|keyup|click)$/.test(e.name));
-        window.reacted.push(...pressed.map((e) => e.duration));
+        window.reacted.push(
+          ...pressed.map((e) => ({
+            ms: e.duration,
+            of: e.name + ' on ' + (e.target?.ariaLabel || (e.target === document.body ? 'the page' : e.target?.innerText) || '').slice(0, 30),
+          })),
+        );
       }).observe({ type: 'event', durationThreshold: 16 });`,
     });
     // Through what can be reached, along the board or list that is met, and one thing opened.
@@ -84,9 +94,9 @@ try {
     }
     await browser.driver.sleep(500);
     sorted.push(await browser.driver.executeScript<number>(SORTS));
-    const reactedMs = await browser.driver.executeScript<number[]>('return window.reacted');
+    const reacted = await browser.driver.executeScript<Reaction[]>('return window.reacted');
     await browser.close();
-    return { seenMs, tasksMs, reactedMs };
+    return { seenMs, tasksMs, reacted };
   };
   const [first] = STAGES as [(typeof STAGES)[number]];
   const { seenMs } = await look(first[0], first[1]);
@@ -100,10 +110,13 @@ try {
     const seen = looks.map((l) => l.seenMs).toSorted((x, y) => x - y);
     const tasks = looks.flatMap((l) => l.tasksMs);
     const s = (ms: number | undefined): string => ((ms ?? NaN) / 1000).toFixed(2);
+    const slowest = looks
+      .flatMap((l) => l.reacted)
+      .reduce((a, b) => (b.ms > a.ms ? b : a), { ms: 16, of: 'every one' });
     console.log(
       `${s(seen[LOOKS >> 1]).padStart(8)} s  ${stage}: “${sign}” (${seen.map(s).join(', ')}); ` +
         `${Math.round(tasks.length / LOOKS)} tasks over 50 ms, ${Math.max(0, ...tasks)} ms at most; ` +
-        `a key shows within ${Math.max(16, ...looks.flatMap((l) => l.reactedMs))} ms`,
+        `a key shows within ${slowest.ms} ms (${slowest.of})`,
     );
   }
   const [least, middle] = [Math.min(...sorted), sorted.toSorted((x, y) => x - y)[sorted.length >> 1] ?? NaN];

@@ -2,6 +2,9 @@ import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+import { sharedFiles } from './sharedFiles.ts';
+
+const shared = await sharedFiles(import.meta.dirname);
 
 export default defineConfig({
   plugins: [
@@ -45,8 +48,12 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     manifest: true,
     rolldownOptions: {
-      // What several views share comes in one file: a browser asks for six files at a time, and each costs a round.
-      output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 14 }] } },
+      output: {
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [{ name: (id) => shared.get(id) ?? null }],
+        },
+      },
       // Libraries mark modules for server rendering, which a browser-only build has no use for.
       onwarn: (warning, warn) => {
         if (warning.code !== 'MODULE_LEVEL_DIRECTIVE') warn(warning);

@@ -13,6 +13,7 @@ const WEB_SOURCES = [
   'web/public',
   'web/index.html',
   'web/vite.config.ts',
+  'web/sharedFiles.ts',
 ];
 
 /** Builds the web application when a source is newer than what was built. */

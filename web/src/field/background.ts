@@ -5,6 +5,9 @@ interface SyncRegistration extends ServiceWorkerRegistration {
   readonly sync?: { register(tag: string): Promise<void> };
 }
 
+/** A page of somebody who was never here has shown itself by then; all the others are fetched after it. */
+const FIRST_AFTER_MS = 3000;
+
 /** Said to a newer version that waits. */
 export const TAKE_OVER = 'urvek: take over';
 
@@ -21,12 +24,15 @@ export function registerServiceWorker(isWalking: () => Promise<boolean>, onFirst
     once: true,
   });
   // Refused on an address that is not secure: everything works, but not offline.
-  void serviceWorker
-    .register('/serviceWorker.js', { type: 'classic' })
-    .then(async ({ waiting }) => {
-      if (waiting && !(await isWalking())) waiting.postMessage(TAKE_OVER);
-    })
-    .catch(() => undefined);
+  const register = (): void =>
+    void serviceWorker
+      .register('/serviceWorker.js', { type: 'classic' })
+      .then(async ({ waiting }) => {
+        if (waiting && !(await isWalking())) waiting.postMessage(TAKE_OVER);
+      })
+      .catch(() => undefined);
+  if (first) setTimeout(register, FIRST_AFTER_MS);
+  else register();
 }
 
 /** Asks the browser to send what waits when there is a link again, page or no page. */
