@@ -2,10 +2,12 @@ import { afterAll, expect, test } from '@jest/globals';
 import type { StoredWalk } from '@urvek/contract';
 import {
   joinLogs,
+  PACKET_EVERY_S,
   pictureMessageOf,
   seeded,
   tagOf,
   type EventKind,
+  type EventOf,
   type PictureMessage,
   type WalkEvent,
 } from '@urvek/core';
@@ -173,6 +175,7 @@ test(
     });
     await base.press('Stop watching');
     await readTheBeaconLive(base);
+    await hearTheBeaconLive(base);
     await walker.press('Close');
     // The picture that this device sends away says how far that is, from the mark on.
     await walker.key('m');
@@ -224,6 +227,7 @@ test(
     const { header } = await newest();
     await walker.open(`/c/${DEMO_ID}/trace/${header.id}`);
     await walker.see('By the beacon the picture came');
+    await walker.see('By the beacon the sound came');
   },
   450_000,
 );
@@ -265,6 +269,46 @@ async function readTheBeaconLive(base: Page): Promise<void> {
   }
   await base.press('Stop watching');
   await base.driver.executeScript('window.shows.close()');
+}
+
+/** The same in sound: as another window of this device plays it, into this page's microphone. */
+async function hearTheBeaconLive(base: Page): Promise<void> {
+  const { header } = await newest();
+  await base.driver.executeScript(
+    `window.plays = window.open(arguments[0], 'plays', 'popup,width=1280,height=800');
+    navigator.mediaDevices.getUserMedia = async () => window.plays.sent.stream;`,
+    `/signals?walk=${header.id}`,
+  );
+  await base.until('the beacon of the walk is played', () =>
+    base.driver.executeScript<boolean>(
+      `const page = window.plays.document;
+      const tagged = page.body?.textContent.includes('Its tag is ' + arguments[0] + '.');
+      if (tagged && !window.plays.sent) {
+        window.plays.AudioContext = class extends window.plays.AudioContext {
+          get destination() {
+            return (window.plays.sent ??= this.createMediaStreamDestination());
+          }
+        };
+        [...page.querySelectorAll('button')].find((b) => b.textContent === 'Beacon in sound')?.click();
+      }
+      return window.plays.sent !== undefined && Number(page.querySelector('[data-sent]').dataset.sent) > 0;`,
+      String(tagOf(header.id)),
+    ),
+  );
+  await base.press('Listen by microphone or line');
+  const ofSound = async (): Promise<EventOf<'beacon'>[]> =>
+    joinLogs((await newest()).log).log.flatMap((e) =>
+      e.kind === 'beacon' && e.body.carriedBy === 'sound' ? [e] : [],
+    );
+  await base.find('//*[@data-beacon="read"][contains(., "a packet heard")][contains(., "late")]');
+  await base.until('three packets at the base', async () => (await ofSound()).length >= 3);
+  for (const { time, body } of await ofSound()) {
+    // A multiple of two and a half seconds, as they are sent.
+    expect((body.sentS / PACKET_EVERY_S) % 1).toBeCloseTo(0, 6);
+    expect(Math.abs(time.walkS - body.sentS)).toBeLessThan(1);
+  }
+  await base.press('Stop listening');
+  await base.driver.executeScript('window.plays.close()');
 }
 
 test('Test signals: a beacon is sent in sound, and shown in a picture that is read from the screen', async () => {

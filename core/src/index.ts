@@ -4,6 +4,7 @@ export * from './beacon/beaconLosses.ts';
 export * from './beacon/chirpCode.ts';
 export * from './beacon/chirpReader.ts';
 export * from './beacon/liveCodes.ts';
+export * from './beacon/livePackets.ts';
 export * from './beacon/message.ts';
 export * from './beacon/movingEdge.ts';
 export * from './beacon/pictureCode.ts';

@@ -234,6 +234,10 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
     besideFromS: number().optional().min(0).max(MOST_WALK_S),
   }),
   beacon: strict({
+    carriedBy: yup
+      .string()
+      .oneOf(['picture', 'sound'] as const)
+      .optional(),
     sentS: number().min(0).max(MOST_WALK_S),
     uS: number().min(0).max(60),
     codes: count(1, 10_000),

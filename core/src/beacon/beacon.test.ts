@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { LiveLoss } from '../detect/liveLoss.ts';
 import { seeded } from '../random/seeded.ts';
 import { CHIRP_RATE_HZ, codeOf, decode, PACKET, PACKET_S, packetOf } from './chirpCode.ts';
 import { beaconLosses } from './beaconLosses.ts';
@@ -10,6 +11,7 @@ import { CODE_MODULES, EDGE_STRIP, edgeIn, sentBy, type CodeCorners, type Dot } 
 import { messageBytes, messageOf, MOST_SEQUENCE, MOST_TAG, tagOf } from './message.ts';
 import { pictureMessageOf, pictureText } from './pictureCode.ts';
 import { LiveCodes, type CodesTold } from './liveCodes.ts';
+import { LivePackets, PACKET_EVERY_S } from './livePackets.ts';
 import { SeenCodes } from './seenCodes.ts';
 import { beaconTrack } from './track.ts';
 
@@ -360,6 +362,77 @@ describe('codes that are read while one watches', () => {
     expect(told).toEqual([]);
     expect(codes.ofOthers).toBeGreaterThan(100);
     expect(watched(20, { lateS: 0.1, edge: true, everyS: 1.7 }).unread).toEqual([]);
+  });
+});
+
+describe('packets that are heard while one listens', () => {
+  /** Packets as the reader tells them: each when it was heard, in order, some of them lost. */
+  const listened = (seconds: number, lateS: number, lost: (s: number) => boolean = () => false, tag = 7) => {
+    const packets = new LivePackets(7);
+    const [told, unread]: [CodesTold[], number[]] = [[], []];
+    for (let tenth = 0; tenth < 10 * seconds; tenth++) {
+      const heardS = tenth / 10;
+      const sequence = tenth - 30;
+      if (sequence >= 0 && sequence % (10 * PACKET_EVERY_S) === 0 && !lost(sequence / 10)) {
+        const atS = sequence / 10 + lateS;
+        const t = packets.push({ tag, sequence, atS, likeness: 0.9, bytes: 11 });
+        if (t) told.push(t);
+      }
+      const u = packets.unread(heardS);
+      if (u) unread.push(u.fromS);
+    }
+    return { told, unread, packets };
+  };
+
+  test('tell each when it was sent; one that drowned is no loss, and those that stay away are noted once', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.integer({ min: 2, max: 20 }), (lateS, k) => {
+        const { told, unread } = listened(60, lateS, (s) => s === k * PACKET_EVERY_S);
+        expect(unread).toEqual([]);
+        expect(told).toHaveLength(22);
+        for (const t of told) {
+          expect(t.carriedBy).toBe('sound');
+          expect(t.atS - t.sentS).toBeCloseTo(lateS, 9);
+          expect(t.uS).toBeLessThan(0.01);
+        }
+        const away = listened(60, lateS, (s) => s >= 20 && s < 40);
+        expect(away.unread).toHaveLength(1);
+        expect(away.unread[0]).toBeCloseTo(20 + lateS, 6);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  test('between noise, as Urvek plays them, are no losses; losses in noise and in a packet are found', () => {
+    const random = seeded('packets and noise');
+    const [seconds, lost] = [
+      60,
+      [
+        [31, 31.3],
+        [42.2, 42.4],
+        [55.1, 56.2],
+      ] as const,
+    ];
+    const sound = Float32Array.from({ length: seconds * CHIRP_RATE_HZ }, () => 0.1 * random.normal());
+    for (let s = 0; s + PACKET_EVERY_S <= seconds; s += PACKET_EVERY_S) {
+      const packet = packetOf({ tag: 7, sequence: 10 * s });
+      sound.set(
+        packet.map((x) => 0.1 * Math.SQRT2 * x),
+        s * CHIRP_RATE_HZ,
+      );
+    }
+    for (const [fromS, toS] of lost) sound.fill(0.0005, fromS * CHIRP_RATE_HZ, toS * CHIRP_RATE_HZ);
+    const live = new LiveLoss(CHIRP_RATE_HZ, 'noise', { loss: { leastS: 0.05 } });
+    const changes = [];
+    for (let i = 0; i < sound.length; i += 170) changes.push(...live.push(sound.subarray(i, i + 170)));
+    expect(changes.map((c) => c.kind)).toEqual(lost.flatMap(() => ['lost', 'back']));
+    changes.forEach((c, i) => expect(Math.abs(c.atS - (lost.flat()[i] as number))).toBeLessThan(0.01));
+  });
+
+  test('of another walk are counted and say nothing; before the first, nothing is missed', () => {
+    const { told, unread, packets } = listened(30, 0.1, undefined, 8);
+    expect([told, unread]).toEqual([[], []]);
+    expect(packets.ofOthers).toBe(11);
   });
 });
 

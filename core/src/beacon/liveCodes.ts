@@ -6,9 +6,10 @@ import * as phrases from './phrases.ts';
 
 /** What the codes that were read meanwhile say together. */
 export interface CodesTold {
-  /** When the last of their frames came, s of the receiving clock. */
+  readonly carriedBy: 'picture' | 'sound';
+  /** When the last of their frames, or the packet, came, s of the receiving clock. */
   readonly atS: number;
-  /** When that frame was sent, s of the walk's clock, and how well that is known (standard uncertainty). */
+  /** When that was sent, s of the walk's clock, and how well that is known (standard uncertainty). */
   readonly sentS: number;
   readonly uS: number;
   /** Codes, not frames. */
@@ -98,6 +99,7 @@ export class LiveCodes {
     // A picture that stands shows its last code longer than it was sent.
     const atS = Math.min(last.toS, last.atS + HELD_S);
     return {
+      carriedBy: 'picture',
       atS,
       sentS: Math.max(0, atS - (lates[lates.length >> 1] as number)),
       uS: byEdge.length > 0 ? BY_EDGE_S : WITHIN_CODE_S,

@@ -269,8 +269,10 @@ export interface EventBodies {
     /** Played beside another, joined by a moment that both show: the second of it that stands at this moment. */
     readonly besideFromS?: number;
   };
-  /** A frame of the beacon's picture that came at this moment was sent at `sentS` of the walk's clock. */
+  /** What came of the beacon at this moment, a frame or a packet, was sent at `sentS` of the walk's clock. */
   beacon: {
+    /** Older logs do not say it: there it was the picture. */
+    readonly carriedBy?: 'picture' | 'sound';
     readonly sentS: number;
     /** Standard uncertainty of that, s. */
     readonly uS: number;

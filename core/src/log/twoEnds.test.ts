@@ -221,7 +221,7 @@ describe('two clocks', () => {
       event(walker, 500, 'clock', { baseMs: 500, halfRttMs: 4 }),
       event(base, 500, 'clock', { baseMs: 500, halfRttMs: 4 }),
       event(base, 600, 'joined', { role: 'base', direction: 'fixed-to-mobile' }),
-      event(walker, 9000, 'beacon', { sentS: 8.9, uS: 0.002, codes: 9 }),
+      event(walker, 9000, 'beacon', { carriedBy: 'sound', sentS: 8.9, uS: 0.002, codes: 9 }),
     ];
     const late = traceWalk(log)?.late ?? [];
     expect(late.map((l) => l.atS)).toEqual([9]);

@@ -2,11 +2,12 @@ import type { EventOf } from '../log/event.ts';
 import type { JoinedDevice } from '../log/joinLogs.ts';
 import { median } from '../numeric/median.ts';
 
-/** How late the beacon's picture came through the link at a moment. */
+/** How late the beacon came through the link at a moment. */
 export interface BeaconLate {
+  readonly carriedBy: 'picture' | 'sound';
   readonly atS: number;
   readonly lateS: number;
-  /** Standard uncertainty, s: of the frame's sending, and of the clocks of both devices. */
+  /** Standard uncertainty, s: of the sending, and of the clocks of both devices. */
   readonly uS: number;
 }
 
@@ -14,8 +15,8 @@ export interface BeaconLate {
 const CLOCKS: readonly JoinedDevice['by'][] = ['clocks compared', 'shared moment'];
 
 /**
- * What the codes that were read say of the link's latency, from the screen that showed them to the page that read
- * them. Nothing where the clocks of the two devices are not known by anything else.
+ * What the codes that were read say of the link's latency, from the screen or loudspeaker that sent them to the
+ * page that read them. Nothing where the clocks of the two devices are not known by anything else.
  * @param events on the walk's clock
  */
 export function beaconLates(
@@ -28,7 +29,8 @@ export function beaconLates(
     const clocks = receiver ? [receiver] : joined;
     if (clocks.length === 0 || !clocks.every((j) => CLOCKS.includes(j.by))) return [];
     const clockS = Math.max(...clocks.map((j) => j.uncertaintyS));
-    return [{ atS: time.walkS, lateS: time.walkS - body.sentS, uS: Math.hypot(body.uS, clockS) }];
+    const { carriedBy = 'picture', sentS, uS } = body;
+    return [{ carriedBy, atS: time.walkS, lateS: time.walkS - sentS, uS: Math.hypot(uS, clockS) }];
   });
 }
 

@@ -55,7 +55,7 @@ export interface DerivedWalk {
 }
 
 /** Version of what is derived from a log: to be raised whenever the same log gives another DerivedWalk. */
-export const ARITHMETIC = 9;
+export const ARITHMETIC = 10;
 
 /** A walk with its name and place, and what was derived from its log. */
 export interface WalkFinding extends DerivedWalk {

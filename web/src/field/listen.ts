@@ -1,4 +1,5 @@
 import { InputClock, LiveFaults, LiveLoss, type SentSignal } from '@urvek/core';
+import { listenForPackets } from './listenPackets.ts';
 import type { Received, Receiving } from './received.ts';
 import tapUrl from './tap.worklet.ts?worker&url';
 import * as phrases from './phrases.ts';
@@ -33,8 +34,12 @@ function contextAt(sampleRate: number | undefined): AudioContext {
   }
 }
 
-/** Listens at the receiving end. @throws Error in words for the user */
-export async function listen(signal: SentSignal, heard: Received): Promise<Receiving> {
+/**
+ * Listens at the receiving end.
+ * @param tag of the walk, by which its beacon is known
+ * @throws Error in words for the user
+ */
+export async function listen(signal: SentSignal, tag: number, heard: Received): Promise<Receiving> {
   const stream = await inputOf();
   const [track] = stream.getAudioTracks();
   const settings: MediaTrackSettings & { readonly latency?: number } = track?.getSettings() ?? {};
@@ -54,6 +59,7 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
   const latencyMs = 1000 * (settings.latency ?? 0);
   const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 });
   context.createMediaStreamSource(stream).connect(tap);
+  const endPackets = await listenForPackets(stream, { tag, latencyMs }, heard);
 
   const clock = new InputClock(context.sampleRate, latencyMs);
   let lastMs = performance.now();
@@ -70,6 +76,7 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
   const stop = (): void => {
     over = true;
     clearInterval(watch);
+    endPackets?.();
     for (const t of stream.getTracks()) t.stop();
     void context.close();
   };
@@ -83,6 +90,7 @@ export async function listen(signal: SentSignal, heard: Received): Promise<Recei
   }, SILENT_MS / 2);
   track?.addEventListener('ended', () => lost(phrases.theInputWasUnpluggedOrTaken));
   return {
+    readsBeacon: endPackets !== undefined,
     meddling: (Object.keys(OFF) as (keyof typeof OFF)[])
       .filter((name) => settings[name] === true)
       .map((name) => OFF_NAMES[name]),

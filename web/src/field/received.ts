@@ -5,9 +5,9 @@ export interface Received {
   onChange(change: LiveChange, inputMs: number): void;
   /** Worse than it was sent, though something comes through; when it began. */
   onFault(fault: Detected<ArtefactKind | DropoutKind>, inputMs: number): void;
-  /** Now and then: codes of the walk's beacon that were read in a picture. */
+  /** Now and then: codes of the walk's beacon that were read in it. */
   onCodes(told: CodesTold, inputMs: number): void;
-  /** The picture shows the beacon of another walk. */
+  /** It carries the beacon of another walk. */
   onOtherBeacon(): void;
   /** Now and then: how strong it is, and how strong it usually was; undefined until that is known. */
   onLevel(level: number | undefined, usual: number | undefined): void;
@@ -19,6 +19,8 @@ export interface Received {
 export interface Receiving {
   /** What the browser does to it though it was asked not to. */
   readonly meddling: readonly string[];
+  /** Whether this browser can read a beacon in it. */
+  readonly readsBeacon: boolean;
   /** What is shown of it; sound shows nothing. */
   readonly picture?: MediaStream;
   stop(): void;

@@ -2,6 +2,7 @@ import {
   BEACON_TICK_S,
   CHIRP_RATE_HZ,
   MOST_SEQUENCE,
+  PACKET_EVERY_S,
   PACKET_S,
   packetOf,
   TONE_HZ,
@@ -23,8 +24,6 @@ export interface BeaconClock {
 
 /** About the level of speech on a recording, of full scale: −20 dB. */
 const LEVEL = 0.1;
-/** A packet begins so often, s: noise stands between them. */
-export const PACKET_EVERY_S = 2.5;
 const NOISE_S = 4;
 /** Sound is laid ahead so far, s. */
 const AHEAD_S = 1;
@@ -113,7 +112,8 @@ function playBeacon(
       if (sequence > MOST_SEQUENCE) return;
       const packet = packetOf({ tag, sequence });
       const buffer = context.createBuffer(1, packet.length, CHIRP_RATE_HZ);
-      buffer.getChannelData(0).set(packet.map((x) => 3 * LEVEL * x));
+      // As strong as the noise between: a step of level would look like a loss to whoever listens for one.
+      buffer.getChannelData(0).set(packet.map((x) => Math.SQRT2 * LEVEL * x));
       const source = Object.assign(context.createBufferSource(), { buffer });
       source.connect(context.destination);
       const atS = contextTime + (nextS - walkS(performanceTime));

@@ -89,5 +89,5 @@ export async function watch(
     if (performance.now() - lastMs > SILENT_MS) lost(phrases.noPictureCameInAnyMore);
   }, SILENT_MS / 2);
   track?.addEventListener('ended', () => lost(phrases.theInputWasUnpluggedOrTaken));
-  return { meddling: [], picture, stop };
+  return { readsBeacon: true, meddling: [], picture, stop };
 }

@@ -1,8 +1,9 @@
+import { PACKET_EVERY_S } from '@urvek/core';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Stage } from '../../components/Stage.tsx';
 import { Trouble } from '../../components/States.tsx';
-import { PACKET_EVERY_S, playSignal, type SoundSignal } from '../../field/testSignals.ts';
+import { playSignal, type SoundSignal } from '../../field/testSignals.ts';
 import { BeaconPicture } from './BeaconPicture.tsx';
 import { RunningClock } from './RunningClock.tsx';
 import { useBeaconClock } from './useBeaconClock.ts';

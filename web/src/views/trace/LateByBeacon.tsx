@@ -4,15 +4,21 @@ import * as phrases from './phrases.ts';
 
 const ms = (s: number): string => (1000 * s).toFixed(0);
 
-/** How late the beacon's picture came, over the walk and moment by moment. */
+/** How late the beacon came, over the walk and moment by moment: in the picture, and in the sound. */
 export function LateByBeacon({ late }: { late: Trace['late'] }) {
+  return (['picture', 'sound'] as const).map((of) => (
+    <LateOf key={of} of={of} late={late.filter((l) => l.carriedBy === of)} />
+  ));
+}
+
+function LateOf({ of, late }: { of: Trace['late'][number]['carriedBy']; late: Trace['late'] }) {
   const overall = lateOverall(late);
   if (!overall) return null;
   const { medianS, leastS, mostS, uS } = overall;
   return (
     <details className="mt-2 text-[0.87rem]" data-late={medianS}>
       <summary className="cursor-pointer">
-        {phrases.byTheBeaconThePictureCame(ms(medianS), ms(uS), phrases.countedMoments(late.length))}
+        {phrases.byTheBeaconItCame(of, ms(medianS), ms(uS), phrases.countedMoments(late.length))}
         {late.length > 1 && phrases.fromTo(ms(leastS), ms(mostS))}
       </summary>
       <table className="table mt-1">

@@ -37,8 +37,13 @@ export const begunOtherwise = 'begun otherwise';
 export const bentPathLeastAndGreatest = ' (bent path: least and greatest)';
 export const besideAnotherWithoutADistance = 'Beside another, without a distance';
 export const byItsClockOnTheMove = 'by its clock, on the move';
-export const byTheBeaconThePictureCame = (ms: string, uMs: string, moments: string): string =>
-  `By the beacon the picture came ${ms} ms late, the middle of ${moments}; ` +
+export const byTheBeaconItCame = (
+  of: 'picture' | 'sound',
+  ms: string,
+  uMs: string,
+  moments: string,
+): string =>
+  `By the beacon the ${of} came ${ms} ms late, the middle of ${moments}; ` +
   `standard uncertainty ${uMs} ms, by the clocks`;
 export const callAtACheckpoint = 'call at a checkpoint';
 export const cancel = 'Cancel';

@@ -1,8 +1,9 @@
-import { SENT_SIGNALS, type SentSignal } from '@urvek/core';
+import { SENT_SIGNALS, tagOf, type SentSignal } from '@urvek/core';
 import { useState } from 'react';
 import { Choice } from '../../components/Field.tsx';
 import { listen } from '../../field/listen.ts';
 import type { WalkSession } from '../../field/walkSession.ts';
+import { BeaconState, type LateOf } from './BeaconState.tsx';
 import { receivedLog, type AddEntry } from './receivedLog.ts';
 import { ReceivedState } from './ReceivedState.tsx';
 import { useReceiving } from './useReceiving.ts';
@@ -21,11 +22,11 @@ const usualText = (signal: SentSignal, usualDb: number | undefined): string =>
       : phrases.usuallyDbIfThatIsNot(usualDb.toFixed(0));
 
 /** Dropouts heard by this device, at the receiving end: logged without a thumb. */
-export function Listen({ session, add }: { session: WalkSession; add: AddEntry }) {
+export function Listen({ session, add, lateOf }: { session: WalkSession; add: AddEntry; lateOf?: LateOf }) {
   const [signal, setSignal] = useState<SentSignal>('noise');
   const { state, start, stop } = useReceiving(receivedLog(session, add, 'listening'));
-  const { on, lost, level, usual, faults, lastFault, meddling, trouble } = state;
-  const begin = (): void => start((heard) => listen(signal, heard));
+  const { on, lost, level, usual, faults, lastFault, beacon, meddling, readsBeacon, trouble } = state;
+  const begin = (): void => start((heard) => listen(signal, tagOf(session.walkId), heard));
   return (
     <section aria-label={phrases.listen} className="sheet mt-2 p-2" data-listening={on}>
       {on ? (
@@ -36,6 +37,12 @@ export function Listen({ session, add }: { session: WalkSession; add: AddEntry }
               {level === undefined ? '–' : phrases.db(level.toFixed(0))}
             </p>
             <p className="basis-full text-[0.87rem] text-faint">{usualText(signal, usual)}</p>
+            {beacon && <BeaconState beacon={beacon} of="sound" lateOf={lateOf} />}
+            {!readsBeacon && (
+              <p className="basis-full text-[0.87rem] text-faint">
+                {phrases.thisBrowserReadsNoBeaconInSound}
+              </p>
+            )}
             <button type="button" className="btn" onClick={begin}>
               {phrases.learnTheLevelAnew}
             </button>

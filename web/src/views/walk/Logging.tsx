@@ -133,7 +133,7 @@ export function Logging({ kept }: { kept: KeptWalk }) {
           canUndo={undoable !== undefined}
         />
       )}
-      <Listen session={session} add={add} />
+      <Listen session={session} add={add} lateOf={lateOf} />
       <Watch session={session} add={add} lateOf={lateOf} />
       <p className="mt-2">
         <Link className="underline" to={`/signals?walk=${kept.id}`}>

@@ -47,7 +47,7 @@ export function Watch({ session, add, lateOf }: { session: WalkSession; add: Add
                 ? phrases.thePictureHardlyMovesAFreeze
                 : phrases.fromFrameToFrameADot(level.toFixed(1), usual.toFixed(1))}
           </p>
-          {beacon && <BeaconState beacon={beacon} lateOf={lateOf} />}
+          {beacon && <BeaconState beacon={beacon} of="picture" lateOf={lateOf} />}
           {inputs.length > 1 && (
             <Choice inline label={phrases.from} value={input ?? ''} onChange={(e) => begin(e.target.value)}>
               {input === undefined && <option value="">{phrases.asTheBrowserChose}</option>}

@@ -4,8 +4,8 @@ import { countOf } from '@urvek/core';
  * The words of this room, in English, named by what they begin with; figures and names are passed in. Another language
  * is another such file.
  */
-export const aBeaconOfAnotherWalk =
-  'The picture shows the beacon of another walk: begin the walk on the device that shows it, or join it there.';
+export const aBeaconOfAnotherWalk = (of: 'picture' | 'sound'): string =>
+  `The ${of} carries the beacon of another walk: begin the walk on the device that sends it, or join it there.`;
 export const aDistanceFromTheFixedEnd = 'a distance from the fixed end …';
 export const aFigure125To150Of =
   'A figure, “125 to 150” of a needle that moves, “over 25”, or “100 MB in 38 s”.';
@@ -57,6 +57,7 @@ export const bars = 'Bars';
 export const baseOutOfReach = 'base out of reach; ';
 export const baselineWhereItBegins = 'Baseline, where it begins';
 export const baud = 'Baud';
+export const beaconHeard = 'Beacon: a packet heard';
 export const beaconRead = (codes: string): string => `Beacon: ${codes} read in two seconds`;
 export const beep = 'beep';
 export const beginAgainWhenItIsBack = (why: string): string =>
@@ -376,7 +377,7 @@ export const spokenPrompts = 'spoken prompts';
 export const spokenS = (seconds: string): string => `spoken, ${seconds} s`;
 export const standHereOrGoOn = 'stand here, or go on';
 export const standStillCallIn = 'Stand still: call in ';
-export const steadyNoise = 'steady noise';
+export const steadyNoise = 'steady noise, or the beacon';
 export const stop = 'Stop';
 export const stopAndCall = 'Stop and call';
 export const stopAndKeepIt = 'Stop and keep it';
@@ -412,6 +413,8 @@ export const thisBrowserDoesNotSayWhether =
 export const thisBrowserDoesNotTurnOff = (meddling: string): string =>
   `This browser does not turn off ${meddling}: short dropouts may be hidden, and quiet sound taken ` +
   'for one. Use a line input, or another browser.';
+export const thisBrowserReadsNoBeaconInSound =
+  'This browser does not hand sound on at 8 kHz: a beacon in it is not read.';
 export const thisDeviceDidNotJoinThat = 'This device did not join that walk';
 export const thisDeviceDoesNotKeepData =
   'This device does not keep data for Urvek (private window, or storage full). Nothing was logged. ';

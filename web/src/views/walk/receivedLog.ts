@@ -28,8 +28,8 @@ export const receivedLog = (
   },
   fault: (inputMs, { kind, figure }) =>
     add('note', { text: phrases.foundBy(how, kind, figure) }, inputMs, true),
-  codes: (inputMs, { sentS, uS, codes, separation }) =>
-    add('beacon', { sentS, uS, codes, ...(separation ? { separation } : {}) }, inputMs, true),
+  codes: (inputMs, { carriedBy, sentS, uS, codes, separation }) =>
+    add('beacon', { carriedBy, sentS, uS, codes, ...(separation ? { separation } : {}) }, inputMs, true),
   deaf: (why) => add('note', { text: phrases.stopped(how, why) }, performance.now(), false),
   gap: (fromWallMs) => add('gap', { fromWallMs }, performance.now(), false),
 });

@@ -34,9 +34,10 @@ export interface ReceivingState {
   /** What was found besides losses: how often each, and what the last rests on. */
   readonly faults: ReadonlyMap<ArtefactKind | DropoutKind, number>;
   readonly lastFault: string | undefined;
-  /** How it stands with the beacon in the picture; undefined: none was seen. */
+  /** How it stands with the beacon in it; undefined: none was read. */
   readonly beacon: BeaconSeen | undefined;
   readonly meddling: readonly string[];
+  readonly readsBeacon: boolean;
   readonly picture: MediaStream | undefined;
   readonly trouble: string | undefined;
 }
@@ -54,6 +55,7 @@ const OFF: ReceivingState = {
     lastFault: undefined,
     beacon: undefined,
     meddling: [],
+    readsBeacon: true,
     picture: undefined,
     trouble: undefined,
   },
@@ -130,8 +132,8 @@ export function useReceiving(log: ReceivedLog): {
     });
     if (deafMs.current !== undefined) tell.current.gap(deafMs.current);
     deafMs.current = undefined;
-    const { meddling, picture } = running.current;
-    setState({ ...OFF, on: true, meddling, picture });
+    const { meddling, readsBeacon, picture } = running.current;
+    setState({ ...OFF, on: true, meddling, readsBeacon, picture });
   };
   return {
     state,
