@@ -56,6 +56,7 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   const beginKey = await page.find("//button[.='The walk begins here']");
   expect(await beginKey.isEnabled()).toBe(false);
   await page.choose('Rig that was walked', 'Ossimere Clip');
+  await page.fill('Graded by', 'Rowan Ash');
   await page.driver.executeScript('document.activeElement.blur()');
   await stepTo(10);
   await page.driver.executeScript(
@@ -66,6 +67,7 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   const begin = await last('begin');
   expect(begin.time.walkS).toBeCloseTo(middle(10), 3);
   expect(begin.time.frameS).toBeCloseTo(1 / FILM.rate, 3);
+  expect(begin.body).toMatchObject({ conditions: { gradedBy: 'Rowan Ash' } });
   await page.until('where it began', async () => Math.abs((await clock()) - middle(10)) < 0.002);
   await page.driver.executeScript('document.activeElement.blur()');
 

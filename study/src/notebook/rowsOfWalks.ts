@@ -44,13 +44,16 @@ export function rowsOfWalks(setup: Setup, walks: readonly StoredWalk[]): Pick<No
         Object.assign(last, merged(last, said));
       else rows.push({ ...said, ...(timed ? { time: timeOf(event) } : {}) });
     }
-    const simulated = effective.some((e) => e.kind === 'begin' && e.body.simulatedSeed !== undefined);
+    const begun = effective.find((e) => e.kind === 'begin')?.body;
+    const simulated = begun?.simulatedSeed !== undefined;
+    const gradedBy = begun?.conditions?.gradedBy;
     const whole: Cells = {
       walk: String(index + 1),
       ...(header.undated ? {} : { date: dayOf(header.startedMs) }),
       product: product?.name ?? header.productId,
       rig: rig?.name ?? header.rigId,
       path: path?.name ?? header.pathId,
+      ...(gradedBy === undefined ? {} : { graded_by: gradedBy }),
       ...(simulated ? { provenance: SIMULATED } : {}),
     };
     return rows.map((cells) => ({ cells: { ...whole, ...cells } }));

@@ -207,3 +207,27 @@ test('a hand-over that was written down parts the readings, and a jitter is no v
   expect(finding?.trace.handOvers).toMatchObject([{ to: 'Attic', position: { travelledM: 30 } }]);
   expect(rowsOfWalks(taken.setup, taken.walks).map((r) => r.cells.event)).toContain('hand-over: Attic');
 });
+
+test('who graded goes with the walk, and back; two people in one walk are asked about', () => {
+  const cells = { product: 'Box', path: 'Lane', method: 'wheel' };
+  const taken = take([
+    { ...cells, walk: '1', at: '10 m', grade: '5', graded_by: 'Rowan Ash' },
+    { at: '40 m', grade: '2', graded_by: 'rowan ash' },
+    { walk: '2', at: '10 m', grade: '4', graded_by: 'Ines Vale' },
+    { at: '40 m', grade: '3', graded_by: 'Rowan Ash' },
+    { walk: '3', at: '10 m', grade: '4', graded_by: 'x'.repeat(61) },
+  ]);
+  expect(taken.problems.map(({ line, column, asked: is }) => [line, column, is])).toEqual([
+    [4, 'graded_by', true],
+    [5, 'graded_by', false],
+  ]);
+  expect(taken.walks.map(({ log }) => log[0]?.kind === 'begin' && log[0].body.conditions?.gradedBy)).toEqual([
+    'Rowan Ash',
+    'Ines Vale',
+  ]);
+  const back = rowsOfWalks(taken.setup, taken.walks).map((r) => r.cells.graded_by);
+  expect(new Set(back)).toEqual(new Set(['Rowan Ash', 'Ines Vale']));
+  // Nobody is named where nobody was.
+  const plain = take([{ ...cells, walk: '1', at: '10 m', grade: '5' }]);
+  expect(plain.walks[0]?.log[0]?.body).not.toHaveProperty('conditions');
+});

@@ -1,4 +1,4 @@
-import { looksMisread, type DistanceMethod, type LengthUnit, type Saying } from '@urvek/core';
+import { looksMisread, personKey, type DistanceMethod, type LengthUnit, type Saying } from '@urvek/core';
 import type { Setup, StoredWalk } from '@urvek/contract';
 import type { Column, Notebook, NotebookRow } from './columns.ts';
 import { Kit } from './kit.ts';
@@ -31,7 +31,7 @@ export interface TakenNotebook {
 }
 
 /** An empty cell of these is as in the row above: one writes them once. */
-const AS_ABOVE: readonly Column[] = ['walk', 'date', 'product', 'rig', 'unit', 'path'];
+const AS_ABOVE: readonly Column[] = ['walk', 'date', 'product', 'rig', 'unit', 'path', 'graded_by'];
 
 /** Rows with what they take from the row above written out; empty ones are none. */
 export function asAbove(rows: readonly NotebookRow[]): NotebookRow[] {
@@ -43,7 +43,10 @@ export function asAbove(rows: readonly NotebookRow[]): NotebookRow[] {
   });
 }
 
-type Growing = Omit<Drawn, 'rows'> & { rows: Drawn['rows'][number][] };
+type Growing = Omit<Drawn, 'rows' | 'gradedBy'> & {
+  gradedBy: string | undefined;
+  rows: Drawn['rows'][number][];
+};
 
 /**
  * Walks out of a notebook: a row an observation, rows of one walk in the order of walking. Rows in which something is
@@ -69,7 +72,8 @@ export function takeNotebook(
       const read = readRow({ line, cells }, { product, path, unit, method, sayings: options.sayings ?? [] });
       kit.reached(path, read);
       const key = [product.id, rigId, path.id, cells.walk ?? '', date ?? ''].join('/');
-      const drawn = walks.get(key) ?? { ...placed, date, rows: [] };
+      const drawn = walks.get(key) ?? { ...placed, date, gradedBy: undefined, rows: [] };
+      drawn.gradedBy = graderOf(cells.graded_by, drawn.gradedBy);
       drawn.rows.push({ read, atS });
       walks.set(key, drawn);
     } catch (error) {
@@ -92,6 +96,19 @@ export function takeNotebook(
     rows: sound.reduce((sum, w) => sum + w.rows.length, 0),
     walks: made.map((m) => m.walk),
   };
+}
+
+/** Signs of a name. */
+const LONGEST_PERSON = 60;
+
+/** Who graded a walk, by a row and by those before it. @throws RowTrouble where they name two people */
+function graderOf(text: string | undefined, before: string | undefined): string | undefined {
+  if (text === undefined) return before;
+  if (text.length > LONGEST_PERSON)
+    throw new RowTrouble('graded_by', phrases.aNameOfSignsIsToo(text.length, LONGEST_PERSON));
+  if (before !== undefined && personKey(text) !== personKey(before))
+    throw new RowTrouble('graded_by', phrases.gradedTheRowsBefore(before), true);
+  return before ?? text;
 }
 
 /** A day that there is. @throws RowTrouble for anything else */

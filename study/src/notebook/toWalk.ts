@@ -7,6 +7,8 @@ import type { Observation, RowEvent } from './readRow.ts';
 export interface Drawn extends Placed {
   /** Its day, "2026-05-12"; absent: nobody says. */
   readonly date: string | undefined;
+  /** Who judged by ear or eye; absent: nobody says. */
+  readonly gradedBy: string | undefined;
   readonly rows: readonly {
     readonly read: Observation;
     /** Seconds of the day. */
@@ -36,7 +38,7 @@ export const isWatched = (rows: readonly Observation[]): boolean => {
 
 /** The log of a walk, and from which row on it is taken to be the way back, where nobody wrote that. */
 export function walkOf(
-  { product, rigId, path, date, rows }: Drawn,
+  { product, rigId, path, date, gradedBy, rows }: Drawn,
   index: number,
   comparisonId: string,
   { newId, nowMs }: { readonly newId: () => string; readonly nowMs: number },
@@ -73,6 +75,7 @@ export function walkOf(
     ...(begin?.grade === undefined ? {} : { baselineGrade: begin.grade }),
     ...(inwards ? { inwards: true as const } : {}),
     ...(seconds ? {} : { untimed: true as const }),
+    ...(gradedBy === undefined ? {} : { conditions: { gradedBy } }),
     delay: WRITTEN,
   });
   const back = inwards ? undefined : fallsFrom(observed);

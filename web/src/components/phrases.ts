@@ -26,6 +26,7 @@ export const eachWalkOnItsPathWhat =
   'corrected with a reason, never overwritten.';
 export const earlier = 'Earlier';
 export const figuresOf = (label: string): string => `Figures of ${label}`;
+export const gradedBy = 'Graded by';
 export const howIsWorkedOut = (what: string): string => `How ${what} is worked out`;
 export const howItIsWorkedOut = 'how it is worked out';
 export const howOftenHolds = (what: string): string => `How often ${what} holds`;
@@ -54,6 +55,7 @@ export const noPointOfThisPathIs = (point: string): string =>
 export const notBegun = 'not begun';
 export const notFiled = (unfiled: number): string => `${unfiled} not filed`;
 export const notSavedYet = 'Not saved yet.';
+export const notStated = 'not stated';
 export const ofBothOnOneOutingWithout =
   'Of both on one outing, without a distance: it tells which was the farther, and no ratio.';
 export const ofText = (at: number, tOURCount: number, stageName: string): string =>

@@ -3,9 +3,11 @@ import { GRADES, kindOf, type Grade } from '@urvek/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Choice, Field } from '../../components/Field.tsx';
+import { GradedBy } from '../../components/GradedBy.tsx';
 import type { Ready } from '../../components/WithWorkspace.tsx';
 import { Empty, Trouble } from '../../components/States.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
+import { gradesOf } from '../../field/graders.ts';
 import { delayInForce } from '../../field/operator.ts';
 import { eventTime, nowMs } from '../../field/time.ts';
 import { notBegun } from '../walk/device.ts';
@@ -27,6 +29,7 @@ export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Re
   const [pathAt, setPathAt] = useState(paths.length === 1 ? 0 : -1);
   const [day, setDay] = useState('');
   const [baseline, setBaseline] = useState<Grade>();
+  const [grader, setGrader] = useState('');
   const [start, setStart] = useState(NOT_STATED);
   const [error, setError] = useState<Error>();
   const chosen = rigs[rigAt];
@@ -62,7 +65,9 @@ export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Re
           ...(reading ? { reading } : {}),
           ...(start.inwards ? { inwards: true as const } : {}),
           ...(chosen.rig.playoutDelayS === undefined ? {} : { playoutDelayS: chosen.rig.playoutDelayS }),
+          ...(grader.trim() === '' ? {} : { conditions: { gradedBy: grader } }),
           ...(await delayInForce()),
+          ...(await gradesOf(grader)),
         },
         eventTime(atS, 1, undefined, frameS),
       );
@@ -123,6 +128,7 @@ export function BeginOnFilm({ workspace: { comparison }, reel }: { workspace: Re
             </option>
           ))}
         </Choice>
+        <GradedBy name={grader} onChange={setGrader} />
         <StartAt start={start} onChange={setStart} usual={path?.distanceMethod ?? 'by eye'} />
         {error && <Trouble error={error} />}
         <p>

@@ -8,6 +8,7 @@ import {
   type WalkMode,
 } from '@urvek/core';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
+import { GradedBy } from '../../components/GradedBy.tsx';
 import * as phrases from './phrases.ts';
 
 type Begun = EventBodies['begin'];
@@ -74,12 +75,9 @@ export function BegunFields({ begun, onChange }: { begun: Begun; onChange: (begu
           );
         }}
       />
-      <Field
-        label={phrases.gradedBy}
-        maxLength={60}
-        placeholder={phrases.notStated}
-        value={begun.conditions?.gradedBy ?? ''}
-        onChange={(e) => onChange(withGrader(begun, e.target.value))}
+      <GradedBy
+        name={begun.conditions?.gradedBy ?? ''}
+        onChange={(name) => onChange(withGrader(begun, name))}
       />
       <Tick
         label={phrases.outOfReachComingIn}

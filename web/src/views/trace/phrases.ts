@@ -110,7 +110,6 @@ export const fromSettingARigUpTo =
 export const fromTo = (least: string, most: string): string => `, from ${least} to ${most} ms`;
 export const grade = 'Grade';
 export const grade2 = (grade: number): string => `grade ${grade}`;
-export const gradedBy = 'Graded by';
 export const gradeOrWords = 'Grade or words';
 export const gradesReadFromWordsStandBeside =
   'Grades read from words stand beside them: confirm them by importing, or write figures into the file.';

@@ -1,8 +1,6 @@
 import { LEAVES, WEATHERS, type Conditions } from '@urvek/core';
-import { useQuery } from '@tanstack/react-query';
-import { useId } from 'react';
-import { graders } from '../../field/graders.ts';
 import { Choice, Field, Options, Tick } from '../../components/Field.tsx';
+import { GradedBy } from '../../components/GradedBy.tsx';
 import * as phrases from './phrases.ts';
 
 /** The day, before the walk: one short screen, all of it optional. */
@@ -19,12 +17,6 @@ export function ConditionsForm({
         Object.entries({ ...conditions, ...more }).filter(([, v]) => v !== undefined && v !== ''),
       ) as Conditions,
     );
-  const people = useId();
-  // Whoever graded clips on this device: what was learned of them goes along with the walk.
-  const { data: known = [] } = useQuery({
-    queryKey: ['graders'],
-    queryFn: async () => [...new Set((await graders()).map((g) => g.person))],
-  });
   const number = (text: string): number | undefined =>
     text.trim() === '' || !Number.isFinite(Number(text)) ? undefined : Number(text);
   return (
@@ -80,18 +72,7 @@ export function ConditionsForm({
           value={conditions.instrument ?? ''}
           onChange={(e) => set({ instrument: e.target.value })}
         />
-        <Field
-          label={phrases.gradedBy}
-          list={people}
-          maxLength={60}
-          value={conditions.gradedBy ?? ''}
-          onChange={(e) => set({ gradedBy: e.target.value })}
-        />
-        <datalist id={people}>
-          {known.map((person) => (
-            <option key={person} value={person} />
-          ))}
-        </datalist>
+        <GradedBy name={conditions.gradedBy ?? ''} onChange={(gradedBy) => set({ gradedBy })} />
         <Field
           className="col-span-3"
           label={phrases.otherTransmitters}

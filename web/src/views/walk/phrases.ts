@@ -133,7 +133,6 @@ export const gearOnASerialPort = 'Gear on a serial port';
 export const gearOnASerialPort2 = 'gear on a serial port';
 export const goOnWithIt = 'Go on with it';
 export const goToIt = 'go to it';
-export const gradedBy = 'Graded by';
 export const groundWet = 'ground wet';
 export const heardAtTheOtherEnd = 'Heard at the other end';
 export const heardBesidesLosses = (counts: string, last: string): string =>
