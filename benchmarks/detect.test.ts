@@ -5,7 +5,7 @@ import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { ffmpeg, gapsIn, noiseOf, scoreOf, writeFilm, writeWav } from './recordings.ts';
+import { ffmpeg, gapsIn, noiseOf, scoreOf, toneWithJumps, writeFilm, writeWav } from './recordings.ts';
 
 // The short form of npm run bench:detect: the command line on recordings of known truth, decoded by Debian's ffmpeg.
 
@@ -18,7 +18,7 @@ interface Printed {
   readonly duration_s: number;
   readonly kind: string;
   readonly dropouts: readonly { readonly from_s: number; readonly to_s: number; readonly kind: string }[];
-  readonly artefacts: readonly { readonly kind: string }[];
+  readonly artefacts: readonly { readonly from_s: number; readonly to_s: number; readonly kind: string }[];
   readonly delay_s: number | null;
   readonly drift_ppm: number | null;
 }
@@ -28,7 +28,7 @@ const gapsOf = ({ dropouts }: Printed) => dropouts.map((d) => ({ fromS: d.from_s
 
 if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n');
 (hasFfmpeg ? test : test.skip)(
-  'gaps in noise behind a codec, to 8 ms; freezes of a film, to a frame',
+  'gaps in noise behind a codec, to 8 ms; frames that a tone lost; freezes of a film, to a frame',
   () => {
     const gaps = gapsIn(seeded('short'), 12);
     const [wav, opus, film] = ['n.wav', 'n.mka', 'f.mp4'].map((n) => join(folder, n)) as [
@@ -44,6 +44,20 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
     // One machine and one clock: no drift, and next to no delay.
     expect(Math.abs(heard.delay_s ?? 1)).toBeLessThan(0.01);
     expect(Math.abs(heard.drift_ppm ?? 99)).toBeLessThan(5);
+
+    const { sound, jumps } = toneWithJumps('short', 12);
+    writeWav(wav, sound);
+    ffmpeg('-y', '-i', wav, '-c:a', 'libopus', '-b:a', '32k', opus);
+    const { dropouts, artefacts } = detected(opus, '--signal', 'tone');
+    const jumped = artefacts.filter((a) => a.kind === 'time jump');
+    expect(dropouts).toEqual([]);
+    expect(
+      scoreOf(
+        jumps,
+        jumped.map((j) => ({ fromS: j.from_s, toS: j.to_s })),
+        0.02,
+      ),
+    ).toMatchObject({ found: jumps.length, beside: 0 });
 
     const frozen = [
       { fromS: 2, toS: 2.4 },

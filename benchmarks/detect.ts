@@ -1,4 +1,4 @@
-// npm run bench:detect -- [seconds] [sound|speech|rise|picture|spoilt]: what `urvek detect` finds in recordings of
+// npm run bench:detect -- [seconds] [sound|tone|speech|rise|picture|spoilt]: what `urvek detect` finds in recordings of
 // known truth, beside ffmpeg's own silencedetect and freezedetect on the same files in the same run, at thresholds
 // that suit these recordings; whole commands timed. Prints the tables of docs/instruments.md. Speech is Debian's
 // espeak-ng's.
@@ -13,6 +13,7 @@ import {
   gapsIn,
   noiseOf,
   scoreOf,
+  toneWithJumps,
   writeFilm,
   writeSpoiltFilm,
   writeWav,
@@ -34,6 +35,7 @@ function detected(...args: string[]): Timed & {
   readonly spoilt: readonly Gap[];
   readonly torn: readonly Gap[];
   readonly rises: readonly Gap[];
+  readonly jumps: readonly Gap[];
   readonly delayMs: number | undefined;
   readonly driftPpm: number;
 } {
@@ -52,6 +54,7 @@ function detected(...args: string[]): Timed & {
     spoilt: artefacts.filter((a) => a.kind === 'blocks').map(gapOf),
     torn: artefacts.filter((a) => a.kind === 'torn frame').map(gapOf),
     rises: artefacts.filter((a) => a.kind === 'noise rise').map(gapOf),
+    jumps: artefacts.filter((a) => a.kind === 'time jump').map(gapOf),
     ms,
     delayMs: delay_s === null ? undefined : 1000 * delay_s,
     driftPpm: drift_ppm ?? NaN,
@@ -113,6 +116,24 @@ function sound(): void {
   console.log(
     `swelling noise without a gap, ${seconds} s: ${detected(file('long.wav'), '--signal', 'noise').gaps.length} told`,
   );
+}
+
+function tone(): void {
+  head('Tone with pilot, frames out or twice, 20 ms | nothing of ffmpeg’s');
+  const { sound: made, jumps } = toneWithJumps('tone', seconds);
+  writeWav(file('tone.wav'), made);
+  for (const [name, ending, codec] of [
+    ['uncompressed', 'wav', []],
+    ['Opus 32 kbit/s', 'mka', ['-c:a', 'libopus', '-b:a', '32k']],
+    ['Opus 16 kbit/s', 'mka', ['-c:a', 'libopus', '-b:a', '16k']],
+    ['AAC 64 kbit/s', 'm4a', ['-c:a', 'aac', '-b:a', '64k']],
+    ['µ-law, 8 kHz', 'mka', ['-c:a', 'pcm_mulaw', '-ar', '8000']],
+  ] as const) {
+    const target = file(`received.${ending}`);
+    ffmpeg('-i', file('tone.wav'), ...(codec.length === 0 ? ['-c', 'copy'] : codec), target);
+    const { jumps: found, ms } = detected(target, '--signal', 'tone');
+    console.log(`${name.padEnd(42)} ${shown(jumps, { gaps: found, ms }, 0.02)}`);
+  }
 }
 
 function speech(): void {
@@ -211,7 +232,7 @@ function spoilt(): void {
       }
 }
 
-const parts = { sound, speech, rise, picture, spoilt };
+const parts = { sound, tone, speech, rise, picture, spoilt };
 const wanted = process.argv[3];
 try {
   for (const [name, run] of Object.entries(parts)) if (wanted === undefined || wanted === name) run();

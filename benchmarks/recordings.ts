@@ -1,4 +1,4 @@
-import { seeded, type Random } from '@urvek/core';
+import { PILOT_HZ, PILOT_PART, seeded, TONE_HZ, type Random } from '@urvek/core';
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 
@@ -38,6 +38,33 @@ export function noiseOf(
     sound[i] = 0.1 * random.normal() * 10 ** ((swellDb * Math.sin((2 * Math.PI * s) / 7)) / 20) * left;
   }
   return sound;
+}
+
+/** Frames that codecs and links lose as a whole, ms. */
+const FRAMES_MS = [2.5, 5, 7.5, 10, 20, 40, 60];
+
+/**
+ * The tone that Urvek plays, with its pilot and noise 40 dB below. Every two seconds or so a frame was left out, or
+ * played twice; what is told of it is when.
+ */
+export function toneWithJumps(
+  seed: string,
+  seconds: number,
+  rateHz = 48_000,
+): { readonly sound: Float32Array; readonly jumps: readonly Gap[] } {
+  const random = seeded(seed);
+  const jumps: Gap[] = [];
+  for (let s = 4; s < seconds - 2; s += 2 + 0.5 * random.uniform()) jumps.push({ fromS: s, toS: s });
+  let [ahead, next] = [0, 0];
+  const sound = Float32Array.from({ length: seconds * rateHz }, (_, i) => {
+    if (i / rateHz >= (jumps[next]?.fromS ?? Infinity)) {
+      const ms = FRAMES_MS[next % FRAMES_MS.length] as number;
+      ahead += (next++ % 2 === 0 ? 1 : -1) * (ms / 1000);
+    }
+    const wave = (hz: number): number => Math.sin(2 * Math.PI * hz * (i / rateHz + ahead));
+    return 0.14 * (wave(TONE_HZ) + PILOT_PART * wave(PILOT_HZ)) + 0.001 * random.normal();
+  });
+  return { sound, jumps };
 }
 
 /** A WAV file of 16 bits, one channel. */

@@ -58,6 +58,7 @@ export * from './detect/livePicture.ts';
 export * from './detect/picture.ts';
 export * from './detect/referenceLoss.ts';
 export * from './detect/sound.ts';
+export * from './detect/toneFaults.ts';
 export * from './formats/clipboard.ts';
 export * from './formats/geojson.ts';
 export * from './formats/gpx.ts';

@@ -9,7 +9,8 @@ import { LOOKED_AT, PictureDetector } from './picture.ts';
 import { referenceLoss } from './referenceLoss.ts';
 import { LiveFaults } from './liveFaults.ts';
 import { LiveLoss, type LiveChange } from './liveLoss.ts';
-import { SoundDetector, TONE_HZ, type SentSignal, type SoundFound } from './sound.ts';
+import { SoundDetector, type SentSignal, type SoundFound } from './sound.ts';
+import { PILOT_HZ, PILOT_PART, TONE_HZ } from './toneFaults.ts';
 
 // Known truth: noise, tones and silence made here, with gaps put in.
 
@@ -216,6 +217,79 @@ describe('noise that rises beside a tone', () => {
           expect(heard(toned(random, wander), 'tone').artefacts).toEqual([]);
         },
       ),
+      { numRuns: 15 },
+    );
+  });
+});
+
+describe('a tone with its pilot', () => {
+  const SECONDS = 12;
+  /** As it is received: noise beside it, a clock that drifts, at some moments ahead or behind by so much. */
+  const received = (
+    seed: string,
+    {
+      jumps,
+      noiseDb,
+      ppm,
+      pilot,
+    }: { jumps: (readonly [atS: number, byS: number])[]; noiseDb: number; ppm: number; pilot: boolean },
+  ): Float32Array => {
+    const random = seeded(seed);
+    return Float32Array.from({ length: SECONDS * RATE }, (_, i) => {
+      const s = i / RATE;
+      const sentS = s * (1 + ppm * 1e-6) + jumps.reduce((sum, [atS, byS]) => sum + (s >= atS ? byS : 0), 0);
+      const wave = (hz: number): number => Math.sin(2 * Math.PI * hz * sentS);
+      const noisy = 10 ** (noiseDb / 20) * random.normal();
+      return 0.14 * (wave(TONE_HZ) + (pilot ? PILOT_PART * wave(PILOT_HZ) : 0) + noisy / Math.SQRT2);
+    });
+  };
+  const frame = fc.constantFrom(2.5, 5, 7.5, 10, 20, 40, 60);
+  const jumpsIn = (sound: Float32Array): number[] =>
+    heard(sound, 'tone').artefacts.flatMap((a) => (a.kind === 'time jump' ? [(a.fromS + a.toS) / 2] : []));
+
+  test('tells frames of the usual lengths that were left out or played twice, whole periods of the tone', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(frame, fc.boolean()), { minLength: 1, maxLength: 4 }),
+        fc.double({ min: 0, max: 0.9, noNaN: true }),
+        fc.double({ min: -60, max: -20, noNaN: true }),
+        fc.double({ min: -100, max: 100, noNaN: true }),
+        fc.integer({ min: 0, max: 1000 }),
+        (frames, offS, noiseDb, ppm, seed) => {
+          const jumps = frames.map(
+            ([ms, out], k) => [3 + 2 * k + offS, ((out ? 1 : -1) * ms) / 1000] as const,
+          );
+          const told = jumpsIn(received(`jumps ${seed}`, { jumps: [...jumps], noiseDb, ppm, pilot: true }));
+          expect(told).toHaveLength(jumps.length);
+          told.forEach((s, k) => expect(Math.abs(s - (jumps[k]?.[0] ?? NaN))).toBeLessThan(0.02));
+          expect(jumpsIn(received(`none ${seed}`, { jumps: [], noiseDb, ppm, pilot: true }))).toEqual([]);
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+
+  test('without the pilot whole periods cannot be told, other jumps can; none of it is loss or noise', () => {
+    const plain = { noiseDb: -40, ppm: 30, pilot: false };
+    expect(jumpsIn(received('plain', { ...plain, jumps: [[5, 0.01]] }))).toEqual([]);
+    expect(jumpsIn(received('plain', { ...plain, jumps: [[5, 0.0033]] }))).toHaveLength(1);
+    const { dropouts, artefacts } = heard(
+      received('with', { ...plain, pilot: true, jumps: [[5, 0.02]] }),
+      'tone',
+    );
+    expect([dropouts, artefacts.map((a) => a.kind)]).toEqual([[], ['time jump']]);
+  });
+
+  test('that is lost and comes back is a loss, and neither a jump nor noise', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.012, max: 0.4, noNaN: true }), fc.nat(1000), (lastsS, seed) => {
+        const sound = received(`lost ${seed}`, { jumps: [], noiseDb: -40, ppm: 0, pilot: true });
+        const random = seeded(`in the gap ${seed}`);
+        for (let i = 5 * RATE; i < (5 + lastsS) * RATE; i++) sound[i] = 0.001 * random.normal();
+        const { dropouts, artefacts } = heard(sound, 'tone');
+        expect(artefacts).toEqual([]);
+        expect(dropouts).toHaveLength(1);
+      }),
       { numRuns: 15 },
     );
   });
@@ -650,5 +724,21 @@ describe('faults told while the sound comes in', () => {
     expect(found.map(([kind]) => kind)).toEqual(['noise rise']);
     expect(found[0]?.[1]).toBeCloseTo(6, 0);
     expect((found[0]?.[2] ?? 0) - 6).toBeLessThan(0.5);
+  });
+
+  test('a moment of a tone with its pilot that was played twice is told soon', () => {
+    const sound = Float32Array.from({ length: 8 * RATE }, (_, i) => {
+      const s = i / RATE - (i >= 5 * RATE ? 0.02 : 0);
+      return (
+        [TONE_HZ, PILOT_HZ].reduce(
+          (sum, hz, k) => sum + PILOT_PART ** k * Math.sin(2 * Math.PI * hz * s),
+          0,
+        ) / 8
+      );
+    });
+    const found = told(sound, 'tone');
+    expect(found.map(([kind]) => kind)).toEqual(['time jump']);
+    expect(Math.abs((found[0]?.[1] ?? NaN) - 5)).toBeLessThan(0.02);
+    expect((found[0]?.[2] ?? NaN) - 5).toBeLessThan(0.2);
   });
 });

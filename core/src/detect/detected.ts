@@ -17,6 +17,7 @@ export const ARTEFACT_KINDS = [
   'stuck',
   'channel missing',
   'noise rise',
+  'time jump',
   'repeated frame',
   'torn frame',
   'blocks',

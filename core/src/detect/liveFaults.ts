@@ -1,13 +1,10 @@
-import { BlockPower } from './blockPower.ts';
 import type { ArtefactKind, Detected } from './detected.ts';
 import { FloorRise } from './floorRise.ts';
-import { LOSS_BLOCK_S } from './knownLoss.ts';
-import { NoiseRise } from './noiseRise.ts';
 import { SampleFaults } from './soundFaults.ts';
-import { EDGE_S, TONE_HZ, type SentSignal } from './sound.ts';
+import { EDGE_S, type SentSignal } from './sound.ts';
 import type { LiveChange } from './liveLoss.ts';
 import { StuckBuffer } from './stuckBuffer.ts';
-import { TonePower } from './tonePower.ts';
+import { ToneFaults } from './toneFaults.ts';
 
 /** Faults of one kind that follow each other within this are told once, s. */
 const TOLD_AGAIN_S = 5;
@@ -15,15 +12,15 @@ const TOLD_AGAIN_S = 5;
 const HELD_S = 0.6;
 
 /**
- * Faults of sound told while it comes in, each when it begins to be sure: clicks, clipping, a buffer that is stuck, and
- * noise that rises. One channel; what is told is forgotten, so that memory does not grow.
+ * Faults of sound told while it comes in, each when it begins to be sure: clicks, clipping, a buffer that is stuck,
+ * noise that rises, and moments of a tone that were left out or played twice. One channel; what is told is forgotten, so that memory does not grow.
  */
 export class LiveFaults {
   private readonly faults: SampleFaults;
   /** A tone repeats itself: of it nothing is told. */
   private readonly stuck: StuckBuffer | undefined;
-  private readonly rise: NoiseRise | FloorRise | undefined;
-  private readonly hear: (sound: Float32Array) => void;
+  private readonly tone: ToneFaults | undefined;
+  private readonly floor: FloorRise | undefined;
   private readonly edges: number[] = [];
   private clicks: Detected<ArtefactKind>[] = [];
   private heard = 0;
@@ -37,27 +34,8 @@ export class LiveFaults {
   ) {
     this.faults = new SampleFaults(rateHz);
     this.stuck = signal === 'tone' ? undefined : new StuckBuffer(rateHz);
-    if (signal === 'tone') {
-      const block = Math.round(rateHz * LOSS_BLOCK_S);
-      const rise = new NoiseRise(block / rateHz);
-      const [whole, tone]: [number[], number[]] = [[], []];
-      const powers = [
-        new BlockPower(block, (power) => void whole.push(power)),
-        new TonePower(rateHz, TONE_HZ, block, (power) => void tone.push(power)),
-      ];
-      this.rise = rise;
-      this.hear = (sound) => {
-        for (const p of powers) p.push(sound);
-        const ready = Math.min(whole.length, tone.length);
-        const tones = tone.splice(0, ready);
-        for (const [i, power] of whole.splice(0, ready).entries()) rise.push(power, tones[i] as number);
-      };
-    } else {
-      const rise =
-        signal === 'unknown' && rateHz >= FloorRise.leastRateHz ? new FloorRise(rateHz) : undefined;
-      this.rise = rise;
-      this.hear = (sound) => rise?.push(sound);
-    }
+    this.tone = signal === 'tone' ? new ToneFaults(rateHz) : undefined;
+    this.floor = signal === 'unknown' && rateHz >= FloorRise.leastRateHz ? new FloorRise(rateHz) : undefined;
   }
 
   /**
@@ -69,17 +47,19 @@ export class LiveFaults {
     this.edges.push(...changes.map((c) => c.atS));
     this.faults.push(sound);
     this.stuck?.push(sound);
-    this.hear(sound);
-    const risen = this.rise?.open;
+    this.tone?.push(sound);
+    this.floor?.push(sound);
+    const risen = (this.tone ?? this.floor)?.open;
     const begun = risen && !this.rising ? [risen] : [];
     this.rising = risen !== undefined;
     // A rise was told when it began.
-    this.rise?.drain();
+    this.floor?.drain();
     const samples = this.faults.drain();
     return [
       ...samples.filter((f) => f.kind !== 'click'),
       ...this.sure(samples),
       ...(this.stuck?.drain() ?? []),
+      ...(this.tone?.drain() ?? []),
     ]
       .concat(begun)
       .toSorted((a, b) => a.fromS - b.fromS)

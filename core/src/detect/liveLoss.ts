@@ -1,7 +1,8 @@
 import { BlockPower, powerDb } from './blockPower.ts';
 import { KnownLoss, LOSS_BLOCK_S, type LossOptions } from './knownLoss.ts';
 import { Silence, type SilenceOptions } from './silence.ts';
-import { TONE_HZ, type SentSignal } from './sound.ts';
+import type { SentSignal } from './sound.ts';
+import { TONE_HZ } from './toneFaults.ts';
 import { TonePower } from './tonePower.ts';
 
 /** What is heard live changes: the signal is lost, or comes back. */

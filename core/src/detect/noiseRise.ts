@@ -38,9 +38,9 @@ export class NoiseRise {
 
   static readonly threshold = RISEN_DB;
 
-  /** Of one block: the whole power, and the tone's. */
-  push(whole: number, tone: number): void {
-    this.sum += Math.max(0, whole - tone);
+  /** Power of one block beside the tone. */
+  push(power: number): void {
+    this.sum += power;
     if (++this.count < this.blocks) return;
     this.weigh(this.sum / this.blocks);
     this.sum = this.count = 0;

@@ -20,6 +20,8 @@ export const noiseDbAboveWhatWasUsual = (mostDb: string, where: string): string 
 export const onceMore = (countedFrames: string): string => `${countedFrames} once more`;
 export const percentOfThePictureFilledWith = (part: number): string =>
   `${part} % of the picture filled with one grey at once`;
+export const phaseJumpedBy = (deg: string): string =>
+  `the phase jumped by ${deg} degrees: something was left out or played twice`;
 export const samplesAndMoreAtOfFull = (clippedSamples: number, x: string): string =>
   `${clippedSamples} samples and more at ${x} of full scale`;
 export const whereTheSoundIsQuietest = 'where the sound is quietest';

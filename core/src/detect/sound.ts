@@ -2,10 +2,10 @@ import { BlockPower } from './blockPower.ts';
 import type { ArtefactKind, Detected, DropoutKind, Thresholds } from './detected.ts';
 import { FloorRise } from './floorRise.ts';
 import { KnownLoss, LOSS_BLOCK_S, type LossOptions } from './knownLoss.ts';
-import { NoiseRise } from './noiseRise.ts';
 import { Silence, type SilenceOptions } from './silence.ts';
 import { MissingChannel, SampleFaults } from './soundFaults.ts';
 import { StuckBuffer } from './stuckBuffer.ts';
+import { TONE_HZ, ToneFaults } from './toneFaults.ts';
 import { TonePower } from './tonePower.ts';
 
 /** What was sent, as far as it is known. */
@@ -14,9 +14,6 @@ export type SentSignal = (typeof SENT_SIGNALS)[number];
 
 /** So near to the edge of a loss a jump is part of it, s. */
 export const EDGE_S = 0.02;
-
-/** Of the tone that Urvek plays, Hz. */
-export const TONE_HZ = 1000;
 
 export interface SoundFound {
   readonly durationS: number;
@@ -48,12 +45,10 @@ export class SoundDetector {
   private readonly missing: MissingChannel | undefined;
   /** A tone repeats itself: of it nothing is told. */
   private readonly stuck: StuckBuffer | undefined;
-  /** Beside a tone, in the first channel: its whole power waits for the tone's. */
-  private readonly noise: NoiseRise | undefined;
+  /** Beside a tone and in it, in the first channel. */
+  private readonly tone: ToneFaults | undefined;
   /** Under a signal that nothing is known of, in the first channel. */
   private readonly floor: FloorRise | undefined;
-  private readonly whole: number[] = [];
-  private readonly wholePower: BlockPower | undefined;
 
   /** @throws RangeError */
   constructor(private readonly options: SoundOptions) {
@@ -70,10 +65,8 @@ export class SoundDetector {
       const each = (power: number): void => void own.push(power);
       return signal === 'tone' ? new TonePower(rateHz, TONE_HZ, block, each) : new BlockPower(block, each);
     });
-    if (signal === 'tone') {
-      this.noise = new NoiseRise(block / rateHz);
-      this.wholePower = new BlockPower(block, (power) => this.whole.push(power));
-    } else this.stuck = new StuckBuffer(rateHz);
+    if (signal === 'tone') this.tone = new ToneFaults(rateHz);
+    else this.stuck = new StuckBuffer(rateHz);
     if (signal === 'unknown' && rateHz >= FloorRise.leastRateHz) this.floor = new FloorRise(rateHz);
     this.faults = new SampleFaults(rateHz);
     this.missing = channels >= 2 ? new MissingChannel(rateHz) : undefined;
@@ -85,14 +78,11 @@ export class SoundDetector {
     if (!first || channels.length !== this.options.channels)
       throw new RangeError(`invalid channels: ${channels.length}, not ${this.options.channels}`);
     this.powers.forEach((p, i) => p.push(channels[i] as Float32Array));
-    this.wholePower?.push(first);
+    this.tone?.push(first);
     // The mean power: one channel that is missing alone is no dropout.
     const ready = Math.min(...this.waiting.map((own) => own.length));
     for (let b = 0; b < ready; b++)
       this.gaps.push(this.waiting.reduce((sum, own) => sum + (own[b] as number), 0) / channels.length);
-    if (this.noise)
-      for (const [b, power] of this.whole.splice(0, ready).entries())
-        this.noise.push(power, (this.waiting[0] as number[])[b] as number);
     for (const own of this.waiting) own.splice(0, ready);
     this.faults.push(first);
     this.stuck?.push(first);
@@ -115,7 +105,7 @@ export class SoundDetector {
     const artefacts: Detected<ArtefactKind>[] = [
       ...faults,
       ...(this.missing?.end() ?? []),
-      ...(this.noise?.end() ?? []),
+      ...(this.tone?.end() ?? []),
       ...(this.floor?.end() ?? []),
       ...(this.stuck?.end() ?? []),
     ];
@@ -125,7 +115,7 @@ export class SoundDetector {
       artefacts: artefacts.sort((a, b) => a.fromS - b.fromS),
       thresholds: {
         ...this.gaps.thresholds,
-        ...(this.noise ? { noise_rise_db: NoiseRise.threshold } : {}),
+        ...(this.tone ? ToneFaults.thresholds : {}),
         ...(this.floor ? FloorRise.thresholds : {}),
       },
     };

@@ -5,6 +5,8 @@ import {
   PACKET_EVERY_S,
   PACKET_S,
   packetOf,
+  PILOT_HZ,
+  PILOT_PART,
   TONE_HZ,
   type BeaconMessage,
   type SeparationNow,
@@ -53,6 +55,13 @@ function noiseSamples(): (i: number) => number {
   return () => LEVEL * (uniform() + uniform() + uniform() + uniform() - 2) * Math.sqrt(3);
 }
 
+/** The tone with its pilot, by which moments are told that were left out or played twice. */
+const toneAt = (rateHz: number): ((i: number) => number) => {
+  const amplitude = LEVEL * Math.sqrt(2 / (1 + PILOT_PART ** 2));
+  const wave = (hz: number, i: number): number => Math.sin((2 * Math.PI * hz * i) / rateHz);
+  return (i) => amplitude * (wave(TONE_HZ, i) + PILOT_PART * wave(PILOT_HZ, i));
+};
+
 /** A click each second; the tenth is higher. */
 const clickAt =
   (rateHz: number) =>
@@ -77,7 +86,7 @@ export async function playSignal(
     signal === 'noise'
       ? looped(context, NOISE_S, noiseSamples())
       : signal === 'tone'
-        ? looped(context, 1, (i) => LEVEL * Math.SQRT2 * Math.sin((2 * Math.PI * TONE_HZ * i) / rate))
+        ? looped(context, 1, toneAt(rate))
         : looped(context, 10, clickAt(rate));
   source.connect(context.destination);
   source.start();

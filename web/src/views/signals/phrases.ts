@@ -16,7 +16,8 @@ export const beaconInSound = 'Beacon in sound';
 export const beaconSent = (sent: number): string => `Beacon: ${sent} sent.`;
 export const clicks = 'Clicks';
 export const close = 'Close';
-export const forLinksThatTakeNoiseFor = 'For links that take noise for silence and cut it.';
+export const forLinksThatTakeNoiseFor =
+  'For links that take noise for silence and cut it. A weak pilot in it shows what is left out or played twice.';
 export const itsTagIs = (either: string): string => `${either} Its tag is `;
 export const noWalkWithRealGearIs =
   'No walk with real gear is under way on this device: the beacon tells the time since this page was opened.';
@@ -44,7 +45,7 @@ export const theClockOfTheJoinedWalk =
 export const theTimeInTenthsAndThe =
   'The time in tenths, and the number of the picture in figures and as bars.';
 export const thisBrowserPlaysNoSoundTry = 'This browser plays no sound. Try another one.';
-export const tone1Khz = 'Tone, 1 kHz';
+export const tone1Khz = 'Tone with pilot';
 export const turnTheVolumeDownFirstTake =
   'Turn the volume down first, take off headphones, and turn it up until it is as loud as a voice.';
 export const whatGoesIntoTheLinkSo = 'What goes into the link, so that what is lost can be found.';
