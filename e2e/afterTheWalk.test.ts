@@ -131,7 +131,7 @@ test(
       'outcomes as they were',
       async () => (await page.text("//section[@aria-label='Outcomes']")) === before,
     );
-    await (await page.find("//label[contains(., 'wheel readings too')]/input")).click();
+    await (await page.find("//label[contains(., 'what came by itself too')]/input")).click();
     await (await page.find("(//button[starts-with(@aria-label, 'Correct: mark')])[1]")).click();
     await page.choose('Correction', 'measured otherwise');
     await page.fill('Travelled distance', '0.009');

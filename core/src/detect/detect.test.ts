@@ -683,7 +683,7 @@ describe('faults told while the sound comes in', () => {
     const found: (readonly [string, number, number])[] = [];
     for (let at = 0; at < sound.length; at += TENTH) {
       const piece = sound.subarray(at, at + TENTH);
-      for (const f of faults.push(piece, loss.push(piece)))
+      for (const f of faults.push(piece, loss.push(piece), loss.usualSinceS))
         found.push([f.kind, f.fromS, (at + TENTH) / RATE]);
     }
     return found;
@@ -712,6 +712,12 @@ describe('faults told while the sound comes in', () => {
     expect(heard(sound, 'unknown').artefacts.map((a) => a.kind)).toEqual(['click']);
     const found = told(sound, 'unknown');
     expect(found.map(([kind, fromS]) => [kind, Math.round(fromS)])).toEqual([['click', 9]]);
+  });
+
+  test('a signal that is switched on is no click', () => {
+    const sound = noise(seeded('on'), 8, []);
+    sound.fill(0, 0, 2 * RATE);
+    expect(told(sound, 'noise')).toEqual([]);
   });
 
   test('noise that rises beside a tone is told while it lasts, once', () => {

@@ -40,9 +40,14 @@ export class LiveFaults {
 
   /**
    * The next piece, and what was lost or came back with it.
+   * @param sinceS nothing is told of what was before; undefined: of all up to now
    * @returns what began, on the sound's own clock, in order
    */
-  push(sound: Float32Array, changes: readonly LiveChange[] = []): readonly Detected<ArtefactKind>[] {
+  push(
+    sound: Float32Array,
+    changes: readonly LiveChange[],
+    sinceS: number | undefined,
+  ): readonly Detected<ArtefactKind>[] {
     this.heard += sound.length;
     this.edges.push(...changes.map((c) => c.atS));
     this.faults.push(sound);
@@ -64,6 +69,7 @@ export class LiveFaults {
       .concat(begun)
       .toSorted((a, b) => a.fromS - b.fromS)
       .filter(({ kind, fromS, toS }) => {
+        if (sinceS === undefined || fromS < sinceS) return false;
         const before = this.lastS.get(kind);
         this.lastS.set(kind, toS);
         return before === undefined || fromS - before > TOLD_AGAIN_S;

@@ -31,6 +31,7 @@ export class LiveLoss {
   private told = false;
   private changes: LiveChange[] = [];
   private lastDb: number | undefined;
+  private sinceS: number | undefined;
 
   /** @throws RangeError */
   constructor(
@@ -65,6 +66,11 @@ export class LiveLoss {
     return this.gaps instanceof KnownLoss ? this.gaps.expectedLevelDb : this.gaps.thresholds['below_db'];
   }
 
+  /** Since when it is known what is usual, s: what was heard before is the signal being switched on. */
+  get usualSinceS(): number | undefined {
+    return this.sinceS;
+  }
+
   /** So long was listened to, s. */
   get heardS(): number {
     return this.blocks * this.blockS;
@@ -74,6 +80,7 @@ export class LiveLoss {
     this.changes = [];
     this.powers.push(sound);
     this.level.push(sound);
+    if (this.usualDb !== undefined) this.sinceS ??= this.heardS;
     return this.changes;
   }
 

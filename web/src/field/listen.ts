@@ -69,7 +69,8 @@ export async function listen(signal: SentSignal, tag: number, heard: Received): 
     clock.came(data.length, lastMs);
     const changes = live.push(data);
     for (const change of changes) heard.onChange(change, clock.pageMs(change.atS));
-    for (const fault of faults.push(data, changes)) heard.onFault(fault, clock.pageMs(fault.fromS));
+    for (const fault of faults.push(data, changes, live.usualSinceS))
+      heard.onFault(fault, clock.pageMs(fault.fromS));
     if (++level % 10 === 0 && live.levelDb !== undefined) heard.onLevel(live.levelDb, live.usualDb);
   };
   let over = false;

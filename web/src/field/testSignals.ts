@@ -75,7 +75,7 @@ const clickAt =
 /** Plays until it is stopped. @throws DOMException where the browser has no sound */
 export async function playSignal(
   signal: SoundSignal,
-  clock: BeaconClock,
+  clock: () => BeaconClock,
   onSent?: (message: BeaconMessage) => void,
 ): Promise<() => void> {
   const context = new AudioContext({ latencyHint: 'interactive' });
@@ -99,7 +99,7 @@ export async function playSignal(
  */
 function playBeacon(
   context: AudioContext,
-  { tag, walkS }: BeaconClock,
+  clock: () => BeaconClock,
   onSent: ((message: BeaconMessage) => void) | undefined,
 ): () => void {
   const noise = looped(context, NOISE_S, noiseSamples());
@@ -107,12 +107,16 @@ function playBeacon(
   noise.connect(gain).connect(context.destination);
   noise.start();
   let nextS = 0;
+  let of = clock().tag;
   const lay = (): void => {
     const out = context.getOutputTimestamp();
     // Until the first sound has left the device, what is laid next is all that is known.
     const [contextTime, performanceTime] = out.performanceTime
       ? [out.contextTime ?? 0, out.performanceTime]
       : [context.currentTime, performance.now()];
+    const { tag, walkS } = clock();
+    // The clock of a walk that was joined may become known meanwhile: what was laid is of another.
+    if (tag !== of) [of, nextS] = [tag, 0];
     const nowS = walkS(performance.now());
     for (;;) {
       nextS = Math.max(nextS, Math.ceil((nowS + 0.2) / PACKET_EVERY_S) * PACKET_EVERY_S);

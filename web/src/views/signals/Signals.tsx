@@ -26,6 +26,10 @@ export function Signals() {
   const [asked] = useSearchParams();
   const joinedId = asked.get('walk') ?? undefined;
   const clock = useBeaconClock(joinedId);
+  const latest = useRef(clock);
+  useEffect(() => {
+    latest.current = clock;
+  });
   const [playing, setPlaying] = useState<SoundSignal>();
   const [shown, setShown] = useState<PictureSignal>();
   const [sent, setSent] = useState(0);
@@ -41,7 +45,11 @@ export function Signals() {
     hush();
     setSent(0);
     setError(undefined);
-    void playSignal(signal, clock, () => setSent((n) => n + 1)).then(
+    void playSignal(
+      signal,
+      () => latest.current,
+      () => setSent((n) => n + 1),
+    ).then(
       (end) => {
         stop.current = end;
         setPlaying(signal);

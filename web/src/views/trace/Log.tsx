@@ -47,7 +47,7 @@ export function Log({
         <button type="button" className="btn btn-quiet" onClick={() => setAdding('entry')}>
           {phrases.addAnEntry}
         </button>
-        <Tick label={phrases.wheelReadingsToo} checked={all} onChange={(e) => setAll(e.target.checked)} />
+        <Tick label={phrases.whatCameByItselfToo} checked={all} onChange={(e) => setAll(e.target.checked)} />
       </div>
       <SetAside walkId={finding.walkId} />
       <div

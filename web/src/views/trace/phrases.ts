@@ -352,6 +352,7 @@ export const wayBack = 'way back: ';
 export const wentOnFromAStand = 'went on from a stand';
 export const wereLogged = ' were logged, ';
 export const what = 'What';
+export const whatCameByItselfToo = 'what came by itself too';
 export const whatHappened = 'What happened';
 export const whatIperf3JWroteOrWhat =
   'What iperf3 -J wrote, or what ping printed: it stands in the log as entered afterwards, with your reason.';
@@ -364,7 +365,7 @@ export const whatWasReceivedAtTheOther =
   'What was received at the other end, recorded: what was lost in it is found here, placed on this ' +
   'walk, and proposed for its log. It is not sent anywhere.';
 export const whatWouldBeImported = 'What would be imported';
-export const wheelReadingsToo = 'wheel readings too';
+
 export const whenOnTheWalksClock = 'When, on the walk’s clock';
 export const whereItStandsOnTheWalks = 'Where it stands on the walk’s clock';
 export const whichOfThemWasFirst = 'Which of them was first';
