@@ -34,8 +34,11 @@ export async function listenForPackets(
     void reader.read(Comlink.transfer(data, [data.buffer])).then((heard) => {
       for (const packet of heard) {
         const told = packets.push(packet);
-        if (told) received.onCodes(told, clock.pageMs(told.atS));
-        else received.onOtherBeacon();
+        if (!told) received.onOtherBeacon();
+        else {
+          const cameMs = clock.pageMs(told.atS);
+          received.onCodes({ ...told, atS: cameMs / 1000 }, cameMs);
+        }
       }
     });
   };

@@ -5,7 +5,7 @@ export interface Received {
   onChange(change: LiveChange, inputMs: number): void;
   /** Worse than it was sent, though something comes through; when it began. */
   onFault(fault: Detected<ArtefactKind | DropoutKind>, inputMs: number): void;
-  /** Now and then: codes of the walk's beacon that were read in it. */
+  /** Now and then: codes of the walk's beacon that were read in it, `atS` by the page's time too. */
   onCodes(told: CodesTold, inputMs: number): void;
   /** It carries the beacon of another walk. */
   onOtherBeacon(): void;

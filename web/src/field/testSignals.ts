@@ -27,6 +27,8 @@ export interface BeaconClock {
 /** About the level of speech on a recording, of full scale: −20 dB. */
 const LEVEL = 0.1;
 const NOISE_S = 4;
+/** Noise comes in under the end of a packet over so long, s: after the smooth sweep its first samples would be a click. */
+const UNDER_S = 0.06;
 /** Sound is laid ahead so far, s. */
 const AHEAD_S = 1;
 
@@ -123,18 +125,21 @@ function playBeacon(
       if (nextS > nowS + AHEAD_S) return;
       const sequence = Math.round(nextS / BEACON_TICK_S);
       if (sequence > MOST_SEQUENCE) return;
+      const atS = contextTime + (nextS - walkS(performanceTime));
+      nextS += PACKET_EVERY_S;
+      // The device has come to a halt meanwhile: a packet leaves at its time, or not at all.
+      if (atS < context.currentTime) continue;
       const packet = packetOf({ tag, sequence });
       const buffer = context.createBuffer(1, packet.length, CHIRP_RATE_HZ);
       // As strong as the noise between: a step of level would look like a loss to whoever listens for one.
       buffer.getChannelData(0).set(packet.map((x) => Math.SQRT2 * LEVEL * x));
       const source = Object.assign(context.createBufferSource(), { buffer });
       source.connect(context.destination);
-      const atS = contextTime + (nextS - walkS(performanceTime));
       source.start(atS);
       gain.gain.setValueAtTime(0, atS);
-      gain.gain.setValueAtTime(1, atS + PACKET_S);
+      gain.gain.setValueAtTime(0, atS + PACKET_S - UNDER_S);
+      gain.gain.linearRampToValueAtTime(1, atS + PACKET_S);
       onSent?.({ tag, sequence });
-      nextS += PACKET_EVERY_S;
     }
   };
   lay();
