@@ -82,7 +82,10 @@ try {
         window.reacted.push(
           ...pressed.map((e) => ({
             ms: e.duration,
-            of: e.name + ' on ' + (e.target?.ariaLabel || (e.target === document.body ? 'the page' : e.target?.innerText) || '').slice(0, 30),
+            of:
+              e.name +
+              ' on ' +
+              (e.target === document.body ? 'the page' : e.target?.ariaLabel || e.target?.innerText || '').slice(0, 30),
           })),
         );
       }).observe({ type: 'event', durationThreshold: 16 });`,

@@ -13,7 +13,8 @@ const HELD_S = 0.6;
 
 /**
  * Faults of sound told while it comes in, each when it begins to be sure: clicks, clipping, a buffer that is stuck,
- * noise that rises, and moments of a tone that were left out or played twice. One channel; what is told is forgotten, so that memory does not grow.
+ * noise that rises, and moments of a tone that were left out or played twice. One channel; what is told is forgotten,
+ * so that memory does not grow.
  */
 export class LiveFaults {
   private readonly faults: SampleFaults;

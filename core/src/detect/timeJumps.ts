@@ -51,8 +51,8 @@ class Phase {
 }
 
 /**
- * Sound that was left out or played twice while a tone was sent: the tone sounds on, and its phase has jumped, or that of
- * its pilot where what is missing is whole periods of the tone. Streaming, in constant memory but for what is found.
+ * Sound that was left out or played twice while a tone was sent: the tone sounds on, and its phase has jumped, or that
+ * of its pilot where what is missing is whole periods of the tone. Streaming, in constant memory but for what is found.
  */
 export class TimeJumps {
   private readonly phases: readonly [Phase, Phase];

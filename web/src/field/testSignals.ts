@@ -27,7 +27,7 @@ export interface BeaconClock {
 /** About the level of speech on a recording, of full scale: −20 dB. */
 const LEVEL = 0.1;
 const NOISE_S = 4;
-/** Noise comes in under the end of a packet over so long, s: after the smooth sweep its first samples would be a click. */
+/** Noise comes in under a packet's end over so long, s: after a smooth sweep its first samples would be a click. */
 const UNDER_S = 0.06;
 /** Sound is laid ahead so far, s. */
 const AHEAD_S = 1;
