@@ -23,8 +23,11 @@ export const PICTURE_OPTIONS: PictureOptions = { frozenShare: 0.4, leastS: 0.15 
 
 /** The usual change is the median of so many frames that moved. */
 const REMEMBERED = 150;
-/** Codecs repeat a frame now and then: what one frame in fifty does is no freeze, with this margin. */
-const [RARE, MARGIN] = [0.02, 0.8];
+/**
+ * Codecs repeat a frame now and then: what one frame in fifty does is no freeze, with this margin. Two frames are no
+ * habit yet: taken for one they would hide freezes, whose frames would then be remembered as usual, too.
+ */
+const [RARE, NO_HABIT, MARGIN] = [0.02, 2, 0.8];
 /** Fewer, and it is not known yet what is usual. */
 const LEARN_FRAMES = 12;
 /** A film whose frames change by less than this, in steps of 255, is too still to tell a freeze. */
@@ -209,7 +212,7 @@ export class PictureDetector {
     const usual = this.usualKnown;
     if (usual === undefined) return false;
     const sorted = [...this.usual].sort((a, b) => a - b);
-    const rare = sorted[Math.floor(RARE * sorted.length)] ?? 0;
+    const rare = sorted[Math.max(NO_HABIT, Math.floor(RARE * sorted.length))] ?? 0;
     return change < Math.min(this.options.frozenShare * usual, MARGIN * rare);
   }
 
