@@ -496,6 +496,32 @@ describe('pictures', () => {
     expect([artefacts, durationS]).toEqual([[], 8]);
   });
 
+  test('a film that stuttered twice hides no freezes, whose noise a codec draws anew', () => {
+    const frames: Uint8Array[] = film(16, [], 4);
+    const random = seeded('drawn anew');
+    const drawnAnew = (f: Uint8Array): Uint8Array =>
+      f.map((g) => Math.max(0, Math.min(255, g + Math.round(0.4 * random.normal()))));
+    for (const n of [5, 9]) frames[n] = (frames[n - 1] as Uint8Array).slice();
+    const frozen = [
+      { fromS: 1, toS: 2 },
+      { fromS: 3, toS: 6 },
+      { fromS: 8, toS: 12 },
+    ];
+    for (const { fromS, toS } of frozen)
+      for (let n = 25 * fromS; n < 25 * toS; n++) frames[n] = drawnAnew(frames[25 * fromS - 1] as Uint8Array);
+    expect(seen(frames).dropouts).toMatchObject(frozen.map((g) => ({ kind: 'freeze', ...g, open: false })));
+  });
+
+  test('a film that went on after a cut and then freezes is frozen from there, and no card', () => {
+    const [before, after] = [film(8, [], 3), film(8, [{ fromS: 4.56, toS: 6 }], 3)];
+    const frames = before.map((f, n): Uint8Array =>
+      n < 100 ? f : Uint8Array.from(after[n] as Uint8Array).toReversed(),
+    );
+    expect(seen(frames).dropouts).toMatchObject([
+      { kind: 'freeze', fromS: expect.closeTo(4.56, 6), toS: expect.closeTo(6, 6) },
+    ]);
+  });
+
   test('a card of the receiver: a still picture that came with a cut', () => {
     const frames = film(8, [], 3);
     const card = Uint8Array.from({ length: width * height }, (_, i) =>

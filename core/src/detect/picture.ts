@@ -41,6 +41,8 @@ const CUT = 8;
  * receiver's own card is one.
  */
 const DRAWN_S = 0.6;
+/** Moved for so long since the cut, s, by this part of the usual change in each frame, the film goes on. */
+const [GOES_ON_S, GOES_ON_PART] = [0.4, 0.5];
 
 export interface PictureFound {
   readonly frames: number;
@@ -92,8 +94,9 @@ export class PictureDetector {
     | undefined;
   /** A frozen picture changed: if it is frozen again with the next frame, a key frame only drew it anew. */
   private changedAtS: number | undefined;
-  /** The last cut that the film has not gone on from. */
+  /** The last cut that the film has not gone on from, and for how long it moved since. */
   private cutS: number | undefined;
+  private movedS = 0;
   private readonly parts = new FilledParts();
   private readonly torn = new TornFrames();
   private readonly dropouts: Detected<DropoutKind>[] = [];
@@ -117,7 +120,7 @@ export class PictureDetector {
     const change = this.last ? changeOf(grey, this.last) : Infinity;
     this.changed = this.last && change;
     const kind = blankOf(grey) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
-    if (change > CUT * (this.usualKnown ?? Infinity)) this.cutS = atS;
+    this.watchCut(change, atS);
     const { last, frameS } = this;
     for (const watch of [this.parts, this.torn])
       if (last && kind === undefined) watch.push(grey, last, atS, atS + frameS);
@@ -155,6 +158,13 @@ export class PictureDetector {
   get usualKnown(): number | undefined {
     const usual = this.usual.length < LEARN_FRAMES ? 0 : median(this.usual);
     return usual < STILL ? undefined : usual;
+  }
+
+  private watchCut(change: number, atS: number): void {
+    const usual = this.usualKnown ?? Infinity;
+    if (change > CUT * usual) [this.cutS, this.movedS] = [atS, 0];
+    else if (change > GOES_ON_PART * usual) this.movedS += this.frameS;
+    if (this.movedS >= GOES_ON_S) this.cutS = undefined;
   }
 
   private follow(kind: Seen | undefined, change: number, atS: number): void {
