@@ -60,3 +60,13 @@ test('the first load of Walk is at most 200 kB, compressed as the build compress
   const later = Object.keys(manifest).find((name) => name.endsWith('LiveWalk.tsx')) as string;
   expect(files).not.toContain(manifest[later]?.file);
 });
+
+test('each stage comes in few files: a browser asks for six at a time', () => {
+  const stages = ['bench', 'kit', 'paths', 'plan', 'walk', 'trace', 'ranges', 'verdict', 'report'];
+  const counts = stages.map((stage) => {
+    const view = `src/views/${stage}/${stage.charAt(0).toUpperCase()}${stage.slice(1)}.tsx`;
+    expect(Object.keys(manifest)).toContain(view);
+    return filesOf(view).size;
+  });
+  expect(Math.max(...counts)).toBeLessThanOrEqual(12);
+});

@@ -14,7 +14,7 @@ export const canBeOrWriteOneOf = (trimmed: string, trimmed2: string, trimmed3: s
 export const enterItUnderGrade = (ask: string, likely: string): string =>
   `${ask}${likely}: enter it under “grade”`;
 export const gradedTheRowsBefore = (name: string): string =>
-  `${name} graded the rows before: somebody else’s grades are another walk (its own sign under walk), or leave this empty`;
+  `${name} graded the rows before: what somebody else graded is another walk: give it its own sign under walk`;
 export const hasNoUnitSayWhichOne = (at: string): string =>
   `“${at}” has no unit: say which one figures without a unit are in`;
 export const hasSeveralWhichOne = (name: string, fits: string): string =>

@@ -230,4 +230,10 @@ test('who graded goes with the walk, and back; two people in one walk are asked 
   // Nobody is named where nobody was.
   const plain = take([{ ...cells, walk: '1', at: '10 m', grade: '5' }]);
   expect(plain.walks[0]?.log[0]?.body).not.toHaveProperty('conditions');
+  // Nor is somebody who graded the walk before.
+  const next = take([
+    { ...cells, walk: '1', at: '10 m', grade: '5', graded_by: 'Rowan Ash' },
+    { walk: '2', at: '10 m', grade: '5' },
+  ]);
+  expect(next.walks[1]?.log[0]?.body).not.toHaveProperty('conditions');
 });

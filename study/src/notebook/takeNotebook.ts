@@ -31,7 +31,7 @@ export interface TakenNotebook {
 }
 
 /** An empty cell of these is as in the row above: one writes them once. */
-const AS_ABOVE: readonly Column[] = ['walk', 'date', 'product', 'rig', 'unit', 'path', 'graded_by'];
+const AS_ABOVE: readonly Column[] = ['walk', 'date', 'product', 'rig', 'unit', 'path'];
 
 /** Rows with what they take from the row above written out; empty ones are none. */
 export function asAbove(rows: readonly NotebookRow[]): NotebookRow[] {

@@ -15,12 +15,9 @@ export async function listenForPackets(
   { tag, latencyMs }: { readonly tag: number; readonly latencyMs: number },
   received: Pick<Received, 'onCodes' | 'onOtherBeacon' | 'onFault'>,
 ): Promise<(() => void) | undefined> {
-  const context = new AudioContext({ sampleRate: CHIRP_RATE_HZ });
-  const tap = await begun(context, stream).catch(() => undefined);
-  if (!tap) {
-    void context.close();
-    return undefined;
-  }
+  const begun = await begin(stream).catch(() => undefined);
+  if (!begun) return undefined;
+  const { context, tap } = begun;
   const worker = new Worker(new URL('../workers/packets.worker.ts', import.meta.url), { type: 'module' });
   const reader = Comlink.wrap<PacketsWorker>(worker);
   const clock = new InputClock(CHIRP_RATE_HZ, latencyMs);
@@ -49,11 +46,17 @@ export async function listenForPackets(
   };
 }
 
-/** @throws DOMException where sound of another rate cannot be connected, or nothing is handed on */
-async function begun(context: AudioContext, stream: MediaStream): Promise<AudioWorkletNode> {
-  await context.resume();
-  await context.audioWorklet.addModule(tapUrl);
-  const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 });
-  context.createMediaStreamSource(stream).connect(tap);
-  return tap;
+/** @throws DOMException where there is no such rate, or sound of another one cannot be connected */
+async function begin(stream: MediaStream): Promise<{ context: AudioContext; tap: AudioWorkletNode }> {
+  const context = new AudioContext({ sampleRate: CHIRP_RATE_HZ });
+  try {
+    await context.resume();
+    await context.audioWorklet.addModule(tapUrl);
+    const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 });
+    context.createMediaStreamSource(stream).connect(tap);
+    return { context, tap };
+  } catch (cause) {
+    void context.close();
+    throw cause;
+  }
 }
