@@ -55,6 +55,7 @@ export * from './detect/knownLoss.ts';
 export * from './detect/liveFaults.ts';
 export * from './detect/liveLoss.ts';
 export * from './detect/livePicture.ts';
+export { LOOKED_AT } from './detect/frameCells.ts';
 export * from './detect/picture.ts';
 export * from './detect/referenceLoss.ts';
 export * from './detect/sound.ts';

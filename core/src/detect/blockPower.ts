@@ -15,15 +15,15 @@ export class BlockPower {
   }
 
   push(sound: Float32Array): void {
-    let { sum, count } = this;
     const { samples } = this;
-    for (let i = 0; i < sound.length; i++) {
-      const x = sound[i] as number;
-      sum += x * x;
-      if (++count === samples) {
-        this.each(sum / samples);
-        sum = count = 0;
-      }
+    let { sum, count } = this;
+    for (let i = 0; i < sound.length;) {
+      const end = Math.min(sound.length, i + samples - count);
+      count += end - i;
+      for (; i < end; i++) sum += (sound[i] as number) * (sound[i] as number);
+      if (count < samples) break;
+      this.each(sum / samples);
+      sum = count = 0;
     }
     this.sum = sum;
     this.count = count;

@@ -1,10 +1,10 @@
 import { certaintyOf, type Detected } from './detected.ts';
+import { CELL_DOTS, CELLS_ACROSS, LOOKED_AT, type FrameCells } from './frameCells.ts';
 import * as phrases from './phrases.ts';
 
 /** A picture is looked at in so many parts each way, of ten dots by ten: about 80 by 80 of a 720-line picture. */
-const [ACROSS, DOWN, DOTS] = [16, 9, 10];
-const PARTS = ACROSS * DOWN;
-const WIDTH = ACROSS * DOTS;
+const DOTS = CELL_DOTS;
+const PARTS = (CELLS_ACROSS * LOOKED_AT.height) / DOTS;
 /**
  * What structure a part usually has, and how it changes, is the mean of about so many frames, and known after as
  * many.
@@ -36,9 +36,9 @@ export class FilledParts {
   private run: { fromS: number; toS: number; parts: number } | undefined;
   private readonly found: Detected<'blocks'>[] = [];
 
-  /** A frame and the one before, each in grey as `LOOKED_AT` says, and from when to when it is shown, s. */
-  push(grey: Uint8Array, last: Uint8Array, fromS: number, toS: number): void {
-    const { changes, spreads, means } = partsOf(grey, last);
+  /** A frame, and from when to when it is shown, s. */
+  push(cells: FrameCells, fromS: number, toS: number): void {
+    const { changes, spreads, means } = partsOf(cells);
     const jumped = changes.reduce((n, change, p) => n + (this.isJump(change, p) ? 1 : 0), 0);
     const learnt = this.known >= REMEMBERED;
     if ((learnt && jumped > CUT_SHARE * PARTS) || (this.run && toS - this.run.fromS > TOO_LONG_S)) {
@@ -108,28 +108,22 @@ export class FilledParts {
 }
 
 /** Of each part: mean change of a dot, its spread and its mean, in steps of 255. */
-function partsOf(
-  grey: Uint8Array,
-  last: Uint8Array,
-): { changes: Float32Array; spreads: Float32Array; means: Float32Array } {
+function partsOf(cells: FrameCells): { changes: Float32Array; spreads: Float32Array; means: Float32Array } {
   const changes = new Float32Array(PARTS);
   const means = new Float32Array(PARTS);
   const spreads = new Float32Array(PARTS);
-  for (let y = 0, i = 0; y < DOWN * DOTS; y++) {
-    const row = Math.floor(y / DOTS) * ACROSS;
-    for (let x = 0; x < WIDTH; x++, i++) {
-      const p = row + Math.floor(x / DOTS);
-      const g = grey[i] as number;
-      changes[p] = (changes[p] as number) + Math.abs(g - (last[i] as number));
-      means[p] = (means[p] as number) + g;
-      spreads[p] = (spreads[p] as number) + g * g;
-    }
-  }
-  const count = DOTS * DOTS;
+  const dots = DOTS * DOTS;
   for (let p = 0; p < PARTS; p++) {
-    const mean = (means[p] as number) / count;
-    changes[p] = (changes[p] as number) / count;
-    spreads[p] = Math.sqrt(Math.max(0, (spreads[p] as number) / count - mean * mean));
+    let [change, grey, squares] = [0, 0, 0];
+    const first = Math.floor(p / CELLS_ACROSS) * DOTS * CELLS_ACROSS + (p % CELLS_ACROSS);
+    for (let row = 0, cell = first; row < DOTS; row++, cell += CELLS_ACROSS) {
+      change += cells.changes[cell] as number;
+      grey += cells.greys[cell] as number;
+      squares += cells.squares[cell] as number;
+    }
+    const mean = grey / dots;
+    changes[p] = change / dots;
+    spreads[p] = Math.sqrt(Math.max(0, squares / dots - mean * mean));
     means[p] = mean;
   }
   return { changes, spreads, means };

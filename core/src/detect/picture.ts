@@ -1,6 +1,7 @@
 import { FilledParts } from './filledParts.ts';
+import { FrameCells } from './frameCells.ts';
 import { TornFrames } from './tornFrames.ts';
-import { median } from '../numeric/median.ts';
+import { UsualChange } from './usualChange.ts';
 import {
   certaintyOf,
   type ArtefactKind,
@@ -10,9 +11,6 @@ import {
 } from './detected.ts';
 import * as phrases from './phrases.ts';
 
-/** Frames are looked at in grey and as small as this: sensor noise is averaged, motion is not. */
-export const LOOKED_AT = { width: 160, height: 90 } as const;
-
 export interface PictureOptions {
   /** Frozen: a change below this share of the usual change from frame to frame. */
   readonly frozenShare: number;
@@ -21,13 +19,13 @@ export interface PictureOptions {
 }
 export const PICTURE_OPTIONS: PictureOptions = { frozenShare: 0.4, leastS: 0.15 };
 
-/** The usual change is the median of so many frames that moved. */
-const REMEMBERED = 150;
 /**
  * Codecs repeat a frame now and then: what one frame in fifty does is no freeze, with this margin. Two frames are no
  * habit yet: taken for one they would hide freezes, whose frames would then be remembered as usual, too.
  */
 const [RARE, NO_HABIT, MARGIN] = [0.02, 2, 0.8];
+/** A short freeze turns out to be the codec's way: so many of its frames then tell what is usual. */
+const SHORT_FRAMES = 15;
 /** Fewer, and it is not known yet what is usual. */
 const LEARN_FRAMES = 12;
 /** A film whose frames change by less than this, in steps of 255, is too still to tell a freeze. */
@@ -79,8 +77,8 @@ export class PictureDetector {
   private lastS = 0;
   private frameS = 0;
   private frames = 0;
-  private readonly usual: number[] = [];
-  private next = 0;
+  private readonly usual = new UsualChange();
+  private readonly cells = new FrameCells();
   private run:
     | {
         kind: Seen;
@@ -113,17 +111,17 @@ export class PictureDetector {
 
   /** A frame in grey, `LOOKED_AT` large, and when it is shown, s. @throws RangeError */
   push(grey: Uint8Array, atS: number): void {
-    if (grey.length !== LOOKED_AT.width * LOOKED_AT.height)
-      throw new RangeError(`invalid grey: ${grey.length} dots`);
+    this.cells.look(grey, this.last ?? grey);
     if (this.last && !(atS > this.lastS)) throw new RangeError(`invalid atS: ${atS} after ${this.lastS}`);
     if (this.last) this.frameS = atS - this.lastS;
-    const change = this.last ? changeOf(grey, this.last) : Infinity;
+    const change = this.last ? meanOf(this.cells.changes, grey.length) : Infinity;
     this.changed = this.last && change;
-    const kind = blankOf(grey) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
+    const kind =
+      blankOf(this.cells, grey.length) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
     this.watchCut(change, atS);
     const { last, frameS } = this;
     for (const watch of [this.parts, this.torn])
-      if (last && kind === undefined) watch.push(grey, last, atS, atS + frameS);
+      if (last && kind === undefined) watch.push(this.cells, atS, atS + frameS);
       else watch.whole();
     this.follow(kind, change, atS);
     this.last = grey.slice();
@@ -156,7 +154,7 @@ export class PictureDetector {
 
   /** The usual change; undefined while too few frames moved, or all too little to tell a freeze. */
   get usualKnown(): number | undefined {
-    const usual = this.usual.length < LEARN_FRAMES ? 0 : median(this.usual);
+    const usual = this.usual.frames < LEARN_FRAMES ? 0 : this.usual.median;
     return usual < STILL ? undefined : usual;
   }
 
@@ -197,7 +195,7 @@ export class PictureDetector {
 
   private measure(run: NonNullable<PictureDetector['run']>, change: number): void {
     run.figure = Math.max(run.figure, change / this.usualChange);
-    if (run.changes.length < REMEMBERED / 10) run.changes.push(change);
+    if (run.changes.length < SHORT_FRAMES) run.changes.push(change);
   }
 
   end(): PictureFound {
@@ -210,19 +208,18 @@ export class PictureDetector {
         (a, b) => a.fromS - b.fromS,
       ),
       thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
-      tooStill: this.usual.length >= LEARN_FRAMES && this.usualKnown === undefined,
+      tooStill: this.usual.frames >= LEARN_FRAMES && this.usualKnown === undefined,
     };
   }
 
   private get usualChange(): number {
-    return Math.max(1e-9, median(this.usual));
+    return Math.max(1e-9, this.usual.median);
   }
 
   private isFrozen(change: number): boolean {
     const usual = this.usualKnown;
     if (usual === undefined) return false;
-    const sorted = [...this.usual].sort((a, b) => a - b);
-    const rare = sorted[Math.max(NO_HABIT, Math.floor(RARE * sorted.length))] ?? 0;
+    const rare = this.usual.rare(RARE, NO_HABIT) ?? 0;
     return change < Math.min(this.options.frozenShare * usual, MARGIN * rare);
   }
 
@@ -233,10 +230,8 @@ export class PictureDetector {
 
   private remember(change: number): void {
     // A cut is no usual change.
-    if (!Number.isFinite(change) || (this.usual.length >= LEARN_FRAMES && change > CUT * this.usualChange))
-      return;
-    this.usual[this.next] = change;
-    this.next = (this.next + 1) % REMEMBERED;
+    const cut = this.usual.frames >= LEARN_FRAMES && change > CUT * this.usualChange;
+    if (Number.isFinite(change) && !cut) this.usual.remember(change);
   }
 
   private close(toS: number, open: boolean): void {
@@ -269,22 +264,12 @@ export class PictureDetector {
   }
 }
 
-/** Mean change of a dot, in steps of 255. */
-function changeOf(grey: Uint8Array, last: Uint8Array): number {
-  let sum = 0;
-  for (let i = 0; i < grey.length; i++) sum += Math.abs((grey[i] as number) - (last[i] as number));
-  return sum / grey.length;
-}
+const meanOf = (sums: Uint32Array, dots: number): number => sums.reduce((sum, s) => sum + s, 0) / dots;
 
 /** An even picture: black, or of one colour. */
-function blankOf(grey: Uint8Array): Blank | undefined {
-  let [sum, squares] = [0, 0];
-  for (const g of grey) {
-    sum += g;
-    squares += g * g;
-  }
-  const mean = sum / grey.length;
-  const spread = Math.sqrt(Math.max(0, squares / grey.length - mean * mean));
+function blankOf({ greys, squares }: FrameCells, dots: number): Blank | undefined {
+  const mean = meanOf(greys, dots);
+  const spread = Math.sqrt(Math.max(0, meanOf(squares, dots) - mean * mean));
   if (spread > EVEN) return undefined;
   return mean < BLACK ? 'black' : 'one colour';
 }

@@ -29,31 +29,17 @@ export class SampleFaults {
     // Locals: this runs for every sample of hours of sound.
     let { last, before, run, meanStep, at } = this;
     const [learnt, keep] = [this.rateHz / 20, 50 / this.rateHz];
-    for (let i = 0; i < sound.length; i++) {
+    for (let i = 0; i < sound.length; i++, at++) {
       const x = sound[i] as number;
       run = x === last ? run + 1 : 1;
-      if (run === CLIPPED_SAMPLES && (x >= CLIPPED_AT || x <= -CLIPPED_AT))
-        this.tell(
-          'clipping',
-          at,
-          phrases.samplesAndMoreAtOfFull(CLIPPED_SAMPLES, Math.abs(x).toFixed(2)),
-          0.9,
-        );
+      if (run === CLIPPED_SAMPLES && (x >= CLIPPED_AT || x <= -CLIPPED_AT)) this.clipped(at, x);
       // Second difference: a wave of speech is smooth, a lost sample is not.
-      const bend = x - 2 * last + before;
-      const jump = bend < 0 ? -bend : bend;
+      const jump = Math.abs(x - 2 * last + before);
       const most = CLICK_RATIO * meanStep;
-      if (jump > most && jump > CLICK_LEAST && at > learnt)
-        this.tell(
-          'click',
-          at,
-          phrases.aJumpOfTimesTheUsual((jump / Math.max(meanStep, 1e-9)).toFixed(0)),
-          certaintyOf(jump, most),
-        );
+      if (jump > most && jump > CLICK_LEAST && at > learnt) this.clicked(at, jump, meanStep);
       meanStep += ((jump > most + 1e-4 ? most + 1e-4 : jump) - meanStep) * keep;
       before = last;
       last = x;
-      at++;
     }
     Object.assign(this, { last, before, run, meanStep, at });
   }
@@ -65,6 +51,20 @@ export class SampleFaults {
   /** What was found and is over, which is then forgotten. */
   drain(): readonly Detected<'click' | 'clipping'>[] {
     return this.found.splice(0);
+  }
+
+  private clipped(at: number, x: number): void {
+    this.tell('clipping', at, phrases.samplesAndMoreAtOfFull(CLIPPED_SAMPLES, Math.abs(x).toFixed(2)), 0.9);
+  }
+
+  private clicked(at: number, jump: number, meanStep: number): void {
+    const times = jump / Math.max(meanStep, 1e-9);
+    this.tell(
+      'click',
+      at,
+      phrases.aJumpOfTimesTheUsual(times.toFixed(0)),
+      certaintyOf(jump, CLICK_RATIO * meanStep),
+    );
   }
 
   private tell(kind: 'click' | 'clipping', at: number, figure: string, certainty: number): void {

@@ -7,12 +7,13 @@ const WINDOW = 16;
 const [SHORTEST_S, LONGEST_S] = [0.005, 0.1];
 /** It is told from a whole block and this on, s. */
 const LEAST_S = 0.01;
-const SLOTS = 1 << 16;
+/** More than the moments that are remembered of the longest block at 192 kHz, and few enough for a near cache. */
+const SLOTS = 1 << 13;
 /**
  * One moment in so many is remembered and looked for, chosen by what is heard then: of a block that is played again the
  * same ones.
  */
-const ONE_IN = 4;
+const ONE_IN = 8;
 /** How far before such a moment the repetition may have begun, samples. */
 const BEFORE = 512;
 /** A block is like itself where the difference has less than this of the power, over so many samples. */
@@ -34,6 +35,7 @@ export class StuckBuffer {
   private hash = 0;
   /** Samples in a row that are equal: a silence repeats nothing. */
   private flat = 0;
+  private last = 0;
   private lag = 0;
   private run = 0;
   private readonly found: Detected<'stuck'>[] = [];
@@ -49,33 +51,35 @@ export class StuckBuffer {
     const { ring, table } = this;
     const mask = ring.length - 1;
     const longest = ring.length - 2 * WINDOW;
-    for (let i = 0; i < sound.length; i++) {
-      const at = this.at++;
-      const x = Math.round(32_767 * (sound[i] as number));
-      ring[at & mask] = x;
+    // Locals: this runs for every sample of hours of sound.
+    let { at, hash, flat, last } = this;
+    for (let i = 0; i < sound.length; i++, at++) {
+      // To the nearest; a ring of 16 bits takes what it can hold.
+      ring[at & mask] = Math.floor(32_767 * (sound[i] as number) + 0.5);
       const value = ring[at & mask] as number;
-      this.flat = value === ring[(at - 1) & mask] ? this.flat + 1 : 0;
+      flat = value === last ? flat + 1 : 0;
+      last = value;
       if (this.lag > 0) {
         if (value === ring[(at - this.lag) & mask]) this.run++;
-        else this.ended(at);
+        else this.ended(at, flat);
       }
       // A hash of the last samples alone: what is older is turned out of 32 bits.
-      this.hash = (Math.imul(this.hash, 4) + Math.imul(value + 1, MIX)) | 0;
-      const mixed = this.hash ^ (this.hash >>> 15);
+      hash = (Math.imul(hash, 4) + Math.imul(value + 1, MIX)) | 0;
+      const mixed = hash ^ (hash >>> 15);
       if ((mixed & (ONE_IN - 1)) !== 0 || at < WINDOW) continue;
-      const slot = (mixed >>> 2) & (SLOTS - 1);
+      const slot = (mixed >>> 3) & (SLOTS - 1);
       const before = (table[slot] as number) - 1;
       table[slot] = at + 1;
-      if (this.lag > 0 || before < 0 || this.flat >= WINDOW) continue;
       const lag = at - before;
-      if (lag < this.shortest || lag > longest) continue;
+      if (lag > longest || lag < this.shortest || before < 0 || this.lag > 0 || flat >= WINDOW) continue;
       const alike = this.alike(at, lag);
       if (alike >= WINDOW) [this.lag, this.run] = [lag, alike];
     }
+    Object.assign(this, { at, hash, flat, last });
   }
 
   end(): readonly Detected<'stuck'>[] {
-    if (this.lag > 0) this.ended(this.at);
+    if (this.lag > 0) this.ended(this.at, this.flat);
     return this.found;
   }
 
@@ -113,9 +117,9 @@ export class StuckBuffer {
     return false;
   }
 
-  private ended(at: number): void {
+  private ended(at: number, flat: number): void {
     const { lag, run, rateHz } = this;
-    if (run >= Math.max(lag, LEAST_S * rateHz) && this.flat < lag && !this.periodic(at, lag))
+    if (run >= Math.max(lag, LEAST_S * rateHz) && flat < lag && !this.periodic(at, lag))
       this.found.push({
         kind: 'stuck',
         fromS: (at - run) / rateHz,

@@ -1,8 +1,10 @@
 import { certaintyOf, type Detected } from './detected.ts';
+import { CELL_DOTS, CELLS_ACROSS, LOOKED_AT, type FrameCells } from './frameCells.ts';
 import * as phrases from './phrases.ts';
 
-/** A picture is looked at in bands across it, of three rows of 90. */
-const [BANDS, ROWS, HEIGHT] = [30, 3, 90];
+/** A picture is looked at in bands across it, of three rows. */
+const ROWS = 3;
+const BANDS = LOOKED_AT.height / ROWS;
 /** What a band usually changes by is the mean of about so many frames, and known after as many. */
 const REMEMBERED = 25;
 /** Of a torn frame each part has so many bands at least. */
@@ -34,9 +36,9 @@ export class TornFrames {
   private run: (Tear & { readonly frames: number }) | undefined;
   private readonly found: Detected<'torn frame'>[] = [];
 
-  /** A frame and the one before, each in grey as `LOOKED_AT` says, and from when to when it is shown, s. */
-  push(grey: Uint8Array, last: Uint8Array, fromS: number, toS: number): void {
-    const changes = bandsOf(grey, last);
+  /** A frame, and from when to when it is shown, s. */
+  push(cells: FrameCells, fromS: number, toS: number): void {
+    const changes = bandsOf(cells);
     if (this.tear && this.madeUp(changes, this.tear)) this.tell(this.tear);
     const was = this.tear;
     this.tear = this.known >= REMEMBERED ? this.tearIn(changes, fromS, toS) : undefined;
@@ -129,13 +131,11 @@ export class TornFrames {
 }
 
 /** Of each band: mean change of a dot, in steps of 255. */
-function bandsOf(grey: Uint8Array, last: Uint8Array): Float32Array {
-  const perBand = (grey.length / HEIGHT) * ROWS;
-  const changes = new Float32Array(BANDS);
-  for (let b = 0, i = 0; b < BANDS; b++) {
+function bandsOf(cells: FrameCells): Float32Array {
+  const perBand = ROWS * CELLS_ACROSS;
+  return Float32Array.from({ length: BANDS }, (_, b) => {
     let sum = 0;
-    for (const end = i + perBand; i < end; i++) sum += Math.abs((grey[i] as number) - (last[i] as number));
-    changes[b] = sum / perBand;
-  }
-  return changes;
+    for (let i = b * perBand; i < (b + 1) * perBand; i++) sum += cells.changes[i] as number;
+    return sum / (perBand * CELL_DOTS);
+  });
 }

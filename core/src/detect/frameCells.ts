@@ -1,0 +1,35 @@
+/** Frames are looked at in grey and as small as this: sensor noise is averaged, motion is not. */
+export const LOOKED_AT = { width: 160, height: 90 } as const;
+
+/** So many dots of one row are a cell. */
+export const CELL_DOTS = 10;
+export const CELLS_ACROSS = LOOKED_AT.width / CELL_DOTS;
+const CELLS = CELLS_ACROSS * LOOKED_AT.height;
+
+/**
+ * Sums over the cells of a frame, row after row, of which all that is asked of a frame is made: its dots are looked at
+ * once. In steps of 255; `changes` against the frame before.
+ */
+export class FrameCells {
+  readonly greys = new Uint32Array(CELLS);
+  readonly squares = new Uint32Array(CELLS);
+  readonly changes = new Uint32Array(CELLS);
+
+  /** @param grey the frame, `LOOKED_AT` large @param last the frame before @throws RangeError */
+  look(grey: Uint8Array, last: Uint8Array): void {
+    for (const { length } of [grey, last])
+      if (length !== CELLS * CELL_DOTS) throw new RangeError(`invalid grey: ${length} dots`);
+    for (let cell = 0, i = 0; cell < CELLS; cell++) {
+      let [greys, squares, changes] = [0, 0, 0];
+      for (const end = i + CELL_DOTS; i < end; i++) {
+        const g = grey[i] as number;
+        greys += g;
+        squares += g * g;
+        changes += Math.abs(g - (last[i] as number));
+      }
+      this.greys[cell] = greys;
+      this.squares[cell] = squares;
+      this.changes[cell] = changes;
+    }
+  }
+}
