@@ -71,6 +71,23 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
   60_000,
 );
 
+// Cameras begin their sound after their picture, and transport streams begin at any time.
+(hasFfmpeg ? test.each : test.skip.each)(['mp4', 'mkv', 'ts'])(
+  'sound that begins 0.75 s after its picture is placed by the film: %s',
+  (form) => {
+    const [wav, film] = [join(folder, `late.${form}.wav`), join(folder, `late.${form}`)];
+    const gap = { fromS: 2, toS: 2.4 };
+    writeWav(wav, noiseOf('late', 5, [gap]));
+    ffmpeg(
+      ...['-f', 'lavfi', '-i', 'testsrc2=s=320x180:r=25:d=6', '-itsoffset', '0.75', '-i', wav],
+      ...['-c:v', 'libx264', '-c:a', 'aac', '-b:a', '96k', film],
+    );
+    const [lost] = gapsOf(detected(film, '--signal', 'noise'));
+    expect(Math.abs((lost?.fromS ?? 0) - (0.75 + gap.fromS))).toBeLessThan(0.008);
+  },
+  60_000,
+);
+
 (hasFfmpeg ? test : test.skip)(
   'what cannot be looked at is refused, with the reason',
   () => {

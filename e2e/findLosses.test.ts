@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { copyFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
@@ -59,6 +60,78 @@ test('losses in a film are proposed, looked at, taken and refused; taken ones ar
     await page.press('Take all 3 into the log');
     await page.until('all kept', async () => (await lost()).length === 2 + 3 + 2);
     await page.see('0 to decide');
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}, 450_000);
+
+/** A minute of film, with gaps in its noise and freezes in its picture, behind the codecs of a camera. */
+function writeSpoiltFilm(file: string): void {
+  const gaps = [7.3, 18.9, 31.2, 44.6].map((s) => `between(t,${s},${s + 0.4})`).join('+');
+  const frozen = [11.2, 25.6, 38.4, 52].map((s) => `between(t,${s},${s + 0.6})`).join('+');
+  const { status, stderr } = spawnSync(
+    'ffmpeg',
+    [
+      ...['-v', 'error', '-f', 'lavfi', '-i', 'testsrc2=s=640x360:r=25:d=60'],
+      ...['-f', 'lavfi', '-i', 'anoisesrc=r=48000:d=60:a=0.2:s=5'],
+      // A frame that is left out stands for as long as the next does not come.
+      '-filter_complex',
+      `[0:v]select='not(${frozen})',fps=25[v];[1:a]volume=enable='${gaps}':volume=0[a]`,
+      ...['-map', '[v]', '-map', '[a]', '-c:v', 'libx264', '-preset', 'veryfast', '-b:v', '1M'],
+      ...['-c:a', 'aac', '-b:a', '96k', file],
+    ],
+    { encoding: 'utf8' },
+  );
+  if (status !== 0) throw new Error(stderr);
+}
+
+test('work on a recording goes on after the page was closed, and finds what it finds in one go', async () => {
+  const { page } = session;
+  const folder = mkdtempSync(join(tmpdir(), 'urvek-losses-'));
+  const opened = async (file: string): Promise<void> => {
+    await page.open(`/c/${DEMO_ID}/film`);
+    await page.see('Choose the recording');
+    await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+    await page.see('The walk begins here');
+    await page.choose('Rig that was walked', 'Ossimere Clip');
+    await page.press('The walk begins here');
+    await page.see('Dropout begins');
+    await page.press('Find what was lost');
+    await page.choose('What was sent', 'noise');
+    await page.press('Look through the recording');
+  };
+  const foundAll = async (): Promise<string> => {
+    await page.see('to decide');
+    const all = await page.text("//ul[@aria-label='Lost stretches']");
+    expect(all.match(/freeze/g)).toHaveLength(4);
+    expect((all.match(/loss/g) ?? []).length).toBeGreaterThanOrEqual(4);
+    return all;
+  };
+  const share = async (): Promise<number> =>
+    Number(await (await page.find('//progress')).getAttribute('value'));
+  const closedAt = async (least: number): Promise<void> => {
+    await page.until(`${least} of it done`, async () => (await share()) >= least);
+    await page.press('Hold');
+    await page.see('Go on');
+    await page.driver.sleep(700);
+    await page.driver.navigate().refresh();
+  };
+  try {
+    const [file, again] = [join(folder, 'film.mp4'), join(folder, 'the same film.mp4')];
+    writeSpoiltFilm(file);
+    copyFileSync(file, again);
+    await opened(file);
+    // In its sound, and later in its picture.
+    await closedAt(0.01);
+    await opened(file);
+    await page.see('was done before; it goes on from there');
+    await closedAt(0.6);
+    await opened(again);
+    await page.see('was done before; it goes on from there');
+    const inParts = await foundAll();
+    await page.driver.executeScript("indexedDB.deleteDatabase('urvek-recordings')");
+    await opened(file);
+    expect(await foundAll()).toBe(inParts);
   } finally {
     rmSync(folder, { recursive: true });
   }

@@ -32,7 +32,7 @@ export interface BeaconOptions {
 export async function beacon(file: string, options: BeaconOptions): Promise<string> {
   const media = probeMedia(file);
   const walk = options.walk === undefined ? undefined : walkOf(options.walk);
-  const sound = media.sound && beaconTrack(await heardIn(file));
+  const sound = media.sound && beaconTrack(await heardIn(file, media.sound.beginsS));
   const picture = media.picture ? beaconTrack(await seenIn(file)) : undefined;
   if (walk)
     for (const track of [sound, picture])
@@ -60,12 +60,12 @@ function walkOf(file: string): { tag: number; trace: Trace } {
   return { tag: tagOf(walkId), trace };
 }
 
-async function heardIn(file: string): Promise<HeardPacket[]> {
+async function heardIn(file: string, beginsS: number): Promise<HeardPacket[]> {
   const reader = new ChirpReader();
   const heard: HeardPacket[] = [];
   for await (const [mono] of soundOf(file, { rateHz: CHIRP_RATE_HZ, channels: 1 }))
     if (mono) heard.push(...reader.push(mono));
-  return [...heard, ...reader.end()];
+  return [...heard, ...reader.end()].map((packet) => ({ ...packet, atS: beginsS + packet.atS }));
 }
 
 async function seenIn(file: string): Promise<readonly SeenCode[]> {

@@ -3,12 +3,15 @@ import { BadInput } from './badInput.ts';
 
 /** What a recording holds, as ffprobe says it. */
 export interface Media {
-  readonly sound: { readonly rateHz: number; readonly channels: number } | undefined;
+  /** `beginsS`: its first sample, s after the recording begins. */
+  readonly sound:
+    { readonly rateHz: number; readonly channels: number; readonly beginsS: number } | undefined;
   readonly picture: boolean;
 }
 
 const FFPROBE = 'ffprobe';
 const FFMPEG = 'ffmpeg';
+const STREAM = 'stream=codec_type,sample_rate,channels,start_time';
 
 const missing = (tool: string): BadInput =>
   new BadInput(`${tool} is not installed; it decodes recordings: apt-get install ffmpeg`);
@@ -17,33 +20,44 @@ const missing = (tool: string): BadInput =>
 export function probeMedia(file: string): Media {
   const { status, stdout, stderr, error } = spawnSync(
     FFPROBE,
-    ['-v', 'error', '-of', 'json', '-show_entries', 'stream=codec_type,sample_rate,channels', '--', file],
+    ['-v', 'error', '-of', 'json', '-show_entries', `${STREAM}:format=start_time`, '--', file],
     { encoding: 'utf8' },
   );
   if (error) throw missing(FFPROBE);
   if (status !== 0) throw new BadInput(`${file}: ${stderr.trim().split('\n').at(-1) ?? 'cannot be read'}`);
-  const { streams } = JSON.parse(stdout) as {
-    streams: { codec_type: string; sample_rate?: string; channels?: number }[];
+  const { streams, format } = JSON.parse(stdout) as {
+    streams: { codec_type: string; sample_rate?: string; channels?: number; start_time?: string }[];
+    format: { start_time?: string };
   };
   const sound = streams.find((s) => s.codec_type === 'audio');
   const picture = streams.some((s) => s.codec_type === 'video');
   if (!sound && !picture) throw new BadInput(`${file}: holds neither sound nor picture`);
   return {
-    sound: sound && { rateHz: Number(sound.sample_rate), channels: sound.channels ?? 1 },
+    sound: sound && {
+      rateHz: Number(sound.sample_rate),
+      channels: sound.channels ?? 1,
+      beginsS: Number(sound.start_time ?? 0) - Number(format.start_time ?? 0),
+    },
     picture,
   };
 }
 
-/** When each frame is shown, s, in the order in which they are shown. @throws BadInput */
+/** When each frame is shown, s from the beginning, in the order in which they are shown. @throws BadInput */
 async function frameTimes(file: string): Promise<number[]> {
-  const asked = ['-of', 'csv=p=0', '-select_streams', 'v:0', '-show_entries', 'packet=pts_time', '--', file];
+  const entries = 'packet=pts_time:format=start_time';
+  const asked = ['-of', 'csv', '-select_streams', 'v:0', '-show_entries', entries, '--', file];
   let text = '';
   for await (const piece of written(FFPROBE, file, ['-v', 'error', ...asked]))
     text += piece.toString('latin1');
-  return text
-    .split('\n')
-    .map((line) => Number.parseFloat(line))
-    .filter((s) => Number.isFinite(s))
+  const secondsOf = (section: string): number[] =>
+    text
+      .split('\n')
+      .filter((line) => line.startsWith(`${section},`))
+      .map((line) => Number.parseFloat(line.slice(section.length + 1)))
+      .filter((s) => Number.isFinite(s));
+  const [beginsS = 0] = secondsOf('format');
+  return secondsOf('packet')
+    .map((s) => s - beginsS)
     .sort((a, b) => a - b);
 }
 
@@ -69,7 +83,7 @@ async function* written(tool: string, file: string, args: readonly string[]): As
 /** Sound as samples of each channel, in pieces. */
 export async function* soundOf(
   file: string,
-  { rateHz, channels }: NonNullable<Media['sound']>,
+  { rateHz, channels }: Omit<NonNullable<Media['sound']>, 'beginsS'>,
 ): AsyncGenerator<Float32Array[]> {
   const frame = 4 * channels;
   let left: Buffer = Buffer.alloc(0);

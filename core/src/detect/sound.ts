@@ -26,6 +26,8 @@ export interface SoundOptions {
   readonly rateHz: number;
   readonly channels: number;
   readonly signal: SentSignal;
+  /** When the first sample was, s of the recording; 0 where it is not said. */
+  readonly beginsS?: number;
   readonly loss?: Partial<LossOptions>;
   readonly silence?: Partial<SilenceOptions>;
 }
@@ -109,10 +111,14 @@ export class SoundDetector {
       ...(this.floor?.end() ?? []),
       ...(this.stuck?.end() ?? []),
     ];
+    const { beginsS = 0, rateHz } = this.options;
+    const placed = <K extends DropoutKind | ArtefactKind>(
+      all: readonly Detected<K>[],
+    ): readonly Detected<K>[] => all.map((d) => ({ ...d, fromS: beginsS + d.fromS, toS: beginsS + d.toS }));
     return {
-      durationS: this.samples / this.options.rateHz,
-      dropouts,
-      artefacts: artefacts.sort((a, b) => a.fromS - b.fromS),
+      durationS: beginsS + this.samples / rateHz,
+      dropouts: placed(dropouts),
+      artefacts: placed(artefacts.sort((a, b) => a.fromS - b.fromS)),
       thresholds: {
         ...this.gaps.thresholds,
         ...(this.tone ? ToneFaults.thresholds : {}),

@@ -1,25 +1,36 @@
-import { CODES_LOOKED_AT, SeenCodes, type SeenCode } from '@urvek/core';
+import { CODES_LOOKED_AT, detectorState, SeenCodes, type SeenCode } from '@urvek/core';
 import { CanvasSink, type InputVideoTrack } from 'mediabunny';
 import { codeInFrame, prepareCodes } from './codeInFrame.ts';
-import { tellsNowAndThen } from './progress.ts';
-import type { Turnstile } from './turnstile.ts';
+import { goneOn, type Gone, type KeptWork } from './keptWork.ts';
+import { tellsNowAndThen, type Told } from './progress.ts';
 
 /** The codes of the beacon in a film, by frame time, with the reader that ships with the page. */
 export async function codesInPicture(
   track: InputVideoTrack,
-  { told, gate }: { readonly told: (share: number) => void; readonly gate: Turnstile },
+  work: KeptWork<Gone<readonly SeenCode[]>>,
+  told: Told,
 ): Promise<readonly SeenCode[]> {
+  const seconds = await track.computeDuration();
+  const left = await work.left();
+  const known = left?.known;
+  if (known && 'found' in known) return known.found;
+  const on = known && goneOn(new SeenCodes(), known.state);
+  const codes = on ?? new SeenCodes();
+  let lastS = on && left ? left.toS : undefined;
+  if (lastS !== undefined) told(lastS / seconds, true);
   prepareCodes();
   const { width, height } = CODES_LOOKED_AT;
-  const tell = tellsNowAndThen(told, await track.computeDuration());
-  const codes = new SeenCodes();
+  const tell = tellsNowAndThen(told, seconds);
   const frames = new CanvasSink(track, { width, height, fit: 'contain', poolSize: 2 });
-  for await (const { canvas, timestamp } of frames.canvases()) {
-    await gate.pass();
+  for await (const { canvas, timestamp } of frames.canvases(lastS)) {
+    if (lastS !== undefined && timestamp <= lastS) continue;
+    await work.pass(lastS ?? timestamp, () => ({ state: detectorState(codes) }));
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
     const { text, edge } = await codeInFrame(pen.getImageData(0, 0, width, height));
     codes.push(text, timestamp, edge);
+    lastS = timestamp;
     tell(timestamp);
   }
+  await work.keep(seconds, { found: codes.seen });
   return codes.seen;
 }

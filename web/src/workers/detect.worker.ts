@@ -1,6 +1,7 @@
 import {
   CHIRP_RATE_HZ,
   ChirpReader,
+  detectorState,
   LOOKED_AT,
   greyOf,
   PictureDetector,
@@ -21,13 +22,13 @@ import {
   Input,
   type InputAudioTrack,
   type InputVideoTrack,
+  NullTarget,
   Output,
-  StreamTarget,
-  type StreamTargetChunk,
   WavOutputFormat,
 } from 'mediabunny';
 import { codesInPicture } from './codesInPicture.ts';
-import { tellsNowAndThen } from './progress.ts';
+import { goneOn, KeptWork, type Gone } from './keptWork.ts';
+import { ofPart, tellsNowAndThen, type Told } from './progress.ts';
 import { Turnstile } from './turnstile.ts';
 import * as phrases from './phrases.ts';
 
@@ -43,7 +44,11 @@ export interface FoundInFile {
   readonly troubles: readonly string[];
 }
 
-type Told = (share: number) => void;
+/** A file, and what tells it from others. */
+export interface Recorded {
+  readonly file: File;
+  readonly digest: string;
+}
 
 const gate = new Turnstile();
 
@@ -51,9 +56,12 @@ const api = {
   /** Rests where it is, and goes on from there. */
   hold: () => gate.hold(),
   goOn: () => gate.goOn(),
-  /** Looks for losses in a file, decoded by this browser piece by piece; the page ends it by ending the worker. */
-  async find(file: File, { signal, picture }: LookedFor, told: Told): Promise<FoundInFile> {
-    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  /**
+   * Looks for losses in a file, decoded by this browser piece by piece, from where it was left; the page ends it by
+   * ending the worker.
+   */
+  async find(recorded: Recorded, { signal, picture }: LookedFor, told: Told): Promise<FoundInFile> {
+    const input = inputOf(recorded);
     const [sound, film] = [
       await input.getPrimaryAudioTrack(),
       picture ? await input.getPrimaryVideoTrack() : null,
@@ -70,105 +78,155 @@ const api = {
     };
     const [audio, video] = [await readable(sound, 'sound'), await readable(film, 'picture')];
     const parts = (audio ? 1 : 0) + (video ? 1 : 0);
-    const heard = audio && (await inSound(audio, signal, (share) => told(share / parts)));
-    const seen = video && (await inPicture(video, (share) => told((share + parts - 1) / parts)));
+    const heard = audio && (await inSound(audio, signal, workOn(recorded, signal), ofPart(told, 0, parts)));
+    const seen =
+      video && (await inPicture(video, workOn(recorded, 'picture'), ofPart(told, parts - 1, parts)));
     return { sound: heard, picture: seen, troubles };
   },
   /** Reads the packets of a beacon in the sound of a file. @throws Error where it has none that can be read */
-  async packets(file: File, told: Told): Promise<HeardPacket[]> {
-    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  async packets(recorded: Recorded, told: Told): Promise<readonly HeardPacket[]> {
+    const input = inputOf(recorded);
     const track = await input.getPrimaryAudioTrack();
     if (!track) throw new Error(phrases.itHasNoSound);
     if (!(await track.canDecode())) throw new Error(phrases.thisBrowserCannotDecodeItsSound);
-    const reader = new ChirpReader();
-    const heard: HeardPacket[] = [];
-    const output = new Output({
-      format: new WavOutputFormat(),
-      target: new StreamTarget(samplesTo((samples) => heard.push(...reader.push(samples)))),
-    });
-    const conversion = await Conversion.init({
-      ...{ input, output, video: { discard: true } },
-      audio: { codec: 'pcm-s16', sampleRate: CHIRP_RATE_HZ, numberOfChannels: 1, forceTranscode: true },
-    });
-    conversion.onProgress = told;
-    await conversion.execute();
-    return [...heard, ...reader.end()];
+    return packetsInSound(input, track, workOn(recorded, 'packets'), told);
   },
   /**
    * Reads the codes of a beacon in the picture of a file, and how long it is, s.
    * @throws Error where it has none that can be read
    */
   async codes(
-    file: File,
+    recorded: Recorded,
     told: Told,
   ): Promise<{ readonly seen: readonly SeenCode[]; readonly seconds: number }> {
-    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
-    const track = await input.getPrimaryVideoTrack();
+    const track = await inputOf(recorded).getPrimaryVideoTrack();
     if (!track) throw new Error(phrases.itHasNoPicture);
     if (!(await track.canDecode())) throw new Error(phrases.thisBrowserCannotDecodeThe('picture'));
-    return { seen: await codesInPicture(track, { told, gate }), seconds: await track.computeDuration() };
+    const seen = await codesInPicture(track, workOn(recorded, 'codes'), told);
+    return { seen, seconds: await track.computeDuration() };
   },
 };
 
-/** Of the head of such a file, bytes: samples of two bytes follow. */
-const WAV_HEAD = 44;
+const inputOf = ({ file }: Recorded): Input =>
+  new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
 
-/** Takes the samples of a WAV file as it is written; its head is written first, and once more at the end. */
-function samplesTo(take: (samples: Float32Array) => void): WritableStream<StreamTargetChunk> {
-  let [at, odd] = [WAV_HEAD, new Uint8Array(0)];
-  return new WritableStream({
-    write: async ({ data, position }) => {
-      await gate.pass();
-      const skip = at - position;
-      if (skip < 0) throw new Error(phrases.samplesWereLeftOutBeforeByte(position));
-      if (skip >= data.length) return;
-      const fresh = new Uint8Array([...odd, ...data.subarray(skip)]);
-      at = position + data.length;
-      const bytes = new DataView(fresh.buffer);
-      const count = fresh.length >> 1;
-      take(Float32Array.from({ length: count }, (_, i) => bytes.getInt16(2 * i, true) / 32_768));
-      odd = fresh.slice(2 * count);
+const workOn = <Known>({ file, digest }: Recorded, what: string): KeptWork<Known> =>
+  new KeptWork(gate, `${digest} ${file.size}`, what);
+
+/** Decoding begins so long before what is wanted, s: a codec needs what came before. */
+const WARM_UP_S = 1;
+/** A packet that began so long before the end of what was heard was read; what began later is read again. */
+const READ_AFTER_S = 6;
+
+async function packetsInSound(
+  input: Input,
+  track: InputAudioTrack,
+  work: KeptWork<readonly HeardPacket[]>,
+  told: Told,
+): Promise<readonly HeardPacket[]> {
+  const [beginsS, seconds] = [Math.max(0, await track.getFirstTimestamp()), await track.computeDuration()];
+  const left = await work.left();
+  if (left && left.toS >= seconds) return left.known;
+  if (left) told(left.toS / seconds, true);
+  // By whole seconds, so that samples lie as they did.
+  const onS = beginsS + Math.max(0, Math.floor((left?.toS ?? 0) - beginsS - READ_AFTER_S));
+  const fromS = Math.max(beginsS, onS - WARM_UP_S);
+  const heard = (left?.known ?? []).filter((p) => p.atS < onS);
+  const reader = new ChirpReader();
+  const take = (packets: readonly HeardPacket[]): void =>
+    void heard.push(...packets.map((p) => ({ ...p, atS: fromS + p.atS })).filter((p) => p.atS >= onS));
+  const conversion = await Conversion.init({
+    ...{ input, video: { discard: true }, trim: { start: fromS } },
+    // Nothing is written: what was resampled is read and let go.
+    output: new Output({ format: new WavOutputFormat(), target: new NullTarget() }),
+    audio: {
+      ...{ codec: 'pcm-s16', sampleRate: CHIRP_RATE_HZ, numberOfChannels: 1, forceTranscode: true },
+      process: async (sample) => {
+        await work.pass(fromS + sample.timestamp, () => heard);
+        const samples = new Float32Array(sample.numberOfFrames);
+        sample.copyTo(samples, { planeIndex: 0, format: 'f32-planar' });
+        take(reader.push(samples));
+        return sample;
+      },
     },
   });
+  conversion.onProgress = (share) => told((fromS + share * (seconds - fromS)) / seconds);
+  await conversion.execute();
+  take(reader.end());
+  await work.keep(seconds, heard);
+  return heard;
 }
 
-async function inSound(track: InputAudioTrack, signal: SentSignal, told: Told): Promise<SoundFound> {
-  const tell = tellsNowAndThen(told, await track.computeDuration());
-  let detector: SoundDetector | undefined;
-  for await (const sample of new AudioSampleSink(track).samples()) {
-    await gate.pass();
-    detector ??= new SoundDetector({ rateHz: sample.sampleRate, channels: sample.numberOfChannels, signal });
-    detector.push(
-      Array.from({ length: sample.numberOfChannels }, (_, planeIndex) => {
-        const own = new Float32Array(sample.numberOfFrames);
-        sample.copyTo(own, { planeIndex, format: 'f32-planar' });
-        return own;
-      }),
-    );
-    const atS = sample.timestamp;
+async function inSound(
+  track: InputAudioTrack,
+  signal: SentSignal,
+  work: KeptWork<Gone<SoundFound> & { readonly rateHz: number; readonly channels: number }>,
+  told: Told,
+): Promise<SoundFound> {
+  const [seconds, beginsS] = [await track.computeDuration(), await track.getFirstTimestamp()];
+  const left = await work.left();
+  const known = left?.known;
+  if (known && 'found' in known) return known.found;
+  const made = (rateHz: number, channels: number): SoundDetector =>
+    new SoundDetector({ rateHz, channels, signal, beginsS });
+  let detector = known && goneOn(made(known.rateHz, known.channels), known.state);
+  let toS = detector ? left?.toS : undefined;
+  if (toS !== undefined) told(toS / seconds, true);
+  const tell = tellsNowAndThen(told, seconds);
+  for await (const sample of new AudioSampleSink(track).samples(
+    toS === undefined ? undefined : toS - WARM_UP_S,
+  )) {
+    const { sampleRate: rateHz, numberOfChannels: channels, numberOfFrames, timestamp } = sample;
+    // Decoded for the sake of what follows.
+    const heard = toS === undefined ? 0 : Math.max(0, Math.round((toS - timestamp) * rateHz));
+    if (heard < numberOfFrames) {
+      const own = (detector ??= made(rateHz, channels));
+      await work.pass(toS ?? timestamp, () => ({ rateHz, channels, state: detectorState(own) }));
+      own.push(
+        Array.from({ length: channels }, (_, planeIndex) => {
+          const whole = new Float32Array(numberOfFrames);
+          sample.copyTo(whole, { planeIndex, format: 'f32-planar' });
+          return whole.subarray(heard);
+        }),
+      );
+      toS = timestamp + numberOfFrames / rateHz;
+      tell(timestamp);
+    }
     sample.close();
-    tell(atS);
   }
-  return (detector ?? new SoundDetector({ rateHz: 48_000, channels: 1, signal })).end();
+  const found = (detector ?? made(48_000, 1)).end();
+  await work.keep(seconds, { rateHz: 48_000, channels: 1, found });
+  return found;
 }
 
-async function inPicture(track: InputVideoTrack, told: Told): Promise<PictureFound> {
-  const tell = tellsNowAndThen(told, await track.computeDuration());
+async function inPicture(
+  track: InputVideoTrack,
+  work: KeptWork<Gone<PictureFound>>,
+  told: Told,
+): Promise<PictureFound> {
+  const seconds = await track.computeDuration();
   const { width, height } = LOOKED_AT;
-  const detector = new PictureDetector();
+  const left = await work.left();
+  const known = left?.known;
+  if (known && 'found' in known) return known.found;
+  const on = known && goneOn(new PictureDetector(), known.state);
+  const detector = on ?? new PictureDetector();
+  let lastS = on && left ? left.toS : undefined;
+  if (lastS !== undefined) told(lastS / seconds, true);
+  const tell = tellsNowAndThen(told, seconds);
   const grey = new Uint8Array(width * height);
-  for await (const { canvas, timestamp } of new CanvasSink(track, {
-    width,
-    height,
-    fit: 'fill',
-    poolSize: 2,
-  }).canvases()) {
-    await gate.pass();
+  const frames = new CanvasSink(track, { width, height, fit: 'fill', poolSize: 2 });
+  for await (const { canvas, timestamp } of frames.canvases(lastS)) {
+    if (lastS !== undefined && timestamp <= lastS) continue;
+    await work.pass(lastS ?? timestamp, () => ({ state: detectorState(detector) }));
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
     detector.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), timestamp);
+    lastS = timestamp;
     tell(timestamp);
   }
-  return detector.end();
+  const found = detector.end();
+  await work.keep(seconds, { found });
+  return found;
 }
 
 export type DetectWorker = typeof api;

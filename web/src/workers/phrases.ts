@@ -8,8 +8,6 @@ export const itHasNoSound = 'it has no sound';
 export const itIsNotAFileOf = 'it is not a file of this kind, or is nested too deep to be read';
 export const leadsNowhereAllItsPlacesAre = (name: string): string =>
   `${name} leads nowhere: all its places are one`;
-export const samplesWereLeftOutBeforeByte = (position: number): string =>
-  `samples were left out before byte ${position}`;
 export const theBaseAnswered = (status: number): string => `the base answered ${status}`;
 export const thereIsNoTrackRouteOr = 'there is no track, route or line in it';
 export const thisBrowserCannotDecodeItsSound = 'this browser cannot decode its sound';

@@ -21,3 +21,16 @@ test('what is held waits, whoever comes, and goes on where it was', async () => 
   gate.goOn();
   await gate.pass();
 });
+
+test('work that waits for nothing else hears that it is held, and that it goes on', async () => {
+  const gate = new Turnstile();
+  let [passed, heldAfter] = [0, 0];
+  setTimeout(() => {
+    gate.hold();
+    heldAfter = passed;
+    setTimeout(() => gate.goOn());
+  });
+  for (const until = Date.now() + 3000; heldAfter === 0 && Date.now() < until; passed++) await gate.pass();
+  expect(heldAfter).toBeGreaterThan(10);
+  expect(gate.held).toBe(false);
+});

@@ -4,6 +4,7 @@ import * as phrases from './phrases.ts';
 /** How far long work on a recording is; it is held, gone on with, or cancelled. */
 export const ThreadBar = ({
   share,
+  wentOn,
   held,
   hold,
   cancel,
@@ -17,5 +18,10 @@ export const ThreadBar = ({
     <button type="button" className="btn" onClick={cancel}>
       {phrases.cancel}
     </button>
+    {wentOn !== undefined && (
+      <p role="status" className="self-center text-faint">
+        {phrases.percentWasDoneBeforeItGoes(Math.floor(100 * wentOn))}
+      </p>
+    )}
   </>
 );

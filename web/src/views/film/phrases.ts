@@ -103,6 +103,8 @@ export const nothingHasChanged = (trouble: string): string => `${trouble}. Nothi
 export const nothingWasLostAsFarAs = 'Nothing was lost, as far as this can tell.';
 export const ofText = (clock: string, clock2: string): string => `${clock} of ${clock2}`;
 export const ofText2 = (name: string, trouble: string): string => ` Of ${name}: ${trouble}.`;
+export const percentWasDoneBeforeItGoes = (percent: number): string =>
+  `${percent} % was done before; it goes on from there.`;
 export const placesOfTheDeviceOrOfATrack = (n: number): string =>
   `${countOf(n, 'place')} of the device or of a track ${plural(n, 'stands', 'stand')} in the log.`;
 export const onFromTheRecording = (name: string, name2: string): string =>

@@ -2,6 +2,7 @@ import type { ArtefactKind, Detected, DropoutKind } from '@urvek/core';
 import * as Comlink from 'comlink';
 import { useState } from 'react';
 import type { DetectWorker, LookedFor } from '../../workers/detect.worker.ts';
+import { ofPart } from '../../workers/progress.ts';
 import type { Reel } from './reel.ts';
 import { useThread, type ThreadState } from './useThread.ts';
 import * as phrases from './phrases.ts';
@@ -49,9 +50,9 @@ export function useDetector(reel: Reel): Detecting {
       const all = { dropouts: [] as Detected<DropoutKind>[], artefacts: [] as Detected<ArtefactKind>[] };
       const notes = new Set<string>();
       const asked = new Set<string>();
-      for (const [i, { file, beginsS }] of reel.entries()) {
-        const toldOfFile = Comlink.proxy((s: number) => told((i + s) / reel.length));
-        const { sound, picture, troubles } = await detector.find(file, wanted, toldOfFile);
+      for (const [i, { file, digest, beginsS }] of reel.entries()) {
+        const toldOfFile = Comlink.proxy(ofPart(told, i, reel.length));
+        const { sound, picture, troubles } = await detector.find({ file, digest }, wanted, toldOfFile);
         for (const of of [sound, picture]) {
           all.dropouts.push(...(of?.dropouts ?? []).map((d) => later(d, beginsS)));
           for (const [name, value] of Object.entries(of?.thresholds ?? {}))

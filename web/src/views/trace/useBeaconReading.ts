@@ -11,6 +11,7 @@ import {
 } from '@urvek/core';
 import * as Comlink from 'comlink';
 import type { DetectWorker } from '../../workers/detect.worker.ts';
+import { ofPart, type Told } from '../../workers/progress.ts';
 import type { Reel } from '../film/reel.ts';
 import { useThread, type ThreadState } from '../film/useThread.ts';
 import * as phrases from './phrases.ts';
@@ -54,20 +55,20 @@ export function useBeaconReading(
   onRead: (read: ReadBeacon) => void,
 ): BeaconReading {
   const { start, ...thread } = useThread();
-  const inSound = async (reader: Comlink.Remote<DetectWorker>, told: (share: number) => void) => {
+  const inSound = async (reader: Comlink.Remote<DetectWorker>, told: Told) => {
     const all: HeardPacket[] = [];
-    for (const [i, { file, beginsS }] of reel.entries()) {
-      const packets = await named(file, reader.packets(file, toldOfFile(i, told)));
+    for (const [i, { file, digest, beginsS }] of reel.entries()) {
+      const packets = await named(file, reader.packets({ file, digest }, toldOfFile(i, told)));
       all.push(...packets.map((p) => ({ ...p, atS: p.atS + beginsS })));
     }
     const { clock, read, missing } = trackOf(all, walkId, 'sound');
     return { clock, of: 'sound' as const, read: read.length, missing: missing.length, losses: [] };
   };
-  const inPicture = async (reader: Comlink.Remote<DetectWorker>, told: (share: number) => void) => {
+  const inPicture = async (reader: Comlink.Remote<DetectWorker>, told: Told) => {
     const all: SeenCode[] = [];
     let endS = 0;
-    for (const [i, { file, beginsS }] of reel.entries()) {
-      const { seen, seconds } = await named(file, reader.codes(file, toldOfFile(i, told)));
+    for (const [i, { file, digest, beginsS }] of reel.entries()) {
+      const { seen, seconds } = await named(file, reader.codes({ file, digest }, toldOfFile(i, told)));
       all.push(...seen.map((c) => ({ ...c, atS: c.atS + beginsS, toS: c.toS + beginsS })));
       endS = beginsS + seconds;
     }
@@ -76,8 +77,7 @@ export function useBeaconReading(
     const { clock, read, missing } = track;
     return { clock, of: 'picture' as const, read: read.length, missing: missing.length, losses };
   };
-  const toldOfFile = (i: number, told: (share: number) => void) =>
-    Comlink.proxy((s: number) => told((i + s) / reel.length));
+  const toldOfFile = (i: number, told: Told) => Comlink.proxy(ofPart(told, i, reel.length));
   const read = (from: BeaconIn): void =>
     start(async (worker, told) => {
       const reader = Comlink.wrap<DetectWorker>(worker);
