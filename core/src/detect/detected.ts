@@ -19,6 +19,7 @@ export const ARTEFACT_KINDS = [
   'noise rise',
   'time jump',
   'repeated frame',
+  'skipped frame',
   'torn frame',
   'blocks',
 ] as const;

@@ -13,23 +13,27 @@ const CELLS = CELLS_ACROSS * LOOKED_AT.height;
 export class FrameCells {
   readonly greys = new Uint32Array(CELLS);
   readonly squares = new Uint32Array(CELLS);
+  /** Against the frame before, and against the one before that. */
   readonly changes = new Uint32Array(CELLS);
+  readonly changesOfTwo = new Uint32Array(CELLS);
 
-  /** @param grey the frame, `LOOKED_AT` large @param last the frame before @throws RangeError */
-  look(grey: Uint8Array, last: Uint8Array): void {
-    for (const { length } of [grey, last])
+  /** @param grey the frame, `LOOKED_AT` large @param last the frame before @param older before that @throws RangeError */
+  look(grey: Uint8Array, last: Uint8Array, older: Uint8Array): void {
+    for (const { length } of [grey, last, older])
       if (length !== CELLS * CELL_DOTS) throw new RangeError(`invalid grey: ${length} dots`);
     for (let cell = 0, i = 0; cell < CELLS; cell++) {
-      let [greys, squares, changes] = [0, 0, 0];
+      let [greys, squares, changes, changesOfTwo] = [0, 0, 0, 0];
       for (const end = i + CELL_DOTS; i < end; i++) {
         const g = grey[i] as number;
         greys += g;
         squares += g * g;
         changes += Math.abs(g - (last[i] as number));
+        changesOfTwo += Math.abs(g - (older[i] as number));
       }
       this.greys[cell] = greys;
       this.squares[cell] = squares;
       this.changes[cell] = changes;
+      this.changesOfTwo[cell] = changesOfTwo;
     }
   }
 }

@@ -13,7 +13,7 @@ export class LivePicture {
 
   /** @throws RangeError */
   constructor(options: Partial<PictureOptions> = {}) {
-    this.detector = new PictureDetector(options);
+    this.detector = new PictureDetector({ byTimes: false, ...options });
   }
 
   /** How much a dot changes from frame to frame, in steps of 255: with the last frame, undefined before the second. */

@@ -13,8 +13,13 @@ export const framesThatChangeByAtMost = (frames: number, part: string): string =
   `${frames} frames that change by at most ${part} % of the usual`;
 export const isDbBelowTheOther = (either: string, deepest: string): string =>
   `${either} is ${deepest} dB below the other`;
+export const itMovedTimesAsFarAsUsual = (times: string): string =>
+  `it moved ${times} times as far as usual, and then went on as before`;
+export const lackByTheTimesOfThe = (frames: string): string => `${frames} missing by the times of the others`;
 export const moreThan60DbBelowWhat = 'more than 60 dB below what was expected';
 export const msPlayedTimes = (part: string, run: string): string => `${part} ms played ${run} times`;
+export const noFrameForWhereOneComes = (seconds: string, usualMs: string): string =>
+  `no frame for ${seconds} s, where one comes every ${usualMs} ms`;
 export const noiseDbAboveWhatWasUsual = (mostDb: string, where: string): string =>
   `noise ${mostDb} dB above what was usual ${where}`;
 export const onceMore = (countedFrames: string): string => `${countedFrames} once more`;

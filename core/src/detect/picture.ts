@@ -1,7 +1,9 @@
 import { FilledParts } from './filledParts.ts';
 import { FrameCells } from './frameCells.ts';
 import { TornFrames } from './tornFrames.ts';
-import { UsualChange } from './usualChange.ts';
+import { SkippedFrames } from './skippedFrames.ts';
+import { FrameTimes, type Hole } from './frameTimes.ts';
+import { Usual } from './usual.ts';
 import {
   certaintyOf,
   type ArtefactKind,
@@ -16,8 +18,13 @@ export interface PictureOptions {
   readonly frozenShare: number;
   /** A freeze, a black or a blank picture shorter than this is not told, s. */
   readonly leastS: number;
+  /**
+   * A frame that does not come when it should is missed: of a film. Live it may be this device that was busy, and then
+   * nothing is told.
+   */
+  readonly byTimes: boolean;
 }
-export const PICTURE_OPTIONS: PictureOptions = { frozenShare: 0.4, leastS: 0.15 };
+export const PICTURE_OPTIONS: PictureOptions = { frozenShare: 0.4, leastS: 0.15, byTimes: true };
 
 /**
  * Codecs repeat a frame now and then: what one frame in fifty does is no freeze, with this margin. Two frames are no
@@ -73,11 +80,12 @@ const toldOf = ({
  */
 export class PictureDetector {
   private last: Uint8Array | undefined;
+  private older: Uint8Array | undefined;
   private changed: number | undefined;
   private lastS = 0;
   private frameS = 0;
   private frames = 0;
-  private readonly usual = new UsualChange();
+  private readonly usual = new Usual();
   private readonly cells = new FrameCells();
   private run:
     | {
@@ -97,6 +105,8 @@ export class PictureDetector {
   private movedS = 0;
   private readonly parts = new FilledParts();
   private readonly torn = new TornFrames();
+  private readonly skipped = new SkippedFrames();
+  private readonly times = new FrameTimes();
   private readonly dropouts: Detected<DropoutKind>[] = [];
   private readonly artefacts: Detected<ArtefactKind>[] = [];
   private readonly options: PictureOptions;
@@ -111,7 +121,7 @@ export class PictureDetector {
 
   /** A frame in grey, `LOOKED_AT` large, and when it is shown, s. @throws RangeError */
   push(grey: Uint8Array, atS: number): void {
-    this.cells.look(grey, this.last ?? grey);
+    this.cells.look(grey, this.last ?? grey, this.older ?? grey);
     if (this.last && !(atS > this.lastS)) throw new RangeError(`invalid atS: ${atS} after ${this.lastS}`);
     if (this.last) this.frameS = atS - this.lastS;
     const change = this.last ? meanOf(this.cells.changes, grey.length) : Infinity;
@@ -119,11 +129,13 @@ export class PictureDetector {
     const kind =
       blankOf(this.cells, grey.length) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
     this.watchCut(change, atS);
+    const hole = this.last && this.options.byTimes ? this.times.push(this.lastS, atS) : undefined;
     const { last, frameS } = this;
-    for (const watch of [this.parts, this.torn])
-      if (last && kind === undefined) watch.push(this.cells, atS, atS + frameS);
+    for (const watch of [this.parts, this.torn, this.skipped])
+      if (last && kind === undefined && !hole) watch.push(this.cells, atS, atS + frameS);
       else watch.whole();
-    this.follow(kind, change, atS);
+    this.follow(kind, change, atS, hole);
+    this.older = this.last;
     this.last = grey.slice();
     this.lastS = atS;
     this.frames++;
@@ -154,7 +166,7 @@ export class PictureDetector {
 
   /** The usual change; undefined while too few frames moved, or all too little to tell a freeze. */
   get usualKnown(): number | undefined {
-    const usual = this.usual.frames < LEARN_FRAMES ? 0 : this.usual.median;
+    const usual = this.usual.count < LEARN_FRAMES ? 0 : this.usual.median;
     return usual < STILL ? undefined : usual;
   }
 
@@ -165,7 +177,7 @@ export class PictureDetector {
     if (this.movedS >= GOES_ON_S) this.cutS = undefined;
   }
 
-  private follow(kind: Seen | undefined, change: number, atS: number): void {
+  private follow(kind: Seen | undefined, change: number, atS: number, hole: Hole | undefined): void {
     const { run } = this;
     if (run && kind === run.kind) {
       this.changedAtS = undefined;
@@ -185,12 +197,32 @@ export class PictureDetector {
     this.close(this.changedAtS ?? atS, false);
     if (kind) {
       const brought = kind === 'freeze' && this.cutS !== undefined && atS - this.cutS <= DRAWN_S;
+      // Frames lacked before this one: the picture stood already.
+      const fromS = kind === 'freeze' ? (hole?.fromS ?? atS) : atS;
       this.run = {
-        ...{ kind, fromS: atS, cutS: brought ? this.cutS : undefined },
+        ...{ kind, fromS, cutS: brought ? this.cutS : undefined },
         ...{ frames: 1, figure: 0, changes: [] },
       };
       if (kind === 'freeze') this.measure(this.run, change);
-    } else this.remember(change);
+    } else if (!hole) this.remember(change);
+    if (hole && !run && kind !== 'freeze') this.lacking(hole, atS);
+  }
+
+  /** No frame came: what was shown stood, or, where it is short, so many frames are missing. */
+  private lacking({ fromS, usualS, frames }: Hole, toS: number): void {
+    const certainty = certaintyOf(toS - fromS + usualS, usualS);
+    if (toS - fromS < this.options.leastS)
+      this.artefacts.push({
+        kind: 'skipped frame',
+        ...{ fromS, toS, open: false, certainty },
+        figure: phrases.lackByTheTimesOfThe(phrases.countedFrames(frames)),
+      });
+    else
+      this.dropouts.push({
+        kind: 'freeze',
+        ...{ fromS, toS, open: false, certainty },
+        figure: phrases.noFrameForWhereOneComes((toS - fromS).toFixed(2), (1000 * usualS).toFixed(0)),
+      });
   }
 
   private measure(run: NonNullable<PictureDetector['run']>, change: number): void {
@@ -204,11 +236,11 @@ export class PictureDetector {
       frames: this.frames,
       durationS: this.frames === 0 ? 0 : this.lastS + this.frameS,
       dropouts: this.dropouts,
-      artefacts: [...this.artefacts, ...this.parts.end(), ...this.torn.end()].sort(
+      artefacts: [...this.artefacts, ...this.parts.end(), ...this.torn.end(), ...this.skipped.end()].sort(
         (a, b) => a.fromS - b.fromS,
       ),
       thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
-      tooStill: this.usual.frames >= LEARN_FRAMES && this.usualKnown === undefined,
+      tooStill: this.usual.count >= LEARN_FRAMES && this.usualKnown === undefined,
     };
   }
 
@@ -219,7 +251,7 @@ export class PictureDetector {
   private isFrozen(change: number): boolean {
     const usual = this.usualKnown;
     if (usual === undefined) return false;
-    const rare = this.usual.rare(RARE, NO_HABIT) ?? 0;
+    const rare = this.usual.quantile(RARE, NO_HABIT) ?? 0;
     return change < Math.min(this.options.frozenShare * usual, MARGIN * rare);
   }
 
@@ -230,7 +262,7 @@ export class PictureDetector {
 
   private remember(change: number): void {
     // A cut is no usual change.
-    const cut = this.usual.frames >= LEARN_FRAMES && change > CUT * this.usualChange;
+    const cut = this.usual.count >= LEARN_FRAMES && change > CUT * this.usualChange;
     if (Number.isFinite(change) && !cut) this.usual.remember(change);
   }
 

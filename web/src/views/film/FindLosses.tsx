@@ -74,8 +74,8 @@ export function FindLosses({ reel, ...proposing }: Proposing & { reel: Reel }) {
   );
 }
 
-/** "3 clipping, 1 click". */
+/** "3 × torn frame, 1 × click". */
 function counted(list: readonly Detected[]): string {
   const kinds = [...new Set(list.map((d) => d.kind))];
-  return kinds.map((k) => `${list.filter((d) => d.kind === k).length} ${k}`).join(', ');
+  return kinds.map((k) => `${list.filter((d) => d.kind === k).length} × ${k}`).join(', ');
 }
