@@ -51,11 +51,16 @@ test('losses in a film are proposed, looked at, taken and refused; taken ones ar
     expect(await wcagFindings(page.driver)).toEqual([]);
     await (await page.find("(//button[starts-with(@aria-label, 'Refuse 5.1')])[1]")).click();
     await page.see('5 lost stretches, 4 to decide');
-    await (await page.find("(//button[starts-with(@aria-label, 'Take 6.1')])[1]")).click();
+    // It is said to begin a little earlier.
+    await (await page.find("(//button[starts-with(@aria-label, 'Move 6.1')])[1]")).click();
+    await page.fill('Begins', '6.050');
+    expect(await wcagFindings(page.driver)).toEqual([]);
+    await page.press('Move it there');
+    await (await page.find("//button[@aria-label = 'Take 6.050 s']")).click();
     await page.until('both edges kept', async () => (await lost()).length === 2);
     const [begin, end] = await lost();
-    expect(begin?.body.found).toContain('silence');
-    expect(begin?.time.walkS).toBeCloseTo(6.1, 1);
+    expect(begin?.body.found).toMatch(/^silence, .*, moved by hand$/);
+    expect(begin?.time.walkS).toBe(6.05);
     expect(end?.time.walkS).toBeCloseTo(7, 1);
     // Nobody reacted: the moment is known to five thousandths either way.
     expect(begin?.time.frameS).toBe(0.01);
@@ -134,6 +139,19 @@ test('work on a recording goes on after the page was closed, and finds what it f
     await page.driver.executeScript("indexedDB.deleteDatabase('urvek-recordings')");
     await opened(file);
     expect(await foundAll()).toBe(inParts);
+    // What is no loss is graded by a person: what was proposed, or another grade; then it is as it was.
+    await page.see('with faults that are no loss');
+    expect(await wcagFindings(page.driver)).toEqual([]);
+    const [row] = await page.driver.findElements({ css: "ul[aria-label='Stretches with faults'] select" });
+    await row?.sendKeys('3');
+    await (await page.find("(//button[starts-with(@aria-label, 'Log the grade from ')])[1]")).click();
+    const graded = async () =>
+      (await keptEvents<Lost & { grade: number }>(page.driver)).filter((e) => e.kind === 'grade');
+    await page.until('both grades kept', async () => (await graded()).length === 2);
+    const [from, to] = await graded();
+    expect([from?.body.grade, to?.body.grade]).toEqual([3, 5]);
+    expect(from?.body.found).toMatch(/^\d+ × /);
+    expect((to?.time.walkS ?? 0) - (from?.time.walkS ?? 0)).toBeGreaterThan(0);
   } finally {
     rmSync(folder, { recursive: true });
   }

@@ -50,6 +50,7 @@ export * from './estimate/figures/writtenFigure.ts';
 export * from './detect/alignment.ts';
 export * from './detect/detected.ts';
 export * from './detect/detectorState.ts';
+export * from './detect/faultStretches.ts';
 export * from './detect/grey.ts';
 export * from './detect/inputClock.ts';
 export * from './detect/knownLoss.ts';

@@ -120,7 +120,7 @@ export const EVENT_BODIES: { readonly [K in EventKind]: yup.ObjectSchema<EventBo
   begin: begin(),
   dropoutBegin: strict({ hop: yup.string().max(120), found: yup.string().max(200) }),
   dropoutEnd: strict({ found: yup.string().max(200) }),
-  grade: strict({ grade: grade() }),
+  grade: strict({ grade: grade(), found: yup.string().max(200) }),
   mark: strict({
     reading: reading().default(undefined).optional(),
     name: yup.string().max(120),

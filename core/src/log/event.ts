@@ -169,10 +169,10 @@ export interface EventBodies {
     readonly graded?: readonly ClipGrades[];
   };
   /** `hop`: of a chain with a relay, which hop was lost, where that is known. */
-  /** `found`: not pressed, but found in a recording by an instrument; what that rests on. */
+  /** `found`: not pressed, but found by an instrument, and of a grade confirmed by a person; what that rests on. */
   dropoutBegin: { readonly hop?: string; readonly found?: string };
   dropoutEnd: { readonly found?: string };
-  grade: { readonly grade: Grade };
+  grade: { readonly grade: Grade; readonly found?: string };
   /**
    * Here one is; without a reading at a place that nobody knows. `stand`: one stops here, in a mode in which
    * one walks on.

@@ -28,7 +28,7 @@ export function eventText(event: WalkEvent): string {
     case 'dropoutEnd':
       return [phrases.dropoutEnds, event.body.found && 'found'].filter(Boolean).join(', ');
     case 'grade':
-      return phrases.grade(event.body.grade);
+      return [phrases.grade(event.body.grade), foundText(event.body)].filter(Boolean).join(', ');
     case 'mark':
       return [
         event.body.stand ? 'stand' : 'mark',

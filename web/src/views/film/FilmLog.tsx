@@ -39,7 +39,7 @@ export function FilmLog({
   const kept = useFieldLog(async () => (await fieldLog.walks.get(walkId)) ?? null, `walk ${walkId}`);
   const { session, log, state, ready, unkept } = useWalkSession(walkId);
   const player = usePlayer(reel, fromS);
-  const { error, press, logNow, take, place, takeOut, join, undo } = useFilmEntries(
+  const { error, press, logNow, take, gradeStretch, place, takeOut, join, undo } = useFilmEntries(
     session,
     player,
     state.begin?.time.walkS ?? 0,
@@ -60,7 +60,8 @@ export function FilmLog({
     );
   if (!ready || !kept || !state.begin || !product || !path) return <Loading what={phrases.theLog} />;
   // One goes back in a recording: what stands is what was logged up to here.
-  const here = liveStateOf(standing.filter((e) => e.time.walkS <= player.atS));
+  const stateAt = (atS: number) => liveStateOf(standing.filter((e) => e.time.walkS <= atS));
+  const here = stateAt(player.atS);
   const ended = standing.find((e) => e.kind === 'end');
   const hereM = trace && placeAt(trace, player.atS)?.travelledM;
   return (
@@ -90,7 +91,9 @@ export function FilmLog({
             fromS={state.begin.time.walkS}
             toS={ended?.time.walkS ?? Infinity}
             onLook={(atS) => player.seek(atS)}
+            hereS={() => player.atS}
             onAccept={(list) => void take(list)}
+            onGrade={(graded) => void gradeStretch(graded, stateAt(graded.fromS).grade)}
           />
           <Beside
             player={player}

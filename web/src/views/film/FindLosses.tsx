@@ -1,10 +1,11 @@
-import { SENT_SIGNALS, type Detected, type SentSignal } from '@urvek/core';
+import { SENT_SIGNALS, type SentSignal } from '@urvek/core';
 import { useState } from 'react';
 import { Choice, Tick } from '../../components/Field.tsx';
 import { Trouble } from '../../components/States.tsx';
 import type { Reel } from './reel.ts';
 import { ThreadBar } from './ThreadBar.tsx';
 import { useDetector } from './useDetector.ts';
+import { ProposedGrades, type GradedStretch } from './ProposedGrades.tsx';
 import { ProposedLosses, type Proposing } from './ProposedLosses.tsx';
 import * as phrases from './phrases.ts';
 
@@ -14,8 +15,15 @@ const SIGNAL_SAID: Readonly<Record<SentSignal, string>> = {
   unknown: phrases.notKnownSilenceIsLookedFor,
 };
 
-/** Losses in the recording, found by this device and proposed: each is taken into the log, looked at, or refused. */
-export function FindLosses({ reel, ...proposing }: Proposing & { reel: Reel }) {
+/**
+ * Losses in the recording, found by this device and proposed: each is taken into the log, looked at, moved or refused;
+ * and what is no loss, with a grade to be confirmed.
+ */
+export function FindLosses({
+  reel,
+  onGrade,
+  ...proposing
+}: Proposing & { reel: Reel; onGrade: (graded: GradedStretch) => void }) {
   const [signal, setSignal] = useState<SentSignal>('unknown');
   const [picture, setPicture] = useState(true);
   const { thread, found, find } = useDetector(reel);
@@ -49,16 +57,7 @@ export function FindLosses({ reel, ...proposing }: Proposing & { reel: Reel }) {
       </div>
       {thread.error && <Trouble error={thread.error} />}
       {found && (
-        <ProposedLosses
-          {...proposing}
-          key={found.asked.join()}
-          found={found.dropouts}
-          beside={
-            found.artefacts.length > 0
-              ? phrases.besideThemTheseAreNotLogged(counted(found.artefacts))
-              : undefined
-          }
-        >
+        <ProposedLosses {...proposing} key={found.asked.join()} found={found.dropouts}>
           <p className="text-[0.87rem] text-faint">
             {phrases.askedFor(found.asked.join('; '))}
             {signal === 'unknown' && phrases.aPauseIsSilentToo}
@@ -70,12 +69,7 @@ export function FindLosses({ reel, ...proposing }: Proposing & { reel: Reel }) {
           ))}
         </ProposedLosses>
       )}
+      {found && <ProposedGrades {...proposing} artefacts={found.artefacts} onGrade={onGrade} />}
     </details>
   );
-}
-
-/** "3 × torn frame, 1 × click". */
-function counted(list: readonly Detected[]): string {
-  const kinds = [...new Set(list.map((d) => d.kind))];
-  return kinds.map((k) => `${list.filter((d) => d.kind === k).length} × ${k}`).join(', ');
 }

@@ -11,6 +11,8 @@ export interface Proposing {
   readonly fromS: number;
   readonly toS: number;
   readonly onLook: (atS: number) => void;
+  /** Where the recording stands, where there is a player. */
+  readonly hereS?: () => number;
   /** Logged as found by an instrument. @throws never: trouble is shown where the log is */
   readonly onAccept: (found: readonly Detected<DropoutKind>[]) => void;
   /** Lost stretches that the log has already: they are not proposed again. */
@@ -22,18 +24,16 @@ const NONE: readonly Stretch[] = [];
 /** Lost stretches proposed for the log: each is taken, looked at, or refused; all at once, too. */
 export function ProposedLosses({
   found,
-  beside,
   children,
   fromS,
   toS,
   onLook,
+  hereS,
   onAccept,
   known = NONE,
   said = phrases.lostToDecide,
 }: Proposing & {
   found: readonly Detected<DropoutKind>[];
-  /** What was found and is no loss, in words. */
-  beside?: string;
   /** How many there are, and how many are to be decided, in words that say no more than is known. */
   said?: (stretches: number, open: number) => string;
   /** How it was looked for. */
@@ -52,7 +52,6 @@ export function ProposedLosses({
     <div role="status" className="mt-2" data-losses={own.length}>
       <p>
         {own.length === 0 ? phrases.nothingWasLostAsFarAs : said(own.length, open.length)}
-        {beside}
         {within.length < found.length && phrases.outsideTheWalkAreLeftOut(found.length - within.length)}
         {own.length < within.length && phrases.areInTheLogAlready(within.length - own.length)}
       </p>
@@ -76,8 +75,11 @@ export function ProposedLosses({
           <FoundLoss
             key={`${d.kind}${d.fromS}`}
             found={d}
-            onLook={() => onLook(d.fromS)}
-            onTake={() => accept([d])}
+            {...{ hereS, onLook }}
+            onTake={(as) => {
+              onAccept([as]);
+              settle([d]);
+            }}
             onRefuse={() => settle([d])}
           />
         ))}

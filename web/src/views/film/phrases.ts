@@ -32,9 +32,8 @@ export const asTheReceiverShowsIt5 = 'As the receiver shows it; 5 to 10 m in the
 export const askedFor = (asked: string): string => `Asked for: ${asked}.`;
 export const atS = (eventText: string, walkS: string): string => `${eventText}, at ${walkS} s. `;
 export const baselineWhereItBegins = 'Baseline, where it begins';
+export const begins = 'Begins';
 export const belowDbOfFullScale = (v: number): string => `below ${v} dB of full scale`;
-export const besideThemTheseAreNotLogged = (counted: string): string =>
-  ` Beside them: ${counted}; these are not logged.`;
 export const bothShowTheSameMomentNow = 'Both show the same moment now';
 export const cancel = 'Cancel';
 export const captionsSrt = 'Captions, SRT';
@@ -53,6 +52,7 @@ export const distanceStateGradeAndDropoutsAre =
   'or placed by eye or another method than a wheel or a laser, says so.';
 export const dropouts = (distance: string, state: string, dropouts: number): string =>
   `${distance} · ${state} · dropouts ${dropouts}`;
+export const ends = 'Ends';
 export const enterThatInPaths = 'enter that in Paths';
 export const findWhatWasLost = 'Find what was lost';
 export const forMs = (part: string): string => `for ${part} ms`;
@@ -62,11 +62,18 @@ export const forTheFilmCaptionsChaptersCuts = 'For the film: captions, chapters,
 export const frame = (frame: number): string => `, frame ${frame}`;
 export const frameBack = 'Frame back';
 export const frameOn = 'Frame on';
+export const fromToS = (fromS: string, toS: string): string => `${fromS} to ${toS} s:`;
 export const goOn = 'Go on';
 export const goToAClapOrA = 'Go to a clap or a clock in both.';
 export const goToAMomentAtWhich = 'Go to a moment at which the film shows a clock.';
 export const goToTheMomentAtWhich = 'Go to the moment at which it begins first: the log counts from there.';
+export const grade4IsProposedFirst = (percent: number, clean: number): string =>
+  `Grade 4, first artefacts, is proposed, and 3 where ${percent} % of a stretch and more is spoilt: confirm it, or change it. ` +
+  `After it the grade is what it was before, or ${clean} where nobody graded.`;
+export const gradeFromS = (fromS: string): string => `Grade from ${fromS} s`;
+export const here = 'Here';
 export const hold = 'Hold';
+export const itsEndComesAfterIts = 'Its end comes after its beginning';
 export const itWasJoinedTo = 'It was joined to ';
 export const itsFramesCannotBeToldApart =
   'its frames cannot be told apart here: it is stepped by hundredths of a second';
@@ -74,6 +81,8 @@ export const itsTrace = 'Its trace';
 export const joinedItBeginsSTheOther = (abs: string, either: string): string =>
   `Joined: it begins ${abs} s ${either} the other.`;
 export const logFromARecording = 'Log from a recording';
+export const logGrade = (grade: number): string => `Log grade ${grade}`;
+export const logGradeFromS = (fromS: string): string => `Log the grade from ${fromS} s`;
 export const look = 'Look';
 export const lookAtS = (fromS: string): string => `Look at ${fromS} s`;
 export const lookThroughTheRecording = 'Look through the recording';
@@ -86,6 +95,10 @@ export const lostToDecide = (stretches: number, open: number): string =>
   `${countOf(stretches, 'lost stretch', 'lost stretches')}, ${open} to decide.`;
 export const makeTheOverlay = 'Make the overlay';
 export const mb = (bytes: string): string => `${bytes} MB`;
+export const move = 'Move';
+export const movedByHand = (figure: string): string => `${figure}, moved by hand`;
+export const moveItThere = 'Move it there';
+export const moveS = (fromS: string): string => `Move ${fromS} s`;
 export const mp4MovMkvWebmWavMp3 =
   'MP4, MOV, MKV, WebM, WAV, MP3 or M4A, as far as this browser plays them. Several files are ' +
   'taken one after the other, by their names.';
@@ -138,6 +151,9 @@ export const spacePlaysAndPausesTheArrows =
   'while it stands has no reaction in it; what is logged in play has.';
 export const speed = 'Speed';
 export const stop = 'Stop';
+export const stretchesWithFaults = 'Stretches with faults';
+export const stretchesWithFaultsToGrade = (stretches: number, open: number): string =>
+  `${countOf(stretches, 'stretch', 'stretches')} with faults that are no loss, ${open} to grade.`;
 export const take = 'Take';
 export const takeAllIntoTheLog = (openCount: number): string => `Take all ${openCount} into the log`;
 export const takeS = (fromS: string): string => `Take ${fromS} s`;
@@ -172,4 +188,5 @@ export const wasNotOpenedItDoesNot = (name: string): string =>
 export const whatWasSent = 'What was sent';
 export const where = 'Where';
 export const placesWithinTheWalk = (n: number): string => `${countOf(n, 'place')} within the walk.`;
+export const whereItStands = (label: string): string => `${label} where it stands`;
 export const written = (done: number): string => `${done} written …`;

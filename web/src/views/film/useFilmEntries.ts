@@ -1,9 +1,10 @@
-import type { Coordinate, Detected, DropoutKind, EventBodies, EventKind, EventOf } from '@urvek/core';
+import type { Coordinate, Detected, DropoutKind, EventBodies, EventKind, EventOf, Grade } from '@urvek/core';
 import { useState } from 'react';
 import { sync } from '../../field/sync.ts';
 import { eventTime, FOUND_S } from '../../field/time.ts';
 import type { WalkSession } from '../../field/walkSession.ts';
 import { digestOf } from './frames.ts';
+import { UNGRADED, type GradedStretch } from './ProposedGrades.tsx';
 import { secondsOf } from './reel.ts';
 import type { Player } from './usePlayer.ts';
 import * as phrases from './phrases.ts';
@@ -40,6 +41,16 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
         await session.append('dropoutBegin', { found }, eventTime(lostS, 1, undefined, FOUND_S));
         if (!open) await session.append('dropoutEnd', { found }, eventTime(toS, 1, undefined, FOUND_S));
       }
+    });
+  /** A stretch that was graded after an instrument found faults in it; then it is as it was before. */
+  const gradeStretch = (
+    { fromS, toS, grade, found }: GradedStretch,
+    before: Grade = UNGRADED,
+  ): Promise<void> =>
+    keep(async () => {
+      const said = found.slice(0, 200);
+      await session.append('grade', { grade, found: said }, eventTime(fromS, 1, undefined, FOUND_S));
+      await session.append('grade', { grade: before, found: said }, eventTime(toS, 1, undefined, FOUND_S));
     });
   /** One after the other, told how many, for as long as they are wanted. */
   const each = <T>(
@@ -89,5 +100,5 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
       void add(kind, body, inputMs);
   const logNow = <K extends EventKind>(k: K, body: EventBodies[K]): void => press(k, body)(performance.now());
   const undo = (): void => void keep(() => session.undo((walkS) => eventTime(walkS, 1)));
-  return { error, press, logNow, take, place, takeOut, join, undo };
+  return { error, press, logNow, take, gradeStretch, place, takeOut, join, undo };
 }

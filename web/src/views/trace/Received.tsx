@@ -3,6 +3,7 @@ import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Trouble } from '../../components/States.tsx';
 import { FindLosses } from '../film/FindLosses.tsx';
+import { UNGRADED } from '../film/ProposedGrades.tsx';
 import { ProposedLosses, type Proposing } from '../film/ProposedLosses.tsx';
 import { PickReel } from '../film/PickReel.tsx';
 import type { Reel } from '../film/reel.ts';
@@ -29,22 +30,24 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
         <PickReel known={[]} onReel={setReel} />
       </>
     );
+  const logged = (writingIt: Promise<void>): void =>
+    void writingIt.then(
+      () => setError(undefined),
+      (cause: unknown) => setError(cause as Error),
+    );
   const take = (list: readonly Detected<DropoutKind>[]): void => {
     if (!clock) return;
     const walkS = (s: number): number => sentAtS(clock, s);
-    writing
-      .found(
+    logged(
+      writing.found(
         list.map((d) => ({
           // What was lost already when the walk began is lost from its beginning on.
           fromS: Math.max(begin.time.walkS, walkS(d.fromS)),
           toS: d.open ? undefined : Math.min(endS, walkS(d.toS)),
           found: `${d.kind}, ${d.figure}`.slice(0, 200),
         })),
-      )
-      .then(
-        () => setError(undefined),
-        (cause: unknown) => setError(cause as Error),
-      );
+      ),
+    );
   };
   const proposingOn = (on: ReceivedClock): Proposing => ({
     fromS: recordedAtS(on, begin.time.walkS),
@@ -89,7 +92,15 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
               <p className="text-[0.87rem] text-faint">{phrases.aBeaconThatWasHiddenIs}</p>
             </ProposedLosses>
           )}
-          <FindLosses reel={reel} {...proposingOn(clock)} />
+          <FindLosses
+            reel={reel}
+            {...proposingOn(clock)}
+            onGrade={({ fromS, toS, grade, found }) => {
+              const onWalk = { fromS: sentAtS(clock, fromS), toS: Math.min(endS, sentAtS(clock, toS)) };
+              const before = noticed.findLast((s) => s.fromS <= onWalk.fromS)?.grade ?? UNGRADED;
+              logged(writing.graded({ ...onWalk, grade, found: found.slice(0, 200) }, before));
+            }}
+          />
         </>
       ) : (
         <p className="text-faint">{phrases.placeItOnTheWalksClock}</p>

@@ -113,6 +113,7 @@ export const grade2 = (grade: number): string => `grade ${grade}`;
 export const gradeOrWords = 'Grade or words';
 export const gradesReadFromWordsStandBeside =
   'Grades read from words stand beside them: confirm them by importing, or write figures into the file.';
+export const gradeText = (grade: number): string => `grade ${grade}`;
 export const happened = ', happened ';
 export const happenedAtOnTheWalksClock = 'Happened at, on the walk’s clock';
 export const heard = 'Heard';

@@ -3,6 +3,7 @@ import {
   type Entry,
   type EventBodies,
   type EventKind,
+  type Grade,
   type EventKey,
   type WalkEvent,
 } from '@urvek/core';
@@ -79,6 +80,19 @@ export function useWriting({ header, walkId, trace }: Finding) {
       notice({
         text: phrases.logged(phrases.countedLosses(list.length)),
         undo: () => void takeBack(keys),
+      });
+    },
+    /** A stretch that was graded after an instrument found faults in it; then it is as it was before. */
+    graded: async (
+      { fromS, toS, found, grade }: FoundOnWalk & { readonly toS: number; readonly grade: Grade },
+      before: Grade,
+    ): Promise<void> => {
+      const made = [await append('grade', { grade, found }, fromS, FOUND_S)];
+      made.push(await append('grade', { grade: before, found }, toS, FOUND_S));
+      void sync();
+      notice({
+        text: phrases.logged(phrases.gradeText(grade)),
+        undo: () => void takeBack(made.map(({ deviceId, seq }) => ({ deviceId, seq }))),
       });
     },
     correct: (
