@@ -122,7 +122,14 @@ export function writeFilm(
   const grain = noise > 0 ? `noise=alls=${noise}:allf=t,` : '';
   const select = held === '' ? 'null' : `select='not(${held})'`;
   ffmpeg(
-    ...['-f', 'lavfi', '-i', `${source}=size=${size}:rate=25`, '-t', String(seconds)],
+    ...[
+      '-f',
+      'lavfi',
+      '-i',
+      `${source}${source.includes('=') ? ':' : '='}size=${size}:rate=25`,
+      '-t',
+      String(seconds),
+    ],
     // Dropped frames are shown on by repeating the last one: that is what a frozen picture is.
     ...['-vf', `${grain}${select},fps=25,format=yuv420p`, '-c:v', 'libx264', '-preset', 'veryfast'],
     ...['-b:v', `${mbps}M`, '-maxrate', `${mbps}M`, '-bufsize', `${mbps}M`, '-g', '50', file],

@@ -18,12 +18,14 @@ export function FoundLoss<D extends Detected>({
   /** Where the recording stands. */
   hereS: (() => number) | undefined;
   onLook: (atS: number) => void;
-  onTake: (as: D) => void;
+  onTake: (as: D & { readonly byHand?: true }) => void;
   onRefuse: () => void;
 }) {
   const [moved, setMoved] = useState<Pick<Detected, 'fromS' | 'toS'>>();
   const [moving, setMoving] = useState(false);
-  const d = moved ? { ...found, ...moved, figure: phrases.movedByHand(found.figure) } : found;
+  const d = moved
+    ? { ...found, ...moved, byHand: true as const, figure: phrases.movedByHand(found.figure) }
+    : found;
   const at = d.fromS.toFixed(3);
   return (
     <li className="border-t border-rule py-1">

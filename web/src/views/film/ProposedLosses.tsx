@@ -6,6 +6,9 @@ import * as phrases from './phrases.ts';
 /** What is lost, on the recording's clock. */
 export type Stretch = Pick<Detected, 'fromS' | 'toS'>;
 
+/** A loss as it is taken: as it was found, or moved by a person. */
+export type TakenLoss = Detected<DropoutKind> & { readonly byHand?: true };
+
 export interface Proposing {
   /** The walk on the recording: what is lost before it begins or after its end is none of it. */
   readonly fromS: number;
@@ -14,7 +17,7 @@ export interface Proposing {
   /** Where the recording stands, where there is a player. */
   readonly hereS?: () => number;
   /** Logged as found by an instrument. @throws never: trouble is shown where the log is */
-  readonly onAccept: (found: readonly Detected<DropoutKind>[]) => void;
+  readonly onAccept: (found: readonly TakenLoss[]) => void;
   /** Lost stretches that the log has already: they are not proposed again. */
   readonly known?: readonly Stretch[];
 }

@@ -1,10 +1,11 @@
-import type { Coordinate, Detected, DropoutKind, EventBodies, EventKind, EventOf, Grade } from '@urvek/core';
+import type { Coordinate, EventBodies, EventKind, EventOf, Grade } from '@urvek/core';
 import { useState } from 'react';
 import { sync } from '../../field/sync.ts';
-import { eventTime, FOUND_S } from '../../field/time.ts';
+import { eventTime, FOUND_S, knownTo } from '../../field/time.ts';
 import type { WalkSession } from '../../field/walkSession.ts';
 import { digestOf } from './frames.ts';
 import { UNGRADED, type GradedStretch } from './ProposedGrades.tsx';
+import type { TakenLoss } from './ProposedLosses.tsx';
 import { secondsOf } from './reel.ts';
 import type { Player } from './usePlayer.ts';
 import * as phrases from './phrases.ts';
@@ -32,14 +33,15 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
     return keep(() => session.append(kind, body, eventTime(atS, rate, inputMs, frameS)));
   };
   /** Found, and not pressed: nobody reacted, and the moment is known to the detector's block. */
-  const take = (list: readonly Detected<DropoutKind>[]): Promise<void> =>
+  const take = (list: readonly TakenLoss[]): Promise<void> =>
     keep(async () => {
-      for (const { fromS, toS, open, kind, figure } of list) {
+      for (const { fromS, toS, open, kind, figure, byHand } of list) {
         // What was lost already when the walk began is lost from its beginning on.
         const lostS = Math.max(fromS, beganS);
         const found = `${kind}, ${figure}`.slice(0, 200);
-        await session.append('dropoutBegin', { found }, eventTime(lostS, 1, undefined, FOUND_S));
-        if (!open) await session.append('dropoutEnd', { found }, eventTime(toS, 1, undefined, FOUND_S));
+        await session.append('dropoutBegin', { found }, eventTime(lostS, 1, undefined, knownTo({ byHand })));
+        if (!open)
+          await session.append('dropoutEnd', { found }, eventTime(toS, 1, undefined, knownTo({ byHand })));
       }
     });
   /** A stretch that was graded after an instrument found faults in it; then it is as it was before. */

@@ -1,10 +1,10 @@
-import { recordedAtS, sentAtS, type Detected, type DropoutKind, type ReceivedClock } from '@urvek/core';
+import { recordedAtS, sentAtS, type ReceivedClock } from '@urvek/core';
 import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Trouble } from '../../components/States.tsx';
 import { FindLosses } from '../film/FindLosses.tsx';
 import { UNGRADED } from '../film/ProposedGrades.tsx';
-import { ProposedLosses, type Proposing } from '../film/ProposedLosses.tsx';
+import { ProposedLosses, type Proposing, type TakenLoss } from '../film/ProposedLosses.tsx';
 import { PickReel } from '../film/PickReel.tsx';
 import type { Reel } from '../film/reel.ts';
 import { ReceivedClockForm } from './ReceivedClockForm.tsx';
@@ -35,7 +35,7 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
       () => setError(undefined),
       (cause: unknown) => setError(cause as Error),
     );
-  const take = (list: readonly Detected<DropoutKind>[]): void => {
+  const take = (list: readonly TakenLoss[]): void => {
     if (!clock) return;
     const walkS = (s: number): number => sentAtS(clock, s);
     logged(
@@ -45,6 +45,7 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
           fromS: Math.max(begin.time.walkS, walkS(d.fromS)),
           toS: d.open ? undefined : Math.min(endS, walkS(d.toS)),
           found: `${d.kind}, ${d.figure}`.slice(0, 200),
+          byHand: d.byHand,
         })),
       ),
     );

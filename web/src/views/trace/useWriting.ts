@@ -11,7 +11,7 @@ import type { Finding } from '@urvek/study';
 import { useNotice } from '../../components/Notice.tsx';
 import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
-import { eventTime, FOUND_S } from '../../field/time.ts';
+import { eventTime, FOUND_S, knownTo } from '../../field/time.ts';
 import type { Why } from './WhyFields.tsx';
 import * as phrases from './phrases.ts';
 
@@ -21,6 +21,8 @@ export interface FoundOnWalk {
   readonly toS: number | undefined;
   /** What it is, and what that rests on. */
   readonly found: string;
+  /** A person moved its edges. */
+  readonly byHand?: true | undefined;
 }
 
 /** Writes into the log of a walk that was made: what is written can be taken back at once. */
@@ -71,9 +73,9 @@ export function useWriting({ header, walkId, trace }: Finding) {
     /** Losses that an instrument found, on the walk's clock; taken back together. */
     found: async (list: readonly FoundOnWalk[]): Promise<void> => {
       const keys: EventKey[] = [];
-      for (const { fromS, toS, found } of list) {
-        const made = [await append('dropoutBegin', { found }, fromS, FOUND_S)];
-        if (toS !== undefined) made.push(await append('dropoutEnd', { found }, toS, FOUND_S));
+      for (const { fromS, toS, found, byHand } of list) {
+        const made = [await append('dropoutBegin', { found }, fromS, knownTo({ byHand }))];
+        if (toS !== undefined) made.push(await append('dropoutEnd', { found }, toS, knownTo({ byHand })));
         keys.push(...made.map(({ deviceId, seq }) => ({ deviceId, seq })));
       }
       void sync();
