@@ -55,13 +55,17 @@ export class KeptWork<Known> {
     this.key = [digest, what, self.location.pathname].join(' ');
   }
 
-  /** Where it was left; undefined where it begins. */
+  /** Where it was left; undefined where it begins, and where this browser keeps nothing. */
   async left(): Promise<Left<Known> | undefined> {
-    await kept.works
-      .where('atMs')
-      .below(nowMs() - FORGET_MS)
-      .delete();
-    return (await kept.works.get(this.key)) as Left<Known> | undefined;
+    try {
+      await kept.works
+        .where('atMs')
+        .below(nowMs() - FORGET_MS)
+        .delete();
+      return (await kept.works.get(this.key)) as Left<Known> | undefined;
+    } catch {
+      return undefined;
+    }
   }
 
   /** Before the next piece: keeps what is known now and then, and rests while it is held. */
