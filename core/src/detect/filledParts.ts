@@ -1,10 +1,7 @@
 import { certaintyOf, type Detected } from './detected.ts';
-import { CELL_DOTS, CELLS_ACROSS, LOOKED_AT, type FrameCells } from './frameCells.ts';
+import { PART_DOTS, PARTS, partSums, type FrameCells } from './frameCells.ts';
 import * as phrases from './phrases.ts';
 
-/** A picture is looked at in so many parts each way, of ten dots by ten: about 80 by 80 of a 720-line picture. */
-const DOTS = CELL_DOTS;
-const PARTS = (CELLS_ACROSS * LOOKED_AT.height) / DOTS;
 /**
  * What structure a part usually has, and how it changes, is the mean of about so many frames, and known after as
  * many.
@@ -109,22 +106,12 @@ export class FilledParts {
 
 /** Of each part: mean change of a dot, its spread and its mean, in steps of 255. */
 function partsOf(cells: FrameCells): { changes: Float32Array; spreads: Float32Array; means: Float32Array } {
-  const changes = new Float32Array(PARTS);
-  const means = new Float32Array(PARTS);
-  const spreads = new Float32Array(PARTS);
-  const dots = DOTS * DOTS;
-  for (let p = 0; p < PARTS; p++) {
-    let [change, grey, squares] = [0, 0, 0];
-    const first = Math.floor(p / CELLS_ACROSS) * DOTS * CELLS_ACROSS + (p % CELLS_ACROSS);
-    for (let row = 0, cell = first; row < DOTS; row++, cell += CELLS_ACROSS) {
-      change += cells.changes[cell] as number;
-      grey += cells.greys[cell] as number;
-      squares += cells.squares[cell] as number;
-    }
-    const mean = grey / dots;
-    changes[p] = change / dots;
-    spreads[p] = Math.sqrt(Math.max(0, squares / dots - mean * mean));
-    means[p] = mean;
-  }
-  return { changes, spreads, means };
+  const means = partSums(cells.greys).map((sum) => sum / PART_DOTS);
+  return {
+    means,
+    changes: partSums(cells.changes).map((sum) => sum / PART_DOTS),
+    spreads: partSums(cells.squares).map((sum, p) =>
+      Math.sqrt(Math.max(0, sum / PART_DOTS - (means[p] as number) ** 2)),
+    ),
+  };
 }

@@ -5,6 +5,9 @@ export const LOOKED_AT = { width: 160, height: 90 } as const;
 export const CELL_DOTS = 10;
 export const CELLS_ACROSS = LOOKED_AT.width / CELL_DOTS;
 const CELLS = CELLS_ACROSS * LOOKED_AT.height;
+/** Parts of a picture, ten dots by ten: about 80 by 80 of a 720-line picture. */
+export const PARTS = CELLS / CELL_DOTS;
+export const PART_DOTS = CELL_DOTS * CELL_DOTS;
 
 /**
  * Sums over the cells of a frame, row after row, of which all that is asked of a frame is made: its dots are looked at
@@ -36,4 +39,14 @@ export class FrameCells {
       this.changesOfTwo[cell] = changesOfTwo;
     }
   }
+}
+
+/** Sums over the parts of a picture, row after row, of sums over its cells. */
+export function partSums(cells: Uint32Array): Float32Array {
+  const parts = new Float32Array(PARTS);
+  for (let cell = 0; cell < cells.length; cell++) {
+    const p = Math.floor(cell / (CELLS_ACROSS * CELL_DOTS)) * CELLS_ACROSS + (cell % CELLS_ACROSS);
+    parts[p] = (parts[p] as number) + (cells[cell] as number);
+  }
+  return parts;
 }

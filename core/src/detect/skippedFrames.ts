@@ -1,11 +1,8 @@
 import { certaintyOf, type Detected } from './detected.ts';
-import { CELL_DOTS, CELLS_ACROSS, LOOKED_AT, type FrameCells } from './frameCells.ts';
+import { PARTS, partSums, type FrameCells } from './frameCells.ts';
 import * as phrases from './phrases.ts';
 import { Usual } from './usual.ts';
 
-/** A picture is looked at in parts of ten dots by ten. */
-const ROWS = CELL_DOTS;
-const PARTS = (CELLS_ACROSS * LOOKED_AT.height) / ROWS;
 /** What is usual is the mean of about so many frames, and known after as many. */
 const REMEMBERED = 25;
 /** Two frames usually change it so many times as much as one: where less, noise hides what was left out. */
@@ -40,7 +37,7 @@ export class SkippedFrames {
 
   /** A frame, from when to when it is shown, s. */
   push(cells: FrameCells, fromS: number, toS: number): void {
-    const [changes, changesOfTwo] = [partsOf(cells.changes), partsOf(cells.changesOfTwo)];
+    const [changes, changesOfTwo] = [partSums(cells.changes), partSums(cells.changesOfTwo)];
     const { jumped } = this;
     const offOne = off(changes, this.ofOne, 1);
     const usualOff = this.usualOff.count >= LEARN_FRAMES ? this.usualOff.median : Infinity;
@@ -121,14 +118,4 @@ function off(parts: Float32Array, usual: Float32Array, times: number): number {
     all += of;
   }
   return all === 0 ? Infinity : apart / all;
-}
-
-/** Of each part, the sum of its cells. */
-function partsOf(cells: Uint32Array): Float32Array {
-  const parts = new Float32Array(PARTS);
-  for (let cell = 0; cell < cells.length; cell++) {
-    const p = Math.floor(cell / (CELLS_ACROSS * ROWS)) * CELLS_ACROSS + (cell % CELLS_ACROSS);
-    parts[p] = (parts[p] as number) + (cells[cell] as number);
-  }
-  return parts;
 }

@@ -1,7 +1,7 @@
 import { CODES_LOOKED_AT, detectorState, SeenCodes, type SeenCode } from '@urvek/core';
 import { CanvasSink, type InputVideoTrack } from 'mediabunny';
 import { codeInFrame, prepareCodes } from './codeInFrame.ts';
-import { goneOn, type Gone, type KeptWork } from './keptWork.ts';
+import { framesLeft, type Gone, type KeptWork } from './keptWork.ts';
 import { tellsNowAndThen, type Told } from './progress.ts';
 
 /** The codes of the beacon in a film, by frame time, with the reader that ships with the page. */
@@ -11,12 +11,10 @@ export async function codesInPicture(
   told: Told,
 ): Promise<readonly SeenCode[]> {
   const seconds = await track.computeDuration();
-  const left = await work.left();
-  const known = left?.known;
-  if (known && 'found' in known) return known.found;
-  const on = known && goneOn(new SeenCodes(), known.state);
-  const codes = on ?? new SeenCodes();
-  let lastS = on && left ? left.toS : undefined;
+  const left = await framesLeft(work, () => new SeenCodes());
+  if ('found' in left) return left.found;
+  const codes = left.detector;
+  let { lastS } = left;
   if (lastS !== undefined) told(lastS / seconds, true);
   prepareCodes();
   const { width, height } = CODES_LOOKED_AT;

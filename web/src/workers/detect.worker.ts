@@ -27,7 +27,7 @@ import {
   WavOutputFormat,
 } from 'mediabunny';
 import { codesInPicture } from './codesInPicture.ts';
-import { goneOn, KeptWork, type Gone } from './keptWork.ts';
+import { framesLeft, goneOn, KeptWork, type Gone } from './keptWork.ts';
 import { ofPart, tellsNowAndThen, type Told } from './progress.ts';
 import { Turnstile } from './turnstile.ts';
 import * as phrases from './phrases.ts';
@@ -206,12 +206,10 @@ async function inPicture(
 ): Promise<PictureFound> {
   const seconds = await track.computeDuration();
   const { width, height } = LOOKED_AT;
-  const left = await work.left();
-  const known = left?.known;
-  if (known && 'found' in known) return known.found;
-  const on = known && goneOn(new PictureDetector(), known.state);
-  const detector = on ?? new PictureDetector();
-  let lastS = on && left ? left.toS : undefined;
+  const left = await framesLeft(work, () => new PictureDetector());
+  if ('found' in left) return left.found;
+  const { detector } = left;
+  let { lastS } = left;
   if (lastS !== undefined) told(lastS / seconds, true);
   const tell = tellsNowAndThen(told, seconds);
   const grey = new Uint8Array(width * height);

@@ -27,6 +27,21 @@ export function goneOn<D extends object>(detector: D, state: DetectorState): D |
   }
 }
 
+/**
+ * What was found in a track before, or the detector that goes through its frames and the last one that it saw, s;
+ * undefined where it begins.
+ */
+export async function framesLeft<Found, D extends object>(
+  work: KeptWork<Gone<Found>>,
+  make: () => D,
+): Promise<{ readonly found: Found } | { readonly detector: D; readonly lastS: number | undefined }> {
+  const left = await work.left();
+  if (!left) return { detector: make(), lastS: undefined };
+  if ('found' in left.known) return { found: left.known.found };
+  const detector = goneOn(make(), left.known.state);
+  return detector ? { detector, lastS: left.toS } : { detector: make(), lastS: undefined };
+}
+
 class KeptWorks extends Dexie {
   declare works: EntityTable<Left<unknown> & { key: string; atMs: number }, 'key'>;
 
