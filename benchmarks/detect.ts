@@ -228,7 +228,8 @@ function spoilt(): void {
         const { gaps: lost, spoilt: told, torn, ms } = detected(target);
         const found = { card: lost, 'square in grey': told, torn }[how];
         console.log(
-          `${`${how}: ${named(source)}, noise ${noise}, ${mbps} Mbit/s`.padEnd(58)} ${shown(own, { gaps: found, ms }, 0.041)}`,
+          `${`${how}: ${named(source)}, noise ${noise}, ${mbps} Mbit/s`.padEnd(58)} ` +
+            shown(own, { gaps: found, ms }, 0.041),
         );
       }
 }

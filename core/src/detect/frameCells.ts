@@ -20,7 +20,7 @@ export class FrameCells {
   readonly changes = new Uint32Array(CELLS);
   readonly changesOfTwo = new Uint32Array(CELLS);
 
-  /** @param grey the frame, `LOOKED_AT` large @param last the frame before @param older before that @throws RangeError */
+  /** A frame, the one before and the one before that, each `LOOKED_AT` large. @throws RangeError */
   look(grey: Uint8Array, last: Uint8Array, older: Uint8Array): void {
     for (const { length } of [grey, last, older])
       if (length !== CELLS * CELL_DOTS) throw new RangeError(`invalid grey: ${length} dots`);

@@ -20,9 +20,9 @@ const REMEMBERED_JUMPS = 12;
 const [LEAST, MOST] = [0.75, 1.9];
 
 /**
- * Frames that were left out without a trace in the frames' times: from one to the next the picture changes as it usually
- * does over two, part by part, and with the one after that as it usually does over one. A picture that a codec draws
- * anew changes where it stood still, too. Streaming, in constant memory but for what is found.
+ * Frames that were left out without a trace in the frames' times: from one to the next the picture changes as it
+ * usually does over two, part by part, and with the one after that as it usually does over one. A picture that a
+ * codec draws anew changes where it stood still, too. Streaming, in constant memory but for what is found.
  */
 export class SkippedFrames {
   private readonly ofOne = new Float32Array(PARTS);
@@ -42,11 +42,11 @@ export class SkippedFrames {
     const offOne = off(changes, this.ofOne, 1);
     const usualOff = this.usualOff.count >= LEARN_FRAMES ? this.usualOff.median : Infinity;
     if (jumped && offOne < UNLIKE * usualOff) this.tell(jumped);
-    this.leaveOutKeyFrames(toS - fromS);
     const tells = this.known >= REMEMBERED && usualOff < IRREGULAR && offOne > UNLIKE * usualOff;
     this.jumped = tells ? this.jumpIn(changes, LIKE * usualOff, fromS, toS) : undefined;
     if (tells && sumOf(changes) > sumOf(this.ofOne))
       this.jumpsS = [...this.jumpsS, fromS].slice(-REMEMBERED_JUMPS);
+    if (tells || jumped) this.leaveOutKeyFrames(toS - fromS);
     // What two frames change is usual only where neither jumped.
     if (this.jumped || jumped) return;
     if (this.known >= REMEMBERED) this.usualOff.remember(offOne);

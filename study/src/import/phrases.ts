@@ -12,7 +12,7 @@ export const isNoGradeOfWrite1 = (text: string, name: string, words: string): st
 export const isNotADayWriteIt = (text: string): string =>
   `${text} is not a day: write it as 2026-05-12, or leave it empty`;
 export const isNotADistanceWrite40 = (text: string): string =>
-  `${text} is not a distance: write “40”, “about 40 yd”, “30-40”, “over 40”, or “?” where nobody knows`;
+  `${text} is not a distance: write “40”, “about 40 yd”, “30-40”, “over 40”, or “?” if not known`;
 export const isNotAWholeNumber = (text: string): string => `${text} is not a whole number`;
 export const mIsAThousandTimesOff = (atM: number | undefined): string =>
   `${atM} m is a thousand times off its neighbours: another unit?`;

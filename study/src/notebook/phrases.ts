@@ -24,7 +24,7 @@ export const howManyOfWereAnswered = (tries: number): string => `how many of ${t
 export const isNoDirectionThereAreTo = (text: string): string =>
   `“${text}” is no direction: there are to-mobile, to-fixed, both`;
 export const isNoDistanceWrite150M = (trimmed: string): string =>
-  `“${trimmed}” is no distance: write “150 m”, “about 40 yd”, “30-40”, “over 300”, a name, or “?”`;
+  `“${trimmed}” is no distance: write “150 m”, “about 40 yd”, “30-40”, “over 9”, a name or “?”`;
 export const isNoFigureAndNotNo = (text: string): string => `“${text}” is no figure, and not “no connection”`;
 export const isNoGrade1To5 = (grade: string): string => `“${grade}” is no grade: 1 to 5`;
 export const isNoHeightInMetres = (text: string): string => `“${text}” is no height in metres`;

@@ -120,6 +120,6 @@ export const whoReachesHowFarABar =
 export const words = 'Words';
 export const workingOut = (what: string): string => `Working out ${what} …`;
 export const writeADistanceAsIn40 =
-  'Write a distance, as in “40”, “0.12 km”, “90 yd”, “about 40”, “30-40” or “10 ft beyond the gate”.';
+  'Write a distance, as in “40”, “0.12 km”, “about 40 yd”, “30-40” or “10 ft beyond the gate”.';
 export const writeWhereYouAreOverAnd = 'Write where you are: “over” and “under” belong into a note.';
 export const yours = 'Yours';

@@ -163,13 +163,13 @@ async function inSound(
   work: KeptWork<Gone<SoundFound> & { readonly rateHz: number; readonly channels: number }>,
   told: Told,
 ): Promise<SoundFound> {
-  const [seconds, beginsS] = [await track.computeDuration(), await track.getFirstTimestamp()];
+  const seconds = await track.computeDuration();
   const left = await work.left();
   const known = left?.known;
   if (known && 'found' in known) return known.found;
-  const made = (rateHz: number, channels: number): SoundDetector =>
+  const made = (rateHz: number, channels: number, beginsS: number): SoundDetector =>
     new SoundDetector({ rateHz, channels, signal, beginsS });
-  let detector = known && goneOn(made(known.rateHz, known.channels), known.state);
+  let detector = known && goneOn(made(known.rateHz, known.channels, 0), known.state);
   let toS = detector ? left?.toS : undefined;
   if (toS !== undefined) told(toS / seconds, true);
   const tell = tellsNowAndThen(told, seconds);
@@ -180,7 +180,7 @@ async function inSound(
     // Decoded for the sake of what follows.
     const heard = toS === undefined ? 0 : Math.max(0, Math.round((toS - timestamp) * rateHz));
     if (heard < numberOfFrames) {
-      const own = (detector ??= made(rateHz, channels));
+      const own = (detector ??= made(rateHz, channels, timestamp));
       await work.pass(toS ?? timestamp, () => ({ rateHz, channels, state: detectorState(own) }));
       own.push(
         Array.from({ length: channels }, (_, planeIndex) => {
@@ -194,7 +194,7 @@ async function inSound(
     }
     sample.close();
   }
-  const found = (detector ?? made(48_000, 1)).end();
+  const found = (detector ?? made(48_000, 1, 0)).end();
   await work.keep(seconds, { rateHz: 48_000, channels: 1, found });
   return found;
 }

@@ -60,8 +60,7 @@ export function FilmLog({
     );
   if (!ready || !kept || !state.begin || !product || !path) return <Loading what={phrases.theLog} />;
   // One goes back in a recording: what stands is what was logged up to here.
-  const stateAt = (atS: number) => liveStateOf(standing.filter((e) => e.time.walkS <= atS));
-  const here = stateAt(player.atS);
+  const here = liveStateOf(standing.filter((e) => e.time.walkS <= player.atS));
   const ended = standing.find((e) => e.kind === 'end');
   const hereM = trace && placeAt(trace, player.atS)?.travelledM;
   return (
@@ -93,7 +92,8 @@ export function FilmLog({
             onLook={(atS) => player.seek(atS)}
             hereS={() => player.atS}
             onAccept={(list) => void take(list)}
-            onGrade={(graded) => void gradeStretch(graded, stateAt(graded.fromS).grade)}
+            onGrade={(graded) => void gradeStretch(graded)}
+            noticed={trace?.noticed}
           />
           <Beside
             player={player}

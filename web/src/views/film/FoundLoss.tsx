@@ -1,74 +1,61 @@
-import type { Detected } from '@urvek/core';
 import { useState } from 'react';
 import { MoveLoss } from './MoveLoss.tsx';
+import { Act, Proposal } from './Proposal.tsx';
+import type { Proposing, Stretch, TakenLoss } from './ProposedLosses.tsx';
 import * as phrases from './phrases.ts';
 
-const lasting = ({ fromS, toS }: Pick<Detected, 'fromS' | 'toS'>): string =>
+const lasting = ({ fromS, toS }: Stretch): string =>
   toS - fromS < 1 ? phrases.forMs((1000 * (toS - fromS)).toFixed(0)) : phrases.forS((toS - fromS).toFixed(2));
 
 /** A stretch that was found to be lost: looked at, moved, taken into the log, or refused. */
-export function FoundLoss<D extends Detected>({
-  found,
+export function FoundLoss({
+  found: d,
+  walk,
   hereS,
   onLook,
+  onMove,
   onTake,
   onRefuse,
 }: {
-  found: D;
-  /** Where the recording stands. */
-  hereS: (() => number) | undefined;
-  onLook: (atS: number) => void;
-  onTake: (as: D & { readonly byHand?: true }) => void;
+  found: TakenLoss;
+  walk: Stretch;
+  hereS: Proposing['hereS'];
+  onLook: () => void;
+  onMove: (to: Stretch) => void;
+  onTake: () => void;
   onRefuse: () => void;
 }) {
-  const [moved, setMoved] = useState<Pick<Detected, 'fromS' | 'toS'>>();
   const [moving, setMoving] = useState(false);
-  const d = moved
-    ? { ...found, ...moved, byHand: true as const, figure: phrases.movedByHand(found.figure) }
-    : found;
   const at = d.fromS.toFixed(3);
   return (
-    <li className="border-t border-rule py-1">
-      <div className="flex flex-wrap items-center gap-2">
-        <span className="min-w-60 flex-1">
+    <Proposal
+      {...{ at, onLook, onRefuse }}
+      said={
+        <>
           <span className="figure">{at} s</span>, {d.open ? phrases.toTheEnd : lasting(d)}: {d.kind},{' '}
           {d.figure}
-        </span>
-        <button
-          type="button"
-          className="btn"
-          aria-label={phrases.lookAtS(at)}
-          onClick={() => onLook(d.fromS)}
-        >
-          {phrases.look}
-        </button>
-        <button
-          type="button"
-          className="btn"
-          aria-label={phrases.moveS(at)}
-          aria-expanded={moving}
-          onClick={() => setMoving(!moving)}
-        >
-          {phrases.move}
-        </button>
-        <button type="button" className="btn" aria-label={phrases.takeS(at)} onClick={() => onTake(d)}>
-          {phrases.take}
-        </button>
-        <button type="button" className="btn btn-quiet" aria-label={phrases.refuseS(at)} onClick={onRefuse}>
-          {phrases.refuse}
-        </button>
-      </div>
-      {moving && (
-        <MoveLoss
-          from={d}
-          open={d.open}
-          hereS={hereS}
-          onMove={(to) => {
-            setMoved(to);
-            setMoving(false);
-          }}
-        />
-      )}
-    </li>
+        </>
+      }
+      below={
+        moving && (
+          <MoveLoss
+            {...{ walk, hereS }}
+            from={d}
+            open={d.open}
+            onMove={(to) => {
+              onMove(to);
+              setMoving(false);
+            }}
+          />
+        )
+      }
+    >
+      <Act label={phrases.moveS(at)} expanded={moving} onClick={() => setMoving(!moving)}>
+        {phrases.move}
+      </Act>
+      <Act label={phrases.takeS(at)} onClick={onTake}>
+        {phrases.take}
+      </Act>
+    </Proposal>
   );
 }

@@ -1,31 +1,38 @@
-import type { Detected } from '@urvek/core';
 import { useState } from 'react';
 import { Field } from '../../components/Field.tsx';
+import type { Proposing, Stretch } from './ProposedLosses.tsx';
 import * as phrases from './phrases.ts';
 
-type Edges = Pick<Detected, 'fromS' | 'toS'>;
+/** Why it cannot lie there, in words. */
+function whyNot({ fromS, toS }: Stretch, walk: Stretch): string | undefined {
+  if (!Number.isFinite(fromS) || !Number.isFinite(toS)) return phrases.writeSecondsAsIn;
+  if (toS <= fromS) return phrases.itsEndComesAfterIts;
+  return toS > walk.fromS && fromS < walk.toS ? undefined : phrases.thatIsOutsideTheWalk;
+}
 
 /** Other edges for a lost stretch, typed or taken from where the recording stands. */
 export function MoveLoss({
   from,
+  walk,
   open,
   hereS,
   onMove,
 }: {
-  from: Edges;
+  from: Stretch;
+  walk: Stretch;
   /** It goes on to the end: that is not moved. */
   open: boolean;
-  hereS: (() => number) | undefined;
-  onMove: (to: Edges) => void;
+  hereS: Proposing['hereS'];
+  onMove: (to: Stretch) => void;
 }) {
   const [begins, setBegins] = useState(from.fromS.toFixed(3));
   const [ends, setEnds] = useState(from.toS.toFixed(3));
-  const [fromS, toS] = [Number.parseFloat(begins), open ? from.toS : Number.parseFloat(ends)];
-  const wrong = !(fromS >= 0) || !(toS > fromS);
-  const edge = (label: string, value: string, onValue: (text: string) => void, error?: string) => (
+  const to = { fromS: Number(begins.trim() || NaN), toS: open ? from.toS : Number(ends.trim() || NaN) };
+  const error = whyNot(to, walk);
+  const edge = (label: string, value: string, onValue: (text: string) => void, wrong?: string) => (
     <span className="flex items-end gap-1">
       <Field
-        {...{ label, value, error, suffix: 's', inputMode: 'decimal', className: 'w-36' }}
+        {...{ label, value, error: wrong, suffix: 's', inputMode: 'decimal', className: 'w-36' }}
         onChange={(e) => onValue(e.target.value)}
       />
       {hereS && (
@@ -42,9 +49,9 @@ export function MoveLoss({
   );
   return (
     <div className="flex flex-wrap items-end gap-3 py-1">
-      {edge(phrases.begins, begins, setBegins)}
-      {!open && edge(phrases.ends, ends, setEnds, wrong ? phrases.itsEndComesAfterIts : undefined)}
-      <button type="button" className="btn" disabled={wrong} onClick={() => onMove({ fromS, toS })}>
+      {edge(phrases.begins, begins, setBegins, open ? error : undefined)}
+      {!open && edge(phrases.ends, ends, setEnds, error)}
+      <button type="button" className="btn" disabled={error !== undefined} onClick={() => onMove(to)}>
         {phrases.moveItThere}
       </button>
     </div>

@@ -1,4 +1,4 @@
-import { type Detected, type DropoutKind } from '@urvek/core';
+import type { Detected, DropoutKind, Stretch as NoticedStretch } from '@urvek/core';
 import { useState, type ReactNode } from 'react';
 import { FoundLoss } from './FoundLoss.tsx';
 import * as phrases from './phrases.ts';
@@ -18,13 +18,16 @@ export interface Proposing {
   readonly hereS?: () => number;
   /** Logged as found by an instrument. @throws never: trouble is shown where the log is */
   readonly onAccept: (found: readonly TakenLoss[]) => void;
-  /** Lost stretches that the log has already: they are not proposed again. */
-  readonly known?: readonly Stretch[];
+  /** What the log has already: it is not proposed again. */
+  readonly noticed?: readonly Noticed[];
 }
 
-const NONE: readonly Stretch[] = [];
+/** What was noticed on the walk, on the recording's clock. */
+export type Noticed = Stretch & Pick<NoticedStretch, 'grade' | 'stated'>;
+export const NOTHING: readonly Noticed[] = [];
+export const overlap = (a: Stretch, b: Stretch): boolean => a.fromS < b.toS && a.toS > b.fromS;
 
-/** Lost stretches proposed for the log: each is taken, looked at, or refused; all at once, too. */
+/** Lost stretches proposed for the log: each is looked at, moved, taken or refused; all at once, too. */
 export function ProposedLosses({
   found,
   children,
@@ -33,7 +36,7 @@ export function ProposedLosses({
   onLook,
   hereS,
   onAccept,
-  known = NONE,
+  noticed = NOTHING,
   said = phrases.lostToDecide,
 }: Proposing & {
   found: readonly Detected<DropoutKind>[];
@@ -43,20 +46,28 @@ export function ProposedLosses({
   children?: ReactNode;
 }) {
   const [done, setDone] = useState<ReadonlySet<Detected>>(new Set());
-  const within = found.filter((d) => d.toS > fromS && d.fromS < toS);
-  const own = within.filter((d) => !known.some((k) => k.fromS < d.toS && k.toS > d.fromS));
+  const [moved, setMoved] = useState<ReadonlyMap<Detected, Stretch>>(new Map());
+  const walk = { fromS, toS };
+  const lost = noticed.filter((s) => s.grade === 1);
+  const within = found.filter((d) => overlap(d, walk));
+  const own = within.filter((d) => !lost.some((k) => overlap(k, d)));
   const open = own.filter((d) => !done.has(d));
   const settle = (list: readonly Detected[]): void => setDone(new Set([...done, ...list]));
+  const asMoved = (d: Detected<DropoutKind>): TakenLoss => {
+    const to = moved.get(d);
+    return to ? { ...d, ...to, byHand: true, figure: phrases.movedByHand(d.figure) } : d;
+  };
   const accept = (list: readonly Detected<DropoutKind>[]): void => {
-    onAccept(list);
+    onAccept(list.map(asMoved));
     settle(list);
   };
   return (
     <div role="status" className="mt-2" data-losses={own.length}>
       <p>
-        {own.length === 0 ? phrases.nothingWasLostAsFarAs : said(own.length, open.length)}
-        {within.length < found.length && phrases.outsideTheWalkAreLeftOut(found.length - within.length)}
-        {own.length < within.length && phrases.areInTheLogAlready(within.length - own.length)}
+        {within.length === 0 && phrases.nothingWasLostAsFarAs}
+        {own.length > 0 && said(own.length, open.length)}
+        {within.length < found.length && phrases.outsideTheWalkLeftOut(found.length - within.length)}
+        {own.length < within.length && phrases.inTheLogAlready(within.length - own.length)}
       </p>
       {children}
       {open.length > 1 && (
@@ -77,12 +88,11 @@ export function ProposedLosses({
         {open.map((d) => (
           <FoundLoss
             key={`${d.kind}${d.fromS}`}
-            found={d}
-            {...{ hereS, onLook }}
-            onTake={(as) => {
-              onAccept([as]);
-              settle([d]);
-            }}
+            found={asMoved(d)}
+            {...{ walk, hereS }}
+            onLook={() => onLook(asMoved(d).fromS)}
+            onMove={(to) => setMoved(new Map([...moved, [d, to]]))}
+            onTake={() => accept([d])}
             onRefuse={() => settle([d])}
           />
         ))}

@@ -27,7 +27,6 @@ export const aWebmWithTransparencyWhereThis =
 export const accuracy95Percent = 'Accuracy, 95 %';
 export const andATrackCanPlaceThe = ', and a track can place the walk.';
 export const anotherTrack = 'Another track';
-export const areInTheLogAlready = (withinCount: number): string => ` ${withinCount} are in the log already.`;
 export const asTheReceiverShowsIt5 = 'As the receiver shows it; 5 to 10 m in the open is common.';
 export const askedFor = (asked: string): string => `Asked for: ${asked}.`;
 export const atS = (eventText: string, walkS: string): string => `${eventText}, at ${walkS} s. `;
@@ -68,11 +67,14 @@ export const goToAClapOrA = 'Go to a clap or a clock in both.';
 export const goToAMomentAtWhich = 'Go to a moment at which the film shows a clock.';
 export const goToTheMomentAtWhich = 'Go to the moment at which it begins first: the log counts from there.';
 export const grade4IsProposedFirst = (percent: number, clean: number): string =>
-  `Grade 4, first artefacts, is proposed, and 3 where ${percent} % of a stretch and more is spoilt: confirm it, or change it. ` +
+  `Grade 4, first artefacts, is proposed, and 3 where ${percent} % of a stretch and more is spoilt: ` +
+  'confirm it, or change it. ' +
   `After it the grade is what it was before, or ${clean} where nobody graded.`;
 export const gradeFromS = (fromS: string): string => `Grade from ${fromS} s`;
 export const here = 'Here';
 export const hold = 'Hold';
+export const inTheLogAlready = (n: number): string =>
+  ` ${countOf(n, 'stretch', 'stretches')} in the log already.`;
 export const itsEndComesAfterIts = 'Its end comes after its beginning';
 export const itWasJoinedTo = 'It was joined to ';
 export const itsFramesCannotBeToldApart =
@@ -116,14 +118,13 @@ export const nothingHasChanged = (trouble: string): string => `${trouble}. Nothi
 export const nothingWasLostAsFarAs = 'Nothing was lost, as far as this can tell.';
 export const ofText = (clock: string, clock2: string): string => `${clock} of ${clock2}`;
 export const ofText2 = (name: string, trouble: string): string => ` Of ${name}: ${trouble}.`;
+export const outsideTheWalkLeftOut = (n: number): string => ` ${n} outside the walk: left out.`;
 export const percentWasDoneBeforeItGoes = (percent: number): string =>
   `${percent} % was done before; it goes on from there.`;
 export const placesOfTheDeviceOrOfATrack = (n: number): string =>
   `${countOf(n, 'place')} of the device or of a track ${plural(n, 'stands', 'stand')} in the log.`;
 export const onFromTheRecording = (name: string, name2: string): string =>
   `${name} on ${name2}, from the recording`;
-export const outsideTheWalkAreLeftOut = (dropoutsCount: number): string =>
-  ` ${dropoutsCount} outside the walk are left out.`;
 export const overlay = 'Overlay';
 export const path = 'Path';
 export const pause = 'Pause';
@@ -159,6 +160,7 @@ export const takeAllIntoTheLog = (openCount: number): string => `Take all ${open
 export const takeS = (fromS: string): string => `Take ${fromS} s`;
 export const takeThemOutAgain = 'Take them out again';
 export const takesCorrectionsFromEverywhere = ' takes corrections from everywhere.';
+export const thatIsOutsideTheWalk = 'That is outside the walk';
 export const theClockAtThisMomentOf = 'The clock, at this moment of the film';
 export const theLog = 'the log';
 export const theLogIsAsItWas = 'The log is as it was; choose another file.';
@@ -189,4 +191,5 @@ export const whatWasSent = 'What was sent';
 export const where = 'Where';
 export const placesWithinTheWalk = (n: number): string => `${countOf(n, 'place')} within the walk.`;
 export const whereItStands = (label: string): string => `${label} where it stands`;
+export const writeSecondsAsIn = 'Write seconds, as in 12.34';
 export const written = (done: number): string => `${done} written …`;

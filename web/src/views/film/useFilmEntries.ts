@@ -1,10 +1,10 @@
-import type { Coordinate, EventBodies, EventKind, EventOf, Grade } from '@urvek/core';
+import type { Coordinate, EventBodies, EventKind, EventOf } from '@urvek/core';
 import { useState } from 'react';
 import { sync } from '../../field/sync.ts';
 import { eventTime, FOUND_S, knownTo } from '../../field/time.ts';
 import type { WalkSession } from '../../field/walkSession.ts';
 import { digestOf } from './frames.ts';
-import { UNGRADED, type GradedStretch } from './ProposedGrades.tsx';
+import type { GradedStretch } from './ProposedGrades.tsx';
 import type { TakenLoss } from './ProposedLosses.tsx';
 import { secondsOf } from './reel.ts';
 import type { Player } from './usePlayer.ts';
@@ -45,14 +45,11 @@ export function useFilmEntries(session: WalkSession, player: Player, beganS: num
       }
     });
   /** A stretch that was graded after an instrument found faults in it; then it is as it was before. */
-  const gradeStretch = (
-    { fromS, toS, grade, found }: GradedStretch,
-    before: Grade = UNGRADED,
-  ): Promise<void> =>
+  const gradeStretch = ({ fromS, toS, grade, then, found }: GradedStretch): Promise<void> =>
     keep(async () => {
       const said = found.slice(0, 200);
       await session.append('grade', { grade, found: said }, eventTime(fromS, 1, undefined, FOUND_S));
-      await session.append('grade', { grade: before, found: said }, eventTime(toS, 1, undefined, FOUND_S));
+      await session.append('grade', { grade: then, found: said }, eventTime(toS, 1, undefined, FOUND_S));
     });
   /** One after the other, told how many, for as long as they are wanted. */
   const each = <T>(

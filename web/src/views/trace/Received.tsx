@@ -3,7 +3,6 @@ import type { Finding } from '@urvek/study';
 import { useState } from 'react';
 import { Trouble } from '../../components/States.tsx';
 import { FindLosses } from '../film/FindLosses.tsx';
-import { UNGRADED } from '../film/ProposedGrades.tsx';
 import { ProposedLosses, type Proposing, type TakenLoss } from '../film/ProposedLosses.tsx';
 import { PickReel } from '../film/PickReel.tsx';
 import type { Reel } from '../film/reel.ts';
@@ -55,9 +54,11 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
     toS: recordedAtS(on, endS),
     onLook: (s) => onLook(sentAtS(on, s)),
     onAccept: take,
-    known: noticed
-      .filter((s) => s.state === 'lost')
-      .map((s) => ({ fromS: recordedAtS(on, s.fromS), toS: recordedAtS(on, s.toS) })),
+    noticed: noticed.map((s) => ({
+      ...s,
+      fromS: recordedAtS(on, s.fromS),
+      toS: recordedAtS(on, s.toS),
+    })),
   });
   return (
     <div className="grid gap-3">
@@ -96,10 +97,9 @@ export function Received({ finding, onLook }: { finding: Finding; onLook: (walkS
           <FindLosses
             reel={reel}
             {...proposingOn(clock)}
-            onGrade={({ fromS, toS, grade, found }) => {
-              const onWalk = { fromS: sentAtS(clock, fromS), toS: Math.min(endS, sentAtS(clock, toS)) };
-              const before = noticed.findLast((s) => s.fromS <= onWalk.fromS)?.grade ?? UNGRADED;
-              logged(writing.graded({ ...onWalk, grade, found: found.slice(0, 200) }, before));
+            onGrade={(graded) => {
+              const [fromS, toS] = [sentAtS(clock, graded.fromS), Math.min(endS, sentAtS(clock, graded.toS))];
+              logged(writing.graded({ ...graded, fromS, toS, found: graded.found.slice(0, 200) }));
             }}
           />
         </>

@@ -3,7 +3,6 @@ import {
   type Entry,
   type EventBodies,
   type EventKind,
-  type Grade,
   type EventKey,
   type WalkEvent,
 } from '@urvek/core';
@@ -13,6 +12,7 @@ import { fieldLog } from '../../field/fieldLog.ts';
 import { sync } from '../../field/sync.ts';
 import { eventTime, FOUND_S, knownTo } from '../../field/time.ts';
 import type { Why } from './WhyFields.tsx';
+import type { GradedStretch } from '../film/ProposedGrades.tsx';
 import * as phrases from './phrases.ts';
 
 /** A loss on the walk's clock; without an end it lasts to the end of the recording. */
@@ -85,12 +85,17 @@ export function useWriting({ header, walkId, trace }: Finding) {
       });
     },
     /** A stretch that was graded after an instrument found faults in it; then it is as it was before. */
-    graded: async (
-      { fromS, toS, found, grade }: FoundOnWalk & { readonly toS: number; readonly grade: Grade },
-      before: Grade,
-    ): Promise<void> => {
-      const made = [await append('grade', { grade, found }, fromS, FOUND_S)];
-      made.push(await append('grade', { grade: before, found }, toS, FOUND_S));
+    graded: async ({
+      fromS,
+      toS,
+      found,
+      grade,
+      then,
+    }: FoundOnWalk & Pick<GradedStretch, 'toS' | 'grade' | 'then'>): Promise<void> => {
+      const made = [
+        await append('grade', { grade, found }, fromS, FOUND_S),
+        await append('grade', { grade: then, found }, toS, FOUND_S),
+      ];
       void sync();
       notice({
         text: phrases.logged(phrases.gradeText(grade)),
