@@ -29,10 +29,11 @@ export function MoveLoss({
   const [ends, setEnds] = useState(from.toS.toFixed(3));
   const to = { fromS: Number(begins.trim() || NaN), toS: open ? from.toS : Number(ends.trim() || NaN) };
   const error = whyNot(to, walk);
-  const edge = (label: string, value: string, onValue: (text: string) => void, wrong?: string) => (
+  const edge = (label: string, value: string, onValue: (text: string) => void) => (
     <span className="flex items-end gap-1">
       <Field
-        {...{ label, value, error: wrong, suffix: 's', inputMode: 'decimal', className: 'w-36' }}
+        {...{ label, value, suffix: 's', inputMode: 'decimal', className: 'w-36' }}
+        aria-invalid={error === undefined ? undefined : true}
         onChange={(e) => onValue(e.target.value)}
       />
       {hereS && (
@@ -49,11 +50,16 @@ export function MoveLoss({
   );
   return (
     <div className="flex flex-wrap items-end gap-3 py-1">
-      {edge(phrases.begins, begins, setBegins, open ? error : undefined)}
-      {!open && edge(phrases.ends, ends, setEnds, error)}
+      {edge(phrases.begins, begins, setBegins)}
+      {!open && edge(phrases.ends, ends, setEnds)}
       <button type="button" className="btn" disabled={error !== undefined} onClick={() => onMove(to)}>
         {phrases.moveItThere}
       </button>
+      {error && (
+        <p role="alert" className="w-full font-bold text-lost">
+          {error}.
+        </p>
+      )}
     </div>
   );
 }
