@@ -13,8 +13,10 @@ export const bundleIsStale = (outdir, entry, rooms) =>
  * Puts the project's own sources together in a few files: read one by one they take most of a start. What is not of this
  * project stays where it is installed. Each file is there whole or not at all, entries last, so that two processes may
  * do it at once.
+ * @param apart entries share no files, and those that one imports later are entries of the same name: each reads only
+ * what is its own, where a shared file would hold what any of them needs
  */
-export async function bundle(outdir, entryPoints) {
+export async function bundle(outdir, entryPoints, { apart = false } = {}) {
   const { build } = await import('esbuild');
   const { outputFiles } = await build({
     absWorkingDir: ROOT,
@@ -23,7 +25,7 @@ export async function bundle(outdir, entryPoints) {
     outExtension: { '.js': '.mjs' },
     write: false,
     bundle: true,
-    splitting: true,
+    splitting: !apart,
     sourcemap: true,
     platform: 'node',
     target: 'node20',
@@ -32,10 +34,16 @@ export async function bundle(outdir, entryPoints) {
     plugins: [
       {
         name: 'packages stay outside',
-        setup: ({ onResolve }) =>
+        setup: ({ onResolve }) => {
           onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
             kind === 'entry-point' || path.startsWith('@urvek/') ? undefined : { path, external: true },
-          ),
+          );
+          onResolve({ filter: /^\.\/\w+\.ts$/ }, ({ path, kind }) =>
+            apart && kind === 'dynamic-import'
+              ? { path: path.replace(/ts$/, 'mjs'), external: true }
+              : undefined,
+          );
+        },
       },
     ],
   });

@@ -30,7 +30,7 @@ export interface BeaconOptions {
 
 /** The `beacon` command: what a recording carries of where and when it was. @throws BadInput */
 export async function beacon(file: string, options: BeaconOptions): Promise<string> {
-  const media = probeMedia(file);
+  const media = await probeMedia(file);
   const walk = options.walk === undefined ? undefined : walkOf(options.walk);
   const sound = media.sound && beaconTrack(await heardIn(file, media.sound.beginsS));
   const picture = media.picture ? beaconTrack(await seenIn(file)) : undefined;

@@ -15,7 +15,7 @@ import {
   type Thresholds,
 } from '@urvek/core';
 import { BadInput } from './badInput.ts';
-import { framesOf, probeMedia, soundOf, trackOf, type Media } from './media.ts';
+import { framesOf, soundOf, trackOf, type Media } from './media.ts';
 
 export interface DetectOptions {
   readonly json?: true;
@@ -37,13 +37,13 @@ interface Found {
   readonly notes: readonly string[];
 }
 
-/** The `detect` command: what was lost in a recording, and when. @throws BadInput */
-export async function detect(file: string, options: DetectOptions): Promise<string> {
+/** The `detect` command: what was lost in a recording that holds this, and when. @throws BadInput */
+export async function detect(file: string, probed: Promise<Media>, options: DetectOptions): Promise<string> {
   const signal = SIGNALS.find((s) => s === (options.signal ?? 'unknown'));
   if (!signal) throw new BadInput(`--signal ${options.signal}: there are ${SIGNALS.join(', ')}`);
   if (signal === 'speech' && options.reference === undefined)
     throw new BadInput('--signal speech: what was said is needed too, as --reference FILE');
-  const media = probeMedia(file);
+  const media = await probed;
   if (options.reference !== undefined && !media.sound)
     throw new BadInput(`${file}: has no sound to hold against the reference`);
   const found = await foundIn(file, media, signal, options.reference);

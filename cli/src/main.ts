@@ -1,5 +1,5 @@
 import { Command, CommanderError } from 'commander';
-import { BadInput } from './badInput.ts';
+import { isBadInput } from './badInput.ts';
 import type { GearOptions } from './gear.ts';
 import type { ProbeOptions } from './probe.ts';
 
@@ -88,8 +88,12 @@ export async function main(args: readonly string[], output: Output): Promise<num
     .option('--reference <file>', 'what was sent: tells delay and drift, and for speech what was lost')
     .option('--signal <name>', 'what was sent: noise, tone (1 kHz), speech, or unknown')
     .action(async (file: string, options: { json?: true; reference?: string; signal?: string }) => {
+      // Each takes a tenth of a second; what is wrong with the file is told where it is waited for.
+      const { probeMedia } = await import('./media.ts');
+      const media = probeMedia(file);
+      media.catch(() => undefined);
       const { detect } = await import('./detect.ts');
-      output.out(await detect(file, options));
+      output.out(await detect(file, media, options));
     });
   program
     .command('predict <file>')
@@ -196,7 +200,7 @@ export async function main(args: readonly string[], output: Output): Promise<num
     return code;
   } catch (error) {
     if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2;
-    if (!(error instanceof BadInput)) throw error;
+    if (!isBadInput(error)) throw error;
     output.err(`urvek: ${error.message}\n`);
     return 2;
   }

@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { BadInput } from './badInput.ts';
 
 /** What a recording holds, as ffprobe says it. */
@@ -17,15 +17,10 @@ const missing = (tool: string): BadInput =>
   new BadInput(`${tool} is not installed; it decodes recordings: apt-get install ffmpeg`);
 
 /** @throws BadInput where it cannot be read, or ffmpeg is not there */
-export function probeMedia(file: string): Media {
-  const { status, stdout, stderr, error } = spawnSync(
-    FFPROBE,
-    ['-v', 'error', '-of', 'json', '-show_entries', `${STREAM}:format=start_time`, '--', file],
-    { encoding: 'utf8' },
-  );
-  if (error) throw missing(FFPROBE);
-  if (status !== 0) throw new BadInput(`${file}: ${stderr.trim().split('\n').at(-1) ?? 'cannot be read'}`);
-  const { streams, format } = JSON.parse(stdout) as {
+export async function probeMedia(file: string): Promise<Media> {
+  const asked = ['-of', 'json', '-show_entries', `${STREAM}:format=start_time`, '--', file];
+  const told = await textOf(file, ['-v', 'error', ...asked]);
+  const { streams, format } = JSON.parse(told) as {
     streams: { codec_type: string; sample_rate?: string; channels?: number; start_time?: string }[];
     format: { start_time?: string };
   };
@@ -46,9 +41,7 @@ export function probeMedia(file: string): Media {
 async function frameTimes(file: string): Promise<number[]> {
   const entries = 'packet=pts_time:format=start_time';
   const asked = ['-of', 'csv', '-select_streams', 'v:0', '-show_entries', entries, '--', file];
-  let text = '';
-  for await (const piece of written(FFPROBE, file, ['-v', 'error', ...asked]))
-    text += piece.toString('latin1');
+  const text = await textOf(file, ['-v', 'error', ...asked]);
   const secondsOf = (section: string): number[] =>
     text
       .split('\n')
@@ -59,6 +52,13 @@ async function frameTimes(file: string): Promise<number[]> {
   return secondsOf('packet')
     .map((s) => s - beginsS)
     .sort((a, b) => a - b);
+}
+
+/** What ffprobe tells of a file. @throws BadInput with what it said */
+async function textOf(file: string, args: readonly string[]): Promise<string> {
+  const pieces: Buffer[] = [];
+  for await (const piece of written(FFPROBE, file, args)) pieces.push(piece);
+  return Buffer.concat(pieces).toString();
 }
 
 /** What ffmpeg writes for these arguments, piece by piece. @throws BadInput with what it said */
@@ -76,8 +76,9 @@ async function* written(tool: string, file: string, args: readonly string[]): As
   });
   ended.catch(() => undefined);
   yield* child.stdout as AsyncIterable<Buffer>;
-  if ((await ended) !== 0)
-    throw new BadInput(`${file}: ${said.trim().split('\n').at(-1) ?? 'cannot be decoded'}`);
+  if ((await ended) === 0) return;
+  const why = said.trim().split('\n').at(-1)?.replace(`${file}: `, '');
+  throw new BadInput(`${file}: ${why || 'cannot be decoded'}`);
 }
 
 /** Sound as samples of each channel, in pieces. */
