@@ -31,7 +31,8 @@ const [LEAST_SHAPE, MOST_SHAPE] = [1.5, 24];
 /** A gap is never taken for quieter than so far below what is expected, and never for louder, as power. */
 const [DEEPEST, SHALLOWEST] = [1e-3, 0.25];
 
-const db = (ratio: number): number => 10 ** (ratio / 10);
+/** Power for so many dB. */
+const db = (level: number): number => Math.exp((level * Math.LN10) / 10);
 const clamp = (x: number, least: number, most: number): number => Math.min(most, Math.max(least, x));
 
 /**
@@ -51,10 +52,13 @@ export class KnownLoss {
   private sum = 0;
   private since = 0;
   /** Power since the sum left 0: where it turns out to be a gap, its first blocks. */
-  private run = { power: 0, blocks: 0 };
+  private readonly run = { power: 0, blocks: 0 };
   private gap: { readonly from: number; power: number; blocks: number } | undefined;
   private readonly found: Detected<'loss'>[] = [];
   private readonly options: LossOptions;
+  /** −ln m and 1/m − 1 of the power after a drop as part of the one before, m. */
+  private readonly dropNats: number;
+  private readonly dropTimes: number;
 
   /** @param blockS length of a block, s @throws RangeError */
   constructor(
@@ -66,6 +70,8 @@ export class KnownLoss {
     const { dropDb, leastS } = this.options;
     if (!(dropDb > 0)) throw new RangeError(`invalid dropDb: ${dropDb}`);
     if (!(leastS > 0)) throw new RangeError(`invalid leastS: ${leastS}`);
+    this.dropNats = Math.log(db(dropDb));
+    this.dropTimes = db(dropDb) - 1;
   }
 
   get thresholds(): Thresholds {
@@ -88,8 +94,7 @@ export class KnownLoss {
     this.block++;
     if (this.gap || this.sum > ENOUGH / 2) return;
     this.sum = 0;
-    this.since = this.block;
-    this.run = { power: 0, blocks: 0 };
+    this.startRun(this.block);
   }
 
   /** Of the signal, dB against full scale; undefined until one was heard. */
@@ -126,26 +131,30 @@ export class KnownLoss {
 
   private inSignal(power: number, expectedDb: number): void {
     const ratio = power / db(expectedDb);
-    const drop = db(-this.options.dropDb);
     // Gamma of equal shape: ln f1/f0 = k (−ln m − r (1/m − 1)), m the mean after the drop.
-    const evidence = this.shape * (-Math.log(drop) - ratio * (1 / drop - 1));
+    const evidence = this.shape * (this.dropNats - ratio * this.dropTimes);
     this.sum = Math.max(0, this.sum + clamp(evidence, -MOST_EVIDENCE, MOST_EVIDENCE));
-    this.run = { power: this.run.power + power, blocks: this.run.blocks + 1 };
+    this.run.power += power;
+    this.run.blocks++;
     if (this.sum === 0) {
-      this.since = this.block + 1;
-      this.run = { power: 0, blocks: 0 };
+      this.startRun(this.block + 1);
       this.follow(power, expectedDb, ratio);
     } else if (this.sum > ENOUGH) {
       this.gap = { from: this.since, ...this.run };
-      this.run = { power: 0, blocks: 0 };
       this.sum = 0;
-      this.since = this.block + 1;
+      this.startRun(this.block + 1);
     }
+  }
+
+  private startRun(since: number): void {
+    this.since = since;
+    this.run.power = this.run.blocks = 0;
   }
 
   /** The usual level; and how much blocks scatter, which tells how much one of them says. */
   private follow(power: number, expectedDb: number, ratio: number): void {
-    this.usualDb += Math.sign(powerDb(power) - this.usualDb) * FOLLOW_DB_PER_S * this.blockS;
+    // The usual level follows as a median does: by the side on which a block lies.
+    this.usualDb += Math.sign(power - db(this.usualDb)) * FOLLOW_DB_PER_S * this.blockS;
     this.expectedDb = Math.min(this.usualDb, expectedDb + RISE_DB_PER_S * this.blockS);
     const off = Math.min(4, (ratio - 1) ** 2);
     this.spread += (off - this.spread) * 0.002;

@@ -11,6 +11,8 @@ const JOINED_S = 0.05;
 /** A step against the mean step around it, and the least step of full scale that is told. */
 const CLICK_RATIO = 40;
 const CLICK_LEAST = 0.05;
+/** The mean step is taken anew so often, s, and follows with this time constant, s. */
+const [STEP_BLOCK_S, STEP_FOLLOWS_S] = [0.001, 0.02];
 
 /** What is wrong with the samples themselves: cut peaks, and single jumps that no signal makes. Streaming. */
 export class SampleFaults {
@@ -19,29 +21,53 @@ export class SampleFaults {
   private before = 0;
   private run = 1;
   private meanStep = 0;
+  /** Of a block of steps that is not full yet. */
+  private steps = { sum: 0, count: 0 };
+  private readonly block: number;
   private readonly found: Detected<'click' | 'clipping'>[] = [];
 
   constructor(private readonly rateHz: number) {
     if (!(rateHz > 0)) throw new RangeError(`invalid rateHz: ${rateHz}`);
+    this.block = Math.max(1, Math.round(STEP_BLOCK_S * rateHz));
   }
 
   push(sound: Float32Array): void {
+    const { steps, block } = this;
+    for (let i = 0; i < sound.length;) {
+      const end = Math.min(sound.length, i + block - steps.count);
+      this.some(sound, i, end);
+      i = end;
+      if (steps.count < block) break;
+      this.meanStep += (steps.sum / block - this.meanStep) * (STEP_BLOCK_S / STEP_FOLLOWS_S);
+      steps.sum = steps.count = 0;
+    }
+  }
+
+  /** Samples within a block. */
+  private some(sound: Float32Array, from: number, end: number): void {
     // Locals: this runs for every sample of hours of sound.
-    let { last, before, run, meanStep, at } = this;
-    const [learnt, keep] = [this.rateHz / 20, 50 / this.rateHz];
-    for (let i = 0; i < sound.length; i++, at++) {
+    let { last, before, run } = this;
+    let { sum } = this.steps;
+    const most = CLICK_RATIO * this.meanStep;
+    const told = this.at > this.rateHz / 20 ? Math.max(most, CLICK_LEAST) : Infinity;
+    for (let i = from; i < end; i++) {
       const x = sound[i] as number;
       run = x === last ? run + 1 : 1;
-      if (run === CLIPPED_SAMPLES && (x >= CLIPPED_AT || x <= -CLIPPED_AT)) this.clipped(at, x);
+      if (run === CLIPPED_SAMPLES && (x >= CLIPPED_AT || x <= -CLIPPED_AT))
+        this.clipped(this.at + i - from, x);
       // Second difference: a wave of speech is smooth, a lost sample is not.
       const jump = Math.abs(x - 2 * last + before);
-      const most = CLICK_RATIO * meanStep;
-      if (jump > most && jump > CLICK_LEAST && at > learnt) this.clicked(at, jump, meanStep);
-      meanStep += ((jump > most + 1e-4 ? most + 1e-4 : jump) - meanStep) * keep;
+      if (jump > told) this.clicked(this.at + i - from, jump, this.meanStep);
+      sum += jump > most + 1e-4 ? most + 1e-4 : jump;
       before = last;
       last = x;
     }
-    Object.assign(this, { last, before, run, meanStep, at });
+    this.steps.sum = sum;
+    this.steps.count += end - from;
+    this.last = last;
+    this.before = before;
+    this.run = run;
+    this.at += end - from;
   }
 
   end(): readonly Detected<'click' | 'clipping'>[] {

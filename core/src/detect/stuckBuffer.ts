@@ -8,14 +8,16 @@ const [SHORTEST_S, LONGEST_S] = [0.005, 0.1];
 /** It is told from a whole block and this on, s. */
 const LEAST_S = 0.01;
 /** More than the moments that are remembered of the longest block at 192 kHz, and few enough for a near cache. */
-const SLOTS = 1 << 13;
+const SLOTS = 1 << 11;
 /**
- * One moment in so many is remembered and looked for, chosen by what is heard then: of a block that is played again the
- * same ones.
+ * Moments are remembered and looked for by what is heard then, so that of a block that is played again the same ones
+ * are: so many in a second, at most one in four.
  */
-const ONE_IN = 8;
+const MOMENTS_PER_S = 3000;
 /** How far before such a moment the repetition may have begun, samples. */
 const BEFORE = 512;
+/** Samples are gone over in pieces of this length. */
+const PIECE = 4096;
 /** A block is like itself where the difference has less than this of the power, over so many samples. */
 const [LIKE, MOST_COMPARED] = [0.1, 512];
 /** Any odd number that mixes (Knuth, The Art of Computer Programming, vol. 3, §6.4). */
@@ -28,14 +30,17 @@ const MIX = 0x9e3779b1;
  * memory but for what is found.
  */
 export class StuckBuffer {
-  private readonly ring: Int16Array;
-  private readonly table = new Int32Array(SLOTS);
   private readonly shortest: number;
+  private readonly longest: number;
+  /** What was heard before a piece, then the piece. */
+  private readonly kept: number;
+  private readonly heard: Float32Array;
+  /** When a moment like this was last, by its hash: sample after the first, from 1. */
+  private readonly table = new Int32Array(SLOTS);
+  /** A moment is remembered where so many first bits of its hash are 0. */
+  private readonly chosenBits: number;
+  /** The first sample of the piece. */
   private at = 0;
-  private hash = 0;
-  /** Samples in a row that are equal: a silence repeats nothing. */
-  private flat = 0;
-  private last = 0;
   private lag = 0;
   private run = 0;
   private readonly found: Detected<'stuck'>[] = [];
@@ -44,42 +49,18 @@ export class StuckBuffer {
   constructor(private readonly rateHz: number) {
     if (!(rateHz > 0)) throw new RangeError(`invalid rateHz: ${rateHz}`);
     this.shortest = Math.round(SHORTEST_S * rateHz);
-    this.ring = new Int16Array(2 ** Math.ceil(Math.log2(LONGEST_S * rateHz + 2 * WINDOW)));
+    this.longest = Math.round(LONGEST_S * rateHz);
+    this.kept = this.longest + BEFORE;
+    this.heard = new Float32Array(this.kept + PIECE);
+    this.chosenBits = Math.max(2, Math.round(Math.log2(rateHz / MOMENTS_PER_S)));
   }
 
   push(sound: Float32Array): void {
-    const { ring, table } = this;
-    const mask = ring.length - 1;
-    const longest = ring.length - 2 * WINDOW;
-    // Locals: this runs for every sample of hours of sound.
-    let { at, hash, flat, last } = this;
-    for (let i = 0; i < sound.length; i++, at++) {
-      // To the nearest; a ring of 16 bits takes what it can hold.
-      ring[at & mask] = Math.floor(32_767 * (sound[i] as number) + 0.5);
-      const value = ring[at & mask] as number;
-      flat = value === last ? flat + 1 : 0;
-      last = value;
-      if (this.lag > 0) {
-        if (value === ring[(at - this.lag) & mask]) this.run++;
-        else this.ended(at, flat);
-      }
-      // A hash of the last samples alone: what is older is turned out of 32 bits.
-      hash = (Math.imul(hash, 4) + Math.imul(value + 1, MIX)) | 0;
-      const mixed = hash ^ (hash >>> 15);
-      if ((mixed & (ONE_IN - 1)) !== 0 || at < WINDOW) continue;
-      const slot = (mixed >>> 3) & (SLOTS - 1);
-      const before = (table[slot] as number) - 1;
-      table[slot] = at + 1;
-      const lag = at - before;
-      if (lag > longest || lag < this.shortest || before < 0 || this.lag > 0 || flat >= WINDOW) continue;
-      const alike = this.alike(at, lag);
-      if (alike >= WINDOW) [this.lag, this.run] = [lag, alike];
-    }
-    Object.assign(this, { at, hash, flat, last });
+    for (let i = 0; i < sound.length; i += PIECE) this.look(sound.subarray(i, i + PIECE));
   }
 
   end(): readonly Detected<'stuck'>[] {
-    if (this.lag > 0) this.ended(this.at, this.flat);
+    if (this.lag > 0) this.ended(this.kept);
     return this.found;
   }
 
@@ -88,20 +69,50 @@ export class StuckBuffer {
     return this.found.splice(0);
   }
 
-  /** How many samples up to now are those of a lag ago. */
-  private alike(at: number, lag: number): number {
-    const mask = this.ring.length - 1;
-    const most = Math.min(BEFORE, at - lag, this.ring.length - lag);
-    for (let k = 0; k < most; k++)
-      if (this.ring[(at - k) & mask] !== this.ring[(at - lag - k) & mask]) return k;
-    return most;
+  private look(piece: Float32Array): void {
+    const { heard, kept, table, shortest, longest } = this;
+    heard.set(piece, kept);
+    // Compared bit by bit, as whole numbers.
+    const bits = new Int32Array(heard.buffer);
+    const [end, ahead, others] = [kept + piece.length, this.at - kept + 1, 32 - this.chosenBits];
+    let repeatsTo = this.lag > 0 ? this.follow(bits, kept, end) : kept;
+    // Of the last samples alone: what is older is turned out of 32 bits.
+    let hash = 0;
+    for (let i = kept - WINDOW; i < kept; i++) hash = ((hash << 2) + Math.imul(bits[i] as number, MIX)) | 0;
+    // This runs for every sample of hours of sound.
+    for (let i = kept; i < end; i++) {
+      hash = ((hash << 2) + Math.imul(bits[i] as number, MIX)) | 0;
+      if (hash >>> others !== 0) continue;
+      const slot = (hash ^ (hash >>> 15)) & (SLOTS - 1);
+      const before = table[slot] as number;
+      table[slot] = i + ahead;
+      const lag = i + ahead - before;
+      if (before === 0 || lag < shortest || lag > longest || i < repeatsTo) continue;
+      // A silence repeats nothing.
+      const alike = isFlat(bits, i, WINDOW) ? 0 : alikeBefore(bits, i, lag, this.at + i - kept);
+      if (alike < WINDOW) continue;
+      [this.lag, this.run] = [lag, alike];
+      repeatsTo = this.follow(bits, i + 1, end);
+    }
+    this.at += piece.length;
+    heard.copyWithin(0, piece.length, end);
   }
 
-  /** Whether the block is like itself a part of it later: then it is a tone, which repeats itself as it should. */
-  private periodic(at: number, lag: number): boolean {
-    const mask = this.ring.length - 1;
+  /** Goes on with a repetition. @returns where it ended, or the end */
+  private follow(bits: Int32Array, from: number, end: number): number {
+    const { lag } = this;
+    let i = from;
+    while (i < end && bits[i] === bits[i - lag]) i++;
+    this.run += i - from;
+    if (i < end) this.ended(i);
+    return i;
+  }
+
+  /** Whether the block before is like itself a part of it later: a tone, which repeats itself as it should. */
+  private periodic(to: number, lag: number): boolean {
+    const { heard } = this;
     const count = Math.min(lag, MOST_COMPARED);
-    const sampleAt = (k: number): number => this.ring[(at - 1 - k) & mask] as number;
+    const sampleAt = (k: number): number => heard[to - 1 - k] as number;
     // Any sound is like itself a moment later: what counts is that it is so again.
     let unlike = false;
     for (let shift = 1; shift <= lag / 2; shift++) {
@@ -117,17 +128,33 @@ export class StuckBuffer {
     return false;
   }
 
-  private ended(at: number, flat: number): void {
+  /** A repetition ended before this sample. */
+  private ended(to: number): void {
     const { lag, run, rateHz } = this;
-    if (run >= Math.max(lag, LEAST_S * rateHz) && flat < lag && !this.periodic(at, lag))
+    const toS = (this.at + to - this.kept) / rateHz;
+    const bits = new Int32Array(this.heard.buffer);
+    if (run >= Math.max(lag, LEAST_S * rateHz) && !isFlat(bits, to - 1, lag) && !this.periodic(to, lag))
       this.found.push({
         kind: 'stuck',
-        fromS: (at - run) / rateHz,
-        toS: at / rateHz,
+        fromS: toS - run / rateHz,
+        toS,
         open: false,
         certainty: 0.99,
         figure: phrases.msPlayedTimes(((1000 * lag) / rateHz).toFixed(0), (run / lag + 1).toFixed(0)),
       });
     this.lag = this.run = 0;
   }
+}
+
+/** The last so many samples are all one. */
+function isFlat(bits: Int32Array, last: number, count: number): boolean {
+  for (let k = 1; k < count; k++) if (bits[last - k] !== bits[last]) return false;
+  return true;
+}
+
+/** How many samples up to the last are those of a lag ago, of as many as were heard. */
+function alikeBefore(bits: Int32Array, last: number, lag: number, heard: number): number {
+  const most = Math.min(BEFORE, heard + 1 - lag);
+  for (let k = 0; k < most; k++) if (bits[last - k] !== bits[last - lag - k]) return k;
+  return most;
 }
