@@ -5,7 +5,16 @@ import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { ffmpeg, gapsIn, noiseOf, scoreOf, toneWithJumps, writeFilm, writeWav } from './recordings.ts';
+import {
+  BY_HAND,
+  ffmpeg,
+  gapsIn,
+  noiseOf,
+  scoreOf,
+  toneWithJumps,
+  writeFilm,
+  writeWav,
+} from './recordings.ts';
 
 // The short form of npm run bench:detect: the command line on recordings of known truth, decoded by Debian's ffmpeg.
 
@@ -63,10 +72,28 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
       { fromS: 2, toS: 2.4 },
       { fromS: 4, toS: 4.2 },
     ];
-    writeFilm(film, { source: 'testsrc2', seconds: 6, gaps: frozen, mbps: 0.5, noise: 8, size: '320x180' });
+    writeFilm(film, { source: 'testsrc2', seconds: 6, gaps: frozen, mbps: 0.5, noise: 8, size: [320, 180] });
     const seen = detected(film);
     expect(scoreOf(frozen, gapsOf(seen), 0.041)).toMatchObject({ found: 2, beside: 0 });
     expect(seen.kind).toBe('picture');
+  },
+  60_000,
+);
+
+(hasFfmpeg ? test : test.skip)(
+  'a film by hand, whose camera turns, rests and shakes: its freezes, to a frame; where it rests, next to nothing',
+  () => {
+    const film = join(folder, 'hand.mp4');
+    const hand = { ...BY_HAND, seconds: 20, mbps: 3, noise: 6, size: [320, 180] } as const;
+    const frozen = [5.2, 10, 14.4].map((fromS) => ({ fromS, toS: fromS + 0.8 }));
+    // A codec leaves a picture that rests as it was for some frames: then it stood, however little was missed.
+    for (const gaps of [frozen, []]) {
+      writeFilm(film, { ...hand, gaps });
+      const told = gapsOf(detected(film));
+      expect(scoreOf(gaps, told, 0.041).found).toBe(gaps.length);
+      const besides = told.filter((t) => !gaps.some((g) => t.toS > g.fromS && t.fromS < g.toS));
+      expect(besides.reduce((sum, { fromS, toS }) => sum + toS - fromS, 0)).toBeLessThan(0.03 * 20);
+    }
   },
   60_000,
 );

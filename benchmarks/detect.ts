@@ -9,9 +9,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import {
+  BY_HAND,
   ffmpeg,
   gapsIn,
   noiseOf,
+  ON_A_TRIPOD,
   scoreOf,
   toneWithJumps,
   writeFilm,
@@ -180,16 +182,17 @@ function rise(): void {
     }
 }
 
-/** Sources of pictures, and the sensor noise of each; those that are drawn by chance are the same in every run. */
+/** Films, and the sensor noise of each; those that are drawn by chance are the same in every run. */
 const FILMS = [
-  ['testsrc2', 0],
-  ['testsrc2', 12],
-  ['mandelbrot', 10],
-  ['life=seed=1', 5],
-  ['sierpinski=seed=1', 6],
-  ['gradients=seed=1', 8],
-] as const;
-const named = (source: string): string => source.split('=')[0] as string;
+  { name: 'testsrc2', source: 'testsrc2', noise: 0 },
+  { name: 'testsrc2', source: 'testsrc2', noise: 12 },
+  { name: 'mandelbrot', source: 'mandelbrot', noise: 10 },
+  { name: 'life', source: 'life=seed=1', noise: 5 },
+  { name: 'sierpinski', source: 'sierpinski=seed=1', noise: 6 },
+  { name: 'gradients', source: 'gradients=seed=1:c0=0x204060:c1=0xd0a050', noise: 8 },
+  { name: 'by hand', ...BY_HAND, noise: 6 },
+  { name: 'on a tripod', ...ON_A_TRIPOD, noise: 6 },
+];
 
 function picture(): void {
   head('Films, 720p | freezedetect 0.003, 150 ms');
@@ -197,14 +200,26 @@ function picture(): void {
     fromS: Math.round(25 * fromS) / 25,
     toS: Math.round(25 * toS) / 25,
   }));
-  for (const [source, noise] of FILMS)
+  const long = Math.min(60, seconds);
+  for (const { name, ...film } of FILMS)
     for (const mbps of [6, 2, 1, 0.5]) {
       const target = file('film.mp4');
-      writeFilm(target, { source, seconds: Math.min(60, seconds), gaps, mbps, noise });
+      writeFilm(target, { ...film, seconds: long, gaps, mbps });
       console.log(
-        `${`${named(source)}, sensor noise ${noise}, ${mbps} Mbit/s`.padEnd(42)} ` +
+        `${`${name}, sensor noise ${film.noise}, ${mbps} Mbit/s`.padEnd(42)} ` +
           `${shown(gaps, detected(target), 0.041)}    | ` +
           `${shown(gaps, filtered(target, '-vf', 'freezedetect=n=0.003:d=0.15', 'freeze'), 0.041)}`,
+      );
+    }
+  for (const { name, ...film } of FILMS)
+    for (const mbps of [6, 1]) {
+      const target = file('film.mp4');
+      writeFilm(target, { ...film, seconds: long, gaps: [], mbps });
+      const toldS = (told: readonly Gap[]): string =>
+        `${told.length} told, ${told.reduce((sum, { fromS, toS }) => sum + toS - fromS, 0).toFixed(1)} s`;
+      console.log(
+        `${`${name}, no freeze, ${mbps} Mbit/s`.padEnd(42)} ${toldS(detected(target).gaps).padEnd(32)}    | ` +
+          toldS(filtered(target, '-vf', 'freezedetect=n=0.003:d=0.15', 'freeze').gaps),
       );
     }
 }
@@ -218,17 +233,17 @@ function spoilt(): void {
   const gaps = gapsIn(seeded('spoilt'), long, 0.2)
     .filter((g) => g.fromS > 4)
     .map(({ fromS, toS }) => ({ fromS: Math.round(25 * fromS) / 25, toS: Math.round(25 * toS) / 25 }));
-  for (const [source, noise] of FILMS)
+  for (const { name, ...film } of FILMS)
     for (const mbps of [6, 1])
       for (const how of ['square in grey', 'card', 'torn'] as const) {
         const target = file('spoilt.mp4');
         // A frame that is torn is one.
         const own = how === 'torn' ? gaps.map(({ fromS }) => ({ fromS, toS: fromS + 0.04 })) : gaps;
-        writeSpoiltFilm(target, how, { source, seconds: long, gaps: own, mbps, noise });
+        writeSpoiltFilm(target, how, { ...film, seconds: long, gaps: own, mbps });
         const { gaps: lost, spoilt: told, torn, ms } = detected(target);
         const found = { card: lost, 'square in grey': told, torn }[how];
         console.log(
-          `${`${how}: ${named(source)}, noise ${noise}, ${mbps} Mbit/s`.padEnd(58)} ` +
+          `${`${how}: ${name}, noise ${film.noise}, ${mbps} Mbit/s`.padEnd(58)} ` +
             shown(own, { gaps: found, ms }, 0.041),
         );
       }

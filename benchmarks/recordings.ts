@@ -92,6 +92,19 @@ export const ffmpeg = (...args: string[]): void =>
   });
 
 /**
+ * One frame of a pattern, filmed by a camera that turns to and fro and rests between, held by hand or on a tripod: a
+ * source of pictures and what is done to them.
+ */
+const still = (shake: string): { readonly source: string; readonly camera: string } => ({
+  source: 'mandelbrot',
+  camera:
+    'noise=alls=30:allf=0,trim=end_frame=1,format=yuv420p,loop=loop=-1:size=1,setpts=N/25/TB,' +
+    `rotate=a='0.3*pow(sin(0.7*t),3)${shake}':ow=iw/2:oh=ih/2,`,
+});
+export const BY_HAND = still('+0.006*sin(9*t)+0.004*sin(14.3*t)+0.003*sin(23*t)');
+export const ON_A_TRIPOD = still('');
+
+/**
  * A film at 25 frames a second whose motion, light and sensor noise are made by ffmpeg's own sources, frozen in
  * the gaps, then compressed to so many Mbit/s by H.264.
  */
@@ -99,26 +112,31 @@ export function writeFilm(
   file: string,
   {
     source,
+    camera = '',
     seconds,
     gaps,
     mbps,
     noise,
-    size = '1280x720',
+    size = [1280, 720],
   }: {
     /** One of ffmpeg's sources of pictures, with its options. */
     readonly source: string;
+    /** What a camera makes of it, of twice the size. */
+    readonly camera?: string;
     readonly seconds: number;
     readonly gaps: readonly Gap[];
     readonly mbps: number;
     /** Strength of sensor noise, 0 to 100. */
     readonly noise: number;
-    readonly size?: string;
+    /** Across and down. */
+    readonly size?: readonly [number, number];
   },
 ): void {
   // Frames of a gap are all the frame before it.
   const held = gaps
     .map(({ fromS, toS }) => `between(n,${Math.round(25 * fromS)},${Math.round(25 * toS) - 1})`)
     .join('+');
+  const taken = camera ? size.map((dots) => 2 * dots) : size;
   const grain = noise > 0 ? `noise=alls=${noise}:allf=t,` : '';
   const select = held === '' ? 'null' : `select='not(${held})'`;
   ffmpeg(
@@ -126,13 +144,26 @@ export function writeFilm(
       '-f',
       'lavfi',
       '-i',
-      `${source}${source.includes('=') ? ':' : '='}size=${size}:rate=25`,
+      `${source}${source.includes('=') ? ':' : '='}size=${taken.join('x')}:rate=25`,
       '-t',
       String(seconds),
     ],
     // Dropped frames are shown on by repeating the last one: that is what a frozen picture is.
-    ...['-vf', `${grain}${select},fps=25,format=yuv420p`, '-c:v', 'libx264', '-preset', 'veryfast'],
-    ...['-b:v', `${mbps}M`, '-maxrate', `${mbps}M`, '-bufsize', `${mbps}M`, '-g', '50', file],
+    ...['-vf', `${camera}${grain}${select},fps=25,format=yuv420p`, '-c:v', 'libx264', '-preset', 'veryfast'],
+    // On several threads x264 does not write the same twice.
+    ...[
+      '-threads',
+      '1',
+      '-b:v',
+      `${mbps}M`,
+      '-maxrate',
+      `${mbps}M`,
+      '-bufsize',
+      `${mbps}M`,
+      '-g',
+      '50',
+      file,
+    ],
   );
 }
 

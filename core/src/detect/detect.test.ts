@@ -513,6 +513,44 @@ describe('pictures', () => {
     expect(seen(frames).dropouts).toMatchObject(frozen.map((g) => ({ kind: 'freeze', ...g, open: false })));
   });
 
+  test('a film of 25 frames a second that was recorded at 60: its freezes, and not its repeats', () => {
+    const frames = film(8, gaps, 3);
+    const detector = new PictureDetector();
+    for (let n = 0; n < 60 * 8; n++) detector.push(frames[Math.floor((25 * n) / 60)] as Uint8Array, n / 60);
+    const { dropouts, artefacts } = detector.end();
+    expect(artefacts).toEqual([]);
+    expect(dropouts).toHaveLength(gaps.length);
+    for (const [i, { fromS, toS }] of gaps.entries()) {
+      expect(Math.abs((dropouts[i]?.fromS ?? 0) - fromS)).toBeLessThan(1 / 25);
+      expect(Math.abs((dropouts[i]?.toS ?? 0) - toS)).toBeLessThan(1 / 50);
+    }
+  });
+
+  test('a camera that comes to rest, or goes on more slowly, is no freeze; a picture that stops at once is', () => {
+    const random = seeded('rest');
+    const view = (s: number): Uint8Array => {
+      const at = 160 * Math.sin(0.7 * s) ** 3 + (s > 14 ? 2 * (s - 14) : 0);
+      return Uint8Array.from(
+        { length: width * height },
+        (_, i) => 120 + 60 * Math.sin(((i % width) + at) / 9) + 0.6 * random.normal(),
+      );
+    };
+    const frames = Array.from({ length: 25 * 20 }, (_, n) => view(n / 25));
+    expect(seen(frames)).toMatchObject({ dropouts: [], artefacts: [] });
+    for (let n = 250; n < 265; n++) frames[n] = frames[249] as Uint8Array;
+    expect(seen(frames).dropouts).toMatchObject([{ kind: 'freeze', fromS: 10, toS: 10.6, open: false }]);
+  });
+
+  test('a frozen picture that a key frame brings up to what should have stood there is one freeze', () => {
+    const frames = film(8, [{ fromS: 4, toS: 6 }], 2);
+    const [behind, stood] = [frames[92], frames[99]] as [Uint8Array, Uint8Array];
+    for (let n = 100; n < 125; n++) frames[n] = behind;
+    for (let n = 125; n < 150; n++) frames[n] = stood;
+    expect(seen(frames).dropouts).toMatchObject([
+      { kind: 'freeze', fromS: expect.closeTo(4, 1), toS: 6, open: false },
+    ]);
+  });
+
   test('a film that went on after a cut and then freezes is frozen from there, and no card', () => {
     const [before, after] = [film(8, [], 3), film(8, [{ fromS: 4.56, toS: 6 }], 3)];
     const frames = before.map((f, n): Uint8Array =>
@@ -626,6 +664,20 @@ describe('losses told while the picture comes in', () => {
       [175, 'back', 7],
     ]);
     expect(live.usualChange).toBeGreaterThan(1);
+  });
+
+  test('a picture that stood and then moves slowly has come back', () => {
+    const live = new LivePicture();
+    const told: [number, string, string][] = [];
+    for (let n = 0, place = 0; n < 250; n++) {
+      place += n < 100 ? 1 : n < 106 ? 0 : 0.35;
+      for (const { kind, figure } of live.push(frameOf(place), n / 25)) told.push([n, kind, figure]);
+    }
+    expect(told).toEqual([
+      [104, 'lost', 'freeze'],
+      [expect.any(Number), 'back', 'it moves, slowly'],
+    ]);
+    expect(told[1]?.[0]).toBeLessThan(150);
   });
 
   test('black before the first picture is nothing lost', () => {

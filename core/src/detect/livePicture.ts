@@ -1,4 +1,5 @@
 import type { LiveChange } from './liveLoss.ts';
+import * as phrases from './phrases.ts';
 import { PictureDetector, type PictureOptions } from './picture.ts';
 
 /**
@@ -47,6 +48,10 @@ export class LivePicture {
     if (open && !this.told) {
       this.told = true;
       changes.push({ kind: 'lost', atS: open.fromS, figure: open.kind });
+    }
+    if (this.told && !this.detector.stands) {
+      this.told = false;
+      changes.push({ kind: 'back', atS, figure: phrases.itMovesSlowly });
     }
     return changes;
   }

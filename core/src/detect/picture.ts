@@ -1,6 +1,7 @@
 import { FilledParts } from './filledParts.ts';
 import { FrameCells } from './frameCells.ts';
 import { TornFrames } from './tornFrames.ts';
+import { RepeatedFrames } from './repeatedFrames.ts';
 import { SkippedFrames } from './skippedFrames.ts';
 import { FrameTimes, type Hole } from './frameTimes.ts';
 import { Usual } from './usual.ts';
@@ -27,12 +28,22 @@ export interface PictureOptions {
 export const PICTURE_OPTIONS: PictureOptions = { frozenShare: 0.4, leastS: 0.15, byTimes: true };
 
 /**
- * Codecs repeat a frame now and then: what one frame in fifty does is no freeze, with this margin. Two frames are no
- * habit yet: taken for one they would hide freezes, whose frames would then be remembered as usual, too.
+ * What moves comes to rest by and by: a picture that freezes changes by less than this part of the frame before, and
+ * where that one hardly moved either, by less than the second.
  */
-const [RARE, NO_HABIT, MARGIN] = [0.02, 2, 0.8];
-/** A short freeze turns out to be the codec's way: so many of its frames then tell what is usual. */
-const SHORT_FRAMES = 15;
+const [ABRUPT, AT_REST] = [0.5, 0.25];
+/** A codec draws a frozen picture on, and anew: frozen already, it may change by so many times the share. */
+const DRAWN_ON = 1.25;
+/**
+ * A picture whose frames change by more than this share of the usual, on average, moves slowly; after so long, s, that
+ * is how it moves now, and told no more.
+ */
+const [SLOW, SLOW_FOR_S] = [0.15, 1];
+/**
+ * A film of fewer frames a second repeats them: one that changes by less than this part of one that came just before,
+ * s, says nothing of how much the film moves.
+ */
+const [REPEATED, REPEATS_S] = [0.1, 0.1];
 /** Fewer, and it is not known yet what is usual. */
 const LEARN_FRAMES = 12;
 /** A film whose frames change by less than this, in steps of 255, is too still to tell a freeze. */
@@ -86,6 +97,8 @@ export class PictureDetector {
   private frameS = 0;
   private frames = 0;
   private readonly usual = new Usual();
+  /** The frame that moved most of those that came just now. */
+  private moved = { change: 0, atS: 0 };
   private readonly cells = new FrameCells();
   private run:
     | {
@@ -94,18 +107,21 @@ export class PictureDetector {
         /** Of a still picture that a cut brought: when. */
         cutS: number | undefined;
         frames: number;
+        /** The largest change, as a share of the usual one, and the sum of them. */
         figure: number;
-        changes: number[];
+        sum: number;
       }
     | undefined;
   /** A frozen picture changed: if it is frozen again with the next frame, a key frame only drew it anew. */
   private changedAtS: number | undefined;
+  private redrawnAtS = -Infinity;
   /** The last cut that the film has not gone on from, and for how long it moved since. */
   private cutS: number | undefined;
   private movedS = 0;
   private readonly parts = new FilledParts();
   private readonly torn = new TornFrames();
   private readonly skipped = new SkippedFrames();
+  private readonly repeated = new RepeatedFrames();
   private readonly times = new FrameTimes();
   private readonly dropouts: Detected<DropoutKind>[] = [];
   private readonly artefacts: Detected<ArtefactKind>[] = [];
@@ -125,9 +141,10 @@ export class PictureDetector {
     if (this.last && !(atS > this.lastS)) throw new RangeError(`invalid atS: ${atS} after ${this.lastS}`);
     if (this.last) this.frameS = atS - this.lastS;
     const change = this.last ? meanOf(this.cells.changes, grey.length) : Infinity;
-    this.changed = this.last && change;
     const kind =
-      blankOf(this.cells, grey.length) ?? (this.isFrozen(change) ? ('freeze' as const) : undefined);
+      blankOf(this.cells, grey.length) ??
+      (this.isFrozen(change, this.changed) ? ('freeze' as const) : undefined);
+    this.changed = this.last && change;
     this.watchCut(change, atS);
     const hole = this.last && this.options.byTimes ? this.times.push(this.lastS, atS) : undefined;
     const { last, frameS } = this;
@@ -149,9 +166,17 @@ export class PictureDetector {
   /** A loss that goes on and has lasted long enough to be one: what, and since when, s. */
   get open(): { readonly kind: DropoutKind; readonly fromS: number } | undefined {
     const { run } = this;
-    return run && this.changedAtS === undefined && this.lastS - run.fromS >= this.options.leastS
+    return run &&
+      !isSlow(run) &&
+      this.changedAtS === undefined &&
+      this.lastS - run.fromS >= this.options.leastS
       ? toldOf(run)
       : undefined;
+  }
+
+  /** The picture stands, or is black or of one colour, for however short a time. */
+  get stands(): boolean {
+    return this.run !== undefined;
   }
 
   /** The last frame was black or of one colour, or there was none. */
@@ -182,16 +207,14 @@ export class PictureDetector {
     if (run && kind === run.kind) {
       this.changedAtS = undefined;
       run.frames++;
-      if (kind === 'freeze') this.measure(run, change);
+      if (kind === 'freeze') {
+        this.measure(run, change);
+        if (atS - run.fromS > SLOW_FOR_S && isSlow(run)) this.run = undefined;
+      }
       return;
     }
-    if (
-      run?.kind === 'freeze' &&
-      kind === undefined &&
-      this.changedAtS === undefined &&
-      this.isRedraw(change)
-    ) {
-      this.changedAtS = atS;
+    if (run?.kind === 'freeze' && kind === undefined && this.mayBeRedraw(change, atS)) {
+      this.changedAtS = this.redrawnAtS = atS;
       return;
     }
     this.close(this.changedAtS ?? atS, false);
@@ -201,10 +224,10 @@ export class PictureDetector {
       const fromS = kind === 'freeze' ? (hole?.fromS ?? atS) : atS;
       this.run = {
         ...{ kind, fromS, cutS: brought ? this.cutS : undefined },
-        ...{ frames: 1, figure: 0, changes: [] },
+        ...{ frames: 1, figure: 0, sum: 0 },
       };
       if (kind === 'freeze') this.measure(this.run, change);
-    } else if (!hole) this.remember(change);
+    } else if (!hole) this.remember(change, atS);
     if (hole && !run && kind !== 'freeze') this.lacking(hole, atS);
   }
 
@@ -227,7 +250,7 @@ export class PictureDetector {
 
   private measure(run: NonNullable<PictureDetector['run']>, change: number): void {
     run.figure = Math.max(run.figure, change / this.usualChange);
-    if (run.changes.length < SHORT_FRAMES) run.changes.push(change);
+    run.sum += change / this.usualChange;
   }
 
   end(): PictureFound {
@@ -236,9 +259,13 @@ export class PictureDetector {
       frames: this.frames,
       durationS: this.frames === 0 ? 0 : this.lastS + this.frameS,
       dropouts: this.dropouts,
-      artefacts: [...this.artefacts, ...this.parts.end(), ...this.torn.end(), ...this.skipped.end()].sort(
-        (a, b) => a.fromS - b.fromS,
-      ),
+      artefacts: [
+        ...this.artefacts,
+        ...this.parts.end(),
+        ...this.torn.end(),
+        ...this.skipped.end(),
+        ...this.repeated.end(),
+      ].sort((a, b) => a.fromS - b.fromS),
       thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
       tooStill: this.usual.count >= LEARN_FRAMES && this.usualKnown === undefined,
     };
@@ -248,22 +275,30 @@ export class PictureDetector {
     return Math.max(1e-9, this.usual.median);
   }
 
-  private isFrozen(change: number): boolean {
+  private isFrozen(change: number, before: number | undefined): boolean {
     const usual = this.usualKnown;
     if (usual === undefined) return false;
-    const rare = this.usual.quantile(RARE, NO_HABIT) ?? 0;
-    return change < Math.min(this.options.frozenShare * usual, MARGIN * rare);
+    const most = this.options.frozenShare * usual;
+    if (this.run?.kind === 'freeze') return change < DRAWN_ON * most;
+    const part = before !== undefined && before < most ? AT_REST : ABRUPT;
+    return change < Math.min(most, part * (before ?? Infinity));
   }
 
-  /** Drawn anew it differs by less than it would have moved. */
-  private isRedraw(change: number): boolean {
-    return change < 1.5 * this.usualChange;
+  /**
+   * A frozen picture that is drawn anew jumps to what should have stood there; a cut goes further, and a film that
+   * repeats its frames goes on by such jumps.
+   */
+  private mayBeRedraw(change: number, atS: number): boolean {
+    const goesOn = this.changedAtS !== undefined || atS - this.redrawnAtS < this.options.leastS;
+    return !goesOn && !this.repeated.isHabit(atS) && change < CUT * this.usualChange;
   }
 
-  private remember(change: number): void {
+  private remember(change: number, atS: number): void {
     // A cut is no usual change.
     const cut = this.usual.count >= LEARN_FRAMES && change > CUT * this.usualChange;
-    if (Number.isFinite(change) && !cut) this.usual.remember(change);
+    if (!Number.isFinite(change) || cut) return;
+    if (change >= this.moved.change || atS - this.moved.atS > REPEATS_S) this.moved = { change, atS };
+    if (change >= REPEATED * this.moved.change) this.usual.remember(change);
   }
 
   private close(toS: number, open: boolean): void {
@@ -274,17 +309,10 @@ export class PictureDetector {
     const lasted = toS - run.fromS;
     const { frozenShare, leastS } = this.options;
     if (run.kind === 'freeze' && lasted < leastS) {
-      // Short ones are the codec's way: they tell what is usual.
-      for (const change of run.changes) this.remember(change);
-      if (!open)
-        this.artefacts.push({
-          kind: 'repeated frame',
-          ...{ fromS: run.fromS, toS, open: false, certainty: 0.5 },
-          figure: phrases.onceMore(phrases.countedFrames(run.frames)),
-        });
+      if (!open) this.repeated.push(run.fromS, toS, run.frames);
       return;
     }
-    if (lasted < leastS) return;
+    if (lasted < leastS || isSlow(run)) return;
     this.dropouts.push({
       ...{ ...toldOf(run), toS, open },
       certainty: run.kind === 'freeze' ? certaintyOf(frozenShare, run.figure) : certaintyOf(lasted, leastS),
@@ -295,6 +323,9 @@ export class PictureDetector {
     });
   }
 }
+
+const isSlow = ({ sum, frames }: { readonly sum: number; readonly frames: number }): boolean =>
+  sum > SLOW * frames;
 
 const meanOf = (sums: Uint32Array, dots: number): number => sums.reduce((sum, s) => sum + s, 0) / dots;
 

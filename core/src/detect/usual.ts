@@ -19,9 +19,9 @@ export class Usual {
     return medianOfOrdered(this.ordered);
   }
 
-  /** The figure that `share` of them are less than, `least` of them at least; undefined where there are no more. */
-  quantile(share: number, least = 0): number | undefined {
-    return this.ordered[Math.max(least, Math.floor(share * this.ordered.length))];
+  /** The figure that `share` of them are less than; undefined before the first. */
+  quantile(share: number): number | undefined {
+    return this.ordered[Math.floor(share * this.ordered.length)];
   }
 
   remember(figure: number): void {
