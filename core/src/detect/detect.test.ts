@@ -513,17 +513,28 @@ describe('pictures', () => {
     expect(seen(frames).dropouts).toMatchObject(frozen.map((g) => ({ kind: 'freeze', ...g, open: false })));
   });
 
-  test('a film of 25 frames a second that was recorded at 60: its freezes, and not its repeats', () => {
-    const frames = film(8, gaps, 3);
-    const detector = new PictureDetector();
-    for (let n = 0; n < 60 * 8; n++) detector.push(frames[Math.floor((25 * n) / 60)] as Uint8Array, n / 60);
-    const { dropouts, artefacts } = detector.end();
-    expect(artefacts).toEqual([]);
-    expect(dropouts).toHaveLength(gaps.length);
-    for (const [i, { fromS, toS }] of gaps.entries()) {
-      expect(Math.abs((dropouts[i]?.fromS ?? 0) - fromS)).toBeLessThan(1 / 25);
-      expect(Math.abs((dropouts[i]?.toS ?? 0) - toS)).toBeLessThan(1 / 50);
-    }
+  test('a freeze of a film that was recorded at its own rate or a higher one: to a frame, and no repeats beside it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom([24, 24], [24, 30], [25, 50], [25, 60], [30, 60], [15, 30]),
+        fc.integer({ min: 40, max: 90 }),
+        fc.integer({ min: 4, max: 40 }),
+        fc.constantFrom(0, 3),
+        ([sent, recorded], from, lasts, sensor) => {
+          const made = film(6, [{ fromS: from / 25, toS: (from + lasts) / 25 }], sensor);
+          const detector = new PictureDetector();
+          for (let n = 0; (sent * n) / recorded < made.length; n++)
+            detector.push(made[Math.floor((sent * n) / recorded)] as Uint8Array, n / recorded);
+          const { dropouts, artefacts } = detector.end();
+          expect(artefacts).toEqual([]);
+          expect(dropouts).toMatchObject([{ kind: 'freeze', open: false }]);
+          const [{ fromS = 0, toS = 0 } = {}] = dropouts;
+          expect(Math.abs(fromS - from / sent)).toBeLessThan(1.5 / sent);
+          expect(Math.abs(toS - (from + lasts) / sent)).toBeLessThan(1.5 / sent);
+        },
+      ),
+      { numRuns: 12, seed: 7 },
+    );
   });
 
   test('a camera that comes to rest, or goes on more slowly, is no freeze; a picture that stops at once is', () => {

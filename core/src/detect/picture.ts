@@ -1,10 +1,11 @@
 import { FilledParts } from './filledParts.ts';
 import { FrameCells } from './frameCells.ts';
+import { LastCut } from './lastCut.ts';
 import { TornFrames } from './tornFrames.ts';
 import { RepeatedFrames } from './repeatedFrames.ts';
 import { SkippedFrames } from './skippedFrames.ts';
 import { FrameTimes, type Hole } from './frameTimes.ts';
-import { Usual } from './usual.ts';
+import { UsualMotion } from './usualMotion.ts';
 import {
   certaintyOf,
   type ArtefactKind,
@@ -39,27 +40,8 @@ const DRAWN_ON = 1.25;
  * is how it moves now, and told no more.
  */
 const [SLOW, SLOW_FOR_S] = [0.15, 1];
-/**
- * A film of fewer frames a second repeats them: one that changes by less than this part of one that came just before,
- * s, says nothing of how much the film moves.
- */
-const [REPEATED, REPEATS_S] = [0.1, 0.1];
-/** Fewer, and it is not known yet what is usual. */
-const LEARN_FRAMES = 12;
-/** A film whose frames change by less than this, in steps of 255, is too still to tell a freeze. */
-const STILL = 0.02;
 /** Black, with its footroom; and how even a blank picture is, in steps of 255. */
 const [BLACK, EVEN] = [24, 3];
-/** A change of so many times the usual is a cut. */
-const CUT = 8;
-/**
- * A still picture that a cut brought, with so much time for a codec to draw it, s, is told apart from a freeze: a
- * receiver's own card is one.
- */
-const DRAWN_S = 0.6;
-/** Moved for so long since the cut, s, by this part of the usual change in each frame, the film goes on. */
-const [GOES_ON_S, GOES_ON_PART] = [0.4, 0.5];
-
 export interface PictureFound {
   readonly frames: number;
   readonly durationS: number;
@@ -96,9 +78,7 @@ export class PictureDetector {
   private lastS = 0;
   private frameS = 0;
   private frames = 0;
-  private readonly usual = new Usual();
-  /** The frame that moved most of those that came just now. */
-  private moved = { change: 0, atS: 0 };
+  private readonly usual = new UsualMotion();
   private readonly cells = new FrameCells();
   private run:
     | {
@@ -115,9 +95,7 @@ export class PictureDetector {
   /** A frozen picture changed: if it is frozen again with the next frame, a key frame only drew it anew. */
   private changedAtS: number | undefined;
   private redrawnAtS = -Infinity;
-  /** The last cut that the film has not gone on from, and for how long it moved since. */
-  private cutS: number | undefined;
-  private movedS = 0;
+  private readonly lastCut = new LastCut();
   private readonly parts = new FilledParts();
   private readonly torn = new TornFrames();
   private readonly skipped = new SkippedFrames();
@@ -145,7 +123,7 @@ export class PictureDetector {
       blankOf(this.cells, grey.length) ??
       (this.isFrozen(change, this.changed) ? ('freeze' as const) : undefined);
     this.changed = this.last && change;
-    this.watchCut(change, atS);
+    this.lastCut.watch(change, this.usual, atS, this.frameS);
     const hole = this.last && this.options.byTimes ? this.times.push(this.lastS, atS) : undefined;
     const { last, frameS } = this;
     for (const watch of [this.parts, this.torn, this.skipped])
@@ -191,15 +169,7 @@ export class PictureDetector {
 
   /** The usual change; undefined while too few frames moved, or all too little to tell a freeze. */
   get usualKnown(): number | undefined {
-    const usual = this.usual.count < LEARN_FRAMES ? 0 : this.usual.median;
-    return usual < STILL ? undefined : usual;
-  }
-
-  private watchCut(change: number, atS: number): void {
-    const usual = this.usualKnown ?? Infinity;
-    if (change > CUT * usual) [this.cutS, this.movedS] = [atS, 0];
-    else if (change > GOES_ON_PART * usual) this.movedS += this.frameS;
-    if (this.movedS >= GOES_ON_S) this.cutS = undefined;
+    return this.usual.known;
   }
 
   private follow(kind: Seen | undefined, change: number, atS: number, hole: Hole | undefined): void {
@@ -219,15 +189,14 @@ export class PictureDetector {
     }
     this.close(this.changedAtS ?? atS, false);
     if (kind) {
-      const brought = kind === 'freeze' && this.cutS !== undefined && atS - this.cutS <= DRAWN_S;
       // Frames lacked before this one: the picture stood already.
       const fromS = kind === 'freeze' ? (hole?.fromS ?? atS) : atS;
       this.run = {
-        ...{ kind, fromS, cutS: brought ? this.cutS : undefined },
+        ...{ kind, fromS, cutS: kind === 'freeze' ? this.lastCut.thatBrought(atS) : undefined },
         ...{ frames: 1, figure: 0, sum: 0 },
       };
       if (kind === 'freeze') this.measure(this.run, change);
-    } else if (!hole) this.remember(change, atS);
+    } else if (!hole) this.usual.remember(change, atS);
     if (hole && !run && kind !== 'freeze') this.lacking(hole, atS);
   }
 
@@ -249,8 +218,9 @@ export class PictureDetector {
   }
 
   private measure(run: NonNullable<PictureDetector['run']>, change: number): void {
-    run.figure = Math.max(run.figure, change / this.usualChange);
-    run.sum += change / this.usualChange;
+    const times = this.usual.times(change) ?? 0;
+    run.figure = Math.max(run.figure, times);
+    run.sum += times;
   }
 
   end(): PictureFound {
@@ -267,16 +237,12 @@ export class PictureDetector {
         ...this.repeated.end(),
       ].sort((a, b) => a.fromS - b.fromS),
       thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
-      tooStill: this.usual.count >= LEARN_FRAMES && this.usualKnown === undefined,
+      tooStill: this.usual.tooStill,
     };
   }
 
-  private get usualChange(): number {
-    return Math.max(1e-9, this.usual.median);
-  }
-
   private isFrozen(change: number, before: number | undefined): boolean {
-    const usual = this.usualKnown;
+    const usual = this.usual.known;
     if (usual === undefined) return false;
     const most = this.options.frozenShare * usual;
     if (this.run?.kind === 'freeze') return change < DRAWN_ON * most;
@@ -290,15 +256,7 @@ export class PictureDetector {
    */
   private mayBeRedraw(change: number, atS: number): boolean {
     const goesOn = this.changedAtS !== undefined || atS - this.redrawnAtS < this.options.leastS;
-    return !goesOn && !this.repeated.isHabit(atS) && change < CUT * this.usualChange;
-  }
-
-  private remember(change: number, atS: number): void {
-    // A cut is no usual change.
-    const cut = this.usual.count >= LEARN_FRAMES && change > CUT * this.usualChange;
-    if (!Number.isFinite(change) || cut) return;
-    if (change >= this.moved.change || atS - this.moved.atS > REPEATS_S) this.moved = { change, atS };
-    if (change >= REPEATED * this.moved.change) this.usual.remember(change);
+    return !goesOn && !this.repeated.isHabit(atS) && !this.usual.isCut(change);
   }
 
   private close(toS: number, open: boolean): void {
