@@ -95,14 +95,19 @@ export const ffmpeg = (...args: string[]): void =>
  * One frame of a pattern, filmed by a camera that turns to and fro and rests between, held by hand or on a tripod: a
  * source of pictures and what is done to them.
  */
-const still = (shake: string): { readonly source: string; readonly camera: string } => ({
-  source: 'mandelbrot',
+const still = (source: string, turn: string): { readonly source: string; readonly camera: string } => ({
+  source,
   camera:
     'noise=alls=30:allf=0,trim=end_frame=1,format=yuv420p,loop=loop=-1:size=1,setpts=N/25/TB,' +
-    `rotate=a='0.3*pow(sin(0.7*t),3)${shake}':ow=iw/2:oh=ih/2,`,
+    `rotate=a='${turn}':ow=iw/2:oh=ih/2,`,
 });
-export const BY_HAND = still('+0.006*sin(9*t)+0.004*sin(14.3*t)+0.003*sin(23*t)');
-export const ON_A_TRIPOD = still('');
+const TO_AND_FRO = '0.3*pow(sin(0.7*t),3)';
+export const ON_A_TRIPOD = still('mandelbrot', TO_AND_FRO);
+export const BY_HAND = still('mandelbrot', `${TO_AND_FRO}+0.006*sin(9*t)+0.004*sin(14.3*t)+0.003*sin(23*t)`);
+export const BY_ANOTHER_HAND = still(
+  'testsrc2',
+  '0.2*sin(0.45*t)+0.01*sin(6.1*t)+0.006*sin(11*t)+0.002*sin(31*t)',
+);
 
 /**
  * A film at 25 frames a second whose motion, light and sensor noise are made by ffmpeg's own sources, frozen in
@@ -115,6 +120,7 @@ export function writeFilm(
     camera = '',
     seconds,
     gaps,
+    skipped = [],
     mbps,
     noise,
     size = [1280, 720],
@@ -125,6 +131,8 @@ export function writeFilm(
     readonly camera?: string;
     readonly seconds: number;
     readonly gaps: readonly Gap[];
+    /** Frames that are left out, those after them moved up. */
+    readonly skipped?: readonly number[];
     readonly mbps: number;
     /** Strength of sensor noise, 0 to 100. */
     readonly noise: number;
@@ -139,6 +147,8 @@ export function writeFilm(
   const taken = camera ? size.map((dots) => 2 * dots) : size;
   const grain = noise > 0 ? `noise=alls=${noise}:allf=t,` : '';
   const select = held === '' ? 'null' : `select='not(${held})'`;
+  const left =
+    skipped.length === 0 ? '' : `select='not(${skipped.map((n) => `eq(n,${n})`).join('+')})',setpts=N/25/TB,`;
   ffmpeg(
     ...[
       '-f',
@@ -149,7 +159,14 @@ export function writeFilm(
       String(seconds),
     ],
     // Dropped frames are shown on by repeating the last one: that is what a frozen picture is.
-    ...['-vf', `${camera}${grain}${select},fps=25,format=yuv420p`, '-c:v', 'libx264', '-preset', 'veryfast'],
+    ...[
+      '-vf',
+      `${camera}${grain}${left}${select},fps=25,format=yuv420p`,
+      '-c:v',
+      'libx264',
+      '-preset',
+      'veryfast',
+    ],
     // On several threads x264 does not write the same twice.
     ...[
       '-threads',
