@@ -68,12 +68,11 @@ test('on paper: no controls, the made-up mark on every page, the wording questio
   await page.fill('Question', 'Which of the two holds out on the Incline?');
   await page.press('Save');
   await page.see('Title and question saved');
-  expect(await page.text('//article/header')).toContain('Which of the two holds out on the Incline?');
+  const asked = async (): Promise<boolean> =>
+    (await page.text('//article/header')).includes('Which of the two holds out on the Incline?');
+  await page.until('the new question', asked);
   await page.press('Undo');
-  await page.until(
-    'the question as it was',
-    async () => !(await page.text('//article/header')).includes('Which of the two holds out'),
-  );
+  await page.until('the question as it was', async () => !(await asked()));
   await page.press('Reword');
   const text = await page.find("//textarea[@maxlength='2000']");
   await text.clear();

@@ -93,6 +93,18 @@ const SHOWS = `
   };
   return has(document.body) && shows(document.body);`;
 
+/** Brings an element into view and waits until it stays where it is: a press on what moves goes beside it. */
+const RESTS = `
+  const [element, done] = arguments;
+  element.scrollIntoView({ block: 'center' });
+  const placeOf = () => { const { x, y } = element.getBoundingClientRect(); return x + ' ' + y; };
+  const look = (last, looks) => {
+    const place = placeOf();
+    if (place === last || looks === 0) done();
+    else setTimeout(look, 20, place, looks - 1);
+  };
+  look('', 50);`;
+
 /** The words a person would look for, found as a person would: visible text, labels, roles. */
 export class Page {
   constructor(
@@ -164,7 +176,7 @@ export class Page {
     const by = `[contains(normalize-space(.), ${quoted(name)}) or @aria-label=${quoted(name)}]`;
     await this.steady(async () => {
       const element = await this.find(`(//button${by} | //a${by} | //summary${by})[not(@disabled)]`);
-      await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+      await this.driver.executeAsyncScript(RESTS, element);
       await element.click();
     });
   }
