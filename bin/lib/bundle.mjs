@@ -11,10 +11,10 @@ export const bundleIsStale = (outdir, entry, rooms) =>
 
 /**
  * Puts the project's own sources together in a few files: read one by one they take most of a start. What is not of this
- * project stays where it is installed. Each file is there whole or not at all, entries last, so that two processes may
- * do it at once.
- * @param apart entries share no files, and those that one imports later are entries of the same name: each reads only
- * what is its own, where a shared file would hold what any of them needs
+ * project stays where it is installed. Each file is there whole or not at all, entries last and in their order, so that
+ * two processes may do it at once: the last entry tells that all is there.
+ * @param apart entries share no files, and ask for each other when one is imported later: each reads only what is its
+ * own, where a shared file would hold what any of them needs
  */
 export async function bundle(outdir, entryPoints, { apart = false } = {}) {
   const { build } = await import('esbuild');
@@ -39,7 +39,7 @@ export async function bundle(outdir, entryPoints, { apart = false } = {}) {
             kind === 'entry-point' || path.startsWith('@urvek/') ? undefined : { path, external: true },
           );
           onResolve({ filter: /^\.\/\w+\.ts$/ }, ({ path, kind }) =>
-            apart && kind === 'dynamic-import'
+            apart && kind === 'dynamic-import' && basename(path, '.ts') in entryPoints
               ? { path: path.replace(/ts$/, 'mjs'), external: true }
               : undefined,
           );

@@ -19,7 +19,7 @@ const commandsOf = (source) =>
 export async function commandLine() {
   try {
     if (bundleIsStale(CLI, 'main', ROOMS))
-      await bundle(CLI, { main: MAIN, ...Object.fromEntries(commandsOf(MAIN)) }, { apart: true });
+      await bundle(CLI, { ...Object.fromEntries(commandsOf(MAIN)), main: MAIN }, { apart: true });
   } catch (error) {
     if (error.code !== 'EACCES' && error.code !== 'EROFS') throw error;
     // Somebody else's folder: from its sources, which takes a second more.

@@ -389,6 +389,35 @@ describe('a buffer that is stuck', () => {
     );
   });
 
+  test('and clicks and clipping, the same however the pieces are cut', () => {
+    const sound = played(3, 321, 4).map((x) => x / 20);
+    [sound[9000], sound[9001]] = [0.9, -0.9];
+    sound.fill(0.8, 4000, 4008);
+    const whole = heard(sound, 'noise', sound.length);
+    expect(new Set(whole.artefacts.map((a) => a.kind))).toEqual(new Set(['click', 'clipping', 'stuck']));
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 20_000 }), (piece) => {
+        expect(heard(sound, 'noise', piece)).toEqual(whole);
+      }),
+      { numRuns: 15, examples: [[1], [7], [8192], [8193]] },
+    );
+  });
+
+  test('at the rates of other inputs too', () => {
+    for (const rateHz of [16_000, 44_100, 96_000, 192_000]) {
+      const random = seeded('rates', rateHz);
+      const sound = Float32Array.from({ length: 2 * rateHz }, () => 0.1 * random.normal());
+      const [at, block] = [Math.round(rateHz * 1.2), Math.round(rateHz * 0.08)];
+      for (let i = 0; i < 3 * block; i++) sound[at + i] = sound[at - block + (i % block)] as number;
+      const detector = new SoundDetector({ rateHz, channels: 1, signal: 'noise' });
+      detector.push([sound]);
+      const stuck = detector.end().artefacts.filter((a) => a.kind === 'stuck');
+      expect(stuck).toMatchObject([{ figure: '80 ms played 4 times' }]);
+      expect(Math.abs((stuck[0]?.fromS ?? 0) - 1.2)).toBeLessThan(2.5 / rateHz);
+      expect(Math.abs((stuck[0]?.toS ?? 0) - 1.44)).toBeLessThan(2.5 / rateHz);
+    }
+  });
+
   test('noise, silence, a tone and a swelling voice are not stuck', () => {
     const silence = new Float32Array(2 * RATE);
     const [tone, high] = [440, 500].map((hz) =>
@@ -513,7 +542,7 @@ describe('pictures', () => {
     expect(seen(frames).dropouts).toMatchObject(frozen.map((g) => ({ kind: 'freeze', ...g, open: false })));
   });
 
-  test('a freeze of a film that was recorded at its own rate or a higher one: to a frame, and no repeats beside it', () => {
+  test('a freeze in a recording of the film’s own rate or a higher one: to a frame, and no repeats', () => {
     fc.assert(
       fc.property(
         fc.constantFrom([24, 24], [24, 30], [25, 50], [25, 60], [30, 60], [15, 30]),

@@ -236,7 +236,12 @@ export class PictureDetector {
         ...this.skipped.end(),
         ...this.repeated.end(),
       ].sort((a, b) => a.fromS - b.fromS),
-      thresholds: { frozen_share: this.options.frozenShare, shortest_s: this.options.leastS },
+      thresholds: {
+        frozen_share: this.options.frozenShare,
+        abrupt_share: ABRUPT,
+        slow_share: SLOW,
+        shortest_s: this.options.leastS,
+      },
       tooStill: this.usual.tooStill,
     };
   }

@@ -20,6 +20,7 @@ export const aRecordingIsLoggedAsA =
 export const aRecordingIsLoggedOnFrom = 'A recording is logged on from the device that began it. ';
 export const aSecondFilmOrSoundFile = 'A second film or sound file of the same walk';
 export const aSecondRecordingAtOnce = 'A second recording at once';
+export const atOnceUnderOfTheFrameBefore = (v: number): string => `at once under ${v} of the frame before`;
 export const aToneOf1Khz = 'a tone of 1 kHz';
 export const aTrackOfTheWalk = 'A track of the walk';
 export const aWebmWithTransparencyWhereThis =
@@ -183,6 +184,7 @@ export const thisLogWasMadeFrom = 'This log was made from ';
 export const thisPathDoesNotKnowWhere = 'This path does not know where on the earth its fixed end is: ';
 export const thisWasNotKeptUrvekFailed = 'This was not kept: Urvek failed on it. All before it is safe.';
 export const toTheEnd = 'to the end';
+export const underOfTheUsualOnAverage = (v: number): string => `under ${v} of the usual on average`;
 export const useItAllTheSame = 'Use it all the same';
 export const wasNotOpened = (name: string, message: string): string => `${name} was not opened: ${message}`;
 export const wasNotOpenedItDoesNot = (name: string): string =>

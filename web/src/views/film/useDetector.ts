@@ -36,6 +36,8 @@ const ASKED: Readonly<Record<string, (value: number) => string>> = {
   noise_rise_db: (v) => phrases.noiseUpByDb(v),
   noise_rise_shortest_s: (v) => phrases.noiseUpForSAndMore(v),
   frozen_share: (v) => phrases.aChangeUnderOfTheUsual(v),
+  abrupt_share: (v) => phrases.atOnceUnderOfTheFrameBefore(v),
+  slow_share: (v) => phrases.underOfTheUsualOnAverage(v),
 };
 const askedText = (name: string, value: number): string => ASKED[name]?.(value) ?? `${name} ${value}`;
 
