@@ -628,6 +628,21 @@ describe('pictures', () => {
     }
   });
 
+  test('a square in a film of 25 frames a second that was recorded at 60 is blocks too', () => {
+    const frames = film(8, [], 2);
+    for (let n = 120; n < 130; n++)
+      frames[n] = (frames[n] as Uint8Array).map((g, i) =>
+        i % width < 40 && i >= 20 * width && i < 50 * width ? 128 : g,
+      );
+    const detector = new PictureDetector();
+    for (let n = 0; n < 60 * 8; n++) detector.push(frames[Math.floor((25 * n) / 60)] as Uint8Array, n / 60);
+    const { dropouts, artefacts } = detector.end();
+    expect(dropouts).toEqual([]);
+    expect(artefacts).toMatchObject([
+      { kind: 'blocks', fromS: expect.closeTo(4.8, 1), toS: expect.closeTo(5.2, 1) },
+    ]);
+  });
+
   test('a frame put together from two is torn, above or below, one of them or several in a row', () => {
     for (const noise of [0, 5]) {
       const frames = film(10, [], noise);

@@ -126,9 +126,12 @@ export class PictureDetector {
     this.lastCut.watch(change, this.usual, atS, this.frameS);
     const hole = this.last && this.options.byTimes ? this.times.push(this.lastS, atS) : undefined;
     const { last, frameS } = this;
+    const moves = last && kind === undefined && !hole;
+    // A frame that is only shown once more changes nothing of what parts of it are filled with.
+    const onceMore = kind === 'freeze' && !hole && !this.open;
     for (const watch of [this.parts, this.torn, this.skipped])
-      if (last && kind === undefined && !hole) watch.push(this.cells, atS, atS + frameS);
-      else watch.whole();
+      if (moves) watch.push(this.cells, atS, atS + frameS);
+      else if (!onceMore || watch !== this.parts) watch.whole();
     this.follow(kind, change, atS, hole);
     this.older = this.last;
     this.last = grey.slice();
@@ -272,7 +275,7 @@ export class PictureDetector {
     const lasted = toS - run.fromS;
     const { frozenShare, leastS } = this.options;
     if (run.kind === 'freeze' && lasted < leastS) {
-      if (!open) this.repeated.push(run.fromS, toS, run.frames);
+      if (!open) this.repeated.push(run.fromS, toS, run.frames, run.figure);
       return;
     }
     if (lasted < leastS || isSlow(run)) return;
