@@ -91,6 +91,12 @@ async function filmed(page: Page): Promise<void> {
     await page.see('to decide');
     await page.driver.executeScript('scrollTo(0, 150)');
     await shoot(page, 'film');
+    await (await page.find("(//button[starts-with(@aria-label, 'Look at')])[2]")).click();
+    await page.driver.executeScript(
+      "document.querySelector('video').closest('section').nextElementSibling.scrollIntoView({block: 'center'})",
+    );
+    await page.driver.sleep(500);
+    await shoot(page, 'found');
   } finally {
     rmSync(made, { recursive: true });
   }

@@ -89,7 +89,7 @@ export function FilmLog({
             reel={reel}
             fromS={state.begin.time.walkS}
             toS={ended?.time.walkS ?? Infinity}
-            onLook={(atS) => player.seek(atS)}
+            onLook={player.look}
             hereS={() => player.atS}
             onAccept={(list) => void take(list)}
             onGrade={(graded) => void gradeStretch(graded)}

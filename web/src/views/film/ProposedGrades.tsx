@@ -52,7 +52,7 @@ export function ProposedGrades({
         <span className="text-faint">{phrases.grade4IsProposedFirst(100 * SPOILT_SHARE, UNGRADED)}</span>
       </p>
       <ul
-        className="max-h-72 overflow-y-auto"
+        className="max-h-[50vh] overflow-y-auto"
         tabIndex={open.length > 4 ? 0 : undefined}
         aria-label={phrases.stretchesWithFaults}
       >

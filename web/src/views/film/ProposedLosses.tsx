@@ -81,7 +81,7 @@ export function ProposedLosses({
         </p>
       )}
       <ul
-        className="max-h-72 overflow-y-auto"
+        className="max-h-[50vh] overflow-y-auto"
         tabIndex={open.length > 4 ? 0 : undefined}
         aria-label={phrases.lostStretches}
       >

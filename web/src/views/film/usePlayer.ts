@@ -17,6 +17,8 @@ export interface Player {
   readonly toggle: () => void;
   readonly pause: () => void;
   readonly seek: (atS: number) => void;
+  /** Goes there, and brings the picture into view where the page was scrolled past it. */
+  readonly look: (atS: number) => void;
   readonly step: (by: 1 | -1) => void;
   readonly setRate: (rate: number) => void;
   /** The recording's second at an input, and how long the frame stands where it does. */
@@ -128,6 +130,10 @@ export function usePlayer(reel: Reel, fromS = 0): Player {
   const frame = playing ? undefined : standing(atS - (here?.beginsS ?? 0));
   return {
     ...{ video: drawn, part, playing, rate, atS, loop, setLoop, seek, pause },
+    look: (to) => {
+      seek(to);
+      video.current?.scrollIntoView({ block: 'nearest' });
+    },
     frame: frame && frame.index + 1,
     toggle: () => {
       if (playing) return pause();
