@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { keptEvents } from './support/keptEvents.ts';
 import { useSession } from './support/session.ts';
-import type { Page } from './support/browser.ts';
+import type { Page, Point } from './support/browser.ts';
 
 // A thumb on a phone: real touches, as the browser gets them.
 
@@ -16,18 +16,6 @@ async function phone(page: Page, width: number, height: number): Promise<void> {
   await send('Emulation.setTouchEmulationEnabled', { enabled: true });
 }
 
-interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-const middleOf = (page: Page, words: string): Promise<Point> =>
-  page.driver.executeScript<Point>(
-    `const b = [...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith(arguments[0]));
-     b.scrollIntoView({ block: 'center' });
-     const r = b.getBoundingClientRect();
-     return { x: r.left + r.width / 2, y: r.top + r.height / 2 };`,
-    words,
-  );
 const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** One finger down, along some points, and up; `atS`: when it came down, s since 1970, however slow this machine is. */
@@ -60,7 +48,7 @@ test('a press counts once, at its first touch; slid off it is withdrawn, and one
   expect(await settled(page)).toEqual([]);
   await page.press('Begin the walk');
   await page.see('Dropout begins');
-  const key = await middleOf(page, 'Dropout begins');
+  const key = await page.placeOf('Dropout begins');
 
   // A swipe that starts on the key scrolls.
   await touch(page, [
@@ -72,24 +60,24 @@ test('a press counts once, at its first touch; slid off it is withdrawn, and one
   expect(await settled(page)).toEqual([]);
   // Slid off sideways: withdrawn, said so, and restored by one touch.
   await wait(4500);
-  const again = await middleOf(page, 'Dropout begins');
-  const [mark] = [await middleOf(page, 'Turn round')];
-  await touch(page, [again, { x: again.x + 20, y: again.y }, { x: mark.x, y: again.y + 160 }]);
+  const again = await page.placeOf('Dropout begins');
+  const turn = await page.placeOf('Turn round');
+  await touch(page, [again, { x: again.x + 20, y: again.y }, { x: turn.x, y: again.y + 160 }]);
   await page.see('withdrawn: touch to log it');
   expect(await settled(page)).toEqual([]);
-  await touch(page, [await middleOf(page, 'Dropout begins')]);
+  await touch(page, [await page.placeOf('Dropout begins')]);
   expect(await settled(page)).toEqual(['dropoutBegin']);
   // Held for long: one all the same.
-  await touch(page, [await middleOf(page, 'Dropout ends')], 700);
+  await touch(page, [await page.placeOf('Dropout ends')], 700);
   expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd']);
   // Two touches of a trembling hand, 140 ms apart.
-  const trembling = await middleOf(page, 'Dropout begins');
+  const trembling = await page.placeOf('Dropout begins');
   const trembledS = Date.now() / 1000;
   await touch(page, [trembling], 10, trembledS);
   await touch(page, [{ x: trembling.x + 2, y: trembling.y }], 10, trembledS + 0.14);
   expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd', 'dropoutBegin']);
   // The page moves under a finger that stays.
-  const moving = await middleOf(page, 'Dropout ends');
+  const moving = await page.placeOf('Dropout ends');
   await page.driver.executeScript("setTimeout(() => { document.body.style.translate = '0 300px'; }, 200)");
   await touch(page, [moving], 700);
   expect(await settled(page)).toEqual(['dropoutBegin', 'dropoutEnd', 'dropoutBegin', 'dropoutEnd']);
@@ -156,7 +144,7 @@ test('every mode on a small phone: its panel, Undo and End are in sight together
       if (small.length > 0) wrong.push(`${mode} at ${width}: text under 14 px: ${small.join(', ')}`);
     }
     await phone(page, 360, 740);
-    await touch(page, [await middleOf(page, key)]);
+    await touch(page, [await page.placeOf(key)]);
     await page.press('End …');
     if (mode === 'hits') await page.press('Leave them out');
     await page.press('weather');
@@ -172,7 +160,7 @@ test('the mark key held for long asks which post it is, and the post stands at t
   await page.choose('How', 'continuous');
   await page.press('Begin the walk');
   await page.see('Mark post 1');
-  await touch(page, [await middleOf(page, 'Mark post 1')], 900);
+  await touch(page, [await page.placeOf('Mark post 1')], 900);
   await page.see('Which post is it?');
   await page.press('post 3');
   await page.until('the mark told', async () =>

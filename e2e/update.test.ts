@@ -62,6 +62,8 @@ test('a newer version waits while one walks, and takes over at a start without a
     return page.driver.wait(tookOver, 10_000).catch(() => false);
   });
   await page.see('Clip microphones');
+  // One more than was planned.
+  await page.see('walks, 12 planned');
 }, 300_000);
 
 test('a server that hangs is given up after ten seconds: what is known is shown, and one can begin', async () => {

@@ -95,15 +95,21 @@ const SHOWS = `
 
 /** Brings an element into view and waits until it stays where it is: a press on what moves goes beside it. */
 const RESTS = `
-  const [element, done] = arguments;
+  const [element, forLooks, done] = arguments;
   element.scrollIntoView({ block: 'center' });
-  const placeOf = () => { const { x, y } = element.getBoundingClientRect(); return x + ' ' + y; };
-  const look = (last, looks) => {
-    const place = placeOf();
-    if (place === last || looks === 0) done();
-    else setTimeout(look, 20, place, looks - 1);
+  const place = () => { const { x, y, width, height } = element.getBoundingClientRect(); return [x, y, width, height]; };
+  const look = (last, same, left) => {
+    const now = place();
+    const rested = String(now) === String(last) ? same + 1 : 0;
+    if (rested >= forLooks || left === 0) done({ x: now[0] + now[2] / 2, y: now[1] + now[3] / 2 });
+    else setTimeout(look, 20, now, rested, left - 1);
   };
-  look('', 50);`;
+  look([], 0, 50 * forLooks);`;
+
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
 
 /** The words a person would look for, found as a person would: visible text, labels, roles. */
 export class Page {
@@ -171,12 +177,24 @@ export class Page {
     await this.until(text, () => this.driver.executeScript<boolean>(SHOWS, text));
   }
 
+  /** The middle of an element once it stays where it is for so many looks of 20 ms, px in the window. */
+  private rest(element: WebElement, forLooks: number): Promise<Point> {
+    return this.driver.executeAsyncScript<Point>(RESTS, element, forLooks);
+  }
+
+  /** Where a finger finds the button whose words begin so. A view that was just opened may still be filling. */
+  async placeOf(words: string): Promise<Point> {
+    return this.steady(async () =>
+      this.rest(await this.find(`//button[starts-with(normalize-space(.), ${quoted(words)})]`), 10),
+    );
+  }
+
   /** Presses a button or follows a link by its words. */
   async press(name: string): Promise<void> {
     const by = `[contains(normalize-space(.), ${quoted(name)}) or @aria-label=${quoted(name)}]`;
     await this.steady(async () => {
       const element = await this.find(`(//button${by} | //a${by} | //summary${by})[not(@disabled)]`);
-      await this.driver.executeAsyncScript(RESTS, element);
+      await this.rest(element, 1);
       await element.click();
     });
   }

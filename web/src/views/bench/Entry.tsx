@@ -9,6 +9,7 @@ import * as phrases from './phrases.ts';
 /** A comparison in a row: its question, what is there of it, and the next step. */
 export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
   const { to, text } = nextStep(c);
+  const withinPlan = c.walksMade <= c.walksPlanned && c.walksPlanned > 0;
   return (
     <article className="sheet px-3 py-2">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
@@ -38,8 +39,10 @@ export function Entry({ comparison: c }: { comparison: ComparisonSummary }) {
         <EntryCount of={c.products} one="product" />
         <EntryCount of={c.paths} one="path" />
         <span className="flex items-center gap-2">
-          <span className="figure">{phrases.ofText(c.walksMade, c.walksPlanned)}</span>
-          {phrases.walks}
+          <span className="figure">
+            {withinPlan ? phrases.ofText(c.walksMade, c.walksPlanned) : c.walksMade}
+          </span>
+          {withinPlan ? phrases.walks : phrases.walksNPlanned(c.walksPlanned)}
           {c.walksPlanned > 0 && (
             <span aria-hidden className="inline-block h-2.5 w-32 border border-ink">
               <span

@@ -128,6 +128,7 @@ export const urvekAuthorityCrt = 'urvek-authority.crt';
 export const urvekServesThisMachineOnly = 'Urvek serves this machine only';
 export const walkNow = 'Walk now';
 export const walks = ' walks';
+export const walksNPlanned = (n: number): string => `walks, ${n} planned`;
 export const walksOfEach = 'Walks of each';
 export const wasRemovedAllThatWasHere = (title: string, backup: string): string =>
   `“${title}” was removed. All that was here before is in ${backup}.`;
