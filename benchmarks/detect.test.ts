@@ -1,7 +1,7 @@
 import { afterAll, expect, test } from '@jest/globals';
 import { seeded } from '@urvek/core';
 import { execFileSync, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -115,6 +115,64 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
   60_000,
 );
 
+// A phone trims a film without encoding it anew: the frames before stay in the file, and are not shown. A stream that
+// one joins begins amid its frames, and those up to the next key frame cannot be decoded.
+(hasFfmpeg ? test : test.skip)(
+  'a freeze is placed by the frames that are shown, in a trimmed film and in a stream that was joined',
+  () => {
+    const [film, trimmed, stream, joined] = ['w.mp4', 't.mp4', 'w.ts', 'j.ts'].map((n) =>
+      join(folder, n),
+    ) as [string, string, string, string];
+    writeFilm(film, {
+      ...{ source: 'testsrc2', seconds: 6, mbps: 1, noise: 4, size: [320, 180] },
+      gaps: [{ fromS: 4, toS: 4.4 }],
+    });
+    const frozenFrom = (file: string): number => gapsOf(detected(file))[0]?.fromS ?? NaN;
+    ffmpeg('-ss', '1.3', '-i', film, '-c', 'copy', trimmed);
+    expect(frozenFrom(trimmed)).toBeCloseTo(4 - 1.3, 1);
+    ffmpeg('-i', film, '-c:v', 'libx264', '-g', '25', '-f', 'mpegts', stream);
+    const bytes = readFileSync(stream);
+    // Packets of a transport stream are 188 bytes; which frame is the first shows in its own clock.
+    writeFileSync(joined, bytes.subarray(188 * Math.floor(bytes.length / 8 / 188)));
+    const startS = (file: string): number =>
+      Number(
+        execFileSync('ffprobe', [
+          '-v',
+          'quiet',
+          '-of',
+          'csv=p=0',
+          '-show_entries',
+          'format=start_time',
+          file,
+        ]),
+      );
+    expect(startS(joined)).toBeGreaterThan(startS(stream) + 0.1);
+    expect(frozenFrom(joined)).toBeCloseTo(4 + startS(stream) - startS(joined), 1);
+  },
+  60_000,
+);
+
+(hasFfmpeg ? test : test.skip)(
+  'the cover of a recorder’s sound is no film; a picture alone is no recording',
+  () => {
+    const [wav, cover, covered] = ['c.wav', 'c.png', 'c.m4a'].map((n) => join(folder, n)) as [
+      string,
+      string,
+      string,
+    ];
+    writeWav(wav, noiseOf('cover', 3, []));
+    ffmpeg('-f', 'lavfi', '-i', 'color=red:s=320x320', '-frames:v', '1', cover);
+    ffmpeg(
+      ...['-i', wav, '-i', cover, '-map', '0', '-map', '1'],
+      ...['-c:a', 'aac', '-c:v', 'mjpeg', '-disposition:v', 'attached_pic', covered],
+    );
+    expect(detected(covered)).toMatchObject({ kind: 'sound', dropouts: [], artefacts: [] });
+    const { status, stderr } = spawnSync(urvek, ['detect', cover], { encoding: 'utf8' });
+    expect([status, stderr]).toEqual([2, expect.stringContaining('is a single picture')]);
+  },
+  60_000,
+);
+
 (hasFfmpeg ? test : test.skip)(
   'what cannot be looked at is refused, with the reason',
   () => {
@@ -125,7 +183,13 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
       expect([status, stdout]).toEqual([2, '']);
       return stderr;
     };
-    expect(refused(text)).toContain('notes.txt');
+    expect(refused(text)).toContain('notes.txt: is no recording that ffmpeg can read');
+    const [whole, broken] = [join(folder, 'whole.mp4'), join(folder, 'broken.mp4')];
+    writeFileSync(broken, '');
+    expect(refused(broken)).toContain('is empty');
+    ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=320x180:d=2', whole);
+    writeFileSync(broken, readFileSync(whole).subarray(0, 20_000));
+    expect(refused(broken)).toContain('copy it once more');
     expect(refused(text, '--signal', 'music')).toContain('there are noise, tone, unknown, speech');
     expect(refused(text, '--signal', 'speech')).toContain('--reference FILE');
   },

@@ -20,7 +20,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
 import { BadInput } from './badInput.ts';
-import { framesOf, probeMedia, soundOf } from './media.ts';
+import { framesOf, probeMedia, soundOf, type Media } from './media.ts';
 
 export interface BeaconOptions {
   readonly json?: true;
@@ -33,7 +33,7 @@ export async function beacon(file: string, options: BeaconOptions): Promise<stri
   const media = await probeMedia(file);
   const walk = options.walk === undefined ? undefined : walkOf(options.walk);
   const sound = media.sound && beaconTrack(await heardIn(file, media.sound.beginsS));
-  const picture = media.picture ? beaconTrack(await seenIn(file)) : undefined;
+  const picture = media.picture && beaconTrack(await seenIn(file, media.picture));
   if (walk)
     for (const track of [sound, picture])
       if (track && track.tag !== walk.tag)
@@ -68,7 +68,7 @@ async function heardIn(file: string, beginsS: number): Promise<HeardPacket[]> {
   return [...heard, ...reader.end()].map((packet) => ({ ...packet, atS: beginsS + packet.atS }));
 }
 
-async function seenIn(file: string): Promise<readonly SeenCode[]> {
+async function seenIn(file: string, picture: NonNullable<Media['picture']>): Promise<readonly SeenCode[]> {
   // Beside the package, not from the network.
   const wasm = createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm');
   prepareZXingModule({ overrides: { wasmBinary: readFileSync(wasm).buffer as ArrayBuffer } });
@@ -76,7 +76,7 @@ async function seenIn(file: string): Promise<readonly SeenCode[]> {
   const fit = `scale=${width}:${height}:force_original_aspect_ratio=decrease:flags=area,pad=${width}:${height}`;
   const codes = new SeenCodes();
   const pixels = new Uint8ClampedArray(4 * width * height).fill(255);
-  for await (const { grey, atS } of framesOf(file, width * height, fit)) {
+  for await (const { grey, atS } of framesOf(file, picture, width * height, fit)) {
     for (let i = 0; i < grey.length; i++)
       pixels[4 * i] = pixels[4 * i + 1] = pixels[4 * i + 2] = grey[i] as number;
     const [code] = await readBarcodes({ data: pixels, width, height, colorSpace: 'srgb' } as ImageData, {

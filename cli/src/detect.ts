@@ -59,8 +59,9 @@ async function foundIn(
   const [against, sound, picture] = await Promise.all([
     reference === undefined ? undefined : againstReference(file, reference),
     media.sound && soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal),
-    media.picture ? pictureFound(file) : undefined,
+    media.picture && pictureFound(file, media.picture),
   ]);
+  if (!sound && !picture) throw new BadInput(`${file}: is a single picture, and no recording`);
   const ofSound = signal === 'speech' ? (against?.loss?.dropouts ?? []) : (sound?.dropouts ?? []);
   return {
     durationS: Math.max(sound?.durationS ?? 0, picture?.durationS ?? 0),
@@ -112,12 +113,17 @@ async function againstReference(file: string, reference: string) {
   return { alignment, loss: alignment && referenceLoss(sent, heard, SPEECH_RATE_HZ, alignment) };
 }
 
-async function pictureFound(file: string): Promise<PictureFound> {
+/** Undefined where it holds a single picture: that is no film. */
+async function pictureFound(
+  file: string,
+  picture: NonNullable<Media['picture']>,
+): Promise<PictureFound | undefined> {
   const { width, height } = LOOKED_AT;
   const detector = new PictureDetector();
-  for await (const { grey, atS } of framesOf(file, width * height, `scale=${width}:${height}:flags=area`))
-    detector.push(grey, atS);
-  return detector.end();
+  const fit = `scale=${width}:${height}:flags=area`;
+  for await (const { grey, atS } of framesOf(file, picture, width * height, fit)) detector.push(grey, atS);
+  const found = detector.end();
+  return found.frames < 2 ? undefined : found;
 }
 
 const detectedJson = (d: Detected): object => ({

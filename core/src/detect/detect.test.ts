@@ -360,6 +360,18 @@ describe('noise that rises under speech', () => {
     expect(risesIn(chord)).toEqual([]);
     expect(risesIn(under(1, (s) => (s > 10 && s < 11 ? -40 : -60)))).toEqual([]);
   });
+
+  test('a recording that begins amid the frame of a codec, or comes back so, has not risen', () => {
+    const steady = noise(seeded('begins', 1), 12, []);
+    // The lead of a codec of 1024 samples, and after a gap once more: weak, and not nothing.
+    for (const [fromS, leadS] of [
+      [0, 0.0213],
+      [0, 0.15],
+      [5.5, 0.05],
+    ] as const)
+      for (let i = Math.round(fromS * RATE); i < (fromS + leadS) * RATE; i++) steady[i]! *= 0.02;
+    expect(risesIn(steady.fill(0, 5 * RATE, 5.5 * RATE))).toEqual([]);
+  });
 });
 
 describe('a buffer that is stuck', () => {

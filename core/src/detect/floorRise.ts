@@ -15,6 +15,8 @@ const GAP_DB = 15;
 /** Before anything is usual: a codec begins with such a silence of its own, dB against full scale. */
 const NOTHING_DB = -90;
 const LONGEST_GAP_S = 5;
+/** Nothing is usual in what comes first, s: a codec begins amid its frame, and a microphone's gain settles. */
+const SETTLES_S = 0.2;
 /** Windows within this of the quietest are the noise, dB. */
 const NEAR_DB = 3;
 /**
@@ -54,6 +56,8 @@ export class FloorRise {
   private readonly last: Window[] = [];
   private usualDb: number | undefined;
   private gap = 0;
+  /** Windows since something came, up to those in which it settles. */
+  private settled = 0;
   /** Of the last window that was as quiet as usual. */
   private quietAt = -1;
   private most = 0;
@@ -120,9 +124,14 @@ export class FloorRise {
       this.quietAt = this.at;
       if (++this.gap * WINDOW_S < LONGEST_GAP_S) return;
       this.usualDb = undefined;
-      last.length = 0;
+      this.settled = last.length = 0;
     }
     this.gap = 0;
+    if (this.settled < Math.round(SETTLES_S / WINDOW_S)) {
+      this.settled++;
+      this.quietAt = this.at;
+      return;
+    }
     last.push(window);
     if (last.length > Math.round(FLOOR_S / WINDOW_S)) last.shift();
     else if (last.length < Math.round(FLOOR_S / WINDOW_S)) return;

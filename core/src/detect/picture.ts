@@ -243,7 +243,7 @@ export class PictureDetector {
         frozen_share: this.options.frozenShare,
         abrupt_share: ABRUPT,
         slow_share: SLOW,
-        shortest_s: this.options.leastS,
+        picture_shortest_s: this.options.leastS,
       },
       tooStill: this.usual.tooStill,
     };

@@ -33,6 +33,7 @@ const ASKED: Readonly<Record<string, (value: number) => string>> = {
   below_db: (v) => phrases.belowDbOfFullScale(v),
   drop_db: (v) => phrases.aFallOfDb(v),
   shortest_s: (v) => phrases.forSAndMore(v),
+  picture_shortest_s: (v) => phrases.forSAndMore(v),
   noise_rise_db: (v) => phrases.noiseUpByDb(v),
   noise_rise_shortest_s: (v) => phrases.noiseUpForSAndMore(v),
   frozen_share: (v) => phrases.aChangeUnderOfTheUsual(v),
