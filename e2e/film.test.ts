@@ -167,7 +167,9 @@ test('logged from a film by keyboard: to the frame where it stands, with a react
   await page.open(`/c/${DEMO_ID}/film`);
   await page.see('Choose the recording');
   await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(bad);
-  await page.see('notes.mp4 was not opened');
+  await page.see(
+    'notes.mp4 was not opened: this browser cannot play it. If another program plays it, save it there',
+  );
   rmSync(folder, { recursive: true });
 }, 600_000);
 

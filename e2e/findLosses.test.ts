@@ -159,3 +159,41 @@ test('work on a recording goes on after the page was closed, and finds what it f
     rmSync(folder, { recursive: true });
   }
 }, 450_000);
+
+// A phone trims a film without encoding it anew: what was trimmed off stays in the file, and is not shown.
+test('of a trimmed film only what is shown is counted, looked at and heard', async () => {
+  const { page } = session;
+  const folder = mkdtempSync(join(tmpdir(), 'urvek-losses-'));
+  try {
+    const [whole, trimmed] = [join(folder, 'whole.mp4'), join(folder, 'trimmed.mp4')];
+    writeSpoiltFilm(whole);
+    const { status } = spawnSync('ffmpeg', ['-v', 'error', '-ss', '20', '-i', whole, '-c', 'copy', trimmed]);
+    expect(status).toBe(0);
+    await page.open(`/c/${DEMO_ID}/film`);
+    await page.see('Choose the recording');
+    await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(trimmed);
+    await page.see('The walk begins here');
+    await page.choose('Rig that was walked', 'Ossimere Clip');
+    await page.press('The walk begins here');
+    await page.see('Dropout begins');
+    expect(await page.text('//*[@data-clock]')).toMatch(/frame 1$/);
+    await page.press('Find what was lost');
+    await page.choose('What was sent', 'noise');
+    await page.press('Look through the recording');
+    await page.see('to decide');
+    const all = await page.text("//ul[@aria-label='Lost stretches']");
+    const froms = [...all.matchAll(/([\d.−-]+) s, for [^:]*: (loss|freeze)/g)].map(([, s, kind]) => [
+      kind,
+      Number(s).toFixed(1),
+    ]);
+    expect(froms).toEqual([
+      ['freeze', '5.6'],
+      ['loss', '11.2'],
+      ['freeze', '18.4'],
+      ['loss', '24.6'],
+      ['freeze', '32.0'],
+    ]);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}, 450_000);

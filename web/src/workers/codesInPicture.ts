@@ -20,7 +20,8 @@ export async function codesInPicture(
   const { width, height } = CODES_LOOKED_AT;
   const tell = tellsNowAndThen(told, seconds);
   const frames = new CanvasSink(track, { width, height, fit: 'contain', poolSize: 2 });
-  for await (const { canvas, timestamp } of frames.canvases(lastS)) {
+  // From the first that is shown: a trimmed film keeps those before it.
+  for await (const { canvas, timestamp } of frames.canvases(lastS ?? 0)) {
     if (lastS !== undefined && timestamp <= lastS) continue;
     await work.pass(lastS ?? timestamp, () => ({ state: detectorState(codes) }));
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;

@@ -173,14 +173,13 @@ async function inSound(
   let toS = detector ? left?.toS : undefined;
   if (toS !== undefined) told(toS / seconds, true);
   const tell = tellsNowAndThen(told, seconds);
-  for await (const sample of new AudioSampleSink(track).samples(
-    toS === undefined ? undefined : toS - WARM_UP_S,
-  )) {
+  // What comes before 0 is not played: a codec's lead, and what was trimmed off.
+  for await (const sample of new AudioSampleSink(track).samples((toS ?? 0) - WARM_UP_S)) {
     const { sampleRate: rateHz, numberOfChannels: channels, numberOfFrames, timestamp } = sample;
     // Decoded for the sake of what follows.
-    const heard = toS === undefined ? 0 : Math.max(0, Math.round((toS - timestamp) * rateHz));
+    const heard = Math.max(0, Math.round(((toS ?? 0) - timestamp) * rateHz));
     if (heard < numberOfFrames) {
-      const own = (detector ??= made(rateHz, channels, timestamp));
+      const own = (detector ??= made(rateHz, channels, Math.max(0, timestamp)));
       await work.pass(toS ?? timestamp, () => ({ rateHz, channels, state: detectorState(own) }));
       own.push(
         Array.from({ length: channels }, (_, planeIndex) => {
@@ -214,7 +213,8 @@ async function inPicture(
   const tell = tellsNowAndThen(told, seconds);
   const grey = new Uint8Array(width * height);
   const frames = new CanvasSink(track, { width, height, fit: 'fill', poolSize: 2 });
-  for await (const { canvas, timestamp } of frames.canvases(lastS)) {
+  // From the first that is shown: a trimmed film keeps those before it.
+  for await (const { canvas, timestamp } of frames.canvases(lastS ?? 0)) {
     if (lastS !== undefined && timestamp <= lastS) continue;
     await work.pass(lastS ?? timestamp, () => ({ state: detectorState(detector) }));
     const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;

@@ -2,7 +2,7 @@ import { ALL_FORMATS, AudioSampleSink, BlobSource, EncodedPacketSink, Input } fr
 
 /** What is known of a recording beside what the browser plays. */
 export interface Frames {
-  /** Beginning of each frame, s, in order; empty where there is no picture. */
+  /** Beginning of each frame that is shown, s, in order; empty where there is no picture. */
   readonly atS: readonly number[];
   /** Length of the last one, s. */
   readonly lastS: number;
@@ -29,7 +29,9 @@ export async function framesOf(file: File, stopped: () => boolean): Promise<Fram
   }
   // Packets come in the order of decoding.
   atS.sort((a, b) => a - b);
-  return { atS, lastS };
+  // What stands before 0 was trimmed off, and is in the file all the same.
+  const first = atS.findLastIndex((s) => s <= 0);
+  return { atS: atS.slice(Math.max(0, first)), lastS };
 }
 
 /** The frame that stands at a moment; undefined where there is none. */

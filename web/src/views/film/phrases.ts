@@ -76,6 +76,7 @@ export const here = 'Here';
 export const hold = 'Hold';
 export const inTheLogAlready = (n: number): string =>
   ` ${countOf(n, 'stretch', 'stretches')} in the log already.`;
+export const itIsEmptyCopyItOnceMore = 'it is empty; copy it once more';
 export const itsEndComesAfterIts = 'Its end comes after its beginning';
 export const itWasJoinedTo = 'It was joined to ';
 export const itsFramesCannotBeToldApart =
@@ -175,7 +176,9 @@ export const theTrackWasTakenOutAgain = 'the track was taken out again';
 export const theWalk = 'the walk';
 export const theWalkBeginsHere = 'The walk begins here';
 export const theWalkOnIt = 'The walk on it';
-export const thisBrowserCannotPlayItSave = 'this browser cannot play it: save it as MP4, WebM, MP3 or WAV';
+export const thisBrowserCannotPlayItIf =
+  'this browser cannot play it. If another program plays it, save it there as MP4, WebM, MP3 or WAV; ' +
+  'if none does, it was broken off: copy it once more';
 export const thisBrowserGivesNoCanvasOf = 'this browser gives no canvas of that size';
 export const thisDeviceDidNotLogThis = 'This device did not log this walk';
 export const thisIsAnotherFileThanThe = (other: string): string =>

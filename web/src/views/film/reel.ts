@@ -27,7 +27,8 @@ const secondsAt = (url: string): Promise<number> =>
     const media = document.createElement('video');
     media.preload = 'metadata';
     media.onloadedmetadata = () => resolve(media.duration);
-    media.onerror = () => reject(new Error(media.error?.message || phrases.thisBrowserCannotPlayItSave));
+    // What the browser says of it is of no use to a person.
+    media.onerror = () => reject(new Error(phrases.thisBrowserCannotPlayItIf));
     media.src = url;
   });
 
@@ -46,6 +47,7 @@ export async function openReel(files: readonly File[], stopped: () => boolean): 
   const reel: Part[] = [];
   for (const file of [...files].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))) {
     const url = URL.createObjectURL(file);
+    if (file.size === 0) throw new Error(phrases.wasNotOpened(file.name, phrases.itIsEmptyCopyItOnceMore));
     const seconds = await secondsAt(url).catch((error: unknown) => {
       throw new Error(phrases.wasNotOpened(file.name, (error as Error).message));
     });
