@@ -45,7 +45,7 @@ export function spokenAt(folder: string, rateHz: number): Float32Array {
 
 /**
  * Speech of Debian's espeak-ng, and the same as received: later, with a clock that drifts, residual noise, and gaps
- * of 40 to 400 ms that begin where something is said.
+ * of 40 to 400 ms that begin where something is said; told in seconds of the received one.
  */
 export function speechWithGaps(folder: string, codec: readonly string[]) {
   const [spoken, reference, made] = ['spoken.wav', 'reference.wav', 'made.wav'].map((n) =>
@@ -66,9 +66,10 @@ export function speechWithGaps(folder: string, codec: readonly string[]) {
   for (let s = 3; s < sent.length / RATE - 3; s += 1.5 + random.uniform()) {
     while (!audible(sent, s) && s < sent.length / RATE - 3) s += 0.01;
     const toS = s + 0.04 + 0.36 * random.uniform();
-    gaps.push({ fromS: s, toS });
-    const there = (t: number): number => Math.round((t * (1 + DRIFT_PPM * 1e-6) + DELAY_MS / 1000) * RATE);
-    heard.fill(0, there(s), there(toS));
+    const receivedS = (t: number): number => t * (1 + DRIFT_PPM * 1e-6) + DELAY_MS / 1000;
+    const gap = { fromS: receivedS(s), toS: receivedS(toS) };
+    gaps.push(gap);
+    heard.fill(0, Math.round(gap.fromS * RATE), Math.round(gap.toS * RATE));
   }
   for (let i = 0; i < heard.length; i++) heard[i] = (heard[i] as number) + 0.001 * random.normal();
   writeWav(made, heard, RATE);

@@ -15,7 +15,7 @@ import {
   type Thresholds,
 } from '@urvek/core';
 import { BadInput } from './badInput.ts';
-import { framesOf, soundOf, trackOf, type Media } from './media.ts';
+import { framesOf, probeMedia, soundOf, trackOf, type Media } from './media.ts';
 
 export interface DetectOptions {
   readonly json?: true;
@@ -57,7 +57,9 @@ async function foundIn(
   reference: string | undefined,
 ): Promise<Found> {
   const [against, sound, picture] = await Promise.all([
-    reference === undefined ? undefined : againstReference(file, reference),
+    reference === undefined || !media.sound
+      ? undefined
+      : againstReference(file, media.sound.beginsS, reference),
     media.sound && soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal),
     media.picture && pictureFound(file, media.picture),
   ]);
@@ -104,13 +106,22 @@ async function soundFound(
   return detector.end();
 }
 
-async function againstReference(file: string, reference: string) {
-  const [sent, heard] = await Promise.all([
+/** Times of the result are those of the two files, whenever their sound begins. */
+async function againstReference(file: string, beginsS: number, reference: string) {
+  const [sent, heard, { sound }] = await Promise.all([
     trackOf(reference, SPEECH_RATE_HZ),
     trackOf(file, SPEECH_RATE_HZ),
+    probeMedia(reference),
   ]);
   const alignment = align(sent, heard, SPEECH_RATE_HZ);
-  return { alignment, loss: alignment && referenceLoss(sent, heard, SPEECH_RATE_HZ, alignment) };
+  const loss = alignment && referenceLoss(sent, heard, SPEECH_RATE_HZ, alignment);
+  return {
+    alignment: alignment && { ...alignment, delayS: alignment.delayS + beginsS - (sound?.beginsS ?? 0) },
+    loss: loss && {
+      ...loss,
+      dropouts: loss.dropouts.map((d) => ({ ...d, fromS: beginsS + d.fromS, toS: beginsS + d.toS })),
+    },
+  };
 }
 
 /** Undefined where it holds a single picture: that is no film. */

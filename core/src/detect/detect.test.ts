@@ -499,8 +499,12 @@ describe('two recordings of the same', () => {
       RATE,
       alignment as NonNullable<typeof alignment>,
     );
-    expect(dropouts.map((d) => d.fromS)).toEqual(gaps.map((g) => expect.closeTo(g.fromS, 2)));
-    dropouts.forEach((d, i) => expect(Math.abs(d.fromS - (gaps[i] as Gap).fromS)).toBeLessThanOrEqual(0.005));
+    const receivedS = (s: number): number => s * (1 + driftPpm * 1e-6) + delayS;
+    expect(dropouts).toHaveLength(gaps.length);
+    gaps.forEach(({ fromS, toS }, i) => {
+      expect(Math.abs((dropouts[i]?.fromS ?? 0) - receivedS(fromS))).toBeLessThanOrEqual(0.005);
+      expect(Math.abs((dropouts[i]?.toS ?? 0) - receivedS(toS))).toBeLessThanOrEqual(0.01);
+    });
     expect(audibleShare).toBeCloseTo(0.8, 1);
   });
 });
@@ -858,6 +862,51 @@ describe('faults told while the sound comes in', () => {
     expect(heard(sound, 'unknown').artefacts.map((a) => a.kind)).toEqual(['click']);
     const found = told(sound, 'unknown');
     expect(found.map(([kind, fromS]) => [kind, Math.round(fromS)])).toEqual([['click', 9]]);
+  });
+
+  test('a voice that sets in after a pause is no click, at any rate; a wrong sample in it is', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1000 }),
+        fc.constantFrom(16_000, 22_050, 48_000),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        (seed, rateHz, wrongAt) => {
+          const random = seeded('glottis', seed);
+          // The glottis shuts some hundred times a second, and each time the throat rings at its formants.
+          const sound = new Float32Array(3 * rateHz);
+          for (let s = 0.5; s < 2.9; s += (1 + 0.05 * random.normal()) / 110) {
+            if (s > 1.2 && s < 1.7) continue;
+            for (let i = 0; i < 0.02 * rateHz; i++)
+              for (const [hz, loud] of [
+                [600, 0.2],
+                [1700, 0.1],
+                [2600, 0.1],
+                [3500, 0.1],
+              ] as const) {
+                const at = Math.round(s * rateHz) + i;
+                if (at < sound.length)
+                  sound[at] =
+                    (sound[at] as number) +
+                    loud * Math.exp((-i / rateHz) * 300) * Math.sin((2 * Math.PI * hz * i) / rateHz);
+              }
+          }
+          const clicksIn = (x: Float32Array): number[] => {
+            const detector = new SoundDetector({ rateHz, channels: 1, signal: 'unknown' });
+            detector.push([x]);
+            return detector
+              .end()
+              .artefacts.filter((a) => a.kind === 'click')
+              .map((a) => a.fromS);
+          };
+          expect(clicksIn(sound)).toEqual([]);
+          // In the pause, where a step is heard.
+          const at = Math.round((1.3 + 0.3 * wrongAt) * rateHz);
+          sound[at] = (sound[at] as number) + 0.3;
+          expect(clicksIn(sound)).toEqual([expect.closeTo(at / rateHz, 3)]);
+        },
+      ),
+      { numRuns: 20 },
+    );
   });
 
   test('a signal that is switched on is no click', () => {

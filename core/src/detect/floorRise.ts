@@ -143,7 +143,7 @@ export class FloorRise {
     }
     const overDb = floorDb - usual;
     if (this.since !== undefined) this.most = Math.max(this.most, overDb);
-    else if (overDb >= RISEN_DB && isNoise(last, floorDb))
+    else if (overDb >= RISEN_DB && this.at - this.quietAt >= last.length && isNoise(last, floorDb))
       [this.since, this.most] = [this.quietAt + 1, overDb];
     else if (overDb < OVER_DB)
       this.usualDb = usual + (floorDb - usual) * (this.usualDb === undefined ? 1 : WINDOW_S / USUAL_S);

@@ -13,6 +13,7 @@ const LOUD = 0.9;
 const SMOOTH = 3;
 
 export interface ReferenceLoss {
+  /** In seconds of the received one. */
   readonly dropouts: readonly Detected<'loss'>[];
   readonly thresholds: Thresholds;
   /** Of the time, in which something would have been missed. */
@@ -38,10 +39,11 @@ export function referenceLoss(
   const loud = [...sent].sort((a, b) => a - b)[Math.floor(LOUD * (count - 1))] ?? 0;
   const audible = powerDb(loud) - AUDIBLE_DB;
   const loss = new KnownLoss(options, blockS);
+  const receivedS = (sentS: number): number => sentS * (1 + driftPpm * 1e-6) + delayS;
   let heardBlocks = 0;
   for (let i = 0; i < count; i++) {
     const around = smoothed(sent, i);
-    const from = Math.round((i * blockS * (1 + driftPpm * 1e-6) + delayS) * rateHz);
+    const from = Math.round(receivedS(i * blockS) * rateHz);
     if (powerDb(around) < audible || from < 0 || from + samples > received.length) {
       loss.pass();
       continue;
@@ -51,7 +53,7 @@ export function referenceLoss(
     loss.push(heard / around);
   }
   return {
-    dropouts: loss.end(),
+    dropouts: loss.end().map((d) => ({ ...d, fromS: receivedS(d.fromS), toS: receivedS(d.toS) })),
     thresholds: { ...loss.thresholds, audible_db: AUDIBLE_DB },
     audibleShare: count === 0 ? 0 : heardBlocks / count,
   };
