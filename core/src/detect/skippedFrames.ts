@@ -11,9 +11,9 @@ const TELLS = 1.4;
  * How far a frame's parts usually are from what one frame changes is told by so many. As far, with this margin, is
  * like it; so many times as far is not.
  */
-const [LEARN_FRAMES, LIKE, UNLIKE] = [25, 1.15, 1.8];
+const [LEARN_FRAMES, LIKE, UNLIKE] = [25, 1.15, 2.2];
 /** Parts that are usually further off, as a share of what they change, move as they please. */
-const IRREGULAR = 0.6;
+const IRREGULAR = 0.4;
 /** Three jumps in a row at one distance, to a frame, are a codec's key frames; so many are remembered. */
 const REMEMBERED_JUMPS = 12;
 /** As much as two frames usually change, or up to so many times: three or four. */
