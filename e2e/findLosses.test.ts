@@ -7,6 +7,7 @@ import { DEMO_ID } from '../server/src/demo/cindermoor.ts';
 import { wcagFindings } from './support/axe.ts';
 import { keptEvents } from './support/keptEvents.ts';
 import { madeFilm } from './support/madeFilm.ts';
+import type { Page } from './support/browser.ts';
 import { useSession } from './support/session.ts';
 
 // A recording is looked through on the device, and what was lost in it goes into the log when somebody takes it.
@@ -92,21 +93,23 @@ function writeSpoiltFilm(file: string): void {
   if (status !== 0) throw new Error(stderr);
 }
 
+/** Chooses a recording, begins the walk with it, and has it looked through for losses of noise. */
+async function lookThrough(page: Page, file: string): Promise<void> {
+  await page.open(`/c/${DEMO_ID}/film`);
+  await page.see('Choose the recording');
+  await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+  await page.see('The walk begins here');
+  await page.choose('Rig that was walked', 'Ossimere Clip');
+  await page.press('The walk begins here');
+  await page.see('Dropout begins');
+  await page.press('Find what was lost');
+  await page.choose('What was sent', 'noise');
+  await page.press('Look through the recording');
+}
+
 test('work on a recording goes on after the page was closed, and finds what it finds in one go', async () => {
   const { page } = session;
   const folder = mkdtempSync(join(tmpdir(), 'urvek-losses-'));
-  const opened = async (file: string): Promise<void> => {
-    await page.open(`/c/${DEMO_ID}/film`);
-    await page.see('Choose the recording');
-    await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
-    await page.see('The walk begins here');
-    await page.choose('Rig that was walked', 'Ossimere Clip');
-    await page.press('The walk begins here');
-    await page.see('Dropout begins');
-    await page.press('Find what was lost');
-    await page.choose('What was sent', 'noise');
-    await page.press('Look through the recording');
-  };
   const foundAll = async (): Promise<string> => {
     await page.see('to decide');
     const all = await page.text("//ul[@aria-label='Lost stretches']");
@@ -128,17 +131,17 @@ test('work on a recording goes on after the page was closed, and finds what it f
     const [file, again] = [join(folder, 'film.mp4'), join(folder, 'the same film.mp4')];
     writeSpoiltFilm(file);
     copyFileSync(file, again);
-    await opened(file);
+    await lookThrough(page, file);
     // In its sound, and later in its picture.
     await closedAt(0.01);
-    await opened(file);
+    await lookThrough(page, file);
     await page.see('was done before; it goes on from there');
     await closedAt(0.6);
-    await opened(again);
+    await lookThrough(page, again);
     await page.see('was done before; it goes on from there');
     const inParts = await foundAll();
     await page.driver.executeScript("indexedDB.deleteDatabase('urvek-recordings')");
-    await opened(file);
+    await lookThrough(page, file);
     expect(await foundAll()).toBe(inParts);
     // What is no loss is graded by a person: what was proposed, or another grade; then it is as it was.
     await page.see('with faults that are no loss');
@@ -169,17 +172,8 @@ test('of a trimmed film only what is shown is counted, looked at and heard', asy
     writeSpoiltFilm(whole);
     const { status } = spawnSync('ffmpeg', ['-v', 'error', '-ss', '20', '-i', whole, '-c', 'copy', trimmed]);
     expect(status).toBe(0);
-    await page.open(`/c/${DEMO_ID}/film`);
-    await page.see('Choose the recording');
-    await (await page.driver.findElement({ css: 'input[type=file]' })).sendKeys(trimmed);
-    await page.see('The walk begins here');
-    await page.choose('Rig that was walked', 'Ossimere Clip');
-    await page.press('The walk begins here');
-    await page.see('Dropout begins');
+    await lookThrough(page, trimmed);
     expect(await page.text('//*[@data-clock]')).toMatch(/frame 1$/);
-    await page.press('Find what was lost');
-    await page.choose('What was sent', 'noise');
-    await page.press('Look through the recording');
     await page.see('to decide');
     const all = await page.text("//ul[@aria-label='Lost stretches']");
     const froms = [...all.matchAll(/([\d.−-]+) s, for [^:]*: (loss|freeze)/g)].map(([, s, kind]) => [

@@ -97,7 +97,10 @@ const SHOWS = `
 const RESTS = `
   const [element, forLooks, done] = arguments;
   element.scrollIntoView({ block: 'center' });
-  const place = () => { const { x, y, width, height } = element.getBoundingClientRect(); return [x, y, width, height]; };
+  const place = () => {
+    const { x, y, width, height } = element.getBoundingClientRect();
+    return [x, y, width, height];
+  };
   const look = (last, same, left) => {
     const now = place();
     const rested = String(now) === String(last) ? same + 1 : 0;

@@ -48,6 +48,11 @@ export class LiveCodes {
     return this.strangers;
   }
 
+  /** When the newest code was first read, s; undefined before the first. */
+  get newestS(): number | undefined {
+    return this.newest?.atS;
+  }
+
   /**
    * A frame that was looked at.
    * @param text of the code in it, if any

@@ -751,6 +751,30 @@ describe('losses told while the picture comes in', () => {
     expect(told[1]?.[0]).toBeLessThan(150);
   });
 
+  test('a picture whose new codes are read comes through, however little it changes between them', () => {
+    // A busy machine hands on the frames in which the code changes, and then those between, too.
+    const live = new LivePicture();
+    const code = (n: number): Uint8Array =>
+      Uint8Array.from({ length: size }, (_, i) => (((i * 2654435761) >>> (n % 13)) & 1 ? 200 : 40));
+    const told: [string, number][] = [];
+    const take = (changes: readonly LiveChange[]): void =>
+      void told.push(...changes.map(({ kind, atS }): [string, number] => [kind, atS]));
+    for (let n = 0; n < 20; n++) take(live.push(code(n), n / 5));
+    // Read a tenth of a second late.
+    for (let n = 100; n < 400; n++) {
+      const shown = n < 250 ? n : n < 300 ? 249 : n;
+      if (n % 5 === 3 && shown === n) take(live.prove((n - 3) / 25));
+      take(live.push(n >= 350 && n < 375 ? new Uint8Array(size) : code(Math.floor(shown / 5)), n / 25));
+    }
+    // It stood from 10 s on, and was black from 14 to 15 s; what is proven is known a moment later.
+    expect(told).toEqual([
+      ['lost', expect.closeTo(9.8, 1)],
+      ['back', 12],
+      ['lost', 14],
+      ['back', 15],
+    ]);
+  });
+
   test('black before the first picture is nothing lost', () => {
     const live = new LivePicture();
     for (let n = 0; n < 50; n++) expect(live.push(new Uint8Array(size), n / 25)).toEqual([]);

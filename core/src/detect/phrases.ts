@@ -16,6 +16,7 @@ export const isDbBelowTheOther = (either: string, deepest: string): string =>
 export const itMovedTimesAsFarAsUsual = (times: string): string =>
   `it moved ${times} times as far as usual, and then went on as before`;
 export const itMovesSlowly = 'it moves, slowly';
+export const itShowsACodeThatIsNew = 'it shows a code that is new';
 export const lackByTheTimesOfThe = (frames: string): string => `${frames} missing by the times of the others`;
 export const moreThan60DbBelowWhat = 'more than 60 dB below what was expected';
 export const msPlayedTimes = (part: string, run: string): string => `${part} ms played ${run} times`;

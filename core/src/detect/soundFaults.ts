@@ -12,10 +12,8 @@ const JOINED_S = 0.05;
 const CLICK_RATIO = 40;
 const CLICK_LEAST = 0.05;
 /**
- * And against the mean step of so long after it, s, but for its own samples: where a voice sets in, or sound comes back,
- * it goes on as it began. In 1,288 s of Debian's espeak-ng (six voices, three speeds, also behind Opus and AAC) 811 such
- * beginnings were told as clicks without this and none with it; of 192 clicks that were added, behind Opus at 32 kbit/s
- * 186 are found where 187 were before (AAC at 96: 178 of 184).
+ * And against the mean step of so long after it, s, but for its own samples: a voice that sets in, or sound that comes
+ * back, goes on as it began (docs/instruments.md has what that leaves out and what it costs).
  */
 const CLICK_OVER_AFTER = 20;
 const CLICK_AFTER_S = 0.005;

@@ -1,4 +1,4 @@
-import { greyOf, LivePicture, LOOKED_AT } from '@urvek/core';
+import { greyOf, LivePicture, LOOKED_AT, type LiveChange } from '@urvek/core';
 import type { Received, Receiving } from './received.ts';
 import { WatchCodes } from './watchCodes.ts';
 import * as phrases from './phrases.ts';
@@ -56,7 +56,10 @@ export async function watch(
   }
   const live = new LivePicture();
   const grey = new Uint8Array(width * height);
-  const codes = new WatchCodes(tag, received);
+  const tell = (changes: readonly LiveChange[]): void => {
+    for (const change of changes) received.onChange(change, 1000 * change.atS);
+  };
+  const codes = new WatchCodes(tag, received, (atS) => tell(live.prove(atS)));
   let [lastMs, frames, over] = [performance.now(), 0, false];
   const stop = (): void => {
     over = true;
@@ -77,8 +80,7 @@ export async function watch(
     pen.drawImage(video, 0, 0, width, height);
     if (cameMs > lastMs) {
       lastMs = cameMs;
-      for (const change of live.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), cameMs / 1000))
-        received.onChange(change, 1000 * change.atS);
+      tell(live.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), cameMs / 1000));
       codes.look(video, cameMs);
       if (++frames % TELL_EVERY === 0) received.onLevel(live.change, live.usualChange);
     }

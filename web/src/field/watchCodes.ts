@@ -18,10 +18,14 @@ export class WatchCodes {
   private seen = false;
   private nextMs = 0;
 
-  /** @param tag of the walk */
+  /**
+   * @param tag of the walk
+   * @param onNew a code was read that was not there before, in the frame that came then, s
+   */
   constructor(
     tag: number,
     private readonly received: Pick<Received, 'onCodes' | 'onOtherBeacon' | 'onFault'>,
+    private readonly onNew: (atS: number) => void,
   ) {
     this.codes = new LiveCodes(tag);
   }
@@ -45,8 +49,9 @@ export class WatchCodes {
 
   private take(text: string | undefined, cameMs: number, edge: number | undefined): void {
     this.seen ||= text !== undefined;
-    const { ofOthers } = this.codes;
+    const { ofOthers, newestS } = this.codes;
     const told = this.codes.push(text, cameMs / 1000, edge);
+    if (this.codes.newestS !== undefined && this.codes.newestS !== newestS) this.onNew(this.codes.newestS);
     if (told) this.received.onCodes(told, 1000 * told.atS);
     if (this.codes.ofOthers > ofOthers) this.received.onOtherBeacon();
     const unread = this.codes.unread(cameMs / 1000);
