@@ -30,6 +30,7 @@ interface Printed {
   readonly artefacts: readonly { readonly from_s: number; readonly to_s: number; readonly kind: string }[];
   readonly delay_s: number | null;
   readonly drift_ppm: number | null;
+  readonly notes: readonly string[];
 }
 const detected = (...args: string[]): Printed =>
   JSON.parse(execFileSync(urvek, ['detect', ...args, '--json'], { encoding: 'utf8' })) as Printed;
@@ -169,6 +170,26 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
     expect(detected(covered)).toMatchObject({ kind: 'sound', dropouts: [], artefacts: [] });
     const { status, stderr } = spawnSync(urvek, ['detect', cover], { encoding: 'utf8' });
     expect([status, stderr]).toEqual([2, expect.stringContaining('is a single picture')]);
+  },
+  60_000,
+);
+
+(hasFfmpeg ? test : test.skip)(
+  'of a film whose picture cannot be decoded the sound is looked through, and that is said',
+  () => {
+    const [wav, film, odd] = [join(folder, 'odd.wav'), join(folder, 'plain.mp4'), join(folder, 'odd.mp4')];
+    const gap = { fromS: 1, toS: 1.5 };
+    writeWav(wav, noiseOf('odd', 3, [gap]));
+    ffmpeg(...['-f', 'lavfi', '-i', 'testsrc2=s=320x180:d=3', '-i', wav, '-c:v', 'libx264', film]);
+    const bytes = readFileSync(film);
+    bytes.write('none', bytes.lastIndexOf('avc1'));
+    writeFileSync(odd, bytes);
+    const found = detected(odd, '--signal', 'noise');
+    expect(found.kind).toBe('sound');
+    expect(scoreOf([gap], gapsOf(found), 0.01)).toMatchObject({ found: 1, beside: 0 });
+    expect(found.notes).toEqual([
+      expect.stringMatching(/^its picture was not looked through \(.*no decoder/),
+    ]);
   },
   60_000,
 );

@@ -19,7 +19,7 @@ import { readWalkFile, type WalkFile } from '@urvek/contract';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
-import { BadInput } from './badInput.ts';
+import { BadInput, orWhyNot } from './badInput.ts';
 import { framesOf, probeMedia, soundOf, type Media } from './media.ts';
 
 export interface BeaconOptions {
@@ -32,8 +32,16 @@ export interface BeaconOptions {
 export async function beacon(file: string, options: BeaconOptions): Promise<string> {
   const media = await probeMedia(file);
   const walk = options.walk === undefined ? undefined : walkOf(options.walk);
-  const sound = media.sound && beaconTrack(await heardIn(file, media.sound.beginsS));
-  const picture = media.picture && beaconTrack(await seenIn(file, media.picture));
+  const heard = media.sound && (await orWhyNot(heardIn(file, media.sound.beginsS)));
+  const seen = media.picture && (await orWhyNot(seenIn(file, media.picture)));
+  const undecoded = [heard, seen].filter((read) => read instanceof BadInput);
+  const sound = heard && !(heard instanceof BadInput) ? beaconTrack(heard) : undefined;
+  const picture = seen && !(seen instanceof BadInput) ? beaconTrack(seen) : undefined;
+  const tracks = [heard, seen].filter((read) => read !== undefined);
+  if (undecoded[0] && undecoded.length === tracks.length) throw undecoded[0];
+  const notes = undecoded.map(
+    ({ message }) => `its ${heard instanceof BadInput ? 'sound' : 'picture'} was not read (${message})`,
+  );
   if (walk)
     for (const track of [sound, picture])
       if (track && track.tag !== walk.tag)
@@ -41,8 +49,8 @@ export async function beacon(file: string, options: BeaconOptions): Promise<stri
           `${options.walk}: its walk has the tag ${walk.tag}, the recording carries ${track.tag}`,
         );
   return options.json
-    ? `${JSON.stringify(jsonOf(sound, picture, walk?.trace), null, 1)}\n`
-    : textOf(sound, picture, walk?.trace);
+    ? `${JSON.stringify({ ...jsonOf(sound, picture, walk?.trace), notes }, null, 1)}\n`
+    : textOf(sound, picture, walk?.trace) + notes.map((n) => `Note: ${n}.\n`).join('');
 }
 
 function savedWalk(file: string): WalkFile {

@@ -14,7 +14,7 @@ import {
   type SoundFound,
   type Thresholds,
 } from '@urvek/core';
-import { BadInput } from './badInput.ts';
+import { BadInput, orWhyNot } from './badInput.ts';
 import { framesOf, probeMedia, soundOf, trackOf, type Media } from './media.ts';
 
 export interface DetectOptions {
@@ -56,14 +56,18 @@ async function foundIn(
   signal: (typeof SIGNALS)[number],
   reference: string | undefined,
 ): Promise<Found> {
-  const [against, sound, picture] = await Promise.all([
+  const [against, heard, seen] = await Promise.all([
     reference === undefined || !media.sound
       ? undefined
       : againstReference(file, media.sound.beginsS, reference),
-    media.sound && soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal),
-    media.picture && pictureFound(file, media.picture),
+    media.sound && orWhyNot(soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal)),
+    media.picture && orWhyNot(pictureFound(file, media.picture)),
   ]);
-  if (!sound && !picture) throw new BadInput(`${file}: is a single picture, and no recording`);
+  const sound = heard instanceof BadInput ? undefined : heard;
+  const picture = seen instanceof BadInput ? undefined : seen;
+  const undecoded = [heard, seen].filter((found) => found instanceof BadInput);
+  if (!sound && !picture)
+    throw undecoded[0] ?? new BadInput(`${file}: is a single picture, and no recording`);
   const ofSound = signal === 'speech' ? (against?.loss?.dropouts ?? []) : (sound?.dropouts ?? []);
   return {
     durationS: Math.max(sound?.durationS ?? 0, picture?.durationS ?? 0),
@@ -76,6 +80,9 @@ async function foundIn(
       ...picture?.thresholds,
     },
     notes: [
+      ...undecoded.map(
+        ({ message }) => `its ${sound ? 'picture' : 'sound'} was not looked through (${message})`,
+      ),
       ...(against && !against.alignment
         ? ['nothing of the reference is heard in it: neither delay nor losses can be told']
         : []),

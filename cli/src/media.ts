@@ -95,6 +95,8 @@ function whyNot(file: string, said: readonly string[]): string {
       'its end is missing, and with it the index of what it holds: copying or recording was broken off; copy it ' +
       'once more, or have the camera that took it repair it'
     );
+  if (said.some((line) => line.startsWith('Decoder (codec')))
+    return 'is in a form that this ffmpeg has no decoder for';
   const last = said.at(-1)?.trim().replace(`${file}: `, '');
   if (last?.startsWith('Invalid data')) return 'is no recording that ffmpeg can read';
   return !last || last === 'Conversion failed!' ? 'cannot be decoded' : last;
