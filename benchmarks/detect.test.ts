@@ -190,6 +190,26 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
     expect(found.notes).toEqual([
       expect.stringMatching(/^its picture was not looked through \(.*no decoder/),
     ]);
+    const beacon = spawnSync(urvek, ['beacon', odd], { encoding: 'utf8' });
+    expect([beacon.status, beacon.stdout]).toEqual([
+      0,
+      expect.stringMatching(/^No beacon was read\.\nNote: its picture was not looked through \(.*no decoder/),
+    ]);
+    const mute = join(folder, 'mute.mkv');
+    ffmpeg('-i', film, '-c', 'copy', mute);
+    const kept = readFileSync(mute);
+    kept.write('A_ZZZ', kept.indexOf('A_AAC'));
+    writeFileSync(mute, kept);
+    expect(detected(mute)).toMatchObject({
+      kind: 'picture',
+      notes: [expect.stringMatching(/^its sound was not looked through/)],
+    });
+    // Neither: refused, as before.
+    kept.write('V_ZZZZ', kept.indexOf('V_MPEG'));
+    writeFileSync(mute, kept);
+    const neither = spawnSync(urvek, ['detect', mute], { encoding: 'utf8' });
+    expect([neither.status, neither.stdout]).toEqual([2, '']);
+    expect(neither.stderr).toContain('no decoder');
   },
   60_000,
 );

@@ -38,6 +38,16 @@ const settled = async (page: Page): Promise<string[]> => {
   return kinds(page);
 };
 
+/** Each height in the window at which a frame showed the key, once. */
+const KEY_HEIGHTS = `window.keyHeights = [];
+  const look = () => {
+    const key = [...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith('Dropout begins'));
+    const top = key && Math.round(key.getBoundingClientRect().top);
+    if (key && !window.keyHeights.includes(top)) window.keyHeights.push(top);
+    requestAnimationFrame(look);
+  };
+  look();`;
+
 test('a press counts once, at its first touch; slid off it is withdrawn, and one touch restores it', async () => {
   const { page } = session;
   await phone(page, 390, 844);
@@ -46,8 +56,12 @@ test('a press counts once, at its first touch; slid off it is withdrawn, and one
   // Nothing begins by itself, whatever is reloaded.
   await page.open('/walk-now');
   expect(await settled(page)).toEqual([]);
+  // From the first frame that shows it the key stays where it is, while the view fills.
+  await page.driver.executeScript(KEY_HEIGHTS);
   await page.press('Begin the walk');
   await page.see('Dropout begins');
+  await wait(500);
+  expect(await page.driver.executeScript<number[]>('return window.keyHeights')).toHaveLength(1);
   const key = await page.placeOf('Dropout begins');
 
   // A swipe that starts on the key scrolls.

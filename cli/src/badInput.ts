@@ -6,10 +6,3 @@ export class BadInput extends Error {
 /** By its name: commands are put together each for itself, and each has its own class of it. */
 export const isBadInput = (error: unknown): error is BadInput =>
   error instanceof Error && error.name === 'BadInput';
-
-/** What one track of a recording gives; where it cannot be decoded why not, for the other one is told all the same. */
-export const orWhyNot = <T>(found: Promise<T>): Promise<T | BadInput> =>
-  found.catch((error: unknown) => {
-    if (isBadInput(error)) return error;
-    throw error;
-  });

@@ -19,8 +19,8 @@ import { readWalkFile, type WalkFile } from '@urvek/contract';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
-import { BadInput, orWhyNot } from './badInput.ts';
-import { framesOf, probeMedia, soundOf, type Media } from './media.ts';
+import { BadInput } from './badInput.ts';
+import { eachTrack, framesOf, probeMedia, soundOf, type Media } from './media.ts';
 
 export interface BeaconOptions {
   readonly json?: true;
@@ -32,16 +32,15 @@ export interface BeaconOptions {
 export async function beacon(file: string, options: BeaconOptions): Promise<string> {
   const media = await probeMedia(file);
   const walk = options.walk === undefined ? undefined : walkOf(options.walk);
-  const heard = media.sound && (await orWhyNot(heardIn(file, media.sound.beginsS)));
-  const seen = media.picture && (await orWhyNot(seenIn(file, media.picture)));
-  const undecoded = [heard, seen].filter((read) => read instanceof BadInput);
-  const sound = heard && !(heard instanceof BadInput) ? beaconTrack(heard) : undefined;
-  const picture = seen && !(seen instanceof BadInput) ? beaconTrack(seen) : undefined;
-  const tracks = [heard, seen].filter((read) => read !== undefined);
-  if (undecoded[0] && undecoded.length === tracks.length) throw undecoded[0];
-  const notes = undecoded.map(
-    ({ message }) => `its ${heard instanceof BadInput ? 'sound' : 'picture'} was not read (${message})`,
+  const {
+    sound: heard,
+    picture: seen,
+    notes,
+  } = await eachTrack(
+    media.sound && heardIn(file, media.sound.beginsS),
+    media.picture && seenIn(file, media.picture),
   );
+  const [sound, picture] = [heard && beaconTrack(heard), seen && beaconTrack(seen)];
   if (walk)
     for (const track of [sound, picture])
       if (track && track.tag !== walk.tag)

@@ -14,8 +14,8 @@ import {
   type SoundFound,
   type Thresholds,
 } from '@urvek/core';
-import { BadInput, orWhyNot } from './badInput.ts';
-import { framesOf, probeMedia, soundOf, trackOf, type Media } from './media.ts';
+import { BadInput } from './badInput.ts';
+import { eachTrack, framesOf, probeMedia, soundOf, trackOf, type Media } from './media.ts';
 
 export interface DetectOptions {
   readonly json?: true;
@@ -56,18 +56,16 @@ async function foundIn(
   signal: (typeof SIGNALS)[number],
   reference: string | undefined,
 ): Promise<Found> {
-  const [against, heard, seen] = await Promise.all([
+  const [against, { sound, picture, notes }] = await Promise.all([
     reference === undefined || !media.sound
       ? undefined
       : againstReference(file, media.sound.beginsS, reference),
-    media.sound && orWhyNot(soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal)),
-    media.picture && orWhyNot(pictureFound(file, media.picture)),
+    eachTrack(
+      media.sound && soundFound(file, media.sound, signal === 'speech' ? 'unknown' : signal),
+      media.picture && pictureFound(file, media.picture),
+    ),
   ]);
-  const sound = heard instanceof BadInput ? undefined : heard;
-  const picture = seen instanceof BadInput ? undefined : seen;
-  const undecoded = [heard, seen].filter((found) => found instanceof BadInput);
-  if (!sound && !picture)
-    throw undecoded[0] ?? new BadInput(`${file}: is a single picture, and no recording`);
+  if (!sound && !picture) throw new BadInput(`${file}: is a single picture, and no recording`);
   const ofSound = signal === 'speech' ? (against?.loss?.dropouts ?? []) : (sound?.dropouts ?? []);
   return {
     durationS: Math.max(sound?.durationS ?? 0, picture?.durationS ?? 0),
@@ -80,9 +78,7 @@ async function foundIn(
       ...picture?.thresholds,
     },
     notes: [
-      ...undecoded.map(
-        ({ message }) => `its ${sound ? 'picture' : 'sound'} was not looked through (${message})`,
-      ),
+      ...notes,
       ...(against && !against.alignment
         ? ['nothing of the reference is heard in it: neither delay nor losses can be told']
         : []),

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { statSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { BadInput } from './badInput.ts';
+import { BadInput, isBadInput } from './badInput.ts';
 
 /** What a recording holds, as ffprobe says it. */
 export interface Media {
@@ -40,12 +40,42 @@ export async function probeMedia(file: string): Promise<Media> {
   if (!sound && !picture) throw new BadInput(`${file}: holds neither sound nor picture`);
   return {
     sound: sound && {
-      rateHz: Number(sound.sample_rate),
-      channels: sound.channels ?? 1,
+      // Not said, or 0, of a form that nothing is known of.
+      rateHz: Number(sound.sample_rate) || 48_000,
+      channels: sound.channels || 1,
       beginsS: Number(sound.start_time ?? 0) - zeroS,
     },
     picture: picture ? { zeroS } : undefined,
   };
+}
+
+/**
+ * What each track of a recording gave. Where one cannot be decoded, `notes` say so, and the other is told all the same.
+ * @throws BadInput where none can be
+ */
+export async function eachTrack<S, P>(
+  sound: Promise<S> | undefined,
+  picture: Promise<P> | undefined,
+): Promise<{
+  readonly sound: S | undefined;
+  readonly picture: P | undefined;
+  readonly notes: readonly string[];
+}> {
+  const tracks = await Promise.allSettled([sound, picture]);
+  const whyNot = tracks.map((t): unknown => (t.status === 'rejected' ? t.reason : undefined));
+  const [heard, seen] = tracks.map((t) => (t.status === 'fulfilled' ? t.value : undefined)) as [
+    S | undefined,
+    P | undefined,
+  ];
+  // What is no fault of the file is told as it is.
+  const unforeseen = whyNot.find((why) => why !== undefined && !isBadInput(why));
+  const worst =
+    unforeseen ?? (heard === undefined && seen === undefined ? whyNot.find(isBadInput) : undefined);
+  if (worst !== undefined) throw worst as Error;
+  const notes = whyNot.flatMap((why, i) =>
+    isBadInput(why) ? [`its ${i === 0 ? 'sound' : 'picture'} was not looked through (${why.message})`] : [],
+  );
+  return { sound: heard, picture: seen, notes };
 }
 
 /** What ffprobe tells of a file. @throws BadInput with what it said */

@@ -15,8 +15,9 @@ import { travelledGround } from './tape/ground.ts';
 import { predictionLane } from './tape/predictionLane.ts';
 import { rangeWalk, type Finding, type RangeWalk } from '@urvek/study';
 import { rangeLanes } from './tape/rangeLanes.ts';
-import { tapeScene, type Lane } from './tape/tape.ts';
+import { scaleOf, tapeScene, type Lane, type TapeOptions } from './tape/tape.ts';
 import { walkLanes } from './tape/walkLanes.ts';
+import fc from 'fast-check';
 import { logOf } from '@urvek/core/test';
 
 const path: Path = {
@@ -87,6 +88,39 @@ describe('lanes of a walk', () => {
     bands.slice(1).forEach((band, i) => expect(band.fromM).toBeCloseTo(bands[i]?.toM as number, 9));
     expect(rolesOf(out as Lane)).toEqual(expect.arrayContaining(['clear', 'lost', 'mark']));
   });
+});
+
+test('a lane is there before anything was walked, so that what lies below keeps its place', () => {
+  const [out, ...more] = walkLanes({ stretches: [], fixes: [], turnS: undefined }, 'out', 'w');
+  expect(more).toEqual([]);
+  expect(out).toMatchObject({
+    states: [],
+    marks: [],
+    height: walkLanes(finding('one').trace, 'out', 'w')[0]?.height,
+  });
+});
+
+test('however unsure a mark is, what it says stays on the tape', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 300, noNaN: true }),
+      fc.double({ min: 0, max: 200, noNaN: true }),
+      (atM, uncertaintyM) => {
+        const lane = { id: 'w', label: 'out', marks: [{ atM, uncertaintyM }], height: 30 };
+        const ground = travelledGround(path);
+        const options: TapeOptions = { title: 'T', ground, unit: 'm', measure: 'travelled', lanes: [lane] };
+        const { left, right } = scaleOf(options);
+        const drawn = tapeScene(options).groups.find((g) => g.id === 'w')?.shapes ?? [];
+        const marks = drawn.filter((s) => s.kind === 'line' && s.role === 'mark');
+        expect(marks.length).toBeGreaterThan(0);
+        for (const s of marks)
+          if (s.kind === 'line') {
+            expect(Math.min(s.x1, s.x2)).toBeGreaterThanOrEqual(left - 1e-9);
+            expect(Math.max(s.x1, s.x2)).toBeLessThanOrEqual(right + 1e-9);
+          }
+      },
+    ),
+  );
 });
 
 describe('lanes of ranges', () => {

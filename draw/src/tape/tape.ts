@@ -258,9 +258,11 @@ function markShapes(
 ): Shape[] {
   const spread = scale.x(2 * uncertaintyM) - scale.x(0);
   const x = scale.x(atM);
+  // Nobody is before the fixed end, and beside the tape stand words; a mark beyond its end is drawn there.
+  const [from, to] = [scale.x(0), Math.max(x, scale.right)];
   return [
     line(x, y, x, y + 5, 'mark'),
-    ...(spread > 2 ? [line(x - spread, y + 5, x + spread, y + 5, 'mark')] : []),
+    ...(spread > 2 ? [line(Math.max(from, x - spread), y + 5, Math.min(to, x + spread), y + 5, 'mark')] : []),
   ];
 }
 

@@ -3,7 +3,11 @@ import type { Lane } from './tape.ts';
 import * as phrases from './phrases.ts';
 
 /** A walk as two lanes, out and back; one when there is no way back yet. */
-export function walkLanes(trace: Trace, label: string, id: string): Lane[] {
+export function walkLanes(
+  trace: Pick<Trace, 'stretches' | 'fixes' | 'turnS'>,
+  label: string,
+  id: string,
+): Lane[] {
   const lane = (returning: boolean): Lane => ({
     id: `${id}-${returning ? 'back' : 'out'}`,
     label: returning ? 'back' : label,

@@ -1,7 +1,7 @@
 import { scaleOf, tapeScene, tellTape, type TapeOptions } from '@urvek/draw';
 import {
-  useEffect,
   useId,
+  useLayoutEffect,
   useRef,
   useState,
   type MouseEvent,
@@ -15,11 +15,14 @@ import { Picture } from './Picture.tsx';
 export function useWidth(least: number): [RefObject<HTMLDivElement | null>, number] {
   const place = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1160);
-  useEffect(() => {
-    const observer = new ResizeObserver(([entry]) =>
-      setWidth(Math.max(least, Math.round(entry?.contentRect.width ?? 1160))),
-    );
-    if (place.current) observer.observe(place.current);
+  // Before it is painted: what lies below does not move then.
+  useLayoutEffect(() => {
+    const element = place.current;
+    if (!element) return undefined;
+    const measure = (): void => setWidth(Math.max(least, element.clientWidth));
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
     return () => observer.disconnect();
   }, [least]);
   return [place, width];

@@ -5,6 +5,9 @@ import type { Actions } from './controlsParts.tsx';
 import { DropoutPress, HoldPress } from './HoldPress.tsx';
 import * as phrases from './phrases.ts';
 
+/** Longer words in a narrow key leave room for the sign of the key that presses it. */
+const BESIDE_SIGN = 'md:px-8';
+
 /** The keys of a walk: large, and the same by keyboard. */
 export function LogKeys({
   actions,
@@ -73,16 +76,16 @@ export function LogKeys({
       <Press k="s" actions={actions} className="col-span-2">
         {standing ? phrases.iGoOn : phrases.iStandHere}
       </Press>
-      <Press k="f" actions={actions}>
+      <Press k="f" actions={actions} className={BESIDE_SIGN}>
         {phrases.fixedEndMoved}
       </Press>
       <Press k="w" actions={actions}>
         {phrases.atM}
       </Press>
-      <Press k="l" actions={actions}>
+      <Press k="l" actions={actions} className={BESIDE_SIGN}>
         {phrases.doorHandOver}
       </Press>
-      <Press k="x" actions={actions}>
+      <Press k="x" actions={actions} className={BESIDE_SIGN}>
         {phrases.tried3Failed}
       </Press>
       <Press k="v" actions={actions}>

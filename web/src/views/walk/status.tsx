@@ -21,13 +21,15 @@ export function GearPanel({
 }) {
   if (!tick)
     return (
-      <div className="sheet px-3 py-2 text-faint" role="status">
+      // As high as the panel that follows: the keys below stay where they are.
+      <div className="sheet min-h-[134px] px-3 py-2 text-faint" role="status">
         {phrases.theSimulatedGearIsStarting}
       </div>
     );
   return (
     <section className="sheet px-3 py-2" aria-label={phrases.simulatedGear}>
-      <div className="flex items-center gap-3">
+      {/* Two lines high whatever the words: the keys below stay where they are. */}
+      <div className="flex min-h-14 items-center gap-3">
         <span
           aria-hidden
           className="figure grid size-11 place-items-center border-2 border-ink text-2xl font-bold"

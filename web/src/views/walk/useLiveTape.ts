@@ -11,6 +11,9 @@ const groundWithout = (farthestM: number): TapeGround => ({
   checkpoints: [],
 });
 
+/** Its lane is there from the beginning, so that the keys below it stay where they are. */
+const NOTHING_YET = { stretches: [], fixes: [], turnS: undefined };
+
 /** The walk so far as the tape shows it; without a path the tape is as long as the walk. */
 export function useLiveTape(
   log: readonly WalkEvent[],
@@ -18,7 +21,7 @@ export function useLiveTape(
   path: SetupPath | undefined,
 ): { ground: TapeGround; lanes: readonly Lane[] } {
   const trace = useTraceSoon(log, entries, path as Path | undefined);
-  const lanes = useMemo(() => (trace ? walkLanes(trace, 'out', 'live') : []), [trace]);
+  const lanes = useMemo(() => walkLanes(trace ?? NOTHING_YET, 'out', 'live'), [trace]);
   const farthestM = trace?.fixes.reduce((most, f) => Math.max(most, f.travelledM), 0) ?? 0;
   const ground = useMemo(
     () => (path ? travelledGround(path as Path) : groundWithout(farthestM)),
