@@ -38,12 +38,13 @@ const settled = async (page: Page): Promise<string[]> => {
   return kinds(page);
 };
 
-/** Each height in the window at which a frame showed the key, once. */
+/** Each height in the window at which a frame showed the key, once; and whether a post was told to be due. */
 const KEY_HEIGHTS = `window.keyHeights = [];
   const look = () => {
     const key = [...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith('Dropout begins'));
     const top = key && Math.round(key.getBoundingClientRect().top);
     if (key && !window.keyHeights.includes(top)) window.keyHeights.push(top);
+    window.toldOfPost ||= [...document.querySelectorAll('[role=status]')].some((e) => e.textContent.startsWith('Mark post'));
     requestAnimationFrame(look);
   };
   look();`;
@@ -134,6 +135,19 @@ test('every mode on a small phone: its panel, Undo and End are in sight together
     await page.choose('How', mode);
     await page.press('Begin the walk');
     await page.see(key);
+    if (mode === 'continuous') {
+      // A post that comes due is told where nothing has to make room for it.
+      await page.driver.executeScript(KEY_HEIGHTS);
+      await (await page.find("//label[span='speed']//option[.='5×']")).click();
+      await page.until('two posts passed', () =>
+        page.driver.executeScript<boolean>(
+          `return document.querySelector('[data-wheel]').dataset.wheel > 45`,
+        ),
+      );
+      expect(await page.driver.executeScript('return [window.keyHeights.length, window.toldOfPost]')).toEqual(
+        [1, true],
+      );
+    }
     for (const [width, height] of [
       [360, 740],
       [390, 844],

@@ -88,6 +88,7 @@ export function FilmKeys({
           words={kind.words}
           grade={here.grade}
           post={undefined}
+          due={false}
           hasWheel={false}
           turned={here.turned}
           standing={here.standing}

@@ -1,9 +1,12 @@
 import { DIRECTIONS, RUNGS, type Direction } from '@urvek/core';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Choice, Options } from '../../components/Field.tsx';
 import type { PanelProps } from './modesParts.tsx';
 import { Touch } from './Touch.tsx';
 import * as phrases from './phrases.ts';
+
+/** Three rows of keys, the walk's state and its end are in sight together on a small phone. */
+const LOWER = 'min-h-13';
 
 /** Voice, then a tone, then data: what still gets through at one place. */
 export function Ladder({ add }: PanelProps) {
@@ -18,15 +21,18 @@ export function Ladder({ add }: PanelProps) {
       >
         <Options of={DIRECTIONS} />
       </Choice>
-      {RUNGS.map((rung) => (
-        <div key={rung} className="grid grid-cols-[1fr_1fr_1fr] items-center gap-2">
-          <strong>{rung}</strong>
-          <Touch onPress={() => add('rung', { rung, worked: true, direction })}>{phrases.worked(rung)}</Touch>
-          <Touch onPress={() => add('rung', { rung, worked: false, direction })}>
-            {phrases.failed(rung)}
-          </Touch>
-        </div>
-      ))}
+      <div className="grid grid-cols-2 gap-2">
+        {RUNGS.map((rung) => (
+          <Fragment key={rung}>
+            <Touch className={LOWER} onPress={() => add('rung', { rung, worked: true, direction })}>
+              {phrases.worked(rung)}
+            </Touch>
+            <Touch className={LOWER} onPress={() => add('rung', { rung, worked: false, direction })}>
+              {phrases.failed(rung)}
+            </Touch>
+          </Fragment>
+        ))}
+      </div>
     </section>
   );
 }

@@ -17,19 +17,24 @@ export function LiveHead({ live }: { live: Live }) {
         {subject?.path.name ?? phrases.productAndPathAreAskedAfterwards},{' '}
         {state.turned ? phrases.onTheWayBack : phrases.onTheWayOut}
       </p>
-      <KeptCount walkId={live.kept.id} />
-      <Saved saved={live.unkept === 0 ? live.entries.saved : undefined} />
-      <LiveOptions
-        options={live.options}
-        onChange={live.change}
-        onOpen={live.open}
-        simulated={gear.simulated}
-        onRate={(rate) => {
-          live.entries.setRate(rate);
-          gear.setRate(rate);
-        }}
-        location={live.location}
-      />
+      {/* What is kept breaks within the height of the options: the keys below stay where they are. */}
+      <div className="flex min-w-0 grow basis-80 items-center gap-x-3">
+        <div className="flex min-w-0 grow flex-wrap items-baseline gap-x-2 leading-tight">
+          <KeptCount walkId={live.kept.id} />
+          <Saved saved={live.unkept === 0 ? live.entries.saved : undefined} />
+        </div>
+        <LiveOptions
+          options={live.options}
+          onChange={live.change}
+          onOpen={live.open}
+          simulated={gear.simulated}
+          onRate={(rate) => {
+            live.entries.setRate(rate);
+            gear.setRate(rate);
+          }}
+          location={live.location}
+        />
+      </div>
     </div>
   );
 }

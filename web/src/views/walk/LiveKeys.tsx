@@ -47,6 +47,7 @@ export function LiveKeys({
         words={kind.words}
         grade={state.grade}
         post={where.post}
+        due={where.due !== undefined && where.due === where.post}
         hasWheel={live.gear.tick !== undefined}
         turned={state.turned}
         standing={state.standing}

@@ -34,7 +34,7 @@ export function LiveOptions({
   location: string;
 }) {
   return (
-    <div className="ml-auto flex items-center gap-x-2.5 text-base">
+    <div className="flex shrink-0 items-center gap-x-2.5 text-base">
       <Popover className="relative">
         <PopoverButton className="btn btn-quiet min-h-11">{phrases.options}</PopoverButton>
         <PopoverPanel

@@ -6,8 +6,9 @@ import type { Live } from './useLive.ts';
 import * as phrases from './phrases.ts';
 
 /** What to do next, in words on the screen and spoken where one wants it. */
-export function LivePrompts({ live: { log, where, options } }: { live: Live }) {
+export function LivePrompts({ live: { log, where, options, subject } }: { live: Live }) {
   const { due, mind } = where;
+  const { checkpoints = [], hazardsAt = [] } = subject?.path ?? {};
   const minded = mind.map((h) => h.what).join(', ');
   const step = options.guided ? scriptStep(log) : undefined;
   const dueName = due?.name;
@@ -21,29 +22,26 @@ export function LivePrompts({ live: { log, where, options } }: { live: Live }) {
     if (options.speak && minded !== '') say(phrases.mind3(minded));
   }, [options.speak, minded]);
   return (
-    <>
+    // One line is kept for them where any may come: the keys below it, on a phone, stay where they are.
+    <div className={checkpoints.length + hazardsAt.length > 0 ? 'min-h-6' : ''}>
       {mind.map((h) => (
-        <p
-          key={h.what + h.atM}
-          role="status"
-          className="mt-1 border-l-4 border-lost pl-3 font-bold"
-          data-mind
-        >
+        <p key={h.what + h.atM} role="status" className="border-l-4 border-lost pl-3 font-bold" data-mind>
           {phrases.mindAt(h.what)}
           <Length m={h.atM} />
         </p>
       ))}
       {step && (
-        <p role="status" className="mt-1 border-l-4 border-accent pl-3" data-step={step}>
+        <p role="status" className="border-l-4 border-accent pl-3" data-step={step}>
           <strong>{step}:</strong> {SCRIPT_TEXT[step]}
         </p>
       )}
-      {due && (
-        <p role="status" className="mt-1 border-l-4 border-accent pl-3 font-bold">
+      {/* The mark key says it too. */}
+      {due && mind.length === 0 && !step && (
+        <p role="status" className="border-l-4 border-accent pl-3 font-bold">
           {phrases.markNow2(due.name)}
           <Length m={due.atM} />)
         </p>
       )}
-    </>
+    </div>
   );
 }

@@ -60,9 +60,11 @@ export function LiveWalk({
             hereM={live.where.hereM}
           />
         </div>
-        <LivePrompts live={live} />
         <div className="mt-2 grid gap-2 md:grid-cols-[300px_1fr]">
-          <LiveGear live={live} />
+          <div className="grid content-start gap-1">
+            <LiveGear live={live} />
+            <LivePrompts live={live} />
+          </div>
           <div className="grid content-start gap-2">
             <Letters value={undefined}>
               <LiveAsked

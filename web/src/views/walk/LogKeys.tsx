@@ -15,6 +15,7 @@ export function LogKeys({
   words,
   grade,
   post,
+  due,
   hasWheel,
   turned,
   standing,
@@ -29,6 +30,8 @@ export function LogKeys({
   /** Absent until somebody graded it. */
   grade: Grade | undefined;
   post: { readonly name: string; readonly atM: number } | undefined;
+  /** One stands at that post, or nearly. */
+  due: boolean;
   hasWheel: boolean;
   turned: boolean;
   standing: boolean;
@@ -53,7 +56,12 @@ export function LogKeys({
             <span className="text-[0.87rem] leading-tight font-normal">{words[g]}</span>
           </Press>
         ))}
-      <Press k="m" actions={actions} className="col-span-2" onHold={onOtherPost}>
+      <Press
+        k="m"
+        actions={actions}
+        className={`col-span-2 ${due ? 'border-l-8 border-l-accent' : ''}`}
+        onHold={onOtherPost}
+      >
         {post ? (
           <>
             {phrases.mark(post.name)}

@@ -34,6 +34,7 @@ export function ReadBack({ add }: PanelProps) {
         </span>
       </h2>
       <Choice
+        inline
         label={phrases.sent}
         value={direction}
         onChange={(e) => setDirection(e.target.value as Direction)}

@@ -22,24 +22,30 @@ export function GearPanel({
   if (!tick)
     return (
       // As high as the panel that follows: the keys below stay where they are.
-      <div className="sheet min-h-[134px] px-3 py-2 text-faint" role="status">
+      <div className="sheet min-h-[121px] px-3 py-2 text-faint" role="status">
         {phrases.theSimulatedGearIsStarting}
       </div>
     );
   return (
     <section className="sheet px-3 py-2" aria-label={phrases.simulatedGear}>
       {/* Two lines high whatever the words: the keys below stay where they are. */}
-      <div className="flex min-h-14 items-center gap-3">
+      <div className="flex min-h-[45px] items-center gap-3">
         <span
           aria-hidden
-          className="figure grid size-11 place-items-center border-2 border-ink text-2xl font-bold"
+          className="figure grid size-11 shrink-0 place-items-center border-2 border-ink text-2xl font-bold"
         >
           {tick.grade}
         </span>
-        <p className="text-lg font-bold" data-heard={tick.grade}>
+        <p className="text-lg leading-tight font-bold" data-heard={tick.grade}>
           {words[tick.grade]}
         </p>
-        <p className="ml-auto text-[0.87rem] text-faint">{phrases.simulated2(watched)}</p>
+        {tick.standing ? (
+          <p className="ml-auto text-right font-bold">
+            {tick.returning ? phrases.backAtTheFixedEndEnd : phrases.thePathEndsHereTurnRound}
+          </p>
+        ) : (
+          <p className="ml-auto text-[0.87rem] text-faint">{phrases.simulated2(watched)}</p>
+        )}
       </div>
       <dl className={`mt-1 grid gap-x-4 ${simulatedGear ? 'grid-cols-3' : 'grid-cols-2'}`}>
         <div>
@@ -60,11 +66,6 @@ export function GearPanel({
         <p className="mt-2 border-t border-rule pt-1 text-[0.87rem]" data-partner>
           <span className="text-faint">{phrases.simulatedPartner}</span>{' '}
           {partnerWords(partnerHears(tick.marginDb, otherWayDb(simulatedGear.productSeed)), words)}
-        </p>
-      )}
-      {tick.standing && (
-        <p className="mt-2 font-bold">
-          {tick.returning ? phrases.backAtTheFixedEndEnd : phrases.thePathEndsHereTurnRound}
         </p>
       )}
     </section>
