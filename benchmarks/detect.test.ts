@@ -1,5 +1,5 @@
 import { afterAll, expect, test } from '@jest/globals';
-import { seeded } from '@urvek/core';
+import { greyOfLuma, LOOKED_AT, seeded } from '@urvek/core';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -233,6 +233,41 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
     expect(refused(broken)).toContain('copy it once more');
     expect(refused(text, '--signal', 'music')).toContain('there are noise, tone, unknown, speech');
     expect(refused(text, '--signal', 'speech')).toContain('--reference FILE');
+  },
+  60_000,
+);
+
+// The browser averages what its decoder gives it; ffmpeg's own area scaler is what the command line looks through.
+(hasFfmpeg ? test : test.skip)(
+  'the browser and the command line look at the same frames, to one step of 255',
+  () => {
+    const { width: across, height: down } = LOOKED_AT;
+    for (const [width, height] of [
+      [1280, 720],
+      [854, 480],
+      [360, 640],
+    ] as const) {
+      const raw = join(folder, 'frames.yuv');
+      const form = ['-f', 'rawvideo', '-pix_fmt', 'yuv420p', '-s', `${width}x${height}`];
+      const source = `testsrc2=s=${width}x${height}:d=0.2`;
+      ffmpeg('-f', 'lavfi', '-i', source, '-vf', 'noise=alls=20:allf=t', ...form, raw);
+      const scaled = execFileSync(
+        'ffmpeg',
+        [
+          ...['-v', 'error', ...form, '-i', raw, '-vf', `scale=${across}:${down}:flags=area,format=gray`],
+          ...['-f', 'rawvideo', '-'],
+        ],
+        { maxBuffer: 1 << 28 },
+      );
+      const bytes = readFileSync(raw);
+      const size = bytes.length / 5;
+      for (let n = 0; n < 5; n++) {
+        const luma = { bytes, offset: n * size, stride: width, width, height, fullRange: false };
+        const grey = greyOfLuma(luma, new Uint8Array(across * down), across);
+        const off = grey.map((g, i) => Math.abs(g - (scaled[n * grey.length + i] as number)));
+        expect(Math.max(...off)).toBeLessThanOrEqual(1);
+      }
+    }
   },
   60_000,
 );

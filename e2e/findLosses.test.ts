@@ -72,16 +72,16 @@ test('losses in a film are proposed, looked at, taken and refused; taken ones ar
   }
 }, 450_000);
 
-/** A minute of film, with gaps in its noise and freezes in its picture, behind the codecs of a camera. */
+/** A film of 50 s, with gaps in its noise and freezes in its picture, behind the codecs of a camera. */
 function writeSpoiltFilm(file: string): void {
-  const gaps = [7.3, 18.9, 31.2, 44.6].map((s) => `between(t,${s},${s + 0.4})`).join('+');
-  const frozen = [11.2, 25.6, 38.4, 52].map((s) => `between(t,${s},${s + 0.6})`).join('+');
+  const gaps = [7.3, 18.9, 31.2].map((s) => `between(t,${s},${s + 0.4})`).join('+');
+  const frozen = [11.2, 25.6].map((s) => `between(t,${s},${s + 0.6})`).join('+');
   const { status, stderr } = spawnSync(
     'ffmpeg',
     [
-      ...['-v', 'error', '-f', 'lavfi', '-i', 'testsrc2=s=640x360:r=25:d=60'],
+      ...['-v', 'error', '-f', 'lavfi', '-i', 'testsrc2=s=640x360:r=25:d=50'],
       // As a camera does, its sound begins later.
-      ...['-itsoffset', '0.5', '-f', 'lavfi', '-i', 'anoisesrc=r=48000:d=59:a=0.2:s=5'],
+      ...['-itsoffset', '0.5', '-f', 'lavfi', '-i', 'anoisesrc=r=48000:d=49:a=0.2:s=5'],
       // A frame that is left out stands for as long as the next does not come.
       '-filter_complex',
       `[0:v]select='not(${frozen})',fps=25[v];[1:a]volume=enable='${gaps}':volume=0[a]`,
@@ -113,8 +113,8 @@ test('work on a recording goes on after the page was closed, and finds what it f
   const foundAll = async (): Promise<string> => {
     await page.see('to decide');
     const all = await page.text("//ul[@aria-label='Lost stretches']");
-    expect(all.match(/freeze/g)).toHaveLength(4);
-    expect((all.match(/loss/g) ?? []).length).toBeGreaterThanOrEqual(4);
+    expect(all.match(/freeze/g)).toHaveLength(2);
+    expect((all.match(/loss/g) ?? []).length).toBeGreaterThanOrEqual(3);
     expect(all).toMatch(/^7\.(29|30|31)\d s/);
     return all;
   };
@@ -183,9 +183,6 @@ test('of a trimmed film only what is shown is counted, looked at and heard', asy
     expect(froms).toEqual([
       ['freeze', '5.6'],
       ['loss', '11.2'],
-      ['freeze', '18.4'],
-      ['loss', '24.6'],
-      ['freeze', '32.0'],
     ]);
   } finally {
     rmSync(folder, { recursive: true });

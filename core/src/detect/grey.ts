@@ -10,3 +10,60 @@ export function greyOf(rgba: Uint8ClampedArray, into: Uint8Array): Uint8Array {
       8;
   return into;
 }
+
+/** The luma of a frame as a decoder gives it, a byte a dot. */
+export interface Luma {
+  readonly bytes: Uint8Array;
+  /** Of its first dot, and from one row to the next, bytes. */
+  readonly offset: number;
+  readonly stride: number;
+  readonly width: number;
+  readonly height: number;
+  /** Black is 0 and white 255; otherwise 16 and 235. */
+  readonly fullRange: boolean;
+}
+
+/**
+ * Luma made smaller: each dot is the mean of the area that it stands for, from 0, black, to 255. Dots that were left out
+ * instead would tell their own grain as change of the picture.
+ * @param into row by row, `across` dots each
+ * @throws RangeError where the bytes are fewer than the rows
+ */
+export function greyOfLuma(luma: Luma, into: Uint8Array, across: number): Uint8Array {
+  const { bytes, offset, stride, width, height, fullRange } = luma;
+  if (bytes.length < offset + (height - 1) * stride + width)
+    throw new RangeError(`${bytes.length} bytes are not ${height} rows of ${width}`);
+  const down = into.length / across;
+  const [black, times] = fullRange ? [0, 1] : [16, 255 / 219];
+  const told = (mean: number): number => Math.max(0, Math.min(255, Math.round(times * (mean - black))));
+  if (width === across && height === down) {
+    const greys = Uint8Array.from({ length: 256 }, (_, value) => told(value));
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++)
+        into[y * width + x] = greys[bytes[offset + y * stride + x] as number] as number;
+    return into;
+  }
+  // The sum of a row up to each dot: the mean between any two places of it is one difference.
+  const upTo = new Uint32Array(width + 1);
+  const means = new Float64Array(across);
+  const totals = new Float64Array(into.length);
+  for (let y = 0; y < height; y++) {
+    const row = offset + y * stride;
+    for (let x = 0, sum = 0; x < width; x++) upTo[x + 1] = sum += bytes[row + x] as number;
+    for (let x = 0, before = 0; x < across; x++) {
+      const edge = ((x + 1) * width) / across;
+      const whole = Math.floor(edge);
+      const here = (upTo[whole] as number) + (edge - whole) * (bytes[row + whole] ?? 0);
+      means[x] = ((here - before) * across) / width;
+      before = here;
+    }
+    const [from, to] = [(y * down) / height, ((y + 1) * down) / height];
+    for (let r = Math.floor(from); r < to && r < down; r++) {
+      const share = Math.min(to, r + 1) - Math.max(from, r);
+      for (let x = 0, i = r * across; x < across; x++, i++)
+        totals[i] = (totals[i] as number) + share * (means[x] as number);
+    }
+  }
+  for (let i = 0; i < into.length; i++) into[i] = told(totals[i] as number);
+  return into;
+}

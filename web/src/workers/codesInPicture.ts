@@ -1,6 +1,7 @@
 import { CODES_LOOKED_AT, detectorState, SeenCodes, type SeenCode } from '@urvek/core';
-import { CanvasSink, type InputVideoTrack } from 'mediabunny';
+import type { InputVideoTrack } from 'mediabunny';
 import { codeInFrame, prepareCodes } from './codeInFrame.ts';
+import { greyFrames } from './greyFrames.ts';
 import { framesLeft, type Gone, type KeptWork } from './keptWork.ts';
 import { tellsNowAndThen, type Told } from './progress.ts';
 
@@ -19,16 +20,18 @@ export async function codesInPicture(
   prepareCodes();
   const { width, height } = CODES_LOOKED_AT;
   const tell = tellsNowAndThen(told, seconds);
-  const frames = new CanvasSink(track, { width, height, fit: 'contain', poolSize: 2 });
+  const image = new ImageData(width, height);
+  // Red, green and blue of a dot, and that it is opaque, at once.
+  const dots = new Uint32Array(image.data.buffer);
   // From the first that is shown: a trimmed film keeps those before it.
-  for await (const { canvas, timestamp } of frames.canvases(lastS ?? 0)) {
-    if (lastS !== undefined && timestamp <= lastS) continue;
-    await work.pass(lastS ?? timestamp, () => ({ state: detectorState(codes) }));
-    const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
-    const { text, edge } = await codeInFrame(pen.getImageData(0, 0, width, height));
-    codes.push(text, timestamp, edge);
-    lastS = timestamp;
-    tell(timestamp);
+  for await (const { grey, atS } of greyFrames(track, lastS ?? 0, { width, height, fit: 'contain' })) {
+    if (lastS !== undefined && atS <= lastS) continue;
+    await work.pass(lastS ?? atS, () => ({ state: detectorState(codes) }));
+    for (let i = 0; i < dots.length; i++) dots[i] = 0xff000000 + 0x010101 * (grey[i] as number);
+    const { text, edge } = await codeInFrame(image);
+    codes.push(text, atS, edge);
+    lastS = atS;
+    tell(atS);
   }
   await work.keep(seconds, { found: codes.seen });
   return codes.seen;

@@ -3,7 +3,6 @@ import {
   ChirpReader,
   detectorState,
   LOOKED_AT,
-  greyOf,
   PictureDetector,
   SoundDetector,
   type HeardPacket,
@@ -17,7 +16,6 @@ import {
   ALL_FORMATS,
   AudioSampleSink,
   BlobSource,
-  CanvasSink,
   Conversion,
   Input,
   type InputAudioTrack,
@@ -27,6 +25,7 @@ import {
   WavOutputFormat,
 } from 'mediabunny';
 import { codesInPicture } from './codesInPicture.ts';
+import { greyFrames } from './greyFrames.ts';
 import { framesLeft, goneOn, KeptWork, type Gone } from './keptWork.ts';
 import { ofPart, tellsNowAndThen, type Told } from './progress.ts';
 import { Turnstile } from './turnstile.ts';
@@ -204,23 +203,19 @@ async function inPicture(
   told: Told,
 ): Promise<PictureFound> {
   const seconds = await track.computeDuration();
-  const { width, height } = LOOKED_AT;
   const left = await framesLeft(work, () => new PictureDetector());
   if ('found' in left) return left.found;
   const { detector } = left;
   let { lastS } = left;
   if (lastS !== undefined) told(lastS / seconds, true);
   const tell = tellsNowAndThen(told, seconds);
-  const grey = new Uint8Array(width * height);
-  const frames = new CanvasSink(track, { width, height, fit: 'fill', poolSize: 2 });
   // From the first that is shown: a trimmed film keeps those before it.
-  for await (const { canvas, timestamp } of frames.canvases(lastS ?? 0)) {
-    if (lastS !== undefined && timestamp <= lastS) continue;
-    await work.pass(lastS ?? timestamp, () => ({ state: detectorState(detector) }));
-    const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
-    detector.push(greyOf(pen.getImageData(0, 0, width, height).data, grey), timestamp);
-    lastS = timestamp;
-    tell(timestamp);
+  for await (const { grey, atS } of greyFrames(track, lastS ?? 0, { ...LOOKED_AT, fit: 'fill' })) {
+    if (lastS !== undefined && atS <= lastS) continue;
+    await work.pass(lastS ?? atS, () => ({ state: detectorState(detector) }));
+    detector.push(grey, atS);
+    lastS = atS;
+    tell(atS);
   }
   const found = detector.end();
   await work.keep(seconds, { found });

@@ -3,6 +3,7 @@
  * is another such file.
  */
 export const comparisonIsNotOpen = (id: string): string => `comparison ${id} is not open`;
+export const framesOfThisFormAreNot = 'frames of this form are not read by this browser';
 export const itHasNoPicture = 'it has no picture';
 export const itHasNoSound = 'it has no sound';
 export const itIsNotAFileOf = 'it is not a file of this kind, or is nested too deep to be read';
