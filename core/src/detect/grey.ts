@@ -24,8 +24,8 @@ export interface Luma {
 }
 
 /**
- * Luma made smaller: each dot is the mean of the area that it stands for, from 0, black, to 255. Dots that were left out
- * instead would tell their own grain as change of the picture.
+ * Luma made smaller: each dot is the mean of the area that it stands for, from 0, black, to 255. Where dots are left
+ * out instead, the grain of those that are kept looks like change of the picture.
  * @param into row by row, `across` dots each
  * @throws RangeError where the bytes are fewer than the rows
  */

@@ -13,8 +13,8 @@ export interface Looked {
 }
 
 /**
- * A film's frames in grey from `fromS` on; each is overwritten by the next. They are made as the command line makes them:
- * the mean of each area.
+ * A film's frames in grey from `fromS` on; each is overwritten by the next. They are made as the command line makes
+ * them: the mean of each area.
  */
 export async function* greyFrames(
   track: InputVideoTrack,
