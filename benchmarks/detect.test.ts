@@ -1,5 +1,5 @@
 import { afterAll, expect, test } from '@jest/globals';
-import { greyOfLuma, LOOKED_AT, seeded } from '@urvek/core';
+import { greyOfLuma, isUpright, LOOKED_AT, seeded, turned } from '@urvek/core';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -242,10 +242,12 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
   'the browser and the command line look at the same frames, to one step of 255',
   () => {
     const { width: across, height: down } = LOOKED_AT;
-    for (const [width, height] of [
-      [1280, 720],
-      [854, 480],
-      [360, 640],
+    // The last as a phone that is held upright writes them.
+    for (const [width, height, turn, shown] of [
+      [1280, 720, 0, 'null'],
+      [854, 480, 180, 'hflip,vflip'],
+      [360, 640, 270, 'transpose=cclock'],
+      [1280, 720, 90, 'transpose=clock'],
     ] as const) {
       const raw = join(folder, 'frames.yuv');
       const form = ['-f', 'rawvideo', '-pix_fmt', 'yuv420p', '-s', `${width}x${height}`];
@@ -254,7 +256,15 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
       const scaled = execFileSync(
         'ffmpeg',
         [
-          ...['-v', 'error', ...form, '-i', raw, '-vf', `scale=${across}:${down}:flags=area,format=gray`],
+          ...[
+            '-v',
+            'error',
+            ...form,
+            '-i',
+            raw,
+            '-vf',
+            `${shown},scale=${across}:${down}:flags=area,format=gray`,
+          ],
           ...['-f', 'rawvideo', '-'],
         ],
         { maxBuffer: 1 << 28 },
@@ -263,7 +273,8 @@ if (!hasFfmpeg) process.stdout.write('not run: detection in files needs ffmpeg\n
       const size = bytes.length / 5;
       for (let n = 0; n < 5; n++) {
         const luma = { bytes, offset: n * size, stride: width, width, height, fullRange: false };
-        const grey = greyOfLuma(luma, new Uint8Array(across * down), across);
+        const lying = greyOfLuma(luma, new Uint8Array(across * down), isUpright(turn) ? down : across);
+        const grey = turned(lying, new Uint8Array(across * down), across, turn);
         const off = grey.map((g, i) => Math.abs(g - (scaled[n * grey.length + i] as number)));
         expect(Math.max(...off)).toBeLessThanOrEqual(1);
       }

@@ -163,14 +163,18 @@ test('work on a recording goes on after the page was closed, and finds what it f
   }
 }, 450_000);
 
-// A phone trims a film without encoding it anew: what was trimmed off stays in the file, and is not shown.
-test('of a trimmed film only what is shown is counted, looked at and heard', async () => {
+// A phone trims a film without encoding it anew: what was trimmed off stays in the file, and is not shown. One that is
+// held upright writes its frames lying.
+test('of a trimmed film that was taken upright only what is shown is counted, looked at and heard', async () => {
   const { page } = session;
   const folder = mkdtempSync(join(tmpdir(), 'urvek-losses-'));
   try {
     const [whole, trimmed] = [join(folder, 'whole.mp4'), join(folder, 'trimmed.mp4')];
     writeSpoiltFilm(whole);
-    const { status } = spawnSync('ffmpeg', ['-v', 'error', '-ss', '20', '-i', whole, '-c', 'copy', trimmed]);
+    const upright = ['-metadata:s:v:0', 'rotate=90'];
+    const { status } = spawnSync('ffmpeg', [
+      ...['-v', 'error', '-ss', '20', '-i', whole, '-c', 'copy', ...upright, trimmed],
+    ]);
     expect(status).toBe(0);
     await lookThrough(page, trimmed);
     expect(await page.text('//*[@data-clock]')).toMatch(/frame 1$/);

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { greyOfLuma, type Luma } from './grey.ts';
+import { greyOfLuma, isUpright, turned, type Luma, type Turn } from './grey.ts';
 
 const lumaOf = (width: number, height: number, of: (x: number, y: number) => number): Luma => {
   // Rows may be longer than they are wide, and begin later.
@@ -51,4 +51,30 @@ test('black is 0 and white 255, whether the decoder keeps room below and above o
 test('bytes that are too few are refused', () => {
   const luma = { ...lumaOf(4, 4, () => 0), bytes: new Uint8Array(20) };
   expect(() => greyOfLuma(luma, new Uint8Array(4), 2)).toThrow('20 bytes are not 4 rows of 4');
+});
+
+test('a frame is turned clockwise, and four quarters are none', () => {
+  // 1 2 3 over 4 5 6.
+  const lying = Uint8Array.from([1, 2, 3, 4, 5, 6]);
+  const by = (turn: Turn): number[] => [...turned(lying, new Uint8Array(6), isUpright(turn) ? 2 : 3, turn)];
+  expect(by(0)).toEqual([1, 2, 3, 4, 5, 6]);
+  expect(by(90)).toEqual([4, 1, 5, 2, 6, 3]);
+  expect(by(180)).toEqual([6, 5, 4, 3, 2, 1]);
+  expect(by(270)).toEqual([3, 6, 2, 5, 1, 4]);
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 9 }),
+      fc.uint8Array({ minLength: 1, maxLength: 9 }),
+      (across, row) => {
+        const frame = new Uint8Array(across * row.length).map((_, i) => row[i % row.length] as number);
+        let [now, wide]: [Uint8Array, number] = [frame, across];
+        for (let quarter = 0; quarter < 4; quarter++) {
+          wide = now.length / wide;
+          now = turned(now, new Uint8Array(now.length), wide, 90);
+        }
+        expect(now).toEqual(frame);
+        expect(turned(frame, new Uint8Array(frame.length), across, 180)).toEqual(frame.slice().reverse());
+      },
+    ),
+  );
 });

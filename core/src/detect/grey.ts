@@ -67,3 +67,28 @@ export function greyOfLuma(luma: Luma, into: Uint8Array, across: number): Uint8A
   for (let i = 0; i < into.length; i++) into[i] = told(totals[i] as number);
   return into;
 }
+
+/** By how much a frame is turned before it is shown, degrees clockwise. */
+export type Turn = 0 | 90 | 180 | 270;
+
+/** Frames turned by 90 or 270 degrees are as high as they were wide. */
+export const isUpright = (turn: Turn): boolean => turn % 180 === 90;
+
+/**
+ * A frame as it is shown: a phone that is held upright writes its frames lying, and by how much they are to be turned.
+ * @param lying row by row, as it was written
+ * @param into the same dots turned, row by row, `across` each
+ */
+export function turned(lying: Uint8Array, into: Uint8Array, across: number, turn: Turn): Uint8Array {
+  const down = into.length / across;
+  // Where its first dot was, and how far it is from there to what stands beside and below it.
+  const [first, beside, below] = {
+    0: [0, 1, across],
+    90: [(across - 1) * down, -down, 1],
+    180: [across * down - 1, -1, -across],
+    270: [down - 1, down, -1],
+  }[turn] as [number, number, number];
+  for (let y = 0, i = 0; y < down; y++)
+    for (let x = 0; x < across; x++, i++) into[i] = lying[first + x * beside + y * below] as number;
+  return into;
+}

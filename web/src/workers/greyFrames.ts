@@ -1,4 +1,4 @@
-import { greyOf, greyOfLuma, type Luma } from '@urvek/core';
+import { greyOf, greyOfLuma, isUpright, turned, type Luma } from '@urvek/core';
 import { VideoSampleSink, type InputVideoTrack, type VideoSample } from 'mediabunny';
 import * as phrases from './phrases.ts';
 
@@ -41,13 +41,18 @@ export async function* greyFrames(
 /** Makes frames smaller, each overwritten by the next. */
 function smaller(): (sample: VideoSample, across: number, down: number) => Promise<Uint8Array> {
   const pen = new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true });
-  let [grey, bytes] = [new Uint8Array(), new Uint8Array()];
+  let [lying, grey, bytes] = [new Uint8Array(), new Uint8Array(), new Uint8Array()];
   return async (sample, across, down) => {
-    if (grey.length !== across * down) grey = new Uint8Array(across * down);
-    if (LUMA_FIRST.includes(sample.format) && sample.rotation === 0 && !sample.flip) {
+    if (grey.length !== across * down) {
+      lying = new Uint8Array(across * down);
+      grey = new Uint8Array(across * down);
+    }
+    const { format, rotation, flip } = sample;
+    if (LUMA_FIRST.includes(format) && !flip) {
       const size = sample.allocationSize();
       if (bytes.length !== size) bytes = new Uint8Array(size);
-      return greyOfLuma(await lumaOf(sample, bytes), grey, across);
+      greyOfLuma(await lumaOf(sample, bytes), lying, isUpright(rotation) ? down : across);
+      return rotation === 0 ? lying : turned(lying, grey, across, rotation);
     }
     if (!pen) throw new Error(phrases.framesOfThisFormAreNot);
     [pen.canvas.width, pen.canvas.height] = [across, down];
