@@ -9,6 +9,7 @@ import * as phrases from './phrases.ts';
 export function LivePrompts({ live: { log, where, options, subject } }: { live: Live }) {
   const { due, mind } = where;
   const { checkpoints = [], hazardsAt = [] } = subject?.path ?? {};
+  const mayCome = options.guided || checkpoints.length + hazardsAt.length > 0;
   const minded = mind.map((h) => h.what).join(', ');
   const step = options.guided ? scriptStep(log) : undefined;
   const dueName = due?.name;
@@ -23,7 +24,7 @@ export function LivePrompts({ live: { log, where, options, subject } }: { live: 
   }, [options.speak, minded]);
   return (
     // One line is kept for them where any may come: the keys below it, on a phone, stay where they are.
-    <div className={checkpoints.length + hazardsAt.length > 0 ? 'min-h-6' : ''}>
+    <div className={mayCome ? 'min-h-6' : ''}>
       {mind.map((h) => (
         <p key={h.what + h.atM} role="status" className="border-l-4 border-lost pl-3 font-bold" data-mind>
           {phrases.mindAt(h.what)}
